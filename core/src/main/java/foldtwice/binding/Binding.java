@@ -1,0 +1,58 @@
+package foldtwice.binding;
+
+import foldtwice.extras.Extras;
+import foldtwice.place.Place;
+import foldtwice.routine.Value;
+import foldtwice.trigger.Trigger;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * A routine made to fire.
+ *
+ * @param id unique within the library
+ * @param routine id of the routine
+ * @param triggers what sets it off; empty while it is a draft
+ * @param arguments parameter name to value; a parameter without one takes its default
+ * @param usesPerWeek how often it is fired, measured or estimated
+ */
+public record Binding(
+    String id,
+    String routine,
+    Place place,
+    List<Trigger> triggers,
+    Map<String, Value> arguments,
+    double usesPerWeek,
+    Extras extras) {
+
+  public Binding {
+    triggers = List.copyOf(triggers);
+    arguments = Collections.unmodifiableMap(new TreeMap<>(arguments));
+  }
+
+  public Binding withTriggers(List<Trigger> others) {
+    return new Binding(id, routine, place, others, arguments, usesPerWeek, extras);
+  }
+
+  public Binding withPlace(Place other) {
+    return new Binding(id, routine, other, triggers, arguments, usesPerWeek, extras);
+  }
+
+  public Binding withRoutine(String other, Map<String, Value> arguments) {
+    return new Binding(id, other, place, triggers, arguments, usesPerWeek, extras);
+  }
+
+  public Binding withArgument(String parameter, Value value) {
+    Map<String, Value> changed = new TreeMap<>(arguments);
+    changed.put(parameter, value);
+    return new Binding(id, routine, place, triggers, changed, usesPerWeek, extras);
+  }
+
+  public Binding withoutArgument(String parameter) {
+    Map<String, Value> changed = new TreeMap<>(arguments);
+    changed.remove(parameter);
+    return new Binding(id, routine, place, triggers, changed, usesPerWeek, extras);
+  }
+}

@@ -1,0 +1,100 @@
+package foldtwice.library;
+
+import foldtwice.binding.Binding;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A change to a library.
+ *
+ * <p>Laws, for every edit {@code e} and library {@code l} it can be made on: {@code
+ * e.inverse(l).on(e.on(l)).equals(l)}.
+ */
+public sealed interface Edit {
+
+  /**
+   * Puts a binding in: instead of the one with its id, else as a new one.
+   *
+   * @param at where a new one goes, counted from 0; beyond the end means last
+   */
+  record PutBinding(Binding binding, int at) implements Edit {
+    /** As the last one when it is new. */
+    public PutBinding(Binding binding) {
+      this(binding, Integer.MAX_VALUE);
+    }
+  }
+
+  /** Takes a binding out. Nothing happens when there is none of this id. */
+  record RemoveBinding(String id) implements Edit {}
+
+  /** Several edits as one. */
+  record Together(List<Edit> edits) implements Edit {
+    public Together {
+      edits = List.copyOf(edits);
+    }
+  }
+
+  /** The library after this edit. */
+  default Library on(Library library) {
+    return switch (this) {
+      case PutBinding(Binding binding, int at) -> library.withBindings(put(library, binding, at));
+      case RemoveBinding(String id) -> {
+        LinkedHashMap<String, Binding> rest = new LinkedHashMap<>(library.bindings());
+        rest.remove(id);
+        yield library.withBindings(rest);
+      }
+      case Together(List<Edit> edits) -> {
+        Library next = library;
+        for (Edit e : edits) {
+          next = e.on(next);
+        }
+        yield next;
+      }
+    };
+  }
+
+  /** The edit that takes this one back, given the library before it. */
+  default Edit inverse(Library before) {
+    return switch (this) {
+      case PutBinding(Binding binding, int at) -> {
+        Binding old = before.bindings().get(binding.id());
+        yield old == null ? new RemoveBinding(binding.id()) : new PutBinding(old);
+      }
+      case RemoveBinding(String id) -> {
+        Binding old = before.bindings().get(id);
+        yield old == null
+            ? new Together(List.of())
+            : new PutBinding(old, List.copyOf(before.bindings().keySet()).indexOf(id));
+      }
+      case Together(List<Edit> edits) -> {
+        List<Edit> back = new ArrayList<>();
+        Library state = before;
+        for (Edit e : edits) {
+          back.addFirst(e.inverse(state));
+          state = e.on(state);
+        }
+        yield new Together(back);
+      }
+    };
+  }
+
+  private static LinkedHashMap<String, Binding> put(Library library, Binding binding, int at) {
+    Map<String, Binding> old = library.bindings();
+    LinkedHashMap<String, Binding> next = new LinkedHashMap<>(old.size() * 2);
+    if (old.containsKey(binding.id()) || at >= old.size()) {
+      next.putAll(old);
+      next.put(binding.id(), binding);
+      return next;
+    }
+    int i = 0;
+    for (var entry : old.entrySet()) {
+      if (i++ == at) {
+        next.put(binding.id(), binding);
+      }
+      next.put(entry.getKey(), entry.getValue());
+    }
+    return next;
+  }
+}

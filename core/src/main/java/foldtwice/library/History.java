@@ -1,0 +1,78 @@
+package foldtwice.library;
+
+import foldtwice.binding.Proof;
+import java.time.Instant;
+import java.util.Optional;
+
+/**
+ * A library and the way to it: what can be taken back and done again. Immutable; both ways are
+ * linked lists that share their tails, so that a step costs the edit alone.
+ *
+ * <p>Facts, such as that a binding was seen to fire, are not edits: they stay when an edit is taken
+ * back.
+ */
+public final class History {
+
+  /** An edit somebody made. */
+  public record Done(Edit edit, Instant at, String who) {}
+
+  private record Past(Done done, Edit inverse, Past earlier) {}
+
+  private final Library library;
+  private final Past past;
+  private final Past future;
+
+  private History(Library library, Past past, Past future) {
+    this.library = library;
+    this.past = past;
+    this.future = future;
+  }
+
+  /** Nothing to take back yet. */
+  public static History of(Library library) {
+    return new History(library, null, null);
+  }
+
+  public Library library() {
+    return library;
+  }
+
+  /** After one more edit; what was taken back before can no longer be done again. */
+  public History with(Done done) {
+    Past now = new Past(done, done.edit().inverse(library), past);
+    return new History(done.edit().on(library), now, null);
+  }
+
+  /** With a binding seen to fire. */
+  public History with(String binding, Proof proof) {
+    return new History(library.withProof(binding, proof), past, future);
+  }
+
+  /** The edit that undo would take back. */
+  public Optional<Done> last() {
+    return Optional.ofNullable(past).map(Past::done);
+  }
+
+  /** The edit that redo would make again. */
+  public Optional<Done> next() {
+    return Optional.ofNullable(future).map(Past::done);
+  }
+
+  /** With the last edit taken back; itself when there is none. */
+  public History undo() {
+    return past == null
+        ? this
+        : new History(
+            past.inverse.on(library), past.earlier, new Past(past.done, past.inverse, future));
+  }
+
+  /** With the last undone edit made again; itself when there is none. */
+  public History redo() {
+    return future == null
+        ? this
+        : new History(
+            future.done.edit().on(library),
+            new Past(future.done, future.done.edit().inverse(library), past),
+            future.earlier);
+  }
+}

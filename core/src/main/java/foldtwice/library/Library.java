@@ -1,0 +1,145 @@
+package foldtwice.library;
+
+import foldtwice.binding.Binding;
+import foldtwice.binding.Proof;
+import foldtwice.binding.Readiness;
+import foldtwice.extras.Extras;
+import foldtwice.place.Application;
+import foldtwice.place.Context;
+import foldtwice.place.Place;
+import foldtwice.place.Station;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Everything a team has collected and bound. Immutable; the maps are by id and keep their order,
+ * which is the order of the file.
+ *
+ * @param proofs binding id to the last try that fired it
+ */
+public record Library(
+    String name,
+    Map<String, Application> applications,
+    Map<String, Station> stations,
+    Map<String, Routine> routines,
+    Map<String, Binding> bindings,
+    Map<String, Proof> proofs,
+    Extras extras) {
+
+  public Library {
+    applications = ordered(applications);
+    stations = ordered(stations);
+    routines = ordered(routines);
+    bindings = ordered(bindings);
+    proofs = ordered(proofs);
+  }
+
+  private static <T> Map<String, T> ordered(Map<String, T> map) {
+    return Collections.unmodifiableMap(
+        map instanceof LinkedHashMap<String, T> fresh ? fresh : new LinkedHashMap<>(map));
+  }
+
+  /** A library of this name with nothing in it. */
+  public static Library empty(String name) {
+    return new Library(name, Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Extras.NONE);
+  }
+
+  public Optional<Routine> routineOf(Binding binding) {
+    return Optional.ofNullable(routines.get(binding.routine()));
+  }
+
+  /** The argument a binding gives, or the parameter's default. */
+  public static Value argument(Binding binding, Parameter parameter) {
+    return binding.arguments().getOrDefault(parameter.name(), parameter.otherwise());
+  }
+
+  /** How ready a binding is, by what is known now. */
+  public Readiness readiness(Binding binding) {
+    Routine routine = routines.get(binding.routine());
+    if (routine == null || binding.triggers().isEmpty()) {
+      return Readiness.DRAFT;
+    }
+    Proof proof = proofs.get(binding.id());
+    return proof != null && proof.fingerprint().equals(Fingerprint.of(binding, routine))
+        ? Readiness.PROVEN
+        : Readiness.WORKING;
+  }
+
+  /** A place by its names, such as {@code Tagpress › box selected}. */
+  public String nameOf(Place place) {
+    return switch (place) {
+      case Place.Everywhere() -> "everywhere";
+      case Place.Whole(String id) -> applicationName(id);
+      case Place.Within(String id, String context) ->
+          applicationName(id)
+              + " \u203a "
+              + Optional.ofNullable(applications.get(id))
+                  .flatMap(a -> a.context(context))
+                  .map(Context::name)
+                  .orElse(context);
+    };
+  }
+
+  private String applicationName(String id) {
+    Application a = applications.get(id);
+    return a == null ? id : a.name();
+  }
+
+  /**
+   * The place a person named: {@code Tagpress}, {@code Tagpress/box selected}, or the ids, whatever
+   * the letter case.
+   */
+  public Optional<Place> placeNamed(String text) {
+    if (text.strip().equalsIgnoreCase("everywhere")) {
+      return Optional.of(new Place.Everywhere());
+    }
+    String[] parts = text.split("[/\u203a]", 2);
+    return applications.values().stream()
+        .filter(a -> named(parts[0], a.id(), a.name()))
+        .findFirst()
+        .flatMap(
+            a ->
+                parts.length == 1
+                    ? Optional.<Place>of(new Place.Whole(a.id()))
+                    : a.allContexts().stream()
+                        .filter(c -> named(parts[1], c.id(), c.name()))
+                        .findFirst()
+                        .<Place>map(c -> new Place.Within(a.id(), c.id())));
+  }
+
+  private static boolean named(String text, String id, String name) {
+    return text.strip().equalsIgnoreCase(id) || text.strip().equalsIgnoreCase(name);
+  }
+
+  /** Every place a binding can be made in: everywhere, each application, each of its contexts. */
+  public List<Place> places() {
+    List<Place> all = new java.util.ArrayList<>();
+    for (Application a : applications.values()) {
+      all.add(new Place.Whole(a.id()));
+      a.allContexts().forEach(c -> all.add(new Place.Within(a.id(), c.id())));
+    }
+    all.add(new Place.Everywhere());
+    return List.copyOf(all);
+  }
+
+  Library withBindings(LinkedHashMap<String, Binding> others) {
+    return new Library(name, applications, stations, routines, others, proofs, extras);
+  }
+
+  /** The same library, with a binding seen to fire. */
+  public Library withProof(String binding, Proof proof) {
+    LinkedHashMap<String, Proof> more = new LinkedHashMap<>(proofs);
+    more.put(binding, proof);
+    return withProofs(more);
+  }
+
+  Library withProofs(Map<String, Proof> others) {
+    return new Library(name, applications, stations, routines, bindings, others, extras);
+  }
+}

@@ -1,0 +1,91 @@
+package foldtwice.library.file;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.binding.Binding;
+import foldtwice.binding.Proof;
+import foldtwice.place.Place;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+
+/** Bindings and their proofs. */
+final class BindingJson {
+
+  private static final Set<String> BINDING =
+      Set.of("id", "routine", "place", "triggers", "arguments", "usesPerWeek");
+
+  private BindingJson() {}
+
+  /** Reads one binding; its arguments are read by the kinds of the routine's parameters. */
+  static Binding read(In in, Map<String, Routine> routines) throws FormatException {
+    String routine = in.id("routine");
+    Map<String, Value> arguments = new LinkedHashMap<>();
+    for (var argument : in.fields("arguments").entrySet()) {
+      Kind kind =
+          routines.containsKey(routine)
+              ? routines
+                  .get(routine)
+                  .parameter(argument.getKey())
+                  .map(Parameter::kind)
+                  .orElseThrow(
+                      () ->
+                          argument
+                              .getValue()
+                              .fault(
+                                  "the routine \"" + routine + "\" has no parameter of this name"))
+              : new Kind.Words();
+      arguments.put(argument.getKey(), RoutineJson.value(argument.getValue(), kind));
+    }
+    return new Binding(
+        in.id("id"),
+        routine,
+        Place.read(in.id("place")),
+        in.list("triggers", TriggerJson::read),
+        arguments,
+        in.number("usesPerWeek", 0),
+        in.rest(BINDING));
+  }
+
+  static ObjectNode write(Binding b) {
+    ObjectNode out = Json.object().put("id", b.id()).put("routine", b.routine());
+    out.put("place", b.place().id());
+    out.set("triggers", TriggerJson.writeAll(b.triggers()));
+    if (!b.arguments().isEmpty()) {
+      ObjectNode arguments = out.putObject("arguments");
+      b.arguments().forEach((name, value) -> arguments.put(name, value.shown()));
+    }
+    LibraryJson.putNumber(out, "usesPerWeek", b.usesPerWeek());
+    return Json.with(b.extras(), out);
+  }
+
+  /** A proof with the binding it is for. */
+  record ProofOf(String binding, Proof proof) {}
+
+  static ProofOf proof(In in) throws FormatException {
+    In at = in.at("at");
+    String when = at.text();
+    Instant instant;
+    try {
+      instant = Instant.parse(when);
+    } catch (java.time.format.DateTimeParseException e) {
+      FormatException placed =
+          at.fault(
+              "expected an ISO 8601 instant such as 2026-05-14T09:30:00Z, found \"" + when + "\"");
+      placed.initCause(e);
+      throw placed;
+    }
+    return new ProofOf(in.id("binding"), new Proof(instant, in.text("fingerprint")));
+  }
+
+  static ObjectNode write(String binding, Proof proof) {
+    return Json.object()
+        .put("binding", binding)
+        .put("at", proof.at().toString())
+        .put("fingerprint", proof.fingerprint());
+  }
+}

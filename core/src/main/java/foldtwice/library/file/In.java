@@ -1,0 +1,223 @@
+package foldtwice.library.file;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.JsonNodeType;
+import foldtwice.extras.Extras;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+
+/**
+ * A node of a document being read, and its path, which every complaint names. Paths are put
+ * together only when something is wrong.
+ */
+final class In {
+
+  /** Reads one item. */
+  interface Reader<T> {
+    T read(In in) throws FormatException;
+  }
+
+  private final JsonNode node;
+  private final In parent;
+  private final String field;
+  private final int index;
+
+  private In(JsonNode node, In parent, String field, int index) {
+    this.node = node;
+    this.parent = parent;
+    this.field = field;
+    this.index = index;
+  }
+
+  static In root(JsonNode node) {
+    return new In(node, null, "", -1);
+  }
+
+  String path() {
+    if (parent == null) {
+      return "";
+    }
+    return parent.path() + "/" + (index < 0 ? field : index);
+  }
+
+  FormatException fault(String what) {
+    String path = path();
+    return new FormatException(path.isEmpty() ? "the document" : path, what);
+  }
+
+  private FormatException expected(String what) {
+    return fault("expected " + what + ", found " + found());
+  }
+
+  private String found() {
+    if (node.getNodeType() == JsonNodeType.MISSING) {
+      return "nothing";
+    }
+    String json = node.toString();
+    return json.length() > 60 ? json.substring(0, 57) + "..." : json;
+  }
+
+  In at(String name) throws FormatException {
+    if (!node.isObject()) {
+      throw expected("an object");
+    }
+    return new In(node.path(name), this, name, -1);
+  }
+
+  boolean has(String name) {
+    return node.hasNonNull(name);
+  }
+
+  String text() throws FormatException {
+    if (!node.isTextual()) {
+      throw expected("a text");
+    }
+    return node.textValue();
+  }
+
+  String text(String name) throws FormatException {
+    return at(name).text();
+  }
+
+  String text(String name, String otherwise) throws FormatException {
+    return has(name) ? text(name) : otherwise;
+  }
+
+  /** An id: a text that is not empty and has no blank around it. */
+  String id(String name) throws FormatException {
+    In in = at(name);
+    String id = in.text();
+    if (id.isBlank() || !id.equals(id.strip())) {
+      throw in.fault("expected an id without blanks around it, found \"" + id + "\"");
+    }
+    return id;
+  }
+
+  boolean flag(String name) throws FormatException {
+    In in = at(name);
+    if (!has(name)) {
+      return false;
+    }
+    if (!in.node.isBoolean()) {
+      throw in.expected("true or false");
+    }
+    return in.node.booleanValue();
+  }
+
+  double number(String name, double otherwise) throws FormatException {
+    In in = at(name);
+    if (!has(name)) {
+      return otherwise;
+    }
+    if (!in.node.isNumber()
+        || in.node.doubleValue() < 0
+        || !Double.isFinite(in.node.doubleValue())) {
+      throw in.expected("a number, 0 or more");
+    }
+    return in.node.doubleValue();
+  }
+
+  int whole(String name) throws FormatException {
+    In in = at(name);
+    if (!in.node.isInt()) {
+      throw in.expected("a whole number");
+    }
+    return in.node.intValue();
+  }
+
+  <E extends Enum<E>> E word(Class<E> type, String name, E otherwise) throws FormatException {
+    if (!has(name)) {
+      return otherwise;
+    }
+    String word = text(name);
+    List<String> allowed = new ArrayList<>();
+    for (E e : type.getEnumConstants()) {
+      if (word(e).equals(word)) {
+        return e;
+      }
+      allowed.add(word(e));
+    }
+    throw at(name).expected("one of " + String.join(", ", allowed));
+  }
+
+  static String word(Enum<?> e) {
+    return e.name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  <T> List<T> list(String name, Reader<T> reader) throws FormatException {
+    return has(name) ? at(name).list(reader) : List.of();
+  }
+
+  <T> List<T> list(Reader<T> reader) throws FormatException {
+    if (!node.isArray()) {
+      throw expected("a list");
+    }
+    List<T> items = new ArrayList<>(node.size());
+    for (int i = 0; i < node.size(); i++) {
+      items.add(reader.read(new In(node.get(i), this, "", i)));
+    }
+    return items;
+  }
+
+  /** A list of things with ids of their own; two of one id are refused. */
+  <T> LinkedHashMap<String, T> byId(String name, Reader<T> reader, Function<T, String> id)
+      throws FormatException {
+    LinkedHashMap<String, T> map = new LinkedHashMap<>();
+    if (!has(name)) {
+      return map;
+    }
+    at(name)
+        .list(
+            in -> {
+              T item = reader.read(in);
+              if (map.put(id.apply(item), item) != null) {
+                throw in.fault("the id \"" + id.apply(item) + "\" stands twice; ids are unique");
+              }
+              return item;
+            });
+    return map;
+  }
+
+  /** An object whose values are all texts. */
+  Map<String, In> fields(String name) throws FormatException {
+    Map<String, In> map = new LinkedHashMap<>();
+    if (has(name)) {
+      In in = at(name);
+      if (!in.node.isObject()) {
+        throw in.expected("an object");
+      }
+      for (var e : in.node.properties()) {
+        map.put(e.getKey(), new In(e.getValue(), in, e.getKey(), -1));
+      }
+    }
+    return map;
+  }
+
+  /** The fields that are not among those known, kept for writing back. */
+  Extras rest(Set<String> known) {
+    Map<String, String> unknown = null;
+    for (var e : node.properties()) {
+      if (!known.contains(e.getKey())) {
+        unknown = unknown == null ? new LinkedHashMap<>() : unknown;
+        unknown.put(e.getKey(), e.getValue().toString());
+      }
+    }
+    return unknown == null ? Extras.NONE : new Extras(unknown);
+  }
+
+  /** Runs a reader whose own complaint lacks the place, and adds it. */
+  <T> T placing(java.util.function.Supplier<T> reader) throws FormatException {
+    try {
+      return reader.get();
+    } catch (IllegalArgumentException e) {
+      FormatException placed = fault(e.getMessage());
+      placed.initCause(e);
+      throw placed;
+    }
+  }
+}

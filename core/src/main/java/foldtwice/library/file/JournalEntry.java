@@ -1,0 +1,98 @@
+package foldtwice.library.file;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.binding.Proof;
+import foldtwice.library.Edit;
+import foldtwice.library.History;
+import foldtwice.library.Library;
+import java.time.Instant;
+import java.time.format.DateTimeParseException;
+import java.util.List;
+
+/** One line of the journal. Replaying all of them leads from the file's library to today's. */
+sealed interface JournalEntry {
+
+  /** An edit was made. */
+  record Made(History.Done done) implements JournalEntry {}
+
+  /** The last edit was taken back. */
+  record Undone() implements JournalEntry {}
+
+  /** The edit taken back last was made again. */
+  record Redone() implements JournalEntry {}
+
+  /** A binding was seen to fire. */
+  record Proven(String binding, Proof proof) implements JournalEntry {}
+
+  default History on(History history) {
+    return switch (this) {
+      case Made(History.Done done) -> history.with(done);
+      case Undone() -> history.undo();
+      case Redone() -> history.redo();
+      case Proven(String binding, Proof proof) -> history.with(binding, proof);
+    };
+  }
+
+  default ObjectNode write() {
+    ObjectNode out = Json.object();
+    switch (this) {
+      case Made(History.Done(Edit edit, Instant at, String who)) ->
+          out.put("at", at.toString()).put("who", who).set("edit", write(edit));
+      case Undone() -> out.put("undo", true);
+      case Redone() -> out.put("redo", true);
+      case Proven(String binding, Proof proof) ->
+          out.set("proof", BindingJson.write(binding, proof));
+    }
+    return out;
+  }
+
+  private static ObjectNode write(Edit edit) {
+    ObjectNode out = Json.object();
+    switch (edit) {
+      case Edit.PutBinding(var binding, int at) ->
+          out.put("at", at).set("put", BindingJson.write(binding));
+      case Edit.RemoveBinding(String id) -> out.put("remove", id);
+      case Edit.Together(List<Edit> edits) -> {
+        ArrayNode list = out.putArray("together");
+        edits.forEach(e -> list.add(write(e)));
+      }
+    }
+    return out;
+  }
+
+  /** Reads a line; arguments are read by the routines of the library it applies to. */
+  static JournalEntry read(In in, Library library) throws FormatException {
+    if (in.has("undo")) {
+      return new Undone();
+    }
+    if (in.has("redo")) {
+      return new Redone();
+    }
+    if (in.has("proof")) {
+      BindingJson.ProofOf p = BindingJson.proof(in.at("proof"));
+      return new Proven(p.binding(), p.proof());
+    }
+    String at = in.text("at");
+    try {
+      return new Made(
+          new History.Done(edit(in.at("edit"), library), Instant.parse(at), in.text("who", "")));
+    } catch (DateTimeParseException e) {
+      FormatException placed =
+          in.at("at").fault("expected an ISO 8601 instant, found \"" + at + "\"");
+      placed.initCause(e);
+      throw placed;
+    }
+  }
+
+  private static Edit edit(In in, Library library) throws FormatException {
+    if (in.has("put")) {
+      return new Edit.PutBinding(
+          BindingJson.read(in.at("put"), library.routines()), in.whole("at"));
+    }
+    if (in.has("together")) {
+      return new Edit.Together(in.list("together", e -> edit(e, library)));
+    }
+    return new Edit.RemoveBinding(in.text("remove"));
+  }
+}

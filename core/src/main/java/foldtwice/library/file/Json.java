@@ -1,0 +1,128 @@
+package foldtwice.library.file;
+
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.extras.Extras;
+
+/** JSON as this product writes it: stable order, short things on one line, readable differences. */
+public final class Json {
+
+  static final JsonMapper MAPPER =
+      JsonMapper.builder(
+              JsonFactory.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build())
+          .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+          .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
+          .build();
+
+  private static final int WIDTH = 110;
+
+  private Json() {}
+
+  /** An empty object to write into. */
+  public static ObjectNode object() {
+    return MAPPER.createObjectNode();
+  }
+
+  /**
+   * Parses a document.
+   *
+   * @throws FormatException with line and column
+   */
+  public static JsonNode parse(byte[] document) throws FormatException {
+    try {
+      JsonNode tree = MAPPER.readTree(document);
+      if (tree == null || tree.isMissingNode()) {
+        throw new FormatException("line 1", "the file is empty; expected a JSON document");
+      }
+      return tree;
+    } catch (JsonProcessingException e) {
+      var at = e.getLocation();
+      String where =
+          at == null ? "the document" : "line " + at.getLineNr() + ", column " + at.getColumnNr();
+      FormatException placed =
+          new FormatException(where, "this is not whole JSON: " + e.getOriginalMessage());
+      placed.initCause(e);
+      throw placed;
+    } catch (java.io.IOException e) {
+      FormatException placed =
+          new FormatException("the document", "not readable as text: " + e.getMessage());
+      placed.initCause(e);
+      throw placed;
+    }
+  }
+
+  /** The document with a line feed at its end. */
+  public static String print(JsonNode node) {
+    StringBuilder out = new StringBuilder();
+    print(node, 0, 0, out);
+    return out.append('\n').toString();
+  }
+
+  private static void print(JsonNode node, int depth, int taken, StringBuilder out) {
+    String flat = flat(node);
+    if (node.isEmpty() || (depth > 0 && 2 * depth + taken + flat.length() <= WIDTH)) {
+      out.append(flat);
+      return;
+    }
+    boolean object = node.isObject();
+    out.append(object ? '{' : '[');
+    String between = "\n";
+    if (object) {
+      for (var e : node.properties()) {
+        out.append(between).repeat(' ', 2 * depth + 2);
+        String name = MAPPER.createObjectNode().textNode(e.getKey()) + ": ";
+        out.append(name);
+        print(e.getValue(), depth + 1, name.length(), out);
+        between = ",\n";
+      }
+    } else {
+      for (JsonNode item : node) {
+        out.append(between).repeat(' ', 2 * depth + 2);
+        print(item, depth + 1, 0, out);
+        between = ",\n";
+      }
+    }
+    out.append('\n').repeat(' ', 2 * depth).append(object ? '}' : ']');
+  }
+
+  private static String flat(JsonNode node) {
+    if (node.isValueNode() || node.isEmpty()) {
+      return node.toString();
+    }
+    StringBuilder out = new StringBuilder(node.isObject() ? "{" : "[");
+    String between = "";
+    if (node.isObject()) {
+      for (var e : node.properties()) {
+        out.append(between).append(MAPPER.createObjectNode().textNode(e.getKey())).append(": ");
+        out.append(flat(e.getValue()));
+        between = ", ";
+      }
+    } else {
+      for (JsonNode item : node) {
+        out.append(between).append(flat(item));
+        between = ", ";
+      }
+    }
+    return out.append(node.isObject() ? "}" : "]").toString();
+  }
+
+  /** Writes back what was not understood. */
+  static ObjectNode with(Extras extras, ObjectNode to) {
+    extras
+        .json()
+        .forEach(
+            (name, json) -> {
+              try {
+                to.set(name, MAPPER.readTree(json));
+              } catch (JsonProcessingException e) {
+                throw new IllegalStateException("kept from a parsed document: " + json, e);
+              }
+            });
+    return to;
+  }
+}

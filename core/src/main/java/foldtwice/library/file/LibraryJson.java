@@ -1,0 +1,112 @@
+package foldtwice.library.file;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.binding.Binding;
+import foldtwice.binding.Proof;
+import foldtwice.library.Library;
+import foldtwice.place.Application;
+import foldtwice.place.Station;
+import foldtwice.routine.Routine;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * A whole library as JSON and back.
+ *
+ * <p>Laws: {@code read(write(l)).equals(l)}; {@code write(read(write(l))).equals(write(l))}; fields
+ * of the same format version that this code does not know survive both.
+ */
+public final class LibraryJson {
+
+  /** What the field {@code format} says. */
+  public static final String FORMAT = "fold-twice-library";
+
+  /** The newest version of the format this code reads, and the one it writes. */
+  public static final int VERSION = 1;
+
+  private static final Set<String> LIBRARY =
+      Set.of(
+          "format",
+          "version",
+          "name",
+          "applications",
+          "stations",
+          "routines",
+          "bindings",
+          "proofs");
+
+  private LibraryJson() {}
+
+  /**
+   * Reads a library.
+   *
+   * @throws FormatException when the document is broken, foreign, or of a newer version; nothing is
+   *     half-read
+   */
+  public static Library read(byte[] document) throws FormatException {
+    return read(Json.parse(document));
+  }
+
+  private static Library read(JsonNode tree) throws FormatException {
+    In in = In.root(tree);
+    if (!tree.isObject() || !in.has("format") || !in.text("format").equals(FORMAT)) {
+      throw in.fault(
+          "this is JSON but no library of Fold Twice: expected \"format\": \""
+              + FORMAT
+              + "\" at its start");
+    }
+    int version = in.whole("version");
+    if (version > VERSION || version < 1) {
+      throw in.at("version")
+          .fault(
+              "the library is of format version "
+                  + version
+                  + ", this program reads versions 1 to "
+                  + VERSION
+                  + "; open it with the newer Fold Twice that wrote it");
+    }
+    Map<String, Routine> routines = in.byId("routines", RoutineJson::read, Routine::id);
+    LinkedHashMap<String, Proof> proofs = new LinkedHashMap<>();
+    for (BindingJson.ProofOf p : in.list("proofs", BindingJson::proof)) {
+      proofs.put(p.binding(), p.proof());
+    }
+    return new Library(
+        in.text("name"),
+        in.byId("applications", PlaceJson::application, Application::id),
+        in.byId("stations", PlaceJson::station, Station::id),
+        routines,
+        in.byId("bindings", b -> BindingJson.read(b, routines), Binding::id),
+        proofs,
+        in.rest(LIBRARY));
+  }
+
+  /** The document, in stable order, ending in a line feed. */
+  public static String write(Library library) {
+    ObjectNode out = Json.object().put("format", FORMAT).put("version", VERSION);
+    out.put("name", library.name());
+    ArrayNode applications = out.putArray("applications");
+    library.applications().values().forEach(a -> applications.add(PlaceJson.write(a)));
+    ArrayNode stations = out.putArray("stations");
+    library.stations().values().forEach(s -> stations.add(PlaceJson.write(s)));
+    ArrayNode routines = out.putArray("routines");
+    library.routines().values().forEach(r -> routines.add(RoutineJson.write(r)));
+    ArrayNode bindings = out.putArray("bindings");
+    library.bindings().values().forEach(b -> bindings.add(BindingJson.write(b)));
+    if (!library.proofs().isEmpty()) {
+      ArrayNode proofs = out.putArray("proofs");
+      library.proofs().forEach((b, p) -> proofs.add(BindingJson.write(b, p)));
+    }
+    return Json.print(Json.with(library.extras(), out));
+  }
+
+  static void putNumber(ObjectNode out, String name, double number) {
+    if (number == Math.rint(number) && Math.abs(number) < 1e15) {
+      out.put(name, (long) number);
+    } else {
+      out.put(name, number);
+    }
+  }
+}

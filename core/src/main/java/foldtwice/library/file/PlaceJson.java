@@ -1,0 +1,189 @@
+package foldtwice.library.file;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.place.Application;
+import foldtwice.place.Context;
+import foldtwice.place.Danger;
+import foldtwice.place.NativeCommand;
+import foldtwice.place.Place;
+import foldtwice.place.Rule;
+import foldtwice.place.Station;
+import foldtwice.trigger.Layouts;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Shape;
+import java.util.List;
+import java.util.Set;
+
+/** Applications and stations. */
+final class PlaceJson {
+
+  private static final Set<String> APPLICATION =
+      Set.of("id", "name", "version", "contexts", "rules", "commands");
+  private static final Set<String> CONTEXT =
+      Set.of("id", "name", "groupOnly", "takesText", "inner");
+  private static final Set<String> COMMAND =
+      Set.of("id", "name", "group", "menu", "triggers", "place", "usesPerWeek", "danger");
+  private static final Set<String> STATION = Set.of("id", "name", "layout", "shape", "reserved");
+
+  private PlaceJson() {}
+
+  static Application application(In in) throws FormatException {
+    String id = in.id("id");
+    Application read =
+        new Application(
+            id,
+            in.text("name"),
+            in.text("version", ""),
+            in.list("contexts", PlaceJson::context),
+            List.copyOf(in.byId("commands", PlaceJson::command, NativeCommand::id).values()),
+            in.list("rules", PlaceJson::rule),
+            in.rest(APPLICATION));
+    if (read.allContexts().stream().map(Context::id).distinct().count()
+        < read.allContexts().size()) {
+      throw in.at("contexts").fault("two contexts of one application have the same id");
+    }
+    return read;
+  }
+
+  private static Context context(In in) throws FormatException {
+    return new Context(
+        in.id("id"),
+        in.text("name"),
+        in.list("inner", PlaceJson::context),
+        in.flag("groupOnly"),
+        in.flag("takesText"),
+        in.rest(CONTEXT));
+  }
+
+  private static NativeCommand command(In in) throws FormatException {
+    return new NativeCommand(
+        in.id("id"),
+        in.text("name"),
+        in.text("group", ""),
+        in.list("menu", In::text),
+        in.list("triggers", TriggerJson::read),
+        Place.read(in.id("place")),
+        in.number("usesPerWeek", 0),
+        in.word(Danger.class, "danger", Danger.NONE),
+        in.rest(COMMAND));
+  }
+
+  private static Rule rule(In in) throws FormatException {
+    String kind = in.text("rule");
+    return switch (kind) {
+      case "most-strokes" -> new Rule.MostStrokes(in.whole("count"));
+      case "holds-one-of" -> new Rule.HoldsOneOf(modifiers(in.at("modifiers")));
+      case "never-holds" -> new Rule.NeverHolds(modifiers(in.at("modifiers")));
+      case "never-keys" -> new Rule.NeverKeys(in.at("keysyms").list(In::text));
+      default ->
+          throw in.at("rule")
+              .fault(
+                  "expected one of most-strokes, holds-one-of, never-holds, never-keys, found \""
+                      + kind
+                      + "\"");
+    };
+  }
+
+  private static Modifiers modifiers(In in) throws FormatException {
+    Modifiers all = Modifiers.NONE;
+    for (Modifier m :
+        in.list(
+            item -> {
+              String word = item.text();
+              return item.placing(() -> Modifier.valueOf(word));
+            })) {
+      all = all.with(m);
+    }
+    return all;
+  }
+
+  static Station station(In in) throws FormatException {
+    String layout = in.id("layout");
+    if (Layouts.of(layout).isEmpty()) {
+      throw in.at("layout")
+          .fault(
+              "expected one of the layouts "
+                  + String.join(", ", Layouts.IDS)
+                  + ", found \""
+                  + layout
+                  + "\"");
+    }
+    return new Station(
+        in.id("id"),
+        in.text("name"),
+        layout,
+        in.word(Shape.class, "shape", Shape.ISO),
+        in.list("reserved", r -> new Station.Reserved(TriggerJson.readKeys(r), r.text("what"))),
+        in.rest(STATION));
+  }
+
+  static ObjectNode write(Application a) {
+    ObjectNode out = Json.object().put("id", a.id()).put("name", a.name());
+    out.put("version", a.version());
+    ArrayNode contexts = out.putArray("contexts");
+    a.contexts().forEach(c -> contexts.add(write(c)));
+    ArrayNode rules = out.putArray("rules");
+    a.rules().forEach(r -> rules.add(write(r)));
+    ArrayNode commands = out.putArray("commands");
+    a.commands().forEach(c -> commands.add(write(c)));
+    return Json.with(a.extras(), out);
+  }
+
+  private static ObjectNode write(Context c) {
+    ObjectNode out = Json.object().put("id", c.id()).put("name", c.name());
+    if (c.groupOnly()) {
+      out.put("groupOnly", true);
+    }
+    if (c.takesText()) {
+      out.put("takesText", true);
+    }
+    if (!c.inner().isEmpty()) {
+      ArrayNode inner = out.putArray("inner");
+      c.inner().forEach(i -> inner.add(write(i)));
+    }
+    return Json.with(c.extras(), out);
+  }
+
+  private static ObjectNode write(NativeCommand c) {
+    ObjectNode out = Json.object().put("id", c.id()).put("name", c.name()).put("group", c.group());
+    ArrayNode menu = out.putArray("menu");
+    c.menuPath().forEach(menu::add);
+    out.set("triggers", TriggerJson.writeAll(c.triggers()));
+    out.put("place", c.place().id());
+    LibraryJson.putNumber(out, "usesPerWeek", c.usesPerWeek());
+    if (c.danger() != Danger.NONE) {
+      out.put("danger", In.word(c.danger()));
+    }
+    return Json.with(c.extras(), out);
+  }
+
+  private static ObjectNode write(Rule rule) {
+    ObjectNode out = Json.object();
+    switch (rule) {
+      case Rule.MostStrokes(int count) -> out.put("rule", "most-strokes").put("count", count);
+      case Rule.HoldsOneOf(Modifiers m) -> write(m, out.put("rule", "holds-one-of"));
+      case Rule.NeverHolds(Modifiers m) -> write(m, out.put("rule", "never-holds"));
+      case Rule.NeverKeys(List<String> keysyms) -> {
+        ArrayNode list = out.put("rule", "never-keys").putArray("keysyms");
+        keysyms.forEach(list::add);
+      }
+    }
+    return out;
+  }
+
+  private static void write(Modifiers modifiers, ObjectNode out) {
+    ArrayNode list = out.putArray("modifiers");
+    modifiers.list().forEach(m -> list.add(m.name()));
+  }
+
+  static ObjectNode write(Station s) {
+    ObjectNode out =
+        Json.object().put("id", s.id()).put("name", s.name()).put("layout", s.layout());
+    out.put("shape", In.word(s.shape()));
+    ArrayNode reserved = out.putArray("reserved");
+    s.reserved().forEach(r -> reserved.add(TriggerJson.write(r.trigger()).put("what", r.what())));
+    return Json.with(s.extras(), out);
+  }
+}

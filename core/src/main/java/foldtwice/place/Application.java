@@ -1,0 +1,82 @@
+package foldtwice.place;
+
+import foldtwice.extras.Extras;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A program the team works in.
+ *
+ * @param version the version the library was made for
+ * @param contexts the outermost contexts; may be empty, then the application is one single place
+ * @param rules what it demands of triggers; all must hold
+ */
+public record Application(
+    String id,
+    String name,
+    String version,
+    List<Context> contexts,
+    List<NativeCommand> commands,
+    List<Rule> rules,
+    Extras extras) {
+
+  public Application {
+    contexts = List.copyOf(contexts);
+    commands = List.copyOf(commands);
+    rules = List.copyOf(rules);
+  }
+
+  /** The contexts from the outermost to the one of this id; empty when there is none. */
+  public List<Context> path(String context) {
+    List<Context> path = new ArrayList<>();
+    return find(contexts, context, path) ? List.copyOf(path) : List.of();
+  }
+
+  private static boolean find(List<Context> among, String id, List<Context> path) {
+    for (Context c : among) {
+      path.add(c);
+      if (c.id().equals(id) || find(c.inner(), id, path)) {
+        return true;
+      }
+      path.removeLast();
+    }
+    return false;
+  }
+
+  public Optional<Context> context(String id) {
+    List<Context> path = path(id);
+    return path.isEmpty() ? Optional.empty() : Optional.of(path.getLast());
+  }
+
+  public Optional<NativeCommand> command(String id) {
+    return commands.stream().filter(c -> c.id().equals(id)).findFirst();
+  }
+
+  /** All contexts, each before the ones inside it. */
+  public List<Context> allContexts() {
+    List<Context> all = new ArrayList<>();
+    collect(contexts, all);
+    return List.copyOf(all);
+  }
+
+  private static void collect(List<Context> from, List<Context> all) {
+    for (Context c : from) {
+      all.add(c);
+      collect(c.inner(), all);
+    }
+  }
+
+  /**
+   * The places the application can really be in: every context that is not only a group, or the
+   * application as a whole when it has no contexts.
+   */
+  public List<Place> states() {
+    return contexts.isEmpty()
+        ? List.of(new Place.Whole(id))
+        : allContexts().stream()
+            .filter(c -> !c.groupOnly())
+            .<Place>map(c -> new Place.Within(id, c.id()))
+            .toList();
+  }
+}

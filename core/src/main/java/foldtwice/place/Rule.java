@@ -1,0 +1,66 @@
+package foldtwice.place;
+
+import foldtwice.trigger.Key;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Keysym;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Stroke;
+import foldtwice.trigger.Trigger;
+import java.util.List;
+
+/** One thing an application demands of the triggers it accepts. Rules add up: all must hold. */
+public sealed interface Rule {
+
+  /** Sequences of more strokes than this are refused. */
+  record MostStrokes(int count) implements Rule {}
+
+  /**
+   * Every stroke must hold one of these, unless its key is a function key or another key that types
+   * nothing.
+   */
+  record HoldsOneOf(Modifiers modifiers) implements Rule {}
+
+  /** No stroke may hold any of these. */
+  record NeverHolds(Modifiers modifiers) implements Rule {}
+
+  /** These keys are never accepted, by XKB keysym name. */
+  record NeverKeys(List<String> keysyms) implements Rule {
+    public NeverKeys {
+      keysyms = List.copyOf(keysyms);
+    }
+  }
+
+  /** True when this rule has nothing against the trigger. */
+  default boolean accepts(Trigger.Keys trigger) {
+    List<Stroke> strokes = trigger.strokes();
+    return switch (this) {
+      case MostStrokes(int count) -> strokes.size() <= count;
+      case HoldsOneOf(Modifiers wanted) ->
+          strokes.stream().allMatch(s -> !types(s) || (s.modifiers().bits() & wanted.bits()) != 0);
+      case NeverHolds(Modifiers refused) ->
+          strokes.stream().noneMatch(s -> (s.modifiers().bits() & refused.bits()) != 0);
+      case NeverKeys(List<String> refused) ->
+          strokes.stream()
+              .noneMatch(
+                  s -> s.key() instanceof Key.Making(Keysym k) && refused.contains(k.name()));
+    };
+  }
+
+  private static boolean types(Stroke stroke) {
+    return switch (stroke.key()) {
+      case Key.Making(Keysym keysym) -> keysym.types();
+      case Key.At(KeyCode code) -> code.fixedKeysym().isEmpty();
+    };
+  }
+
+  /** The modifiers a rule speaks of, for wording. */
+  default List<Modifier> modifierList() {
+    return switch (this) {
+      case HoldsOneOf(Modifiers m) -> m.list();
+      case NeverHolds(Modifiers m) -> m.list();
+      case MostStrokes m -> List.of();
+      case NeverKeys k -> List.of();
+    };
+  }
+}

@@ -1,0 +1,122 @@
+package foldtwice.resolve;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What is claimed after some strokes in one state of an application. Built once, then only read.
+ *
+ * <p>{@code hits} are the claims whose trigger ends here, with the number of their layer; {@code
+ * below} has a bit for every layer that claims something longer.
+ */
+final class Node {
+
+  /** A claim that ends here. */
+  record Hit(int layer, Claim claim) {}
+
+  /** No layer has this number or a higher one. */
+  static final int NO_LAYER = 63;
+
+  private static final Node[] NO_CHILDREN = new Node[0];
+
+  final List<Hit> hits = new ArrayList<>(1);
+  long below;
+
+  /** The claim of the smallest layer on the strokes before this node, or {@link #NO_LAYER}. */
+  int cut = NO_LAYER;
+
+  Outcome decision;
+
+  private int[] keys;
+  private Node[] children = NO_CHILDREN;
+  private int size;
+
+  Node child(int press) {
+    if (size == 0) {
+      return null;
+    }
+    int mask = keys.length - 1;
+    for (int i = spread(press) & mask; ; i = (i + 1) & mask) {
+      Node child = children[i];
+      if (child == null || keys[i] == press) {
+        return child;
+      }
+    }
+  }
+
+  Node childOrNew(int press) {
+    Node child = child(press);
+    if (child == null) {
+      child = new Node();
+      if (2 * (size + 1) > children.length) {
+        grow();
+      }
+      place(press, child);
+      size++;
+    }
+    return child;
+  }
+
+  private void grow() {
+    int[] oldKeys = keys;
+    Node[] old = children;
+    keys = new int[Math.max(4, old.length * 2)];
+    children = new Node[keys.length];
+    for (int i = 0; i < old.length; i++) {
+      if (old[i] != null) {
+        place(oldKeys[i], old[i]);
+      }
+    }
+  }
+
+  private void place(int press, Node child) {
+    int mask = keys.length - 1;
+    int i = spread(press) & mask;
+    while (children[i] != null) {
+      i = (i + 1) & mask;
+    }
+    keys[i] = press;
+    children[i] = child;
+  }
+
+  private static int spread(int press) {
+    int h = press * 0x9E3779B9;
+    return h ^ h >>> 16;
+  }
+
+  /** The children, in no particular order. */
+  List<Node> children() {
+    List<Node> all = new ArrayList<>(size);
+    for (Node child : children) {
+      if (child != null) {
+        all.add(child);
+      }
+    }
+    return all;
+  }
+
+  /**
+   * The layer of the first claim that ends here and is not cut short; {@link #NO_LAYER} for none.
+   */
+  int firstLayer() {
+    int first = NO_LAYER;
+    for (Hit hit : hits) {
+      first = Math.min(first, hit.layer);
+    }
+    return first < cut ? first : NO_LAYER;
+  }
+
+  /**
+   * Those that have a right to the press in one layer: yours, or the native ones if none is yours.
+   */
+  List<Claim> owners(int layer) {
+    List<Claim> yours = new ArrayList<>(1);
+    List<Claim> others = new ArrayList<>(1);
+    for (Hit hit : hits) {
+      if (hit.layer == layer) {
+        (hit.claim.isYours() ? yours : others).add(hit.claim);
+      }
+    }
+    return yours.isEmpty() ? others : yours;
+  }
+}

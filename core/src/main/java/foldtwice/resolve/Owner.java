@@ -1,0 +1,14 @@
+package foldtwice.resolve;
+
+/** Who wants a trigger. */
+public sealed interface Owner {
+
+  /** A binding of the library. */
+  record Yours(String binding) implements Owner {}
+
+  /** A command an application brings along. */
+  record Native(String application, String command) implements Owner {}
+
+  /** The desktop of the station. */
+  record Desktop(String what) implements Owner {}
+}

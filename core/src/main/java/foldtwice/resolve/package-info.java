@@ -1,0 +1,33 @@
+/**
+ * What fires when keys are pressed in a place, and why.
+ *
+ * <p>The policy, clause by clause; the tests name the clauses.
+ *
+ * <ol>
+ *   <li><b>Layers.</b> A press is offered to: the desktop's reserved triggers; system-wide
+ *       bindings; the contexts of the application in front, from the innermost outwards, then the
+ *       application as a whole; text entry. The first that takes it ends the matter.
+ *   <li><b>Yours before native.</b> In one layer a binding goes before a native command.
+ *   <li><b>No order among yours.</b> Two bindings on one trigger in one layer are a double claim:
+ *       neither fires, whatever the order they were made in.
+ *   <li><b>Waiting.</b> While what was pressed is a proper prefix of a longer claim, the resolver
+ *       waits, at most {@link foldtwice.resolve.Resolver#TIME_LIMIT_MILLIS}.
+ *   <li><b>Cut short.</b> A shorter claim in the same layer as a longer one, or in a layer before
+ *       it, fires at once; the longer claim is cut short and never fires there.
+ *   <li><b>Held back.</b> A shorter claim in a layer after that of a longer one is held back while
+ *       the longer may still come, and fires when the time is up or the next stroke does not fit.
+ *   <li><b>Strokes that lead nowhere.</b> When a sequence breaks off, the longest claim held back
+ *       on its way fires and the strokes after it are offered anew; without one, the first stroke
+ *       goes on to the application and the others are offered anew.
+ *   <li><b>Typing.</b> Where a context takes text, a trigger whose first stroke types a character
+ *       is heard only if it is claimed in that very context: outer contexts and system-wide
+ *       bindings let it pass.
+ *   <li><b>Characters and positions.</b> A trigger by character is the press that makes the
+ *       character on the station's layout, with the Shift or AltGr it takes; one the layout cannot
+ *       make is never heard.
+ * </ol>
+ *
+ * <p>{@link foldtwice.resolve.Keymap} is the compiled table, {@link foldtwice.resolve.Resolver} the
+ * state machine over it. The auditor reads the very same table.
+ */
+package foldtwice.resolve;

@@ -1,0 +1,41 @@
+package foldtwice.routine;
+
+/**
+ * What a step computes with. Written in files and shown to people in one notation: {@code 0.5 mm},
+ * {@code -‹dx›}, {@code ‹rows› * 2}, {@code unit of ‹dx›}, {@code 'moss'}; {@link ExprNotation}
+ * reads and writes it.
+ */
+public sealed interface Expr {
+
+  /** A value as it is. */
+  record Literal(Value value) implements Expr {}
+
+  /** The value of a parameter or variable at run time. */
+  record Name(String name) implements Expr {}
+
+  /** The opposite of a number or a length. */
+  record Opposite(Expr of) implements Expr {}
+
+  /** The unit a length was written in, as a text. */
+  record UnitOf(Expr length) implements Expr {}
+
+  /** Two values joined by an operator. */
+  record Joined(Expr left, Operator operator, Expr right) implements Expr {}
+
+  /** What joins two values. */
+  enum Operator {
+    PLUS("+"),
+    MINUS("-"),
+    TIMES("*");
+
+    private final String sign;
+
+    Operator(String sign) {
+      this.sign = sign;
+    }
+
+    public String sign() {
+      return sign;
+    }
+  }
+}

@@ -1,0 +1,184 @@
+package foldtwice.routine;
+
+import foldtwice.routine.Expr.Joined;
+import foldtwice.routine.Expr.Literal;
+import foldtwice.routine.Expr.Name;
+import foldtwice.routine.Expr.Operator;
+import foldtwice.routine.Expr.Opposite;
+import foldtwice.routine.Expr.UnitOf;
+import java.math.BigDecimal;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Reads and writes expressions.
+ *
+ * <pre>
+ * sum     := product (('+' | '-') product)*
+ * product := unary ('*' unary)*
+ * unary   := '-' unary | 'unit of' unary | '(' sum ')' | '‹' name '›' | number [unit] | 'text' | yes | no
+ * </pre>
+ *
+ * <p>Law: {@code read(write(e)).equals(e)} for every expression whose numbers are not negative (a
+ * negative number is read back as the opposite of a positive one). Depth is limited to {@value
+ * #DEEPEST}.
+ */
+public final class ExprNotation {
+
+  /** Nesting beyond this is refused. */
+  public static final int DEEPEST = 50;
+
+  private static final Pattern NUMBER =
+      Pattern.compile("(\\d{1,12}(?:\\.\\d{1,12})?)(?:\\s*([a-z]+))?");
+
+  private final String text;
+  private int at;
+  private int depth;
+
+  private ExprNotation(String text) {
+    this.text = text;
+  }
+
+  /**
+   * Reads an expression.
+   *
+   * @throws ValueException saying where it cannot be read and what is allowed
+   */
+  public static Expr read(String text) {
+    ExprNotation in = new ExprNotation(text);
+    Expr e = in.sum();
+    if (in.peek() != 0) {
+      throw in.fault("the end, or +, - or * and another value");
+    }
+    return e;
+  }
+
+  public static String write(Expr e) {
+    return switch (e) {
+      case Literal(Value.Text(String text)) -> "'" + text.replace("'", "''") + "'";
+      case Literal(Value value) -> value.shown();
+      case Name(String name) -> "\u2039" + name + "\u203a";
+      case Opposite(Expr of) -> "-" + tight(of);
+      case UnitOf(Expr length) -> "unit of " + tight(length);
+      case Joined(Expr left, Operator op, Expr right) ->
+          (op == Operator.TIMES ? tight(left) : write(left)) + " " + op.sign() + " " + tight(right);
+    };
+  }
+
+  private static String tight(Expr e) {
+    return e instanceof Joined ? "(" + write(e) + ")" : write(e);
+  }
+
+  private Expr sum() {
+    if (++depth > DEEPEST) {
+      throw fault("an expression nested at most " + DEEPEST + " deep");
+    }
+    Expr left = product();
+    for (char sign = peek(); sign == '+' || sign == '-'; sign = peek()) {
+      at++;
+      left = new Joined(left, sign == '+' ? Operator.PLUS : Operator.MINUS, product());
+    }
+    depth--;
+    return left;
+  }
+
+  private Expr product() {
+    Expr left = unary();
+    while (peek() == '*') {
+      at++;
+      left = new Joined(left, Operator.TIMES, unary());
+    }
+    return left;
+  }
+
+  private Expr unary() {
+    if (++depth > DEEPEST) {
+      throw fault("an expression nested at most " + DEEPEST + " deep");
+    }
+    Expr e =
+        switch (peek()) {
+          case '-', '\u2212' -> {
+            at++;
+            yield new Opposite(unary());
+          }
+          case '(' -> {
+            at++;
+            Expr inner = sum();
+            expect(')');
+            yield inner;
+          }
+          case '\u2039' -> new Name(between('\u203a'));
+          case '\'' -> new Literal(new Value.Text(quoted()));
+          default -> word();
+        };
+    depth--;
+    return e;
+  }
+
+  private Expr word() {
+    if (text.startsWith("unit of", at)) {
+      at += "unit of".length();
+      return new UnitOf(unary());
+    }
+    for (String flag : new String[] {"yes", "no"}) {
+      if (text.startsWith(flag, at)) {
+        at += flag.length();
+        return new Literal(new Value.Flag(flag.equals("yes")));
+      }
+    }
+    Matcher m = NUMBER.matcher(text).region(at, text.length());
+    if (!m.lookingAt()) {
+      throw fault("a number, a \u2039name\u203a, a 'text', yes, no, or unit of a length");
+    }
+    at = m.end();
+    BigDecimal amount = new BigDecimal(m.group(1));
+    if (m.group(2) == null) {
+      return new Literal(new Value.Amount(amount));
+    }
+    return new Literal(Kind.length(m.group()));
+  }
+
+  private String quoted() {
+    StringBuilder out = new StringBuilder();
+    for (at++; at < text.length(); at++) {
+      if (text.charAt(at) != '\'') {
+        out.append(text.charAt(at));
+      } else if (at + 1 < text.length() && text.charAt(at + 1) == '\'') {
+        out.append('\'');
+        at++;
+      } else {
+        at++;
+        return out.toString();
+      }
+    }
+    throw fault("a ' that ends the text");
+  }
+
+  private String between(char end) {
+    int stop = text.indexOf(end, at);
+    if (stop < 0 || stop == at + 1) {
+      throw fault("a name and then " + end);
+    }
+    String name = text.substring(at + 1, stop);
+    at = stop + 1;
+    return name;
+  }
+
+  private void expect(char c) {
+    if (peek() != c) {
+      throw fault(Character.toString(c));
+    }
+    at++;
+  }
+
+  private char peek() {
+    while (at < text.length() && Character.isWhitespace(text.charAt(at))) {
+      at++;
+    }
+    return at < text.length() ? text.charAt(at) : 0;
+  }
+
+  private ValueException fault(String allowed) {
+    return new ValueException(text, "at character " + (at + 1) + " was expected: " + allowed);
+  }
+}

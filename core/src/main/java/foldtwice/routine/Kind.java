@@ -1,0 +1,126 @@
+package foldtwice.routine;
+
+import foldtwice.routine.Value.Length;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** What a parameter takes. */
+public sealed interface Kind {
+
+  /** A length between two others, both included; {@code step} is what one press up or down adds. */
+  record Distance(Length least, Length most, Length step) implements Kind {}
+
+  /** A whole number between two others, both included. */
+  record Count(long least, long most) implements Kind {}
+
+  /** Any text. */
+  record Words() implements Kind {}
+
+  /** One of a list. */
+  record Choice(List<String> options) implements Kind {
+    public Choice {
+      options = List.copyOf(options);
+    }
+  }
+
+  /** Yes or no. */
+  record YesNo() implements Kind {}
+
+  /** A number and what follows it. The hyphen, the minus sign and a plus sign are all read. */
+  Pattern AMOUNT =
+      Pattern.compile(
+          "\\s*([-+\u2212]?)\\s*(\\d{1,12}(?:[.,]\\d{1,12})?|[.,]\\d{1,12})\\s*(\\S*)\\s*");
+
+  /**
+   * Reads what a person typed.
+   *
+   * @throws ValueException saying what is allowed
+   */
+  default Value read(String typed) {
+    return check(
+        switch (this) {
+          case Distance d -> length(typed);
+          case Count c -> new Value.Amount(amount(typed, "a whole number", true));
+          case Words w -> new Value.Text(typed);
+          case Choice c -> new Value.Text(typed.strip());
+          case YesNo y ->
+              switch (typed.strip()) {
+                case "yes" -> new Value.Flag(true);
+                case "no" -> new Value.Flag(false);
+                default -> throw new ValueException(typed, "yes or no");
+              };
+        });
+  }
+
+  /**
+   * The value itself when it fits this kind and its range.
+   *
+   * @throws ValueException saying what is allowed
+   */
+  default Value check(Value value) {
+    boolean fits =
+        switch (this) {
+          case Distance(Length least, Length most, Length step) ->
+              value instanceof Length l && l.compareTo(least) >= 0 && l.compareTo(most) <= 0;
+          case Count(long least, long most) ->
+              value instanceof Value.Amount(BigDecimal n)
+                  && n.scale() <= 0
+                  && n.compareTo(BigDecimal.valueOf(least)) >= 0
+                  && n.compareTo(BigDecimal.valueOf(most)) <= 0;
+          case Words w -> value instanceof Value.Text;
+          case Choice(List<String> options) ->
+              value instanceof Value.Text(String text) && options.contains(text);
+          case YesNo y -> value instanceof Value.Flag;
+        };
+    if (!fits) {
+      throw new ValueException(value.shown(), allowed());
+    }
+    return value;
+  }
+
+  /** What this kind takes, in words. */
+  default String allowed() {
+    return switch (this) {
+      case Distance(Length least, Length most, Length step) ->
+          "a distance from " + least.shown() + " to " + most.shown();
+      case Count(long least, long most) -> "a whole number from " + least + " to " + most;
+      case Words w -> "a text";
+      case Choice(List<String> options) -> "one of " + String.join(", ", options);
+      case YesNo y -> "yes or no";
+    };
+  }
+
+  private static BigDecimal amount(String typed, String wanted, boolean alone) {
+    Matcher m = AMOUNT.matcher(typed);
+    if (!m.matches() || (alone && !m.group(3).isEmpty())) {
+      throw new ValueException(typed, wanted);
+    }
+    BigDecimal size = new BigDecimal(m.group(2).replace(',', '.'));
+    return m.group(1).equals("-") || m.group(1).equals("\u2212") ? size.negate() : size;
+  }
+
+  /**
+   * Reads a length with its unit.
+   *
+   * @throws ValueException when the number or the unit is missing or unknown
+   */
+  static Length length(String typed) {
+    BigDecimal amount = amount(typed, "a number with a unit, such as 0.5 mm", false);
+    Matcher m = AMOUNT.matcher(typed);
+    String unit = m.matches() ? m.group(3) : "";
+    if (unit.isEmpty()) {
+      throw new ValueException(
+          typed, "a distance needs its unit, one of " + LengthUnit.symbols() + ", such as 0.5 mm");
+    }
+    return new Length(
+        amount,
+        LengthUnit.of(unit)
+            .orElseThrow(
+                () ->
+                    new ValueException(
+                        typed,
+                        "\"" + unit + "\" is no unit here; known are " + LengthUnit.symbols())));
+  }
+}

@@ -1,0 +1,89 @@
+package foldtwice.routine;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.Optional;
+
+/** A value an argument, a variable or a setting can have. */
+public sealed interface Value {
+
+  /** Text as it is. */
+  record Text(String text) implements Value {}
+
+  /** Yes or no. */
+  record Flag(boolean yes) implements Value {}
+
+  /** A number without a unit. Equal numbers are equal values: 1.50 is 1.5. */
+  record Amount(BigDecimal amount) implements Value {
+    public Amount {
+      amount = plain(amount);
+    }
+
+    public static Amount of(long amount) {
+      return new Amount(BigDecimal.valueOf(amount));
+    }
+  }
+
+  /** A length in the unit it was written in. 10 mm and 1 cm are different values of one size. */
+  record Length(BigDecimal amount, LengthUnit unit) implements Value, Comparable<Length> {
+
+    /** Digits kept where a conversion does not end. */
+    private static final MathContext CLOSE = MathContext.DECIMAL128;
+
+    public Length {
+      amount = plain(amount);
+    }
+
+    /** The same size in another unit, when its decimal digits end. */
+    public Optional<BigDecimal> exactly(LengthUnit other) {
+      BigDecimal steps = unit.toGrid(amount);
+      return LengthUnit.ends(steps, other.grid())
+          ? Optional.of(plain(steps.divide(other.grid())))
+          : Optional.empty();
+    }
+
+    /** The same size in another unit; to 34 digits where it does not end. */
+    public Length in(LengthUnit other) {
+      return other == unit
+          ? this
+          : new Length(
+              exactly(other).orElseGet(() -> unit.toGrid(amount).divide(other.grid(), CLOSE)),
+              other);
+    }
+
+    public Length negated() {
+      return new Length(amount.negate(), unit);
+    }
+
+    /** The sum, in this length's unit. */
+    public Length plus(Length other) {
+      return new Length(amount.add(other.in(unit).amount), unit);
+    }
+
+    public Length times(BigDecimal factor) {
+      return new Length(amount.multiply(factor), unit);
+    }
+
+    /** By size: 1 cm and 10 mm compare as equal. */
+    @Override
+    public int compareTo(Length other) {
+      return unit.toGrid(amount).compareTo(other.unit.toGrid(other.amount));
+    }
+  }
+
+  /** As people read and write it: {@code 0.5 mm}, {@code −3}, {@code yes}, a text as it is. */
+  default String shown() {
+    return switch (this) {
+      case Text(String text) -> text;
+      case Flag(boolean yes) -> yes ? "yes" : "no";
+      case Amount(BigDecimal amount) -> amount.toPlainString();
+      case Length(BigDecimal amount, LengthUnit unit) ->
+          amount.toPlainString() + " " + unit.symbol();
+    };
+  }
+
+  private static BigDecimal plain(BigDecimal amount) {
+    BigDecimal stripped = amount.stripTrailingZeros();
+    return stripped.scale() < 0 ? stripped.setScale(0) : stripped;
+  }
+}

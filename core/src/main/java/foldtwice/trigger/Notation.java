@@ -1,0 +1,159 @@
+package foldtwice.trigger;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * Triggers as people read and type them: {@code Ctrl+Shift+M}, {@code L then B}, {@code Alt+.},
+ * {@code Ctrl+[KeyQ]} for a key by position.
+ *
+ * <p>Law: {@code read(write(t)).equals(t)} for every trigger. Reading does not mind letter case.
+ */
+public final class Notation {
+
+  /** Joins the strokes of a sequence. */
+  public static final String THEN = " then ";
+
+  private static final Map<String, String> WORDS = new HashMap<>();
+  private static final Map<String, String> KEYSYMS = new HashMap<>();
+
+  static {
+    String[][] names = {
+      {"Return", "Enter"},
+      {"Escape", "Escape"},
+      {"Tab", "Tab"},
+      {"BackSpace", "Backspace"},
+      {"Delete", "Delete"},
+      {"Insert", "Insert"},
+      {"Home", "Home"},
+      {"End", "End"},
+      {"Prior", "PageUp"},
+      {"Next", "PageDown"},
+      {"Left", "Left"},
+      {"Right", "Right"},
+      {"Up", "Up"},
+      {"Down", "Down"},
+      {"space", "Space"},
+      {"plus", "Plus"},
+      {"Menu", "Menu"},
+      {"Print", "Print"},
+      {"Pause", "Pause"},
+    };
+    for (String[] pair : names) {
+      WORDS.put(pair[0], pair[1]);
+      KEYSYMS.put(pair[1].toLowerCase(Locale.ROOT), pair[0]);
+    }
+    KEYSYMS.put("esc", "Escape");
+    KEYSYMS.put("page up", "Prior");
+    KEYSYMS.put("page down", "Next");
+    KEYSYMS.put("blank", "space");
+  }
+
+  private Notation() {}
+
+  public static String write(Trigger trigger) {
+    return switch (trigger) {
+      case Trigger.Keys(List<Stroke> strokes) ->
+          strokes.stream().map(Notation::write).collect(Collectors.joining(THEN));
+    };
+  }
+
+  public static String write(Stroke stroke) {
+    return String.join("+", caps(stroke));
+  }
+
+  /** The words on the key caps of a stroke, modifiers first. */
+  public static List<String> caps(Stroke stroke) {
+    List<String> caps = new ArrayList<>();
+    stroke.modifiers().list().forEach(m -> caps.add(m.word()));
+    caps.add(word(stroke.key()));
+    return List.copyOf(caps);
+  }
+
+  /** The word on one key cap. */
+  public static String word(Key key) {
+    return switch (key) {
+      case Key.At(KeyCode code) -> "[" + code.code() + "]";
+      case Key.Making(Keysym keysym) -> word(keysym);
+    };
+  }
+
+  private static String word(Keysym keysym) {
+    String word = WORDS.get(keysym.name());
+    if (word != null) {
+      return word;
+    }
+    if (!keysym.types()) {
+      return keysym.name();
+    }
+    int upper = Character.toUpperCase(keysym.codePoint());
+    boolean there = Character.toLowerCase(upper) == keysym.codePoint();
+    return Character.toString(there ? upper : keysym.codePoint());
+  }
+
+  /**
+   * Reads a trigger of one or several strokes.
+   *
+   * @throws NotationException naming the part and what is allowed there
+   */
+  public static Trigger.Keys read(String text) {
+    String[] parts = text.strip().split("(?i)\\s+then\\s+", -1);
+    if (parts.length > Trigger.Keys.MOST_STROKES) {
+      throw new NotationException(
+          text,
+          parts[Trigger.Keys.MOST_STROKES],
+          "a sequence has at most " + Trigger.Keys.MOST_STROKES + " strokes");
+    }
+    List<Stroke> strokes = new ArrayList<>();
+    for (String part : parts) {
+      strokes.add(stroke(text, part.strip()));
+    }
+    return new Trigger.Keys(strokes);
+  }
+
+  private static Stroke stroke(String whole, String text) {
+    Modifiers held = Modifiers.NONE;
+    String rest = text;
+    for (int plus = rest.indexOf('+', 1); plus > 0; plus = rest.indexOf('+', 1)) {
+      String word = rest.substring(0, plus).strip();
+      Modifier m = Modifier.named(word);
+      if (m == null) {
+        throw new NotationException(
+            whole, word, "a modifier is one of Ctrl, Alt, AltGr, Shift, Num, Logo");
+      }
+      if (held.has(m)) {
+        throw new NotationException(whole, word, "each modifier stands only once");
+      }
+      held = held.with(m);
+      rest = rest.substring(plus + 1).strip();
+    }
+    return new Stroke(held, key(whole, rest));
+  }
+
+  private static Key key(String whole, String word) {
+    Optional<KeyCode> position = FileNotation.position(whole, word);
+    if (position.isPresent()) {
+      return new Key.At(position.get());
+    }
+    if (!word.isEmpty() && word.codePointCount(0, word.length()) == 1) {
+      return new Key.Making(Keysym.of(Character.toLowerCase(word.codePointAt(0))));
+    }
+    String known = KEYSYMS.getOrDefault(word.toLowerCase(Locale.ROOT), word);
+    if (Modifier.named(word) == null) {
+      Optional<Keysym> keysym =
+          Keysym.named(known).or(() -> Keysym.named(word.toUpperCase(Locale.ROOT)));
+      if (keysym.isPresent()) {
+        return new Key.Making(keysym.get());
+      }
+    }
+    throw new NotationException(
+        whole,
+        word,
+        "the key is a character, a name such as Enter, Left, F5 or Space, or a position such as [KeyQ]");
+  }
+}

@@ -1,0 +1,16 @@
+package foldtwice.trigger;
+
+/**
+ * What a hand really does on a keyboard: a key at a position goes down while modifiers are held.
+ */
+public record Press(KeyCode code, Modifiers held) {
+
+  /** A number of its own for each press; dense enough to index tables. */
+  public int id() {
+    return code.ordinal() << Modifiers.WIDTH | held.bits();
+  }
+
+  public static Press of(KeyCode code, Modifier... held) {
+    return new Press(code, Modifiers.of(held));
+  }
+}
