@@ -32,10 +32,11 @@ public enum LengthUnit {
   }
 
   /** An amount of this unit in steps of 1/360 mm. */
-  BigDecimal toGrid(BigDecimal amount) {
+  public BigDecimal toGrid(BigDecimal amount) {
     return amount.multiply(grid);
   }
 
+  /** How many steps of 1/360 mm one of this unit is. */
   BigDecimal grid() {
     return grid;
   }

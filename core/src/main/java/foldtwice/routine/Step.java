@@ -55,11 +55,11 @@ public sealed interface Step {
 
   /** What happens when an offset goes past the first or last row or column. */
   enum Edge {
-    /** Nothing moves, and the run goes on. */
+    /** Nothing moves and the run ends there, without complaint. */
     STOP_QUIETLY,
     /** It moves as far as it can. */
     CLAMP,
-    /** The run ends there and says so. */
+    /** Nothing moves and the run fails there. */
     REPORT
   }
 }

@@ -34,6 +34,13 @@ public sealed interface Value {
       amount = plain(amount);
     }
 
+    /** A length of so many steps of 1/360 mm; to 34 digits where the unit's digits do not end. */
+    public static Length ofGrid(BigDecimal steps, LengthUnit unit) {
+      return LengthUnit.ends(steps, unit.grid())
+          ? new Length(steps.divide(unit.grid()), unit)
+          : new Length(steps.divide(unit.grid(), CLOSE), unit);
+    }
+
     /** The same size in another unit, when its decimal digits end. */
     public Optional<BigDecimal> exactly(LengthUnit other) {
       BigDecimal steps = unit.toGrid(amount);
@@ -44,11 +51,7 @@ public sealed interface Value {
 
     /** The same size in another unit; to 34 digits where it does not end. */
     public Length in(LengthUnit other) {
-      return other == unit
-          ? this
-          : new Length(
-              exactly(other).orElseGet(() -> unit.toGrid(amount).divide(other.grid(), CLOSE)),
-              other);
+      return other == unit ? this : ofGrid(unit.toGrid(amount), other);
     }
 
     public Length negated() {

@@ -19,7 +19,7 @@ public final class Json {
           .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
           .build();
 
-  private static final int WIDTH = 110;
+  private static final int WIDTH = 150;
 
   private Json() {}
 

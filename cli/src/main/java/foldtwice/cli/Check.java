@@ -1,0 +1,87 @@
+package foldtwice.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.conflict.Auditor;
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Weight;
+import foldtwice.library.Library;
+import foldtwice.library.file.Json;
+import foldtwice.place.Place;
+import foldtwice.place.Station;
+import foldtwice.resolve.Keymap;
+import foldtwice.words.Words;
+import java.io.PrintWriter;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "check",
+    description =
+        "Lists the conflicts of a library. Exit 0: none blocks; 1: some do; 2: input not usable.")
+final class Check implements Callable<Integer> {
+
+  @Mixin private Input input;
+
+  @Option(names = "--format", description = "text or json", defaultValue = "text")
+  private Format format;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws Unusable {
+    Library library = input.library();
+    Station station = input.station(library);
+    List<Conflict> conflicts = Auditor.audit(library, Keymap.of(library, station));
+    PrintWriter out = spec.commandLine().getOut();
+    switch (format) {
+      case json -> out.print(Json.print(json(library, station, conflicts)));
+      case text -> text(library, station, conflicts, out);
+    }
+    out.flush();
+    return conflicts.stream().anyMatch(c -> c.weight() == Weight.BLOCKS) ? Exit.NO : Exit.WELL;
+  }
+
+  private static void text(
+      Library library, Station station, List<Conflict> conflicts, PrintWriter out) {
+    Words words = new Words(library);
+    for (Conflict c : conflicts) {
+      out.printf("%-7s %-13s %s%n", Words.weight(c.weight()), c.kind().id(), words.sentence(c));
+    }
+    out.printf(
+        "%d bindings on %s: %d block, %d cost, %d notes%n",
+        library.bindings().size(),
+        station.name(),
+        count(conflicts, Weight.BLOCKS),
+        count(conflicts, Weight.COSTS),
+        count(conflicts, Weight.NOTE));
+  }
+
+  private static long count(List<Conflict> conflicts, Weight weight) {
+    return conflicts.stream().filter(c -> c.weight() == weight).count();
+  }
+
+  private static ObjectNode json(Library library, Station station, List<Conflict> conflicts) {
+    Words words = new Words(library);
+    ObjectNode out = Json.object().put("library", library.name()).put("station", station.id());
+    ArrayNode list = out.putArray("conflicts");
+    for (Conflict c : conflicts) {
+      ObjectNode one = list.addObject();
+      one.put("kind", c.kind().id()).put("weight", c.weight().id());
+      one.put("says", words.sentence(c));
+      ArrayNode places = one.putArray("places");
+      c.places().stream().map(Place::id).forEach(places::add);
+      ArrayNode claims = one.putArray("claims");
+      c.claims().forEach(claim -> claims.add(Shown.claim(words, claim)));
+      ObjectNode evidence = one.putObject("evidence");
+      evidence.put("place", c.evidence().state().id());
+      evidence.set("presses", Shown.presses(c.evidence().presses()));
+    }
+    return out;
+  }
+}

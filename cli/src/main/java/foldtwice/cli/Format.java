@@ -1,0 +1,7 @@
+package foldtwice.cli;
+
+/** How a result is written. */
+enum Format {
+  text,
+  json
+}

@@ -1,0 +1,56 @@
+package foldtwice.cli;
+
+import foldtwice.library.Library;
+import foldtwice.library.file.FormatException;
+import foldtwice.library.file.LibraryStore;
+import foldtwice.place.Station;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+
+/** What every command reads: a library, and the station it is looked at on. */
+final class Input {
+
+  @Parameters(index = "0", paramLabel = "LIBRARY", description = "the library file")
+  private Path file;
+
+  @Option(
+      names = "--station",
+      paramLabel = "STATION",
+      description = "id or name of the station; the first of the library when not given")
+  private String station;
+
+  Library library() throws Unusable {
+    if (!Files.isRegularFile(file)) {
+      throw new Unusable(file + ": no such file; give the path of a library");
+    }
+    try {
+      return LibraryStore.look(file);
+    } catch (FormatException e) {
+      throw new Unusable(e.getMessage(), e);
+    } catch (IOException e) {
+      throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
+    }
+  }
+
+  Station station(Library library) throws Unusable {
+    return library.stations().values().stream()
+        .filter(
+            s ->
+                station == null
+                    || s.id().equalsIgnoreCase(station)
+                    || s.name().equalsIgnoreCase(station))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new Unusable(
+                    station == null
+                        ? file + ": the library has no station; add one to look at it on"
+                        : "no station \""
+                            + station
+                            + "\"; there are "
+                            + String.join(", ", library.stations().keySet())));
+  }
+}

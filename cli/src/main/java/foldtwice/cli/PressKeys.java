@@ -1,0 +1,177 @@
+package foldtwice.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.binding.Binding;
+import foldtwice.library.Library;
+import foldtwice.library.file.Json;
+import foldtwice.place.Application;
+import foldtwice.place.Place;
+import foldtwice.place.Station;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Explanation;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Outcome;
+import foldtwice.resolve.Owner;
+import foldtwice.resolve.Resolver;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.NotationException;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
+import java.io.PrintWriter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "press",
+    description = {
+      "Tells what fires when keys are pressed in a place, and why.",
+      "Exit 0: something fired; 1: nothing did; 2: input not usable."
+    })
+final class PressKeys implements Callable<Integer> {
+
+  @Mixin private Input input;
+
+  @Parameters(index = "1", paramLabel = "KEYS", description = "such as \"Alt+.\" or \"L then B\"")
+  private String keys;
+
+  @Option(
+      names = "--place",
+      required = true,
+      paramLabel = "PLACE",
+      description = "such as \"Tagpress/box selected\"")
+  private String place;
+
+  @Option(names = "--format", description = "text or json", defaultValue = "text")
+  private Format format;
+
+  @Spec private CommandSpec spec;
+
+  private record Pressed(Optional<Claim> fired, List<Outcome> outcomes, Explanation why) {}
+
+  @Override
+  public Integer call() throws Unusable {
+    Library library = input.library();
+    Station station = input.station(library);
+    Keymap keymap = Keymap.of(library, station);
+    Pressed pressed = press(keymap, state(library), presses(keymap, station));
+    PrintWriter out = spec.commandLine().getOut();
+    switch (format) {
+      case json -> out.print(Json.print(json(library, pressed)));
+      case text -> text(library, pressed, out);
+    }
+    out.flush();
+    return pressed.fired.isPresent() ? Exit.WELL : Exit.NO;
+  }
+
+  private Place state(Library library) throws Unusable {
+    Place named =
+        library
+            .placeNamed(place)
+            .orElseThrow(
+                () ->
+                    new Unusable(
+                        "no place \""
+                            + place
+                            + "\"; there are "
+                            + String.join(
+                                ", ", library.places().stream().map(library::nameOf).toList())));
+    List<Place> states =
+        library.applications().values().stream()
+            .flatMap((Application a) -> a.states().stream())
+            .toList();
+    if (!states.contains(named)) {
+      throw new Unusable(
+          "\""
+              + place
+              + "\" is a group of places; press in one of "
+              + String.join(", ", states.stream().map(library::nameOf).toList()));
+    }
+    return named;
+  }
+
+  private List<Press> presses(Keymap keymap, Station station) throws Unusable {
+    try {
+      Trigger.Keys trigger = Notation.read(keys);
+      return keymap.paths(trigger).stream()
+          .findFirst()
+          .orElseThrow(
+              () ->
+                  new Unusable(
+                      "\""
+                          + keys
+                          + "\" cannot be typed on the layout "
+                          + station.layout()
+                          + " of "
+                          + station.name()
+                          + "; choose another --station or another key"));
+    } catch (NotationException e) {
+      throw new Unusable(e.getMessage(), e);
+    }
+  }
+
+  private static Pressed press(Keymap keymap, Place state, List<Press> presses) {
+    Resolver resolver = new Resolver(keymap);
+    Resolver.State at = Resolver.start(state);
+    List<Outcome> outcomes = new ArrayList<>();
+    for (Press p : presses) {
+      Resolver.Answer answer = resolver.press(at, p, 0);
+      outcomes.addAll(answer.outcomes());
+      at = answer.next();
+    }
+    outcomes.addAll(resolver.tick(at, Resolver.TIME_LIMIT_MILLIS + 1).outcomes());
+    Optional<Claim> fired =
+        outcomes.stream()
+            .filter(o -> o instanceof Outcome.Fired)
+            .map(o -> ((Outcome.Fired) o).claim())
+            .reduce((first, last) -> last);
+    return new Pressed(fired, outcomes, Explanation.of(keymap, state, presses));
+  }
+
+  private void text(Library library, Pressed pressed, PrintWriter out) {
+    Words words = new Words(library);
+    out.println(
+        pressed
+            .fired
+            .map(c -> keys + " fires " + words.owner(c.owner()))
+            .orElse(keys + " fires nothing"));
+    pressed
+        .why
+        .layers()
+        .forEach(l -> out.printf("  %-26s %s%n", words.layer(l.layer()), words.verdict(l)));
+  }
+
+  private static ObjectNode json(Library library, Pressed pressed) {
+    Words words = new Words(library);
+    ObjectNode out = Json.object();
+    out.set("fired", pressed.fired.map(c -> Shown.claim(words, c)).orElse(null));
+    Optional<Binding> binding =
+        pressed
+            .fired
+            .filter(c -> c.owner() instanceof Owner.Yours)
+            .map(c -> library.bindings().get(((Owner.Yours) c.owner()).binding()));
+    out.put("binding", binding.map(Binding::id).orElse(null));
+    out.put("routine", binding.map(Binding::routine).orElse(null));
+    ObjectNode arguments = out.putObject("arguments");
+    binding.ifPresent(
+        b -> b.arguments().forEach((name, value) -> arguments.put(name, value.shown())));
+    ArrayNode layers = out.putArray("layers");
+    for (Explanation.LayerReport l : pressed.why.layers()) {
+      ObjectNode one = layers.addObject().put("layer", words.layer(l.layer()));
+      one.put("verdict", l.verdict().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
+      one.put("says", words.verdict(l));
+      ArrayNode claims = one.putArray("claims");
+      l.claims().forEach(c -> claims.add(Shown.claim(words, c)));
+    }
+    return out;
+  }
+}

@@ -1,0 +1,157 @@
+package foldtwice.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.library.Library;
+import foldtwice.library.file.Json;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
+import foldtwice.run.Change;
+import foldtwice.run.Interpreter;
+import foldtwice.run.Program;
+import foldtwice.run.Reply;
+import foldtwice.run.Trace;
+import foldtwice.standin.StandIns;
+import foldtwice.words.StepWords;
+import java.io.PrintWriter;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "run",
+    description = {
+      "Runs a routine on a fresh stand-in of its application and prints the trace.",
+      "Exit 0: it ran through; 1: it failed; 2: input not usable."
+    })
+final class Run implements Callable<Integer> {
+
+  @Mixin private Input input;
+
+  @Parameters(index = "1", paramLabel = "ROUTINE", description = "id or name of the routine")
+  private String routine;
+
+  @Option(names = "--arg", paramLabel = "NAME=VALUE", description = "an argument, such as dx=0.5mm")
+  private Map<String, String> arguments = new LinkedHashMap<>();
+
+  @Option(
+      names = "--setting",
+      paramLabel = "NAME=VALUE",
+      description = "a setting of the stand-in to begin with, such as unit=in")
+  private Map<String, String> settings = new LinkedHashMap<>();
+
+  @Option(names = "--format", description = "text or json", defaultValue = "text")
+  private Format format;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws Unusable {
+    Library library = input.library();
+    Routine found =
+        library.routines().values().stream()
+            .filter(r -> r.id().equalsIgnoreCase(routine) || r.name().equalsIgnoreCase(routine))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new Unusable(
+                        "no routine \""
+                            + routine
+                            + "\"; there are "
+                            + String.join(", ", library.routines().keySet())));
+    Program program =
+        StandIns.of(found.application())
+            .orElseThrow(
+                () ->
+                    new Unusable(
+                        "no stand-in for "
+                            + found.application()
+                            + "; routines run on "
+                            + String.join(", ", StandIns.all().keySet())));
+    set(program);
+    Trace trace = Interpreter.run(found, values(found), program);
+    PrintWriter out = spec.commandLine().getOut();
+    switch (format) {
+      case json -> out.print(Json.print(json(found, trace)));
+      case text -> text(found, trace, out);
+    }
+    out.flush();
+    return trace.ending() instanceof Trace.Failed ? Exit.NO : Exit.WELL;
+  }
+
+  private void set(Program program) throws Unusable {
+    for (var setting : settings.entrySet()) {
+      if (program.change(setting.getKey(), new Value.Text(setting.getValue()))
+          instanceof Reply.Refused(String expected, String found)) {
+        throw new Unusable(
+            "--setting " + setting.getKey() + ": expected " + expected + ", found " + found);
+      }
+    }
+  }
+
+  private Map<String, Value> values(Routine found) throws Unusable {
+    Map<String, Value> values = new LinkedHashMap<>();
+    for (var argument : arguments.entrySet()) {
+      Parameter parameter =
+          found
+              .parameter(argument.getKey())
+              .orElseThrow(
+                  () ->
+                      new Unusable(
+                          found.name()
+                              + " has no parameter \""
+                              + argument.getKey()
+                              + "\"; it has "
+                              + found.parameters().stream()
+                                  .map(Parameter::name)
+                                  .collect(Collectors.joining(", "))));
+      try {
+        values.put(parameter.name(), parameter.kind().read(argument.getValue()));
+      } catch (ValueException e) {
+        throw new Unusable("--arg " + argument.getKey() + ": " + e.getMessage(), e);
+      }
+    }
+    return values;
+  }
+
+  private static void text(Routine routine, Trace trace, PrintWriter out) {
+    out.println(routine.name());
+    for (Trace.Entry e : trace.entries()) {
+      String number = e instanceof Trace.Taken t ? t.number() : "";
+      out.printf(
+          "  %-5s %-9s %-34s %s%n", number, StepWords.verb(e), StepWords.line(e), changes(e));
+    }
+    out.println(StepWords.ending(trace.ending()));
+  }
+
+  private static String changes(Trace.Entry entry) {
+    return entry.changes().stream()
+        .map(c -> c.what() + " " + c.before() + " \u2192 " + c.after())
+        .collect(Collectors.joining("; "));
+  }
+
+  private static ObjectNode json(Routine routine, Trace trace) {
+    ObjectNode out = Json.object().put("routine", routine.id());
+    ArrayNode steps = out.putArray("steps");
+    for (Trace.Entry e : trace.entries()) {
+      ObjectNode one = steps.addObject();
+      one.put("number", e instanceof Trace.Taken t ? t.number() : "");
+      one.put("does", StepWords.verb(e) + " " + StepWords.line(e));
+      ArrayNode changes = one.putArray("changes");
+      for (Change c : e.changes()) {
+        changes.addObject().put("what", c.what()).put("before", c.before()).put("after", c.after());
+      }
+    }
+    out.put("finished", !(trace.ending() instanceof Trace.Failed));
+    return out.put("ending", StepWords.ending(trace.ending()));
+  }
+}

@@ -1,0 +1,56 @@
+package foldtwice.run;
+
+import foldtwice.routine.Step;
+import java.util.List;
+
+/**
+ * What a run did, step by step.
+ *
+ * @param nanos how long it took in all
+ */
+public record Trace(List<Entry> entries, Ending ending, long nanos) {
+
+  public Trace {
+    entries = List.copyOf(entries);
+  }
+
+  /** One line of a trace. */
+  public sealed interface Entry {
+    List<Change> changes();
+
+    long nanos();
+  }
+
+  /**
+   * A step that was taken.
+   *
+   * @param number its place in the macro, such as {@code 5.2}
+   * @param detail the values it worked with, as they were at that moment
+   */
+  public record Taken(String number, Step step, String detail, List<Change> changes, long nanos)
+      implements Entry {}
+
+  /** A setting put back at the end. */
+  public record PutBack(String setting, List<Change> changes, long nanos) implements Entry {}
+
+  /** How a run ended. */
+  public sealed interface Ending {}
+
+  /** Every step was taken. */
+  public record Finished() implements Ending {}
+
+  /** A step said stop, for a reason the macro foresees, such as the edge of a register. */
+  public record Stopped(String number, String reason) implements Ending {}
+
+  /** A step could not be taken; those before it were, and settings are put back. */
+  public record Failed(String number, Step step, String expected, String found) implements Ending {}
+
+  /** All changes, in order. */
+  public List<Change> changes() {
+    return entries.stream().flatMap(e -> e.changes().stream()).toList();
+  }
+
+  public boolean isFinished() {
+    return ending instanceof Finished;
+  }
+}

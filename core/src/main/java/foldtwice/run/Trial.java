@@ -1,0 +1,139 @@
+package foldtwice.run;
+
+import foldtwice.binding.Binding;
+import foldtwice.library.Library;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Explanation;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Outcome;
+import foldtwice.resolve.Owner;
+import foldtwice.resolve.Resolver;
+import foldtwice.routine.Routine;
+import foldtwice.trigger.Press;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A program in front of a keyboard: presses are resolved where the program is, and what they set
+ * off is really done to it.
+ */
+public final class Trial {
+
+  /** What a press came to. */
+  public sealed interface Effect {
+
+    /** A binding fired and its routine ran. */
+    record Ran(Binding binding, Routine routine, Trace trace) implements Effect {}
+
+    /** A binding fired, but its routine, or the program the routine acts on, is not here. */
+    record Lacking(Binding binding, String what) implements Effect {}
+
+    /** The program's own command was done. */
+    record Native(Owner.Native command, Reply reply) implements Effect {}
+
+    /** The desktop kept it. */
+    record Kept(String what) implements Effect {}
+
+    /** A character was typed. */
+    record Typed(String text, Reply reply) implements Effect {}
+
+    /** More strokes may follow. */
+    record Waits(Optional<Claim> otherwise) implements Effect {}
+
+    /** Several bindings claim it, so none fired. */
+    record Undecided(List<Claim> claims) implements Effect {}
+
+    /** It means nothing here. */
+    record Nothing(Press press) implements Effect {}
+  }
+
+  /** A press, why it came out as it did, and what it did. */
+  public record Result(Optional<Explanation> explanation, List<Effect> effects) {}
+
+  private final Library library;
+  private final Keymap keymap;
+  private final Map<String, Program> programs;
+  private final Program program;
+  private final Resolver resolver;
+  private Resolver.State state;
+
+  /**
+   * A trial of one program among those that run.
+   *
+   * @param programs by application id
+   * @param front the id of the one that has the keyboard
+   */
+  public Trial(Library library, Keymap keymap, Map<String, Program> programs, String front) {
+    this.library = library;
+    this.keymap = keymap;
+    this.programs = Map.copyOf(programs);
+    this.program = programs.get(front);
+    this.resolver = new Resolver(keymap);
+    this.state = Resolver.start(program.place());
+  }
+
+  /** A key goes down, at a time in milliseconds of any clock that only goes forward. */
+  public Result press(Press press, long now) {
+    follow();
+    List<Press> together = new ArrayList<>(state.pending());
+    together.add(press);
+    Explanation explanation = Explanation.of(keymap, state.place(), together);
+    return take(resolver.press(state, press, now), Optional.of(explanation));
+  }
+
+  /** Time passes; what a sequence held back may fire. */
+  public Result tick(long now) {
+    return take(resolver.tick(state, now), Optional.empty());
+  }
+
+  /** The strokes that may still become a sequence. */
+  public List<Press> pending() {
+    return state.pending();
+  }
+
+  /** When the program has gone elsewhere, strokes pressed before mean nothing any more. */
+  private void follow() {
+    if (!state.place().equals(program.place())) {
+      state = Resolver.start(program.place());
+    }
+  }
+
+  private Result take(Resolver.Answer answer, Optional<Explanation> explanation) {
+    state = answer.next();
+    List<Effect> effects = answer.outcomes().stream().map(this::effect).toList();
+    return new Result(explanation, effects);
+  }
+
+  private Effect effect(Outcome outcome) {
+    return switch (outcome) {
+      case Outcome.Fired(Claim claim) -> fire(claim.owner());
+      case Outcome.Waiting(Optional<Claim> otherwise) -> new Effect.Waits(otherwise);
+      case Outcome.Undecided(List<Claim> claims) -> new Effect.Undecided(claims);
+      case Outcome.Typed(String text) -> new Effect.Typed(text, program.type(text));
+      case Outcome.Unclaimed(Press press) -> new Effect.Nothing(press);
+    };
+  }
+
+  private Effect fire(Owner owner) {
+    return switch (owner) {
+      case Owner.Desktop(String what) -> new Effect.Kept(what);
+      case Owner.Native n -> new Effect.Native(n, program.fire(n.command()));
+      case Owner.Yours(String id) -> {
+        Binding binding = library.bindings().get(id);
+        Optional<Routine> routine = library.routineOf(binding);
+        yield routine.isPresent()
+            ? run(binding, routine.get())
+            : new Effect.Lacking(binding, binding.routine());
+      }
+    };
+  }
+
+  private Effect run(Binding binding, Routine routine) {
+    Program acted = programs.get(routine.application());
+    return acted == null
+        ? new Effect.Lacking(binding, routine.application())
+        : new Effect.Ran(binding, routine, Interpreter.run(routine, binding.arguments(), acted));
+  }
+}

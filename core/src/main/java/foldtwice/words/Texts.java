@@ -1,0 +1,31 @@
+package foldtwice.words;
+
+import java.text.MessageFormat;
+import java.util.Locale;
+import java.util.ResourceBundle;
+
+/**
+ * Texts of a resource bundle, by key.
+ *
+ * @param bundle its texts are {@link MessageFormat} patterns
+ */
+public record Texts(ResourceBundle bundle) {
+
+  /** The bundle of this base name, in the language of the product. */
+  public static Texts of(String baseName, ClassLoader loader) {
+    return new Texts(ResourceBundle.getBundle(baseName, Locale.ENGLISH, loader));
+  }
+
+  /**
+   * The text of a key, with values put in.
+   *
+   * @throws java.util.MissingResourceException when there is no such text
+   */
+  public String get(String key, Object... values) {
+    Object[] shown = new Object[values.length];
+    for (int i = 0; i < values.length; i++) {
+      shown[i] = String.valueOf(values[i]);
+    }
+    return new MessageFormat(bundle.getString(key), Locale.ENGLISH).format(shown);
+  }
+}

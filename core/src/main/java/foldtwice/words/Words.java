@@ -1,0 +1,205 @@
+package foldtwice.words;
+
+import foldtwice.binding.Binding;
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Weight;
+import foldtwice.library.Library;
+import foldtwice.place.Application;
+import foldtwice.place.NativeCommand;
+import foldtwice.place.Place;
+import foldtwice.place.Rule;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Explanation.LayerReport;
+import foldtwice.resolve.Layer;
+import foldtwice.resolve.Owner;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Notation;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Says what the values of one library are, in words. */
+public final class Words {
+
+  static final Texts TEXTS = Texts.of("foldtwice.words.Words", Words.class.getClassLoader());
+
+  private static final String MINUS = "\u2212";
+
+  private final Library library;
+
+  public Words(Library library) {
+    this.library = library;
+  }
+
+  /** Who owns a claim: a routine with its arguments, a command, what the desktop does. */
+  public String owner(Owner owner) {
+    return switch (owner) {
+      case Owner.Yours(String id) ->
+          Optional.ofNullable(library.bindings().get(id)).map(this::binding).orElse(id);
+      case Owner.Native n -> command(n).map(NativeCommand::name).orElse(n.command());
+      case Owner.Desktop(String what) -> what;
+    };
+  }
+
+  private Optional<NativeCommand> command(Owner.Native n) {
+    return Optional.ofNullable(library.applications().get(n.application()))
+        .flatMap(a -> a.command(n.command()));
+  }
+
+  /** A binding by its routine and the arguments it gives: {@code Shift boxes, dx +0.5 mm}. */
+  public String binding(Binding binding) {
+    String arguments = arguments(binding);
+    String name = routineName(binding);
+    return arguments.isEmpty() ? name : name + ", " + arguments;
+  }
+
+  public String routineName(Binding binding) {
+    return library.routineOf(binding).map(Routine::name).orElse(binding.routine());
+  }
+
+  /** The arguments a binding gives: {@code dx +0.5 mm}. */
+  public String arguments(Binding binding) {
+    return library
+        .routineOf(binding)
+        .map(
+            r ->
+                r.parameters().stream()
+                    .filter(p -> binding.arguments().containsKey(p.name()))
+                    .map(p -> p.name() + " " + value(p, binding.arguments().get(p.name())))
+                    .collect(Collectors.joining(", ")))
+        .orElse("");
+  }
+
+  /** A value as it reads best: with its sign where it could have either. */
+  public static String value(Parameter parameter, Value value) {
+    boolean signed =
+        switch (parameter.kind()) {
+          case Kind.Distance d -> d.least().amount().signum() < 0;
+          case Kind.Count c -> c.least() < 0;
+          case Kind.Words w -> false;
+          case Kind.Choice c -> false;
+          case Kind.YesNo y -> false;
+        };
+    BigDecimal amount =
+        switch (value) {
+          case Value.Length l -> l.amount();
+          case Value.Amount(BigDecimal n) -> n;
+          default -> BigDecimal.ZERO;
+        };
+    String shown = value.shown().replace("-", MINUS);
+    boolean numeric = value instanceof Value.Length || value instanceof Value.Amount;
+    if (!numeric) {
+      return value.shown();
+    }
+    return signed && amount.signum() > 0 ? "+" + shown : shown;
+  }
+
+  public String place(Place place) {
+    return library.nameOf(place);
+  }
+
+  /** The places of a list, joined. */
+  public String places(List<Place> places) {
+    return places.stream().map(this::place).collect(Collectors.joining(", "));
+  }
+
+  /** A conflict in a few words, for a row of a list. */
+  public String brief(Conflict c) {
+    return TEXTS.get("brief." + c.kind().id(), others(c), cost(c));
+  }
+
+  /** A conflict in a sentence. */
+  public String sentence(Conflict c) {
+    String rule = c.rule().map(r -> rule(r, c.about().place())).orElse("");
+    String where =
+        c.everywhere() ? TEXTS.get("where.all") : TEXTS.get("where.some", places(c.places()));
+    return TEXTS.get(
+        "sentence." + c.kind().id(),
+        Notation.write(c.about().trigger()),
+        owner(c.about().owner()),
+        others(c),
+        where,
+        cost(c),
+        rule);
+  }
+
+  private String others(Conflict c) {
+    return c.claims().stream()
+        .skip(1)
+        .map(o -> owner(o.owner()))
+        .distinct()
+        .collect(Collectors.joining(", "));
+  }
+
+  /** What is lost with a native command: {@code 12 a week}. */
+  private String cost(Conflict c) {
+    return c.claims().stream()
+        .skip(1)
+        .map(Claim::owner)
+        .filter(o -> o instanceof Owner.Native)
+        .flatMap(o -> command((Owner.Native) o).stream())
+        .findFirst()
+        .map(n -> TEXTS.get("uses", number(n.usesPerWeek())))
+        .orElse("");
+  }
+
+  /** What a rule of an application demands. */
+  public String rule(Rule rule, Place place) {
+    String application =
+        place
+            .applicationId()
+            .map(id -> library.applications().get(id))
+            .map(Application::name)
+            .orElse("");
+    return switch (rule) {
+      case Rule.MostStrokes(int count) ->
+          TEXTS.get(count == 1 ? "rule.one-stroke" : "rule.most-strokes", application, count);
+      case Rule.HoldsOneOf h -> TEXTS.get("rule.holds-one-of", application, modifiers(rule));
+      case Rule.NeverHolds n -> TEXTS.get("rule.never-holds", application, modifiers(rule));
+      case Rule.NeverKeys(List<String> keysyms) ->
+          TEXTS.get("rule.never-keys", application, String.join(", ", keysyms));
+    };
+  }
+
+  private static String modifiers(Rule rule) {
+    return rule.modifierList().stream()
+        .map(Modifier::word)
+        .collect(Collectors.joining(TEXTS.get("or")));
+  }
+
+  public static String weight(Weight weight) {
+    return TEXTS.get("weight." + weight.id());
+  }
+
+  /** Who looked at a press. */
+  public String layer(Layer layer) {
+    return switch (layer) {
+      case Layer.Reserved() -> TEXTS.get("layer.reserved");
+      case Layer.SystemWide() -> TEXTS.get("layer.system-wide");
+      case Layer.At(Place place) -> place(place);
+      case Layer.TextEntry() -> TEXTS.get("layer.text-entry");
+    };
+  }
+
+  /** What a layer did with a press. */
+  public String verdict(LayerReport report) {
+    String owners =
+        report.claims().stream().map(c -> owner(c.owner())).collect(Collectors.joining(", "));
+    boolean isNative =
+        report.claims().stream().allMatch(c -> c.owner() instanceof Owner.Native)
+            && !report.claims().isEmpty();
+    String key = "verdict." + report.verdict().name();
+    return TEXTS.get(
+        isNative && TEXTS.bundle().containsKey(key + ".native") ? key + ".native" : key, owners);
+  }
+
+  /** A number without needless decimals. */
+  public static String number(double n) {
+    return new BigDecimal(Double.toString(n)).stripTrailingZeros().toPlainString();
+  }
+}

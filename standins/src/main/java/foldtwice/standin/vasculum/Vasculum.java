@@ -1,0 +1,424 @@
+package foldtwice.standin.vasculum;
+
+import foldtwice.place.Place;
+import foldtwice.routine.Step;
+import foldtwice.routine.Value;
+import foldtwice.run.Change;
+import foldtwice.run.Program;
+import foldtwice.run.Reply;
+import foldtwice.standin.StandIn;
+import foldtwice.standin.vasculum.Register.Cell;
+import foldtwice.standin.vasculum.Register.Cells;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Function;
+
+/** The specimen register. */
+public final class Vasculum extends StandIn<Register> {
+
+  public static final String ID = "vasculum";
+
+  /** The flag colours, in menu order. */
+  public static final List<String> COLOURS = List.of("rust", "straw", "moss", "sky");
+
+  private static final String DATES = "date form";
+
+  private Cell editing;
+  private String typed = "";
+  private boolean finding;
+  private boolean inHeader;
+  private String clipboard = "";
+  private int saves;
+  private int prints;
+
+  public Vasculum() {
+    super(ID, Register.first());
+    setting(DATES, new Value.Text("year first"));
+    registerCommands();
+    selectCommands();
+    textCommands();
+  }
+
+  private void registerCommands() {
+    command("save", "Register \u203a Save", () -> counted("saves", saves, ++saves));
+    command("print", "Register \u203a Print list", () -> counted("prints", prints, ++prints));
+    command("new-record", "Register \u203a New record", this::newRecord);
+    command(
+        "sort",
+        "Register \u203a Sort by column",
+        () -> onSelected(r -> become(r.sortedBy(r.selection().left()))));
+    command("undo", "Edit \u203a Undo", this::undo);
+    command("redo", "Edit \u203a Redo", this::redo);
+    command("copy", "Edit \u203a Copy", this::copyCell);
+    command(
+        "paste", "Edit \u203a Paste", () -> onSelected(r -> become(r.changing(t -> clipboard))));
+    command("clear", "Edit \u203a Clear cells", () -> onSelected(r -> become(r.changing(t -> ""))));
+    command("edit-cell", "Edit \u203a Edit cell", () -> onSelected(this::edit));
+    command("accept", "", this::accept);
+    command("leave", "", this::leave);
+    command("erase", "", this::erase);
+  }
+
+  private void selectCommands() {
+    command(
+        "select-all",
+        "Select \u203a All",
+        () -> become(document().selecting(new Cells(0, 0, lastRow(), lastColumn()))));
+    command(
+        "select-row",
+        "Select \u203a Whole records",
+        () ->
+            onSelected(
+                r ->
+                    become(
+                        r.selecting(
+                            new Cells(
+                                r.selection().top(), 0, r.selection().bottom(), lastColumn())))));
+    command(
+        "select-column",
+        "Select \u203a Whole columns",
+        () ->
+            onSelected(
+                r ->
+                    become(
+                        r.selecting(
+                            new Cells(
+                                0, r.selection().left(), lastRow(), r.selection().right())))));
+    command("next-record", "Select \u203a Next record", () -> record(1));
+    command("previous-record", "Select \u203a Previous record", () -> record(-1));
+    command("header", "Select \u203a Column header", () -> header(true));
+    command("leave-header", "", () -> header(false));
+    command("go-left", "", () -> select(0, -1, Step.Edge.CLAMP));
+    command("go-right", "", () -> select(0, 1, Step.Edge.CLAMP));
+    command("go-up", "", () -> select(-1, 0, Step.Edge.CLAMP));
+    command("go-down", "", () -> select(1, 0, Step.Edge.CLAMP));
+  }
+
+  private void textCommands() {
+    command(
+        "capitals",
+        "Text \u203a Letter case \u203a Capitals",
+        () -> letters(t -> t.toUpperCase(Locale.ROOT)));
+    command(
+        "small",
+        "Text \u203a Letter case \u203a Small letters",
+        () -> letters(t -> t.toLowerCase(Locale.ROOT)));
+    command(
+        "first-capital",
+        "Text \u203a Letter case \u203a First capital",
+        () -> letters(Vasculum::firstCapital));
+    for (String colour : COLOURS) {
+      command(
+          "flag-" + colour,
+          "Flags \u203a " + firstCapital(colour),
+          () -> onSelected(r -> become(r.flagging(colour))));
+    }
+    command("flag-clear", "Flags \u203a Clear", () -> onSelected(r -> become(r.flagging(""))));
+    command("look-up", "Tools \u203a Look up taxon", () -> onSelected(this::lookUp));
+    command("find", "Tools \u203a Find", this::find);
+    command("find-next", "", this::findNext);
+  }
+
+  private static String firstCapital(String text) {
+    return text.isEmpty()
+        ? text
+        : text.substring(0, 1).toUpperCase(Locale.ROOT)
+            + text.substring(1).toLowerCase(Locale.ROOT);
+  }
+
+  /** The cell being edited. */
+  public Optional<Cell> editing() {
+    return Optional.ofNullable(editing);
+  }
+
+  /** What is typed so far, into the cell or into the find bar. */
+  public String typed() {
+    return typed;
+  }
+
+  /** True while the find bar has the keys. */
+  public boolean finding() {
+    return finding;
+  }
+
+  /** True while the column header has the keys. */
+  public boolean inHeader() {
+    return inHeader;
+  }
+
+  /** The mouse clicks a cell; extending makes a block from where the selection begins. */
+  public Reply click(int row, int column, boolean extend) {
+    if (editing != null) {
+      accept();
+    }
+    finding = false;
+    inHeader = false;
+    Cells now = document().selection();
+    Cells next =
+        extend && !now.isEmpty()
+            ? new Cells(
+                Math.min(now.top(), row),
+                Math.min(now.left(), column),
+                Math.max(now.bottom(), row),
+                Math.max(now.right(), column))
+            : new Cells(row, column, row, column);
+    return become(document().selecting(next));
+  }
+
+  private int lastRow() {
+    return document().rows().size() - 1;
+  }
+
+  private static int lastColumn() {
+    return Register.COLUMNS.size() - 1;
+  }
+
+  private static Reply counted(String what, int before, int after) {
+    return new Reply.Done(
+        List.of(new Change(what, Integer.toString(before), Integer.toString(after))));
+  }
+
+  private Reply onSelected(Function<Register, Reply> action) {
+    return document().selection().isEmpty()
+        ? new Reply.Refused("a selected cell", "nothing selected")
+        : action.apply(document());
+  }
+
+  private Reply letters(java.util.function.UnaryOperator<String> change) {
+    return onSelected(r -> become(r.changing(change)));
+  }
+
+  private Reply newRecord() {
+    String last = document().rows().getLast().getFirst();
+    int number = Integer.parseInt(last.substring(3)) + 1;
+    return become(
+        document()
+            .withRow(List.of(String.format("FH-%05d", number), "", "", "", "", "", "", "", "")));
+  }
+
+  private Reply copyCell() {
+    return onSelected(
+        r -> {
+          String before = clipboard;
+          clipboard = r.text(r.selection().top(), r.selection().left());
+          List<Change> changes = changes();
+          compare(changes, "clipboard", before, clipboard);
+          return new Reply.Done(changes);
+        });
+  }
+
+  private Reply edit(Register r) {
+    editing = new Cell(r.selection().top(), r.selection().left());
+    typed = r.text(editing.row(), editing.column());
+    return become(
+        r.selecting(new Cells(editing.row(), editing.column(), editing.row(), editing.column())));
+  }
+
+  private Reply accept() {
+    if (editing == null) {
+      return new Reply.Refused("a cell being edited", "none");
+    }
+    Reply reply = become(document().with(editing, typed));
+    editing = null;
+    typed = "";
+    return reply;
+  }
+
+  private Reply leave() {
+    editing = null;
+    finding = false;
+    typed = "";
+    return Reply.QUIET;
+  }
+
+  private Reply erase() {
+    if (typed.isEmpty()) {
+      return new Reply.Refused("a text to erase from", "none");
+    }
+    return retype(typed.substring(0, typed.offsetByCodePoints(typed.length(), -1)));
+  }
+
+  private Reply retype(String next) {
+    String before = typed;
+    typed = next;
+    return new Reply.Done(List.of(new Change(finding ? "find bar" : "cell", before, next)));
+  }
+
+  private Reply record(int offset) {
+    return onSelected(
+        r -> {
+          int row = Math.clamp(r.selection().top() + offset, 0, lastRow());
+          return become(r.selecting(new Cells(row, 0, row, 0)));
+        });
+  }
+
+  private Reply header(boolean yes) {
+    inHeader = yes;
+    return new Reply.Done(
+        List.of(new Change("keys go to", yes ? "grid" : "header", yes ? "header" : "grid")));
+  }
+
+  private Reply lookUp(Register r) {
+    String taxon = r.text(r.selection().top(), 1);
+    long same = r.rows().stream().filter(row -> row.get(1).equals(taxon)).count();
+    return new Reply.Done(List.of(new Change("look up", taxon, same + " in the register")));
+  }
+
+  private Reply find() {
+    finding = true;
+    typed = "";
+    return Reply.QUIET;
+  }
+
+  private Reply findNext() {
+    if (!finding || typed.isEmpty()) {
+      return new Reply.Refused("something to find", "nothing typed");
+    }
+    int from = document().selection().isEmpty() ? 0 : document().selection().top() + 1;
+    for (int i = 0; i <= lastRow(); i++) {
+      int row = (from + i) % (lastRow() + 1);
+      for (int column = 0; column <= lastColumn(); column++) {
+        if (document()
+            .text(row, column)
+            .toLowerCase(Locale.ROOT)
+            .contains(typed.toLowerCase(Locale.ROOT))) {
+          return become(document().selecting(new Cells(row, column, row, column)));
+        }
+      }
+    }
+    return new Reply.Refused("a cell with \"" + typed + "\"", "none");
+  }
+
+  @Override
+  public Reply type(String text) {
+    return editing == null && !finding
+        ? new Reply.Refused("a cell being edited", "none")
+        : retype(typed + text);
+  }
+
+  @Override
+  public Place place() {
+    String context = "grid";
+    if (editing != null) {
+      context = "cell-edit";
+    } else if (finding) {
+      context = "find-bar";
+    } else if (inHeader) {
+      context = "header";
+    }
+    return new Place.Within(ID, context);
+  }
+
+  @Override
+  public boolean somethingSelected() {
+    return !document().selection().isEmpty();
+  }
+
+  @Override
+  public Reply select(int rows, int columns, Step.Edge edge) {
+    return onSelected(
+        r -> {
+          Cells now = r.selection();
+          int down = Math.clamp(rows, -now.top(), lastRow() - now.bottom());
+          int right = Math.clamp(columns, -now.left(), lastColumn() - now.right());
+          if ((down != rows || right != columns) && edge != Step.Edge.CLAMP) {
+            return new Reply.Refused(
+                "room for " + rows + " rows and " + columns + " columns more",
+                "the edge of the register");
+          }
+          return become(r.selecting(now.shifted(down, right)));
+        });
+  }
+
+  @Override
+  protected Optional<Reply> refusal(String setting, Value value) {
+    List<String> forms = List.of("year first", "day first");
+    return forms.contains(value.shown())
+        ? Optional.empty()
+        : Optional.of(new Reply.Refused("one of " + String.join(", ", forms), value.shown()));
+  }
+
+  @Override
+  protected List<Change> differences(Register before, Register after) {
+    List<Change> changes = changes();
+    compare(changes, "records", size(before), size(after));
+    if (!before.rows().equals(after.rows())) {
+      for (int r = 0; r < Math.min(before.rows().size(), after.rows().size()); r++) {
+        for (int c = 0; c <= lastColumn(); c++) {
+          compare(changes, name(r, c), before.text(r, c), after.text(r, c));
+        }
+      }
+    }
+    if (!before.flags().equals(after.flags())) {
+      Map<Cell, String> all =
+          new TreeMap<>(java.util.Comparator.comparing(Cell::row).thenComparing(Cell::column));
+      all.putAll(before.flags());
+      all.putAll(after.flags());
+      for (Cell cell : all.keySet()) {
+        compare(
+            changes,
+            "flag of " + name(cell.row(), cell.column()),
+            before.flags().getOrDefault(cell, "none"),
+            after.flags().getOrDefault(cell, "none"));
+      }
+    }
+    compare(changes, "selection", words(before.selection()), words(after.selection()));
+    return changes;
+  }
+
+  private static String size(Register register) {
+    return Integer.toString(register.rows().size());
+  }
+
+  private static String name(int row, int column) {
+    return Register.COLUMNS.get(column) + " " + (row + 1);
+  }
+
+  /** A selection as people say it: {@code Date, rows 3 to 5}. */
+  public static String words(Cells cells) {
+    if (cells.isEmpty()) {
+      return "nothing";
+    }
+    String columns = Register.COLUMNS.get(cells.left());
+    if (cells.right() > cells.left()) {
+      columns += " to " + Register.COLUMNS.get(cells.right());
+    }
+    return cells.top() == cells.bottom()
+        ? columns + ", row " + (cells.top() + 1)
+        : columns + ", rows " + (cells.top() + 1) + " to " + (cells.bottom() + 1);
+  }
+
+  @Override
+  public Program copy() {
+    Vasculum copy = new Vasculum();
+    copy.takeOver(this);
+    copy.editing = editing;
+    copy.typed = typed;
+    copy.finding = finding;
+    copy.inHeader = inHeader;
+    copy.clipboard = clipboard;
+    copy.saves = saves;
+    copy.prints = prints;
+    return copy;
+  }
+
+  @Override
+  public Map<String, String> state() {
+    Map<String, String> state = commonState();
+    for (int r = 0; r <= lastRow(); r++) {
+      state.put("record " + (r + 1), String.join(" | ", document().rows().get(r)));
+    }
+    document()
+        .flags()
+        .forEach((cell, colour) -> state.put("flag of " + name(cell.row(), cell.column()), colour));
+    state.put("selection", words(document().selection()));
+    state.put("typed", typed);
+    state.put("clipboard", clipboard);
+    state.put("saves", Integer.toString(saves));
+    state.put("prints", Integer.toString(prints));
+    return state;
+  }
+}
