@@ -22,6 +22,9 @@ public interface Program {
   /** The state it is in: what keys mean depends on it. */
   Place place();
 
+  /** Brings it into one of its states, as a person would; nothing when it is there already. */
+  Reply enter(Place state);
+
   /** Chooses a command by the labels of its menu path. */
   Reply choose(List<String> menuPath);
 

@@ -237,7 +237,7 @@ public final class Tagpress extends StandIn<Sheet> {
   }
 
   /** As dialogs and rulers show it: at most {@value #DECIMALS} decimals. */
-  static String shown(Value.Length length) {
+  public static String shown(Value.Length length) {
     BigDecimal rounded =
         length.amount().setScale(DECIMALS, java.math.RoundingMode.HALF_EVEN).stripTrailingZeros();
     return (rounded.scale() < 0 ? rounded.setScale(0) : rounded).toPlainString();
@@ -319,6 +319,27 @@ public final class Tagpress extends StandIn<Sheet> {
       context = somethingSelected() ? "box-selected" : "nothing-selected";
     }
     return new Place.Within(ID, context);
+  }
+
+  @Override
+  public Reply enter(Place state) {
+    if (state.equals(place())) {
+      return Reply.QUIET;
+    }
+    cancel();
+    leaveText();
+    if (!(state instanceof Place.Within(String id, String context)) || !id.equals(ID)) {
+      return new Reply.Refused("a state of Tagpress", state.id());
+    }
+    Reply selected =
+        context.equals("nothing-selected")
+            ? become(document().selecting(List.of()))
+            : somethingSelected() ? Reply.QUIET : become(document().selecting(all().subList(0, 1)));
+    return switch (context) {
+      case "text-edit" -> editText();
+      case "dialog" -> open(shiftDialog());
+      default -> selected;
+    };
   }
 
   @Override

@@ -313,6 +313,28 @@ public final class Vasculum extends StandIn<Register> {
   }
 
   @Override
+  public Reply enter(Place state) {
+    if (state.equals(place())) {
+      return Reply.QUIET;
+    }
+    cancel();
+    leave();
+    inHeader = false;
+    if (!(state instanceof Place.Within(String id, String context)) || !id.equals(ID)) {
+      return new Reply.Refused("a state of Vasculum", state.id());
+    }
+    if (!somethingSelected()) {
+      become(document().selecting(new Cells(0, 0, 0, 0)));
+    }
+    return switch (context) {
+      case "cell-edit" -> edit(document());
+      case "find-bar" -> find();
+      case "header" -> header(true);
+      default -> Reply.QUIET;
+    };
+  }
+
+  @Override
   public boolean somethingSelected() {
     return !document().selection().isEmpty();
   }

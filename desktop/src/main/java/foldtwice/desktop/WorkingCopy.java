@@ -1,0 +1,33 @@
+package foldtwice.desktop;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import net.harawata.appdirs.AppDirsFactory;
+
+/** Where the demo library lives once a person works on it: in their own data folder. */
+public final class WorkingCopy {
+
+  private WorkingCopy() {}
+
+  /** The person's data folder by the conventions of their platform. */
+  public static Path folder() {
+    String given = System.getProperty("foldtwice.data");
+    return Path.of(
+        given != null
+            ? given
+            : AppDirsFactory.getInstance().getUserDataDir("foldtwice", null, null, false));
+  }
+
+  /** The working copy of a library, made when there is none yet; the original is never written. */
+  public static Path of(Path original, Path folder) throws IOException {
+    Path copy = folder.resolve(original.getFileName());
+    if (!Files.exists(copy)) {
+      Files.createDirectories(folder);
+      Path fresh = Files.createTempFile(folder, ".", ".new");
+      Files.copy(original, fresh, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+      Files.move(fresh, copy);
+    }
+    return copy;
+  }
+}

@@ -1,0 +1,275 @@
+package foldtwice.desktop.bind;
+
+import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.OwnKeys;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.place.Application;
+import foldtwice.place.Place;
+import foldtwice.routine.Routine;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+
+/** The register of bindings above, the trifold of the chosen one below. */
+public final class BindView extends BorderPane {
+
+  private final Session session;
+  private final Register register = new Register();
+  private final TextField filter = new TextField();
+  private final HBox chips = new HBox(8);
+  private final ToggleGroup group = new ToggleGroup();
+  private final Map<String, ToggleButton> chipOf = new LinkedHashMap<>();
+  private final Label count = Parts.label("", "soft");
+  private final DoesLeaf does;
+  private final SetsLeaf sets;
+  private final HappensLeaf happens;
+  private final HBox trifold = new HBox();
+  private final StackPane below = new StackPane();
+  private final Label none = Parts.label(Ui.text("bind.none"), "soft");
+
+  public BindView(Session session) {
+    this.session = session;
+    does = new DoesLeaf(session, this::add);
+    sets = new SetsLeaf(session);
+    happens = new HappensLeaf(session);
+    filter.setId("filter");
+    filter.setPromptText(Ui.text("bind.filter"));
+    filter.setPrefColumnCount(12);
+    filter.setTooltip(new Tooltip(OwnKeys.FILTER.keys()));
+    filter.textProperty().addListener((o, a, b) -> refilter());
+    filter.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE) {
+            filter.clear();
+            register.requestFocus();
+            e.consume();
+          } else if (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.ENTER) {
+            register.requestFocus();
+            e.consume();
+          }
+        });
+    count.setId("count");
+    Button fresh = Parts.button("new-binding", Ui.text("bind.new"), this::addNew, "main");
+    fresh.setTooltip(new Tooltip(OwnKeys.NEW_BINDING.keys()));
+    Button remove = Parts.button("remove", Ui.text("bind.remove"), this::removeSelected);
+    HBox bar = new HBox(chips, Parts.gap(), count, filter, remove, fresh);
+    bar.getStyleClass().add("bar");
+    register.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.DELETE) {
+            removeSelected();
+            e.consume();
+          }
+        });
+    trifold.getStyleClass().add("trifold");
+    trifold.getChildren().addAll(does, crease(), sets, crease(), happens);
+    below.getStyleClass().add("trifold");
+    below.setMinHeight(372);
+    below.setPrefHeight(372);
+    setTop(bar);
+    setCenter(register);
+    setBottom(below);
+    chips();
+    register.show(session.now());
+    register.chosenProperty().addListener((o, a, b) -> showChosen());
+    session.nowProperty().addListener((o, a, now) -> show(now));
+    register.sort();
+    register.chooseFirst();
+    counted();
+  }
+
+  private static Node crease() {
+    Region crease = new Region();
+    crease.getStyleClass().add("crease");
+    return crease;
+  }
+
+  private void chips() {
+    chip("", Ui.text("bind.all")).setSelected(true);
+    for (Application a : session.now().library().applications().values()) {
+      chip(a.id(), a.name());
+    }
+    nameChips();
+  }
+
+  private ToggleButton chip(String application, String name) {
+    ToggleButton chip = new ToggleButton(name);
+    chip.setId("place-" + application);
+    chip.getStyleClass().add("chip");
+    chip.setToggleGroup(group);
+    chip.setMinWidth(USE_PREF_SIZE);
+    chip.setOnAction(
+        e -> {
+          chip.setSelected(true);
+          refilter();
+        });
+    chipOf.put(application, chip);
+    chips.getChildren().add(chip);
+    return chip;
+  }
+
+  private void nameChips() {
+    Library library = session.now().library();
+    chipOf.forEach(
+        (id, chip) -> {
+          if (!id.isEmpty()) {
+            long n =
+                library.bindings().values().stream()
+                    .filter(b -> b.place().applicationId().equals(Optional.of(id)))
+                    .count();
+            chip.setText(library.applications().get(id).name() + " " + n);
+          }
+        });
+  }
+
+  private void refilter() {
+    String application =
+        chipOf.entrySet().stream()
+            .filter(e -> e.getValue().isSelected())
+            .map(Map.Entry::getKey)
+            .findFirst()
+            .orElse("");
+    register.filter(application, filter.getText());
+    counted();
+  }
+
+  private void counted() {
+    int all = session.now().library().bindings().size();
+    count.setText(
+        register.shown() == all
+            ? Ui.text("bind.count", all)
+            : Ui.text("bind.shown", register.shown(), all));
+  }
+
+  private void show(Snapshot now) {
+    register.show(now);
+    nameChips();
+    counted();
+    showChosen();
+  }
+
+  private void showChosen() {
+    Snapshot now = session.now();
+    Binding b = now.library().bindings().get(register.chosenProperty().get());
+    if (b == null) {
+      below.getChildren().setAll(none);
+      return;
+    }
+    if (!below.getChildren().contains(trifold)) {
+      below.getChildren().setAll(trifold);
+    }
+    does.show(now, b);
+    sets.show(now, b);
+    happens.show(now, b);
+  }
+
+  /** Chooses a binding, wherever it is in the register. */
+  public void choose(String binding) {
+    register.choose(binding);
+  }
+
+  /** Goes to the register. */
+  public void focusRegister() {
+    register.requestFocus();
+  }
+
+  public void focusFilter() {
+    filter.requestFocus();
+    filter.selectAll();
+  }
+
+  /** Narrows the register to what matches. */
+  public void filter(String words) {
+    filter.setText(words);
+  }
+
+  /** Starts reading keys for the chosen binding. */
+  public void pressKeys() {
+    sets.startCapture(false);
+  }
+
+  /** Fires the chosen binding. */
+  public void fire() {
+    happens.fire();
+  }
+
+  /** Makes a new binding, like the chosen one where nothing else is said. */
+  public void addNew() {
+    Library library = session.now().library();
+    Binding like = library.bindings().get(register.chosenProperty().get());
+    String application = register.application();
+    Optional<Routine> routine =
+        library.routines().values().stream()
+            .filter(r -> application.isEmpty() || r.application().equals(application))
+            .findFirst();
+    if (like != null
+        && (application.isEmpty()
+            || like.place().applicationId().equals(Optional.of(application)))) {
+      add(like.withRoutine(like.routine(), Map.of()).withTriggers(List.of()));
+    } else if (routine.isPresent()) {
+      Place place = new Place.Whole(routine.get().application());
+      add(new Binding("", routine.get().id(), place, List.of(), Map.of(), 0, Extras.NONE));
+    }
+    does.focusRoutine();
+  }
+
+  private void add(Binding like) {
+    if (!session.mayWrite()) {
+      session.make(new Edit.Together(List.of()), "");
+      return;
+    }
+    Library library = session.now().library();
+    int n = library.bindings().size() + 1;
+    while (library.bindings().containsKey(String.format("b%02d", n))) {
+      n++;
+    }
+    Binding fresh =
+        new Binding(
+            String.format("b%02d", n),
+            like.routine(),
+            like.place(),
+            like.triggers(),
+            like.arguments(),
+            0,
+            Extras.NONE);
+    session.make(
+        new Edit.PutBinding(fresh), Ui.text("said.made", session.now().words().binding(fresh)));
+    register.choose(fresh.id());
+  }
+
+  private void removeSelected() {
+    List<Binding> gone = register.selected();
+    if (gone.isEmpty()) {
+      return;
+    }
+    Optional<String> next = register.nextAfterSelected();
+    List<Edit> edits = gone.stream().<Edit>map(b -> new Edit.RemoveBinding(b.id())).toList();
+    session.make(
+        edits.size() == 1 ? edits.getFirst() : new Edit.Together(edits),
+        gone.size() == 1
+            ? Ui.text("said.removed", session.now().words().binding(gone.getFirst()))
+            : Ui.text("said.removedmany", gone.size()));
+    if (session.mayWrite()) {
+      next.ifPresent(register::choose);
+    }
+  }
+}

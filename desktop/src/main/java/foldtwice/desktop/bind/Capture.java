@@ -1,0 +1,113 @@
+package foldtwice.desktop.bind;
+
+import foldtwice.desktop.session.Keyboard;
+import foldtwice.resolve.Resolver;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Layout;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.event.EventHandler;
+import javafx.scene.Scene;
+import javafx.scene.input.KeyEvent;
+import javafx.util.Duration;
+
+/**
+ * Reads a trigger as it is pressed. Every key is caught, Escape and Tab too; Escape twice leaves.
+ * It ends by itself when no further stroke comes within the time limit of sequences.
+ */
+final class Capture {
+
+  /** What capturing tells. */
+  interface Listener {
+    /** Modifiers are held; no key yet. */
+    void holding(List<Press> strokes, Modifiers held);
+
+    /** A stroke was made. */
+    void pressed(List<Press> strokes);
+
+    /** A key came that cannot be told. */
+    void untold();
+
+    /** No more strokes came; these are the trigger. */
+    void ended(List<Press> strokes);
+
+    /** It was left without a trigger. */
+    void left();
+  }
+
+  private final Supplier<Layout> layout;
+  private final Listener listener;
+  private final List<Press> strokes = new ArrayList<>();
+  private final EventHandler<KeyEvent> filter = this::key;
+  private final Timeline limit =
+      new Timeline(new KeyFrame(Duration.millis(Resolver.TIME_LIMIT_MILLIS), e -> end()));
+  private Scene scene;
+
+  Capture(Supplier<Layout> layout, Listener listener) {
+    this.layout = layout;
+    this.listener = listener;
+  }
+
+  boolean isOn() {
+    return scene != null;
+  }
+
+  void start(Scene in) {
+    stop();
+    strokes.clear();
+    scene = in;
+    scene.addEventFilter(KeyEvent.ANY, filter);
+  }
+
+  /** Leaves without telling anybody. */
+  void stop() {
+    limit.stop();
+    if (scene != null) {
+      scene.removeEventFilter(KeyEvent.ANY, filter);
+      scene = null;
+    }
+  }
+
+  private void key(KeyEvent e) {
+    e.consume();
+    if (e.getEventType() == KeyEvent.KEY_TYPED) {
+      return;
+    }
+    if (e.getEventType() == KeyEvent.KEY_RELEASED || e.getCode().isModifierKey()) {
+      listener.holding(List.copyOf(strokes), Keyboard.held(e));
+      return;
+    }
+    Optional<Press> press = Keyboard.press(e, layout.get());
+    if (press.isEmpty()) {
+      listener.untold();
+      return;
+    }
+    if (isEscape(press.get()) && !strokes.isEmpty() && isEscape(strokes.getLast())) {
+      stop();
+      listener.left();
+      return;
+    }
+    strokes.add(press.get());
+    limit.playFromStart();
+    listener.pressed(List.copyOf(strokes));
+    if (strokes.size() == Trigger.Keys.MOST_STROKES) {
+      end();
+    }
+  }
+
+  private static boolean isEscape(Press press) {
+    return press.code() == KeyCode.ESCAPE && press.held().isEmpty();
+  }
+
+  private void end() {
+    stop();
+    listener.ended(List.copyOf(strokes));
+  }
+}

@@ -1,0 +1,273 @@
+package foldtwice.desktop.bind;
+
+import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.routine.Kind;
+import foldtwice.routine.LengthUnit;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Reading;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
+import foldtwice.words.Words;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** What a binding does: its routine and the arguments it gives. */
+final class DoesLeaf extends Leaf {
+
+  private final Session session;
+  private final Consumer<Binding> onAdd;
+  private final ComboBox<Routine> routine = new ComboBox<>();
+  private final Label kind = Parts.wrapped("", "soft");
+  private final VBox arguments = new VBox(6);
+  private final Label acts = Parts.wrapped("");
+  private final Label leaves = Parts.wrapped("", "good");
+  private final Button opposite;
+  private Binding binding;
+  private Routine shown;
+  private boolean filling;
+
+  DoesLeaf(Session session, Consumer<Binding> onAdd) {
+    super("leaf-does", Ui.text("leaf.does"));
+    this.session = session;
+    this.onAdd = onAdd;
+    routine.setId("routine");
+    routine.setAccessibleText(Ui.text("does.routine"));
+    routine.setMaxWidth(Double.MAX_VALUE);
+    routine.setStyle("-fx-font-family: 'Familjen Grotesk SemiBold'; -fx-font-size: 17px;");
+    routine.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Routine r) {
+            return r == null ? "" : r.name();
+          }
+
+          @Override
+          public Routine fromString(String text) {
+            return routine.getValue();
+          }
+        });
+    routine.setOnAction(e -> chooseRoutine());
+    opposite = Parts.button("opposite", Ui.text("does.opposite"), () -> add(opposite()));
+    Button copy = Parts.button("copy", Ui.text("does.copy"), () -> add(binding.arguments()));
+    HBox buttons = new HBox(8, copy, opposite);
+    body(
+        routine,
+        kind,
+        arguments,
+        Parts.fact(Ui.text("does.acts"), acts),
+        Parts.fact(Ui.text("does.leaves"), leaves),
+        buttons);
+  }
+
+  void show(Snapshot now, Binding b) {
+    binding = b;
+    Routine of = now.library().routineOf(b).orElse(null);
+    filling = true;
+    routine.getItems().setAll(now.library().routines().values());
+    routine.setValue(of);
+    filling = false;
+    boolean sameFields = of != null && of.equals(shown);
+    shown = of;
+    if (of == null) {
+      arguments.getChildren().clear();
+      return;
+    }
+    long uses =
+        now.library().bindings().values().stream().filter(x -> x.routine().equals(of.id())).count();
+    String in = uses == 1 ? Ui.text("does.one") : Ui.text("does.many", uses);
+    String application =
+        Optional.ofNullable(now.library().applications().get(of.application()))
+            .map(a -> a.name())
+            .orElse(of.application());
+    kind.setText(Ui.text("does.kind", application, in));
+    acts.setText(of instanceof Routine.Macro m ? m.actsOn() : "");
+    leaves.setText(leaves(Reading.of(of)));
+    opposite.setDisable(opposite().equals(b.arguments()));
+    if (!sameFields || !isFocusWithin()) {
+      arguments.getChildren().setAll(of.parameters().stream().map(this::row).toList());
+    }
+  }
+
+  private static String leaves(Reading reading) {
+    if (!reading.leaves().isEmpty()) {
+      return Ui.text("does.changes", String.join(", ", reading.leaves()));
+    }
+    return reading.putBack().isEmpty()
+        ? Ui.text("does.nothing")
+        : Ui.text("does.putback", String.join(", ", reading.putBack()));
+  }
+
+  private Node row(Parameter p) {
+    Value value = Library.argument(binding, p);
+    Label hint = Parts.label(hint(value), "soft", "mono");
+    Label wrong = Parts.wrapped("", "blocks");
+    wrong.setVisible(false);
+    wrong.setManaged(false);
+    wrong.setId("wrong-" + p.name());
+    Node field =
+        p.kind() instanceof Kind.Choice(List<String> options)
+            ? choice(p, options, value)
+            : field(p, value, hint, wrong);
+    HBox row = Parts.fact(p.name(), field, hint);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return new VBox(2, row, wrong);
+  }
+
+  private Node choice(Parameter p, List<String> options, Value value) {
+    ComboBox<String> box = new ComboBox<>();
+    box.setId("arg-" + p.name());
+    box.getItems().setAll(options);
+    box.setValue(value.shown());
+    box.setAccessibleText(p.name());
+    box.setOnAction(e -> put(p, new Value.Text(box.getValue())));
+    return box;
+  }
+
+  private TextField field(Parameter p, Value value, Label hint, Label wrong) {
+    TextField field = new TextField(Words.value(p, value));
+    field.setId("arg-" + p.name());
+    field.getStyleClass().add("value");
+    field.setPrefColumnCount(9);
+    field.setAccessibleText(p.name());
+    Runnable take = () -> take(p, field, hint, wrong);
+    field.setOnAction(e -> take.run());
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                take.run();
+              }
+            });
+    field.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.UP || e.getCode() == KeyCode.DOWN) {
+            step(p, field, e.getCode() == KeyCode.UP ? 1 : -1);
+            take.run();
+            e.consume();
+          }
+        });
+    return field;
+  }
+
+  private void take(Parameter p, TextField field, Label hint, Label wrong) {
+    try {
+      Value value = p.kind().read(field.getText());
+      field.getStyleClass().remove("wrong");
+      wrong.setVisible(false);
+      wrong.setManaged(false);
+      hint.setText(hint(value));
+      field.setText(Words.value(p, value));
+      put(p, value);
+    } catch (ValueException e) {
+      if (!field.getStyleClass().contains("wrong")) {
+        field.getStyleClass().add("wrong");
+      }
+      wrong.setText(e.getMessage());
+      wrong.setVisible(true);
+      wrong.setManaged(true);
+    }
+  }
+
+  /** One step of the parameter's kind, as far as its range goes. */
+  private static void step(Parameter p, TextField field, int direction) {
+    try {
+      Value now = p.kind().read(field.getText());
+      Value next =
+          switch (p.kind()) {
+            case Kind.Distance(Value.Length least, Value.Length most, Value.Length step) ->
+                ((Value.Length) now).plus(direction > 0 ? step : step.negated());
+            case Kind.Count c ->
+                new Value.Amount(((Value.Amount) now).amount().add(BigDecimal.valueOf(direction)));
+            default -> now;
+          };
+      field.setText(Words.value(p, p.kind().check(next)));
+    } catch (ValueException e) {
+      field.selectAll(); // at the end of the range, or not a number yet: what stands there stays
+    }
+  }
+
+  private void put(Parameter p, Value value) {
+    if (!Library.argument(binding, p).equals(value)) {
+      Binding next =
+          value.equals(p.otherwise())
+              ? binding.withoutArgument(p.name())
+              : binding.withArgument(p.name(), value);
+      session.make(
+          new Edit.PutBinding(next), Ui.text("said.changed", session.now().words().binding(next)));
+    }
+  }
+
+  private static String hint(Value value) {
+    if (!(value instanceof Value.Length length)) {
+      return "";
+    }
+    Value.Length other = length.in(length.unit() == LengthUnit.MM ? LengthUnit.PT : LengthUnit.MM);
+    BigDecimal rounded = other.amount().setScale(3, RoundingMode.HALF_EVEN).stripTrailingZeros();
+    return Ui.text(
+        "does.equals",
+        (rounded.scale() < 0 ? rounded.setScale(0) : rounded).toPlainString().replace("-", "\u2212")
+            + " "
+            + other.unit().symbol());
+  }
+
+  private void chooseRoutine() {
+    Routine next = routine.getValue();
+    if (!filling && next != null && !next.id().equals(binding.routine())) {
+      session.make(
+          new Edit.PutBinding(binding.withRoutine(next.id(), Map.of())),
+          Ui.text("said.changed", next.name()));
+    }
+  }
+
+  /** The arguments with every signed number turned round. */
+  private Map<String, Value> opposite() {
+    Map<String, Value> turned = new TreeMap<>(binding.arguments());
+    turned.replaceAll(
+        (name, value) ->
+            switch (value) {
+              case Value.Length l -> fits(name, l.negated(), l);
+              case Value.Amount(BigDecimal n) -> fits(name, new Value.Amount(n.negate()), value);
+              default -> value;
+            });
+    return turned;
+  }
+
+  private Value fits(String name, Value turned, Value otherwise) {
+    try {
+      return shown.parameter(name).map(p -> p.kind().check(turned)).orElse(otherwise);
+    } catch (ValueException e) {
+      return otherwise; // this parameter has no opposite within its range
+    }
+  }
+
+  private void add(Map<String, Value> arguments) {
+    onAdd.accept(binding.withRoutine(binding.routine(), arguments).withTriggers(List.of()));
+  }
+
+  void focusRoutine() {
+    routine.requestFocus();
+  }
+}

@@ -1,0 +1,275 @@
+package foldtwice.desktop.bind;
+
+import foldtwice.binding.Binding;
+import foldtwice.binding.Proof;
+import foldtwice.binding.Readiness;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.WhyRows;
+import foldtwice.desktop.session.OwnKeys;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.standin.Preview;
+import foldtwice.place.Place;
+import foldtwice.resolve.Explanation;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Resolver;
+import foldtwice.run.Change;
+import foldtwice.run.Program;
+import foldtwice.run.Trace;
+import foldtwice.run.Trial;
+import foldtwice.run.Trial.Effect;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Trigger;
+import foldtwice.words.StepWords;
+import foldtwice.words.Words;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What happens when a binding's trigger is pressed: who takes it and what changes. */
+final class HappensLeaf extends Leaf {
+
+  private static final DateTimeFormatter WHEN =
+      DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm").withZone(ZoneId.systemDefault());
+
+  private final Session session;
+  private final Button fire;
+  private final Preview preview = new Preview();
+  private final VBox result = new VBox(2);
+  private final VBox why = new VBox();
+  private final Label readiness = Parts.wrapped("");
+  private final Button undo;
+  private Binding binding;
+  private String application = "";
+  private String firedFor = "";
+
+  HappensLeaf(Session session) {
+    this(session, new Button(Ui.text("happens.fire")));
+  }
+
+  private HappensLeaf(Session session, Button fire) {
+    super("leaf-happens", Ui.text("leaf.happens"), fire);
+    this.session = session;
+    this.fire = fire;
+    fire.setId("fire");
+    fire.getStyleClass().add("main");
+    fire.setMinWidth(USE_PREF_SIZE);
+    fire.setTooltip(new Tooltip(OwnKeys.FIRE.keys()));
+    fire.setOnAction(e -> fire());
+    undo = Parts.button("undo-run", Ui.text("happens.undo"), this::undoRun, "link");
+    preview.setPrefHeight(122);
+    preview.setMinHeight(122);
+    result.setId("result");
+    why.setId("why");
+    readiness.setId("readiness");
+    HBox below = Parts.fact(Ui.text("happens.readiness"), readiness);
+    body(preview, result, why, below);
+  }
+
+  void show(Snapshot now, Binding b) {
+    boolean other = binding == null || !binding.id().equals(b.id());
+    binding = b;
+    application =
+        now.library()
+            .routineOf(b)
+            .map(r -> r.application())
+            .filter(session.programs()::containsKey)
+            .orElse("");
+    if (other || !firedFor.equals(b.id())) {
+      firedFor = "";
+      idle();
+    }
+    explain(now);
+    readiness.setText(readiness(now, b));
+    readiness.getStyleClass().removeAll("good", "costs");
+    readiness
+        .getStyleClass()
+        .add(now.library().readiness(b) == Readiness.PROVEN ? "good" : "label");
+  }
+
+  private static String readiness(Snapshot now, Binding b) {
+    Readiness ready = now.library().readiness(b);
+    Proof proof = now.library().proofs().get(b.id());
+    return ready == Readiness.PROVEN
+        ? Ui.text("happens.proven", WHEN.format(proof.at()))
+        : Ui.text("readiness." + ready);
+  }
+
+  private void idle() {
+    Program program = session.programs().get(application);
+    if (program != null) {
+      preview.show(program, null);
+    }
+    result.getChildren().setAll(Parts.wrapped(Ui.text(cannot().orElse("happens.notyet")), "soft"));
+    fire.setDisable(cannot().isPresent());
+  }
+
+  /** The key of the text that says why nothing can be fired. */
+  private Optional<String> cannot() {
+    if (binding.triggers().isEmpty()) {
+      return Optional.of("happens.notrigger");
+    }
+    if (path().isEmpty()) {
+      return Optional.of("happens.untypeable");
+    }
+    return state().isEmpty() ? Optional.of("happens.nostandin") : Optional.empty();
+  }
+
+  private List<Press> path() {
+    return binding.triggers().stream()
+        .findFirst()
+        .map(
+            t ->
+                switch (t) {
+                  case Trigger.Keys keys -> session.now().keymap().paths(keys);
+                })
+        .flatMap(p -> p.stream().findFirst())
+        .orElse(List.of());
+  }
+
+  /**
+   * Where to fire: where the stand-in is, if the binding is heard there, else the first such state.
+   */
+  private Optional<Place> state() {
+    Keymap keymap = session.now().keymap();
+    List<Place> states =
+        keymap.statesOf(binding.place()).stream()
+            .filter(s -> session.programs().containsKey(s.applicationId().orElse("")))
+            .toList();
+    Program routines = session.programs().get(application);
+    return states.stream()
+        .filter(s -> routines != null && s.equals(routines.place()))
+        .findFirst()
+        .or(
+            () ->
+                states.stream()
+                    .filter(s -> s.applicationId().equals(Optional.of(application)))
+                    .findFirst())
+        .or(() -> states.stream().findFirst());
+  }
+
+  private void explain(Snapshot now) {
+    why.getChildren().clear();
+    fire.setDisable(cannot().isPresent());
+    if (cannot().isEmpty()) {
+      Words words = now.words();
+      Explanation explanation = Explanation.of(now.keymap(), state().orElseThrow(), path());
+      why.getChildren().setAll(WhyRows.layers(explanation, words));
+    } else if (firedFor.isEmpty()) {
+      result.getChildren().setAll(Parts.wrapped(Ui.text(cannot().get()), "soft"));
+    }
+  }
+
+  /** Presses the trigger in the stand-in. */
+  void fire() {
+    if (binding == null || cannot().isPresent()) {
+      return;
+    }
+    Snapshot now = session.now();
+    Place place = state().orElseThrow();
+    String front = place.applicationId().orElseThrow();
+    session.programs().get(front).enter(place);
+    Program acted = session.programs().get(application.isEmpty() ? front : application);
+    Program before = acted.copy();
+    Trial trial = new Trial(now.library(), now.keymap(), session.programs(), front);
+    List<Effect> effects = new ArrayList<>();
+    for (Press p : path()) {
+      effects.addAll(trial.press(p, 0).effects());
+    }
+    effects.addAll(trial.tick(Resolver.TIME_LIMIT_MILLIS + 1).effects());
+    firedFor = binding.id();
+    preview.show(acted, before);
+    result.getChildren().clear();
+    for (Effect effect : effects) {
+      show(effect, now.words(), front);
+    }
+  }
+
+  private void show(Effect effect, Words words, String front) {
+    String keys = Notation.write(binding.triggers().getFirst());
+    String name = words.place(new Place.Whole(front));
+    switch (effect) {
+      case Effect.Ran ran -> {
+        boolean failed = ran.trace().ending() instanceof Trace.Failed;
+        HBox head =
+            new HBox(
+                10,
+                Parts.wrapped(StepWords.ending(ran.trace().ending()), failed ? "blocks" : "good"),
+                Parts.label(WhyRows.millis(ran.trace().nanos()), "mono", "soft"),
+                Parts.gap(),
+                undo);
+        result.getChildren().add(head);
+        for (Change c : net(ran.trace())) {
+          Label line = Parts.wrapped(WhyRows.changed(c));
+          line.setStyle(
+              "-fx-text-fill: -argument; -fx-font-family: 'Commit Mono'; -fx-font-size: 12px;");
+          result.getChildren().add(line);
+        }
+        session.say(Ui.text("said.fired", keys, name, words.binding(ran.binding())));
+        session.prove(ran);
+      }
+      case Effect.Native(var owner, var reply) -> {
+        result
+            .getChildren()
+            .add(
+                Parts.wrapped(
+                    Ui.text("said.firednative", keys, name, words.owner(owner)), "costs"));
+        session.say(Ui.text("said.firednative", keys, name, words.owner(owner)));
+      }
+      case Effect.Undecided u ->
+          result.getChildren().add(Parts.wrapped(Ui.text("try.undecided"), "blocks"));
+      case Effect.Kept(String what) ->
+          result.getChildren().add(Parts.wrapped(Ui.text("try.kept") + ": " + what, "blocks"));
+      case Effect.Lacking(var of, String what) ->
+          result.getChildren().add(Parts.wrapped(Ui.text("try.lacking", what), "blocks"));
+      case Effect.Typed(String text, var reply) ->
+          result.getChildren().add(Parts.wrapped(Ui.text("try.typed", text), "costs"));
+      case Effect.Nothing n ->
+          result.getChildren().add(Parts.wrapped(Ui.text("try.nothing"), "costs"));
+      case Effect.Waits w -> {}
+    }
+  }
+
+  /** What is different in the end: what was opened, filled and put back on the way is left out. */
+  private static List<Change> net(Trace trace) {
+    java.util.Map<String, Change> net = new java.util.LinkedHashMap<>();
+    for (Change c : trace.changes()) {
+      net.merge(c.what(), c, (a, b) -> new Change(a.what(), a.before(), b.after()));
+    }
+    net.values().removeIf(c -> c.before().equals(c.after()));
+    java.util.Set<String> fields = new java.util.HashSet<>();
+    for (Trace.Entry e : trace.entries()) {
+      if (e
+          instanceof
+          Trace.Taken(
+              var number,
+              foldtwice.routine.Step.Fill f,
+              var detail,
+              var changes,
+              var nanos)) {
+        fields.add(f.field());
+      }
+    }
+    net.keySet().removeAll(fields);
+    return List.copyOf(net.values());
+  }
+
+  private void undoRun() {
+    Program acted = session.programs().get(application);
+    if (acted != null) {
+      acted.undo();
+      firedFor = "";
+      session.say(Ui.text("said.undone"));
+      idle();
+    }
+  }
+}

@@ -1,0 +1,274 @@
+package foldtwice.desktop.bind;
+
+import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.KeyCaps;
+import foldtwice.desktop.parts.Marks;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import java.util.function.Function;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.collections.FXCollections;
+import javafx.collections.ObservableList;
+import javafx.collections.transformation.FilteredList;
+import javafx.collections.transformation.SortedList;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.SelectionMode;
+import javafx.scene.control.TableCell;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+
+/** The table of bindings. Filter, order and selection stay when the library changes. */
+final class Register extends TableView<Row> {
+
+  private final ObservableList<Row> rows = FXCollections.observableArrayList();
+  private final FilteredList<Row> filtered = new FilteredList<>(rows);
+  private final ReadOnlyObjectWrapper<String> chosen = new ReadOnlyObjectWrapper<>("");
+  private String application = "";
+  private String filter = "";
+  private boolean filling;
+
+  Register() {
+    setId("register");
+    SortedList<Row> sorted = new SortedList<>(filtered);
+    sorted.comparatorProperty().bind(comparatorProperty());
+    setItems(sorted);
+    setFixedCellSize(33);
+    setColumnResizePolicy(CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+    getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+    setPlaceholder(Parts.label(Ui.text("bind.empty"), "soft"));
+    column(
+        "trigger",
+        196,
+        Comparator.comparing(Row::trigger),
+        (row, cell) -> cell.setGraphic(triggers(row)));
+    column(
+        "does",
+        286,
+        Comparator.comparing(r -> r.routine() + r.arguments()),
+        (row, cell) -> cell.setGraphic(does(row)));
+    column("where", 178, Comparator.comparing(Row::place), (row, cell) -> text(cell, row.place()));
+    column(
+        "readiness",
+        90,
+        Comparator.comparing(Row::readiness),
+        (row, cell) -> cell.setGraphic(readiness(row)));
+    column(
+        "conflict",
+        260,
+        Comparator.comparing(Register::severity),
+        (row, cell) -> cell.setGraphic(conflict(row)));
+    TableColumn<Row, Row> used =
+        column(
+            "used",
+            110,
+            Comparator.comparing(r -> r.binding().usesPerWeek()),
+            (row, cell) -> text(cell, Words.number(row.binding().usesPerWeek())));
+    used.getStyleClass().add("number");
+    used.setSortType(TableColumn.SortType.DESCENDING);
+    getSortOrder().add(used);
+    getSelectionModel()
+        .selectedItemProperty()
+        .addListener(
+            (o, old, row) -> {
+              if (!filling && row != null) {
+                chosen.set(row.binding().id());
+              }
+            });
+  }
+
+  private static int severity(Row row) {
+    return row.conflict().map(c -> c.weight().ordinal()).orElse(9);
+  }
+
+  private TableColumn<Row, Row> column(
+      String name, double width, Comparator<Row> order, BiConsumer<Row, TableCell<Row, Row>> fill) {
+    TableColumn<Row, Row> column = new TableColumn<>(Ui.text("col." + name));
+    column.setId("col-" + name);
+    column.setPrefWidth(width);
+    column.setMinWidth(60);
+    column.setComparator(order);
+    column.setReorderable(false);
+    column.setCellValueFactory(c -> new SimpleObjectProperty<>(c.getValue()));
+    column.setCellFactory(
+        c ->
+            new TableCell<>() {
+              @Override
+              protected void updateItem(Row row, boolean empty) {
+                super.updateItem(row, empty);
+                setText(null);
+                setGraphic(null);
+                setTooltip(null);
+                if (!empty && row != null) {
+                  fill.accept(row, this);
+                }
+              }
+            });
+    getColumns().add(column);
+    return column;
+  }
+
+  private static void text(TableCell<Row, Row> cell, String text) {
+    cell.setText(text);
+  }
+
+  private static Node triggers(Row row) {
+    if (row.triggers().isEmpty()) {
+      return Parts.label(Ui.text("notrigger"), "soft");
+    }
+    HBox all = new HBox(8);
+    all.setAlignment(Pos.CENTER_LEFT);
+    for (Trigger t : row.triggers()) {
+      all.getChildren().add(KeyCaps.of(t));
+    }
+    return all;
+  }
+
+  private static Node does(Row row) {
+    HBox does = new HBox(7, Parts.label(row.routine(), "strong"));
+    does.setAlignment(Pos.CENTER_LEFT);
+    if (!row.arguments().isEmpty()) {
+      Label arguments = Parts.label(row.arguments(), "argument");
+      arguments.setTooltip(new Tooltip(row.arguments()));
+      does.getChildren().add(arguments);
+    }
+    return does;
+  }
+
+  private static Node readiness(Row row) {
+    String style =
+        switch (row.readiness()) {
+          case PROVEN -> "good";
+          case WORKING -> "strong";
+          case DRAFT -> "costs";
+        };
+    return Parts.label(Ui.text("readiness." + row.readiness()), style);
+  }
+
+  private static Node conflict(Row row) {
+    if (row.conflict().isEmpty()) {
+      return Parts.label(Ui.text("clear"), "soft");
+    }
+    Label text = Parts.label(row.conflictText(), Marks.style(row.conflict().get().weight()));
+    text.setTooltip(new Tooltip(row.conflictText()));
+    HBox box = new HBox(6, Marks.of(row.conflict().get().weight()), text);
+    box.setAlignment(Pos.CENTER_LEFT);
+    return box;
+  }
+
+  /** Shows the bindings of a library; rows that stay the same keep their place on the screen. */
+  void show(Snapshot now) {
+    Words words = now.words();
+    List<Row> next =
+        now.library().bindings().values().stream().map(b -> Row.of(b, now, words)).toList();
+    filling = true;
+    try {
+      if (ids(rows).equals(ids(next))) {
+        for (int i = 0; i < next.size(); i++) {
+          if (!rows.get(i).equals(next.get(i))) {
+            rows.set(i, next.get(i));
+          }
+        }
+      } else {
+        rows.setAll(next);
+      }
+      select(chosen.get());
+    } finally {
+      filling = false;
+    }
+  }
+
+  private static List<String> ids(List<Row> rows) {
+    return rows.stream().map(r -> r.binding().id()).toList();
+  }
+
+  /** Chooses a binding; the first row when it is not shown. */
+  void choose(String id) {
+    if (rows.stream().anyMatch(r -> r.binding().id().equals(id))
+        && getItems().stream().noneMatch(r -> r.binding().id().equals(id))) {
+      filter("", "");
+    }
+    select(id);
+    scrollTo(Math.max(0, getSelectionModel().getSelectedIndex() - 3));
+    chosen.set(id);
+  }
+
+  private void select(String id) {
+    for (int i = 0; i < getItems().size(); i++) {
+      if (getItems().get(i).binding().id().equals(id)) {
+        if (getSelectionModel().getSelectedIndex() != i
+            || getSelectionModel().getSelectedItems().size() != 1) {
+          getSelectionModel().clearAndSelect(i);
+        }
+        return;
+      }
+    }
+    getSelectionModel().clearSelection();
+  }
+
+  void chooseFirst() {
+    if (!getItems().isEmpty()) {
+      choose(getItems().getFirst().binding().id());
+    }
+  }
+
+  /** Shows only the bindings of an application (all when empty) that match the words. */
+  void filter(String application, String words) {
+    this.application = application;
+    this.filter = words.strip();
+    filling = true;
+    try {
+      filtered.setPredicate(
+          r -> r.isIn(this.application) && (filter.isEmpty() || r.matches(filter)));
+      select(chosen.get());
+    } finally {
+      filling = false;
+    }
+  }
+
+  String application() {
+    return application;
+  }
+
+  /**
+   * The id of the chosen binding; empty when there is none. It stays chosen while a filter hides
+   * it.
+   */
+  ReadOnlyObjectProperty<String> chosenProperty() {
+    return chosen.getReadOnlyProperty();
+  }
+
+  List<Binding> selected() {
+    return new ArrayList<>(getSelectionModel().getSelectedItems())
+        .stream().filter(java.util.Objects::nonNull).map(Row::binding).toList();
+  }
+
+  int shown() {
+    return filtered.size();
+  }
+
+  /** The row after the selected ones, to be chosen when they go. */
+  Optional<String> nextAfterSelected() {
+    List<Integer> indices = getSelectionModel().getSelectedIndices();
+    int last = indices.stream().mapToInt(i -> i).max().orElse(-1);
+    Function<Integer, Optional<String>> at =
+        i ->
+            i >= 0 && i < getItems().size()
+                ? Optional.of(getItems().get(i).binding().id())
+                : Optional.empty();
+    return at.apply(last + 1).or(() -> at.apply(last - indices.size()));
+  }
+}

@@ -1,0 +1,69 @@
+package foldtwice.desktop.bind;
+
+import foldtwice.binding.Binding;
+import foldtwice.binding.Readiness;
+import foldtwice.conflict.Conflict;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** A binding as the register shows it. */
+record Row(
+    Binding binding,
+    List<Trigger> triggers,
+    String trigger,
+    String routine,
+    String arguments,
+    String place,
+    Readiness readiness,
+    Optional<Conflict> conflict,
+    String conflictText) {
+
+  static Row of(Binding b, Snapshot now, Words words) {
+    List<Conflict> conflicts = now.conflictsOf(b.id());
+    Optional<Conflict> worst = conflicts.stream().findFirst();
+    return new Row(
+        b,
+        b.triggers(),
+        b.triggers().stream().map(Notation::write).collect(Collectors.joining(", ")),
+        words.routineName(b),
+        words.arguments(b),
+        words.place(b.place()),
+        now.library().readiness(b),
+        worst,
+        worst.map(c -> brief(c, b, words)).orElse(""));
+  }
+
+  /** A double claim names the other of the two, from whichever side it is told. */
+  private static String brief(Conflict c, Binding b, Words words) {
+    List<foldtwice.resolve.Claim> claims = new java.util.ArrayList<>(c.claims());
+    claims.sort(
+        java.util.Comparator.comparing(
+            claim -> !claim.owner().equals(new foldtwice.resolve.Owner.Yours(b.id()))));
+    return words.brief(
+        new Conflict(
+            c.kind(), c.weight(), c.places(), c.everywhere(), claims, c.rule(), c.evidence()));
+  }
+
+  /** True when every word of a filter stands somewhere in the row. */
+  boolean matches(String filter) {
+    String all =
+        String.join(" ", trigger, routine, arguments, place, conflictText).toLowerCase(Locale.ROOT);
+    for (String word : filter.toLowerCase(Locale.ROOT).split("\\s+")) {
+      if (!all.contains(word)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  boolean isIn(String application) {
+    return application.isEmpty()
+        || binding.place().applicationId().filter(application::equals).isPresent();
+  }
+}

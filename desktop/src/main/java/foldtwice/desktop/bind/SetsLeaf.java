@@ -1,0 +1,516 @@
+package foldtwice.desktop.bind;
+
+import foldtwice.binding.Binding;
+import foldtwice.conflict.Advice;
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Weight;
+import foldtwice.desktop.parts.KeyCaps;
+import foldtwice.desktop.parts.Marks;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.OwnKeys;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.place.Place;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Outcome;
+import foldtwice.resolve.Resolver;
+import foldtwice.trigger.Layout;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.NotationException;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Stroke;
+import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** What sets a binding off: its triggers and its place, with advice before anything is taken. */
+final class SetsLeaf extends Leaf implements Capture.Listener {
+
+  private static final int NEAR = 6;
+
+  private final Session session;
+  private final Capture capture;
+  private final Button press;
+  private final VBox top = new VBox(6);
+  private final ComboBox<Place> where = new ComboBox<>();
+  private final VBox here = new VBox(4);
+  private final Label elsewhere = Parts.wrapped("");
+  private final Label layouts = Parts.wrapped("");
+  private final FlowPane near = new FlowPane(4, 4);
+  private Binding binding;
+  private int index;
+  private boolean adding;
+  private boolean filling;
+  private long asked;
+
+  SetsLeaf(Session session) {
+    this(session, new Button(Ui.text("sets.press")));
+  }
+
+  private SetsLeaf(Session session, Button press) {
+    super("leaf-sets", Ui.text("leaf.sets"), press);
+    this.session = session;
+    this.press = press;
+    this.capture = new Capture(() -> session.now().keymap().layout(), this);
+    press.setId("press-keys");
+    press.setTooltip(new Tooltip(OwnKeys.PRESS_KEYS.keys()));
+    press.setOnAction(e -> toggle());
+    press.setMinWidth(USE_PREF_SIZE);
+    where.setId("where");
+    where.setAccessibleText(Ui.text("sets.where"));
+    where.setMaxWidth(Double.MAX_VALUE);
+    where.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Place place) {
+            return place == null ? "" : session.now().library().nameOf(place);
+          }
+
+          @Override
+          public Place fromString(String text) {
+            return where.getValue();
+          }
+        });
+    where.setOnAction(e -> chooseWhere());
+    here.setId("here");
+    elsewhere.setId("elsewhere");
+    layouts.setId("layouts");
+    near.setId("near");
+    top.setMinHeight(66);
+    HBox nearRow = Parts.fact(Ui.text("sets.near"), near);
+    HBox.setHgrow(near, javafx.scene.layout.Priority.ALWAYS);
+    HBox hereRow = Parts.fact(Ui.text("sets.here"), here);
+    HBox.setHgrow(here, javafx.scene.layout.Priority.ALWAYS);
+    HBox whereRow = Parts.fact(Ui.text("sets.where"), where);
+    HBox.setHgrow(where, javafx.scene.layout.Priority.ALWAYS);
+    whereRow.setAlignment(Pos.CENTER_LEFT);
+    body(
+        top,
+        whereRow,
+        hereRow,
+        Parts.fact(Ui.text("sets.elsewhere"), elsewhere),
+        Parts.fact(Ui.text("sets.layouts"), layouts),
+        nearRow);
+  }
+
+  void show(Snapshot now, Binding b) {
+    boolean other = binding == null || !binding.id().equals(b.id());
+    boolean changed = other || !binding.equals(b);
+    binding = b;
+    if (other) {
+      index = 0;
+    }
+    index = Math.clamp(index, 0, Math.max(0, b.triggers().size() - 1));
+    filling = true;
+    where.getItems().setAll(now.library().places());
+    where.setValue(b.place());
+    filling = false;
+    if (other) {
+      stopCapture();
+    }
+    if (!capture.isOn() && (changed || top.getChildren().isEmpty())) {
+      showTriggers();
+    }
+    if (!capture.isOn()) {
+      present().ifPresentOrElse(this::advise, this::clearAdvice);
+    }
+  }
+
+  private Optional<Trigger.Keys> present() {
+    return binding.triggers().isEmpty()
+        ? Optional.empty()
+        : binding.triggers().get(index) instanceof Trigger.Keys keys
+            ? Optional.of(keys)
+            : Optional.empty();
+  }
+
+  private void showTriggers() {
+    top.getChildren().clear();
+    if (binding.triggers().isEmpty()) {
+      top.getChildren().add(Parts.label(Ui.text("notrigger"), "title"));
+    }
+    FlowPane all = new FlowPane(10, 6);
+    for (int i = 0; i < binding.triggers().size(); i++) {
+      KeyCaps caps = KeyCaps.of(binding.triggers().get(i));
+      if (i == index) {
+        caps.large();
+      }
+      int which = i;
+      Button choose = Parts.button("trigger-" + i, "", () -> choose(which), "caps-link");
+      choose.setGraphic(caps);
+      choose.setAccessibleText(Notation.write(binding.triggers().get(i)));
+      all.getChildren().add(choose);
+    }
+    HBox actions = new HBox(10);
+    if (!binding.triggers().isEmpty()) {
+      top.getChildren().add(all);
+      actions
+          .getChildren()
+          .addAll(
+              Parts.button("add-trigger", Ui.text("sets.more"), () -> startCapture(true), "link"),
+              Parts.button("take-away", Ui.text("sets.away"), this::takeAway, "link"));
+      present()
+          .ifPresent(
+              t ->
+                  actions
+                      .getChildren()
+                      .add(
+                          Parts.button(
+                              "by-position",
+                              Ui.text(isByPosition(t) ? "sets.tocharacter" : "sets.toposition"),
+                              () -> turn(t),
+                              "link")));
+    }
+    actions
+        .getChildren()
+        .add(Parts.button("type-trigger", Ui.text("sets.type"), this::startTyping, "link"));
+    top.getChildren().add(actions);
+  }
+
+  private void choose(int which) {
+    index = which;
+    showTriggers();
+    present().ifPresent(this::advise);
+  }
+
+  private static boolean isByPosition(Trigger.Keys trigger) {
+    return trigger.strokes().stream().allMatch(s -> s.key() instanceof foldtwice.trigger.Key.At);
+  }
+
+  /** Names the same presses by position instead of by character, or the other way. */
+  private void turn(Trigger.Keys trigger) {
+    Layout layout = session.now().keymap().layout();
+    List<Stroke> turned = new ArrayList<>();
+    for (Stroke s : trigger.strokes()) {
+      List<Press> presses = layout.presses(s);
+      if (presses.isEmpty()) {
+        return; // cannot be made here: the advice already says so
+      }
+      Press p = presses.getFirst();
+      turned.add(
+          isByPosition(trigger)
+              ? layout.stroke(p)
+              : new Stroke(p.held(), new foldtwice.trigger.Key.At(p.code())));
+    }
+    adding = false;
+    take(new Trigger.Keys(turned));
+  }
+
+  private void toggle() {
+    if (capture.isOn()) {
+      stopCapture();
+      showTriggers();
+    } else {
+      startCapture(false);
+    }
+  }
+
+  /** Starts reading keys; they replace the chosen trigger, or are added to the others. */
+  void startCapture(boolean add) {
+    if (binding == null || !session.mayWrite()) {
+      return;
+    }
+    adding = add && !binding.triggers().isEmpty();
+    capture.start(getScene());
+    press.setText(Ui.text("sets.stop"));
+    showCapturing(List.of(), Modifiers.NONE, Ui.text("sets.pressing"));
+    clearAdvice();
+  }
+
+  private void stopCapture() {
+    capture.stop();
+    press.setText(Ui.text("sets.press"));
+  }
+
+  private void showCapturing(List<Press> strokes, Modifiers held, String hint) {
+    VBox box = new VBox(6);
+    box.setId("capturing");
+    box.getStyleClass().add("capturing");
+    if (!strokes.isEmpty()) {
+      box.getChildren().add(KeyCaps.of(strokesOf(strokes)).large());
+    }
+    if (!held.isEmpty()) {
+      box.getChildren()
+          .add(
+              Parts.label(
+                  held.list().stream().map(m -> m.word()).collect(Collectors.joining(" + "))
+                      + " + \u2026",
+                  "mono"));
+    }
+    box.getChildren().add(Parts.wrapped(hint, "soft"));
+    top.getChildren().setAll(box);
+  }
+
+  private List<Stroke> strokesOf(List<Press> presses) {
+    Layout layout = session.now().keymap().layout();
+    return presses.stream().map(layout::stroke).toList();
+  }
+
+  @Override
+  public void holding(List<Press> strokes, Modifiers held) {
+    showCapturing(strokes, held, Ui.text("sets.pressing"));
+  }
+
+  @Override
+  public void pressed(List<Press> strokes) {
+    showCapturing(strokes, Modifiers.NONE, "");
+    advise(new Trigger.Keys(strokesOf(strokes)));
+  }
+
+  @Override
+  public void untold() {
+    showCapturing(List.of(), Modifiers.NONE, Ui.text("sets.untold"));
+  }
+
+  @Override
+  public void left() {
+    stopCapture();
+    showTriggers();
+    present().ifPresentOrElse(this::advise, this::clearAdvice);
+    press.requestFocus();
+  }
+
+  @Override
+  public void ended(List<Press> strokes) {
+    stopCapture();
+    offer(new Trigger.Keys(strokesOf(strokes)));
+  }
+
+  /** Takes a free trigger at once; one with consequences is taken only when a person says so. */
+  private void offer(Trigger.Keys trigger) {
+    Advice advice = advise(trigger);
+    boolean serious = advice.weight().filter(w -> w != Weight.NOTE).isPresent();
+    if (!serious) {
+      take(trigger);
+      return;
+    }
+    VBox question = new VBox(8, KeyCaps.of(trigger).large());
+    Button take = Parts.button("take-it", Ui.text("sets.take"), () -> take(trigger), "main");
+    Button leave = Parts.button("leave-it", Ui.text("sets.leave"), this::left);
+    take.setDefaultButton(false);
+    question.getChildren().add(new HBox(8, leave, take));
+    question.setId("question");
+    top.getChildren().setAll(question);
+    leave.requestFocus();
+    leave.setOnKeyPressed(e -> answer(e, trigger));
+    take.setOnKeyPressed(e -> answer(e, trigger));
+  }
+
+  private void answer(javafx.scene.input.KeyEvent e, Trigger.Keys trigger) {
+    if (e.getCode() == javafx.scene.input.KeyCode.ESCAPE) {
+      left();
+      e.consume();
+    } else if (e.getCode() == javafx.scene.input.KeyCode.ENTER) {
+      if (e.getSource() instanceof Button b && b.getId().equals("take-it")) {
+        take(trigger);
+      } else {
+        left();
+      }
+      e.consume();
+    }
+  }
+
+  private void take(Trigger.Keys trigger) {
+    List<Trigger> triggers = new ArrayList<>(binding.triggers());
+    boolean first = triggers.isEmpty();
+    if (first || adding) {
+      triggers.add(trigger);
+      index = triggers.size() - 1;
+    } else {
+      triggers.set(index, trigger);
+    }
+    boolean replaced = !first && !adding;
+    adding = false;
+    Words words = session.now().words();
+    session.make(
+        new Edit.PutBinding(binding.withTriggers(triggers)),
+        replaced
+            ? Ui.text("said.replaced", words.binding(binding), Notation.write(trigger))
+            : Ui.text("said.bound", words.binding(binding), Notation.write(trigger)));
+    showTriggers();
+    press.requestFocus();
+  }
+
+  private void takeAway() {
+    Trigger gone = binding.triggers().get(index);
+    List<Trigger> rest = new ArrayList<>(binding.triggers());
+    rest.remove(index);
+    session.make(
+        new Edit.PutBinding(binding.withTriggers(rest)),
+        Ui.text("said.tookaway", Notation.write(gone)));
+    showTriggers();
+    if (gone instanceof Trigger.Keys keys) {
+      Label left = Parts.wrapped(Ui.text("sets.left", whatIsLeft(keys)));
+      left.setId("left");
+      VBox said = new VBox(left);
+      said.getStyleClass().addAll("said", "note");
+      top.getChildren().add(said);
+    }
+    press.requestFocus();
+  }
+
+  /** What a press of this trigger comes to now, in the first state of the binding's place. */
+  private String whatIsLeft(Trigger.Keys keys) {
+    Snapshot now = session.now();
+    List<Place> states = now.keymap().statesOf(binding.place());
+    List<List<Press>> paths = now.keymap().paths(keys);
+    if (states.isEmpty() || paths.isEmpty()) {
+      return Ui.text("standin.nothing");
+    }
+    Resolver resolver = new Resolver(now.keymap());
+    Resolver.State state = Resolver.start(states.getFirst());
+    String answer = Ui.text("standin.nothing");
+    List<Outcome> outcomes = new ArrayList<>();
+    for (Press p : paths.getFirst()) {
+      Resolver.Answer a = resolver.press(state, p, 0);
+      outcomes.addAll(a.outcomes());
+      state = a.next();
+    }
+    outcomes.addAll(resolver.tick(state, Resolver.TIME_LIMIT_MILLIS + 1).outcomes());
+    for (Outcome o : outcomes) {
+      if (o instanceof Outcome.Fired(Claim claim)) {
+        answer = now.words().owner(claim.owner());
+      } else if (o instanceof Outcome.Typed(String text)) {
+        answer = Ui.text("try.typed", text);
+      }
+    }
+    return answer;
+  }
+
+  private void startTyping() {
+    TextField field = new TextField();
+    field.setId("typed-trigger");
+    field.setPromptText(Ui.text("sets.typehint"));
+    Label wrong = Parts.wrapped("", "blocks");
+    wrong.setId("wrong-trigger");
+    field.setOnAction(
+        e -> {
+          try {
+            adding = false;
+            offer(Notation.read(field.getText()));
+          } catch (NotationException fault) {
+            wrong.setText(fault.getMessage());
+          }
+        });
+    field.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == javafx.scene.input.KeyCode.ESCAPE) {
+            left();
+            e.consume();
+          }
+        });
+    field
+        .textProperty()
+        .addListener(
+            (o, a, text) -> {
+              wrong.setText("");
+              try {
+                advise(Notation.read(text));
+              } catch (NotationException unfinished) {
+                clearAdvice(); // said only when it is entered: it may still be unfinished
+              }
+            });
+    top.getChildren().setAll(field, wrong);
+    field.requestFocus();
+  }
+
+  private void chooseWhere() {
+    Place place = where.getValue();
+    if (!filling && place != null && !place.equals(binding.place())) {
+      session.make(
+          new Edit.PutBinding(binding.withPlace(place)),
+          Ui.text("said.changed", session.now().library().nameOf(place)));
+    }
+  }
+
+  private void clearAdvice() {
+    asked++;
+    here.getChildren().clear();
+    elsewhere.setText("");
+    layouts.setText("");
+    near.getChildren().clear();
+  }
+
+  /** Shows what would follow from a trigger, and returns it. */
+  private Advice advise(Trigger.Keys trigger) {
+    Snapshot now = session.now();
+    Advice advice = Advice.on(now.library(), now.keymap(), binding, trigger);
+    Words words = now.words();
+    here.getChildren().clear();
+    if (advice.isFree()) {
+      here.getChildren().add(Parts.label(Ui.text("sets.free"), "good"));
+    }
+    for (Conflict c : advice.conflicts()) {
+      here.getChildren().add(said(c, words));
+    }
+    elsewhere.setText(
+        advice.elsewhere().isEmpty()
+            ? Ui.text("sets.nowhere")
+            : advice.elsewhere().stream()
+                .map(c -> words.place(c.place()) + ": " + words.owner(c.owner()))
+                .distinct()
+                .limit(4)
+                .collect(Collectors.joining("; ")));
+    layouts.setText(LayoutNotes.of(trigger, now.library()));
+    showNear(now, trigger);
+    return advice;
+  }
+
+  private static Node said(Conflict c, Words words) {
+    Label text = Parts.wrapped(words.sentence(c));
+    HBox.setHgrow(text, javafx.scene.layout.Priority.ALWAYS);
+    Node mark = Marks.of(c.weight());
+    Label weight = Parts.label(Words.weight(c.weight()), Marks.style(c.weight()));
+    weight.setMinWidth(USE_PREF_SIZE);
+    HBox row = new HBox(7, mark, weight, text);
+    HBox.setMargin(mark, new javafx.geometry.Insets(3, 0, 0, 0));
+    row.getStyleClass().addAll("said", Marks.style(c.weight()));
+    row.setStyle("-fx-font-family: 'Familjen Grotesk';");
+    return row;
+  }
+
+  private void showNear(Snapshot now, Trigger.Keys trigger) {
+    long mine = ++asked;
+    Binding of = binding;
+    near.getChildren().clear();
+    Keymap keymap = now.keymap();
+    session.work(
+        () -> Advice.freeNear(now.library(), keymap, of, trigger, NEAR),
+        free -> {
+          if (mine == asked) {
+            near.getChildren().setAll(free.stream().map(this::nearCap).toList());
+            if (free.isEmpty()) {
+              near.getChildren().setAll(Parts.label(Ui.text("sets.nonefree"), "soft"));
+            }
+          }
+        });
+  }
+
+  private Node nearCap(Trigger.Keys trigger) {
+    Button button =
+        Parts.button("near-" + Notation.write(trigger), "", () -> offer(trigger), "caps-link");
+    String last = Notation.word(trigger.strokes().getLast().key());
+    button.setGraphic(Parts.label(last, "cap"));
+    button.setAccessibleText(Notation.write(trigger));
+    button.setTooltip(new Tooltip(Notation.write(trigger)));
+    return button;
+  }
+}

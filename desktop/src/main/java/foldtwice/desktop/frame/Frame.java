@@ -1,0 +1,320 @@
+package foldtwice.desktop.frame;
+
+import foldtwice.conflict.Weight;
+import foldtwice.desktop.bind.BindView;
+import foldtwice.desktop.parts.Mark;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.OwnKeys;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.standin.StandInWindow;
+import foldtwice.desktop.trying.TryView;
+import foldtwice.place.Station;
+import java.util.List;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+
+/** The whole window: strip above, tabs at the left, the view, the foot. */
+public final class Frame extends StackPane implements Finder.Targets {
+
+  private final Session session;
+  private final Theme theme;
+  private final BindView bind;
+  private final TryView trying;
+  private final StackPane sheet = new StackPane();
+  private final ToggleButton bindTab = tab("bind");
+  private final ToggleButton tryTab = tab("try");
+  private final LookUp lookUp;
+  private final Button undo;
+  private final Button redo;
+  private final Button night;
+  private final ComboBox<Station> station = new ComboBox<>();
+  private final Label bindings = Parts.label("", "number");
+  private final Label blocks = Parts.label("", "number", "blocks");
+  private final Label costs = Parts.label("", "number", "costs");
+  private final Label checking = Parts.label("");
+  private final Label said = Parts.label("");
+
+  public Frame(Session session, Theme theme) {
+    this.session = session;
+    this.theme = theme;
+    bind = new BindView(session);
+    trying = new TryView(session);
+    Pane overlay = new Pane();
+    lookUp = new LookUp(session, this, overlay);
+    undo = Parts.icon("undo", new FontIcon(Feather.CORNER_UP_LEFT), Ui.text("undo"), session::undo);
+    redo =
+        Parts.icon("redo", new FontIcon(Feather.CORNER_UP_RIGHT), Ui.text("redo"), session::redo);
+    night = Parts.icon("day-night", new FontIcon(Feather.MOON), Ui.text("night"), this::turnSheet);
+    BorderPane root = new BorderPane();
+    root.setTop(strip());
+    root.setLeft(tabs());
+    sheet.getStyleClass().add("sheet");
+    sheet.setMinSize(0, 0);
+    BorderPane.setMargin(sheet, new javafx.geometry.Insets(0, 10, 0, 0));
+    root.setCenter(sheet);
+    root.setBottom(foot());
+    getChildren().addAll(root, overlay);
+    session.nowProperty().addListener((o, a, now) -> show(now));
+    show(session.now());
+    go(bindTab);
+    sceneProperty()
+        .addListener(
+            (o, a, scene) -> {
+              if (scene != null) {
+                scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+              }
+            });
+  }
+
+  private Node strip() {
+    Label name = Parts.label(Ui.text("app.name"), "brand");
+    Label library = Parts.label(session.now().library().name(), "strong");
+    library.setMinWidth(0);
+    Label kept = Parts.label("", "soft");
+    kept.setId("kept");
+    kept.textProperty().bind(session.keptProperty());
+    station.setId("station");
+    station.setAccessibleText(Ui.text("station"));
+    station.getItems().setAll(session.now().library().stations().values());
+    station.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Station s) {
+            return s == null
+                ? ""
+                : s.name() + "   " + s.layout().toUpperCase(Locale.ROOT) + " \u00b7 " + s.shape();
+          }
+
+          @Override
+          public Station fromString(String text) {
+            return station.getValue();
+          }
+        });
+    station.setValue(session.now().station());
+    station.setOnAction(e -> session.choose(station.getValue()));
+    station.setMinWidth(USE_PREF_SIZE);
+    HBox strip =
+        new HBox(
+            new Mark(),
+            name,
+            library,
+            kept,
+            Parts.gap(),
+            lookUp.bar(),
+            Parts.gap(),
+            Parts.label(Ui.text("station"), "soft"),
+            station,
+            undo,
+            redo,
+            night);
+    strip.getStyleClass().add("strip");
+    return strip;
+  }
+
+  private static ToggleButton tab(String name) {
+    ToggleButton tab = new ToggleButton(Ui.text("tab." + name));
+    tab.setId("tab-" + name);
+    tab.getStyleClass().add("tab-leaf");
+    return tab;
+  }
+
+  private Node tabs() {
+    ToggleGroup group = new ToggleGroup();
+    for (ToggleButton tab : List.of(bindTab, tryTab)) {
+      tab.setToggleGroup(group);
+      tab.setOnAction(e -> go(tab));
+    }
+    VBox tabs = new VBox(bindTab, tryTab);
+    tabs.getStyleClass().add("tabs");
+    return tabs;
+  }
+
+  private Node foot() {
+    said.setId("said");
+    said.textProperty().bind(session.saidProperty());
+    bindings.setId("foot-bindings");
+    HBox foot =
+        new HBox(
+            new HBox(4, bindings, Parts.label(Ui.text("foot.bindings"))),
+            new HBox(4, blocks, Parts.label(Ui.text("foot.block"))),
+            new HBox(4, costs, Parts.label(Ui.text("foot.cost"))),
+            checking,
+            said);
+    foot.getStyleClass().add("foot");
+    foot.setAlignment(Pos.CENTER_LEFT);
+    return foot;
+  }
+
+  private void show(Snapshot now) {
+    undo.setDisable(now.undoable().isEmpty());
+    redo.setDisable(now.redoable().isEmpty());
+    bindings.setText(Integer.toString(now.library().bindings().size()));
+    blocks.setText(Long.toString(now.count(Weight.BLOCKS)));
+    costs.setText(Long.toString(now.count(Weight.COSTS)));
+    checking.setText(now.audited() ? "" : Ui.text("foot.auditing"));
+  }
+
+  private void go(ToggleButton tab) {
+    tab.setSelected(true);
+    sheet.getChildren().setAll(tab == bindTab ? bind : trying);
+    if (tab == bindTab) {
+      bind.focusRegister();
+    } else {
+      trying.refresh();
+      trying.focusWindow();
+    }
+  }
+
+  private void turnSheet() {
+    theme.turn(getScene(), !theme.isNight());
+    Theme.remember(theme.isNight());
+    night.setGraphic(new FontIcon(theme.isNight() ? Feather.SUN : Feather.MOON));
+    night.setAccessibleText(Ui.text(theme.isNight() ? "day" : "night"));
+    night.getTooltip().setText(night.getAccessibleText());
+  }
+
+  /**
+   * The application's own shortcuts; a stand-in with the keys, and text being typed, go before
+   * most.
+   */
+  private void key(KeyEvent e) {
+    boolean inWindow = inside(e.getTarget(), StandInWindow.class);
+    boolean inText = e.getTarget() instanceof TextInputControl;
+    for (OwnKeys own : OwnKeys.values()) {
+      boolean everywhere = own == OwnKeys.LOOK_UP || own == OwnKeys.NEXT_AREA;
+      boolean texts = own == OwnKeys.UNDO || own == OwnKeys.REDO;
+      if ((everywhere || (!inWindow && !(inText && texts))) && matches(own, e)) {
+        action(own);
+        e.consume();
+        return;
+      }
+    }
+  }
+
+  private static boolean matches(OwnKeys own, KeyEvent e) {
+    String keys =
+        own.keys()
+            .replace("PageUp", "Page_Up")
+            .replace("PageDown", "Page_Down")
+            .replace("Ctrl", "Shortcut");
+    return KeyCombination.valueOf(keys).match(e);
+  }
+
+  private static boolean inside(Object target, Class<?> type) {
+    Node node = target instanceof Node n ? n : null;
+    while (node != null && !type.isInstance(node)) {
+      node = node.getParent();
+    }
+    return node != null;
+  }
+
+  @Override
+  public void action(OwnKeys own) {
+    switch (own) {
+      case LOOK_UP -> lookUp.open();
+      case NEXT_AREA -> nextArea();
+      case UNDO -> session.undo();
+      case REDO -> session.redo();
+      case BIND_VIEW -> go(bindTab);
+      case TRY_VIEW -> go(tryTab);
+      case PRESS_KEYS -> {
+        go(bindTab);
+        bind.pressKeys();
+      }
+      case FIRE -> {
+        go(bindTab);
+        bind.fire();
+      }
+      case NEW_BINDING -> {
+        go(bindTab);
+        bind.addNew();
+      }
+      case FILTER -> {
+        go(bindTab);
+        bind.focusFilter();
+      }
+      case DAY_NIGHT -> turnSheet();
+    }
+  }
+
+  /** From the tabs to the view to the strip, and round again. */
+  private void nextArea() {
+    Node owner = getScene().getFocusOwner();
+    if (inside(owner, StandInWindow.class)
+        || inside(owner, BindView.class)
+        || inside(owner, TryView.class)) {
+      (bindTab.isSelected() ? bindTab : tryTab).requestFocus();
+    } else if (owner == bindTab || owner == tryTab) {
+      station.requestFocus();
+    } else if (bindTab.isSelected()) {
+      bind.focusRegister();
+    } else {
+      trying.focusWindow();
+    }
+  }
+
+  @Override
+  public void binding(String id) {
+    go(bindTab);
+    bind.choose(id);
+  }
+
+  @Override
+  public void routine(String name) {
+    go(bindTab);
+    bind.filter(name);
+  }
+
+  @Override
+  public void stand(String application) {
+    if (session.programs().containsKey(application)) {
+      go(tryTab);
+      trying.go(application);
+    }
+  }
+
+  /** Goes to Try, for pictures. */
+  public TryView showTry() {
+    go(tryTab);
+    return trying;
+  }
+
+  /** Goes to Bind, for pictures. */
+  public BindView showBind() {
+    go(bindTab);
+    return bind;
+  }
+
+  /** Opens the look-up. */
+  public void openLookUp() {
+    lookUp.open();
+  }
+
+  /** The frame in a scene of this size. */
+  public Scene scene(double width, double height) {
+    Scene scene = new Scene(this, width, height);
+    theme.on(scene);
+    return scene;
+  }
+}

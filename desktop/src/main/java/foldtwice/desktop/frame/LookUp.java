@@ -1,0 +1,167 @@
+package foldtwice.desktop.frame;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.OwnKeys;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Ui;
+import java.util.List;
+import javafx.geometry.Bounds;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
+
+/** The field that finds anything, and the list of what it found, laid over the window. */
+final class LookUp {
+
+  private static final double WIDTH = 520;
+  private static final int MOST_ROWS = 12;
+
+  private final Session session;
+  private final Finder.Targets targets;
+  private final TextField field = new TextField();
+  private final ListView<Found> list = new ListView<>();
+  private final StackPane bar = new StackPane();
+  private final Pane overlay;
+  private Node cameFrom;
+
+  LookUp(Session session, Finder.Targets targets, Pane overlay) {
+    this.session = session;
+    this.targets = targets;
+    this.overlay = overlay;
+    field.setId("look-up");
+    field.setPromptText(Ui.text("look.prompt"));
+    field.setAccessibleText(Ui.text("own.LOOK_UP"));
+    Label key = Parts.label(OwnKeys.LOOK_UP.keys(), "mono", "soft");
+    key.setMouseTransparent(true);
+    StackPane.setAlignment(key, Pos.CENTER_RIGHT);
+    key.setPadding(new javafx.geometry.Insets(0, 10, 0, 0));
+    bar.getChildren().addAll(field, key);
+    bar.setPrefWidth(400);
+    bar.setMaxWidth(400);
+    list.setId("look-list");
+    list.getStyleClass().add("look-list");
+    list.setFixedCellSize(32);
+    list.setFocusTraversable(false);
+    list.setCellFactory(v -> new Cell());
+    list.setOnMouseClicked(e -> go());
+    field.textProperty().addListener((o, a, b) -> search());
+    field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is) {
+                search();
+              } else {
+                close();
+              }
+            });
+    overlay.setPickOnBounds(false);
+  }
+
+  Node bar() {
+    return bar;
+  }
+
+  /** Gives the look-up the keys. */
+  void open() {
+    if (!field.isFocused()) {
+      cameFrom = field.getScene().getFocusOwner();
+    }
+    field.requestFocus();
+    field.selectAll();
+    search();
+  }
+
+  private void search() {
+    if (!field.isFocused()) {
+      return;
+    }
+    List<Found> found = Finder.find(session.now(), targets, field.getText());
+    list.getItems().setAll(found);
+    list.setPlaceholder(Parts.label(Ui.text("look.none", field.getText()), "soft"));
+    list.getSelectionModel().selectFirst();
+    Bounds under = overlay.sceneToLocal(bar.localToScene(bar.getBoundsInLocal()));
+    double rows = Math.clamp(found.size(), 2, MOST_ROWS);
+    list.resizeRelocate(
+        under.getMinX() - (WIDTH - under.getWidth()) / 2,
+        under.getMaxY() + 4,
+        WIDTH,
+        rows * 32 + 4);
+    list.setPrefSize(WIDTH, rows * 32 + 4);
+    if (!overlay.getChildren().contains(list)) {
+      overlay.getChildren().add(list);
+    }
+  }
+
+  private void key(KeyEvent e) {
+    int at = list.getSelectionModel().getSelectedIndex();
+    switch (e.getCode()) {
+      case DOWN -> move(at + 1);
+      case UP -> move(at - 1);
+      case PAGE_DOWN -> move(Math.min(at + MOST_ROWS, list.getItems().size() - 1));
+      case PAGE_UP -> move(Math.max(at - MOST_ROWS, 0));
+      case ENTER -> go();
+      case ESCAPE -> {
+        close();
+        if (cameFrom != null) {
+          cameFrom.requestFocus();
+        }
+      }
+      default -> {
+        return;
+      }
+    }
+    e.consume();
+  }
+
+  private void move(int to) {
+    if (to >= 0 && to < list.getItems().size()) {
+      list.getSelectionModel().select(to);
+      list.scrollTo(Math.max(0, to - MOST_ROWS + 2));
+    }
+  }
+
+  private void go() {
+    Found found = list.getSelectionModel().getSelectedItem();
+    if (found != null) {
+      close();
+      field.clear();
+      found.go().run();
+    }
+  }
+
+  private void close() {
+    overlay.getChildren().remove(list);
+  }
+
+  private static final class Cell extends ListCell<Found> {
+    @Override
+    protected void updateItem(Found found, boolean empty) {
+      super.updateItem(found, empty);
+      setText(null);
+      setGraphic(null);
+      if (!empty && found != null) {
+        Label kind = Parts.label(found.kind(), "soft");
+        kind.setMinWidth(96);
+        kind.setPrefWidth(96);
+        Label title = Parts.label(found.title(), "strong");
+        Label detail = Parts.label(found.detail(), "soft");
+        detail.setMinWidth(0);
+        title.setMinWidth(USE_PREF_SIZE);
+        HBox row = new HBox(10, kind, title, Parts.gap(), detail);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.setMaxWidth(WIDTH - 30);
+        row.setPrefWidth(WIDTH - 30);
+        setGraphic(row);
+      }
+    }
+  }
+}

@@ -1,0 +1,64 @@
+package foldtwice.desktop.parts;
+
+import atlantafx.base.theme.PrimerLight;
+import java.util.List;
+import java.util.prefs.Preferences;
+import javafx.scene.Scene;
+import javafx.scene.text.Font;
+
+/** The day sheet and the night sheet, and the fonts that ship with the product. */
+public final class Theme {
+
+  private static final String HERE = "/foldtwice/desktop/";
+  private static final List<String> FONTS =
+      List.of(
+          "familjen-grotesk-latin-400-normal",
+          "familjen-grotesk-latin-500-normal",
+          "familjen-grotesk-latin-600-normal",
+          "familjen-grotesk-latin-700-normal",
+          "commit-mono-latin-400-normal",
+          "commit-mono-latin-700-normal");
+
+  private boolean night;
+
+  /** Loads the fonts by family name and puts the base theme under everything. */
+  public static void install() {
+    for (String font : FONTS) {
+      if (Font.loadFont(Theme.class.getResourceAsStream(HERE + "fonts/" + font + ".woff"), 13)
+          == null) {
+        throw new IllegalStateException(
+            "the font " + font + ", shipped in the jar, cannot be loaded");
+      }
+    }
+    javafx.application.Application.setUserAgentStylesheet(
+        new PrimerLight().getUserAgentStylesheet());
+  }
+
+  /** Lays this sheet over a scene. */
+  public void on(Scene scene) {
+    scene.getStylesheets().setAll(css(night ? "night.css" : "day.css"), css("sheet.css"));
+  }
+
+  public boolean isNight() {
+    return night;
+  }
+
+  public void turn(Scene scene, boolean toNight) {
+    night = toNight;
+    on(scene);
+  }
+
+  /** The sheet chosen last on this computer. */
+  public static boolean remembered() {
+    return Preferences.userNodeForPackage(Theme.class).getBoolean("night", false);
+  }
+
+  /** Keeps the choice for the next start. */
+  public static void remember(boolean night) {
+    Preferences.userNodeForPackage(Theme.class).putBoolean("night", night);
+  }
+
+  private static String css(String name) {
+    return Theme.class.getResource(HERE + name).toExternalForm();
+  }
+}

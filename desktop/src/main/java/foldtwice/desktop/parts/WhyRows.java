@@ -1,0 +1,103 @@
+package foldtwice.desktop.parts;
+
+import foldtwice.resolve.Explanation;
+import foldtwice.resolve.Explanation.LayerReport;
+import foldtwice.run.Change;
+import foldtwice.run.Trace;
+import foldtwice.words.StepWords;
+import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Who took a press and what the run did, as rows of a name and what it says. */
+public final class WhyRows {
+
+  private static final double NAME_WIDTH = 104;
+
+  private WhyRows() {}
+
+  /** One row a layer. */
+  public static List<Node> layers(Explanation why, Words words) {
+    List<Node> rows = new ArrayList<>();
+    for (LayerReport report : why.layers()) {
+      String style =
+          switch (report.verdict()) {
+            case TAKES, TYPES, WAITS -> "good";
+            case UNDECIDED -> "blocks";
+            case CUT_SHORT, TOO_LATE, HELD_BACK, TYPING -> "costs";
+            case PASSES -> "soft";
+          };
+      rows.add(row(words.layer(report.layer()), "", words.verdict(report), style));
+    }
+    return rows;
+  }
+
+  /** One row a step, and how it ended. */
+  public static List<Node> trace(Trace trace) {
+    List<Node> rows = new ArrayList<>();
+    for (Trace.Entry e : trace.entries()) {
+      String number = e instanceof Trace.Taken t ? t.number() + " " : "";
+      rows.add(row(number + StepWords.verb(e), millis(e.nanos()), StepWords.line(e), "plain"));
+      for (Change c : e.changes()) {
+        rows.add(row("", "", changed(c), "change"));
+      }
+    }
+    boolean failed = trace.ending() instanceof Trace.Failed;
+    rows.add(
+        row(
+            "",
+            millis(trace.nanos()),
+            StepWords.ending(trace.ending()),
+            failed ? "blocks" : "good"));
+    return rows;
+  }
+
+  /** A change as {@code box 1 x 12 mm → 12.5 mm}. */
+  public static String changed(Change c) {
+    return c.what() + "  " + c.before() + " \u2192 " + c.after();
+  }
+
+  /** Milliseconds with two decimals. */
+  public static String millis(long nanos) {
+    return String.format(Locale.ROOT, "%.2f ms", nanos / 1e6);
+  }
+
+  private static HBox row(String name, String time, String says, String style) {
+    Label left = Parts.wrapped(name, "soft");
+    left.setMinWidth(NAME_WIDTH);
+    left.setPrefWidth(NAME_WIDTH);
+    left.setMaxWidth(NAME_WIDTH);
+    Label right = Parts.wrapped(says);
+    switch (style) {
+      case "change" ->
+          right.setStyle(
+              "-fx-text-fill: -argument; -fx-font-family: 'Commit Mono'; -fx-font-size: 12px;");
+      case "plain" -> {}
+      default -> right.getStyleClass().add(style);
+    }
+    right.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(right, Priority.ALWAYS);
+    HBox row = new HBox(8, left, right);
+    if (!time.isEmpty()) {
+      Label at = Parts.label(time, "mono", "soft");
+      at.setMinWidth(Region.USE_PREF_SIZE);
+      row.getChildren().add(at);
+    }
+    row.getStyleClass().add("why-row");
+    return row;
+  }
+
+  /** Puts rows into a box, with room only for what they need. */
+  public static VBox box(List<Node> rows) {
+    VBox box = new VBox();
+    box.getChildren().addAll(rows);
+    return box;
+  }
+}

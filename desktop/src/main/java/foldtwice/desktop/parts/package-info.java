@@ -1,0 +1,2 @@
+/** Small pieces all views are made of: key caps, marks, rows, the theme. */
+package foldtwice.desktop.parts;

@@ -1,0 +1,135 @@
+package foldtwice.desktop.pictures;
+
+import foldtwice.desktop.App;
+import foldtwice.desktop.WorkingCopy;
+import foldtwice.desktop.bind.BindView;
+import foldtwice.desktop.frame.Frame;
+import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.Session;
+import foldtwice.library.file.LibraryStore;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Press;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.control.TextField;
+import javafx.scene.image.WritableImage;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+import javax.imageio.ImageIO;
+
+/** Works the real window on a fresh copy of the demo library and writes what it shows. */
+public final class Pictures extends Application {
+
+  private final Deque<Runnable> script = new ArrayDeque<>();
+  private Path folder;
+  private Scene scene;
+  private Session session;
+
+  @Override
+  public void start(Stage stage) throws Exception {
+    List<String> arguments = getParameters().getRaw();
+    folder =
+        arguments.size() > 1
+            ? Path.of(arguments.get(1))
+            : Path.of(System.getProperty("foldtwice.home", "."), "docs", "screenshots");
+    Files.createDirectories(folder);
+    Path data = Files.createTempDirectory("foldtwice-pictures");
+    session =
+        new Session(
+            LibraryStore.open(WorkingCopy.of(App.demo(), data), "pictures", Clock.systemUTC()));
+    Theme.install();
+    Theme theme = new Theme();
+    Frame frame = new Frame(session, theme);
+    scene = frame.scene(1280, 800);
+    stage.setScene(scene);
+    stage.show();
+    write(frame, theme);
+    next();
+  }
+
+  private void write(Frame frame, Theme theme) {
+    BindView bind = frame.showBind();
+    script.add(bind::fire);
+    script.add(() -> picture("bind"));
+    script.add(() -> bind.choose("b14"));
+    script.add(bind::fire);
+    script.add(() -> picture("bind-conflict"));
+    script.add(() -> bind.choose("b34"));
+    script.add(bind::fire);
+    script.add(() -> theme.turn(scene, true));
+    script.add(() -> picture("bind-night"));
+    script.add(() -> theme.turn(scene, false));
+    script.add(frame::openLookUp);
+    script.add(() -> ((TextField) scene.lookup("#look-up")).setText("alt+."));
+    script.add(() -> picture("look-up"));
+    script.add(() -> frame.showTry().go("tagpress"));
+    script.add(() -> frame.showTry().press(Press.of(KeyCode.PERIOD, Modifier.ALT)));
+    script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_DOWN, Modifier.ALT)));
+    script.add(() -> picture("try-tagpress"));
+    script.add(() -> frame.showTry().go("vasculum"));
+    script.add(() -> frame.showTry().press(Press.of(KeyCode.DIGIT_3, Modifier.CTRL)));
+    script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_L, Modifier.CTRL, Modifier.ALT)));
+    script.add(() -> picture("try-vasculum"));
+    script.add(Platform::exit);
+  }
+
+  /**
+   * One thing after the other, each with time to be laid out and for what runs in the background.
+   */
+  private void next() {
+    Runnable step = script.poll();
+    if (step != null) {
+      Timeline pause = new Timeline(new KeyFrame(Duration.millis(250), e -> step(step)));
+      pause.play();
+    }
+  }
+
+  private void step(Runnable step) {
+    step.run();
+    next();
+  }
+
+  private void picture(String name) {
+    WritableImage shot = scene.snapshot(null);
+    int width = (int) shot.getWidth();
+    int height = (int) shot.getHeight();
+    int[] pixels = new int[width * height];
+    shot.getPixelReader()
+        .getPixels(
+            0,
+            0,
+            width,
+            height,
+            javafx.scene.image.PixelFormat.getIntArgbInstance(),
+            pixels,
+            0,
+            width);
+    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    image.setRGB(0, 0, width, height, pixels, 0, width);
+    Path file = folder.resolve(name + ".png");
+    try {
+      ImageIO.write(image, "png", file.toFile());
+    } catch (IOException e) {
+      throw new UncheckedIOException(file + " cannot be written", e);
+    }
+    System.err.println(file);
+  }
+
+  @Override
+  public void stop() throws IOException {
+    session.close();
+  }
+}

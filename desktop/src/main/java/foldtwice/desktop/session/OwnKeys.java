@@ -1,0 +1,36 @@
+package foldtwice.desktop.session;
+
+/**
+ * The application's own shortcuts, in the notation of everybody's.
+ *
+ * <p>They are dispatched by {@code foldtwice.desktop.frame.Frame} and listed in the look-up.
+ */
+public enum OwnKeys {
+  LOOK_UP("F3"),
+  NEXT_AREA("F6"),
+  UNDO("Ctrl+Z"),
+  REDO("Ctrl+Y"),
+  BIND_VIEW("Ctrl+PageUp"),
+  TRY_VIEW("Ctrl+PageDown"),
+  PRESS_KEYS("F4"),
+  FIRE("F5"),
+  NEW_BINDING("Ctrl+N"),
+  FILTER("Ctrl+F"),
+  DAY_NIGHT("F10");
+
+  private final String keys;
+
+  OwnKeys(String keys) {
+    this.keys = keys;
+  }
+
+  /** As people read it. */
+  public String keys() {
+    return keys;
+  }
+
+  /** What it does, in words. */
+  public String says() {
+    return Ui.text("own." + name());
+  }
+}

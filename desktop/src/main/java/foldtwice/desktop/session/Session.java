@@ -1,0 +1,250 @@
+package foldtwice.desktop.session;
+
+import foldtwice.binding.Binding;
+import foldtwice.binding.Proof;
+import foldtwice.conflict.Auditor;
+import foldtwice.conflict.Conflict;
+import foldtwice.library.Edit;
+import foldtwice.library.Fingerprint;
+import foldtwice.library.History;
+import foldtwice.library.Library;
+import foldtwice.library.file.LibraryStore;
+import foldtwice.place.Station;
+import foldtwice.resolve.Keymap;
+import foldtwice.routine.Routine;
+import foldtwice.run.Program;
+import foldtwice.run.Trial;
+import foldtwice.standin.StandIns;
+import java.io.IOException;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicLong;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * One window's state. Used on the interface thread only; what takes long is done elsewhere and
+ * comes back as a new {@link Snapshot}.
+ */
+public final class Session implements AutoCloseable {
+
+  private static final Logger LOG = LoggerFactory.getLogger(Session.class);
+  private static final DateTimeFormatter CLOCK =
+      DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneId.systemDefault());
+
+  private final LibraryStore store;
+  private final ReadOnlyObjectWrapper<Snapshot> now = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper("");
+  private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
+  private final Map<String, Program> programs = StandIns.all();
+  private final ExecutorService background =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("audit").factory());
+  private final AtomicLong generation = new AtomicLong();
+
+  public Session(LibraryStore store) {
+    this.store = store;
+    Station first = store.library().stations().values().iterator().next();
+    kept.set(store.mayWrite() ? Ui.text("kept.open") : Ui.text("kept.looking", store.holder()));
+    publish(store.history(), first, Keymap.of(store.library(), first), true);
+  }
+
+  public ReadOnlyObjectProperty<Snapshot> nowProperty() {
+    return now.getReadOnlyProperty();
+  }
+
+  public Snapshot now() {
+    return now.get();
+  }
+
+  /** When the library was last kept. */
+  public ReadOnlyStringProperty keptProperty() {
+    return kept.getReadOnlyProperty();
+  }
+
+  /** What was done last, for the foot of the window. */
+  public ReadOnlyStringProperty saidProperty() {
+    return said.getReadOnlyProperty();
+  }
+
+  public void say(String what) {
+    said.set(what);
+  }
+
+  public boolean mayWrite() {
+    return store.mayWrite();
+  }
+
+  public LibraryStore store() {
+    return store;
+  }
+
+  /** The stand-ins, by application id. */
+  public Map<String, Program> programs() {
+    return programs;
+  }
+
+  /** Makes an edit and says so. */
+  public void make(Edit edit, String what) {
+    if (refuse()) {
+      return;
+    }
+    keep(store.make(edit));
+    say(what);
+    follow();
+  }
+
+  public void undo() {
+    if (!refuse() && now().undoable().isPresent()) {
+      keep(store.undo());
+      say(Ui.text("said.undone"));
+      follow();
+    }
+  }
+
+  public void redo() {
+    if (!refuse() && now().redoable().isPresent()) {
+      keep(store.redo());
+      say(Ui.text("said.redone"));
+      follow();
+    }
+  }
+
+  /** Keeps that a binding fired and its routine ran through. */
+  public void prove(Trial.Effect.Ran ran) {
+    Binding binding = now().library().bindings().get(ran.binding().id());
+    Routine routine = ran.routine();
+    if (!store.mayWrite()
+        || binding == null
+        || ran.trace().ending() instanceof foldtwice.run.Trace.Failed) {
+      return;
+    }
+    String fingerprint = Fingerprint.of(binding, routine);
+    Proof old = now().library().proofs().get(binding.id());
+    if (old == null || !old.fingerprint().equals(fingerprint)) {
+      keep(store.prove(binding.id(), new Proof(Instant.now(), fingerprint)));
+      follow();
+    }
+  }
+
+  /** Looks at the library on another station. */
+  public void choose(Station station) {
+    if (!station.equals(now().station())) {
+      publish(store.history(), station, Keymap.of(store.library(), station), true);
+    }
+  }
+
+  private boolean refuse() {
+    if (!store.mayWrite()) {
+      say(Ui.text("said.looking", store.holder()));
+    }
+    return !store.mayWrite();
+  }
+
+  private void keep(CompletableFuture<Instant> writing) {
+    kept.set(Ui.text("kept.writing"));
+    writing
+        .thenAccept(at -> Platform.runLater(() -> kept.set(Ui.text("kept.at", CLOCK.format(at)))))
+        .exceptionally(
+            failure -> {
+              LOG.error("the journal cannot be written", failure);
+              Platform.runLater(() -> kept.set(Ui.text("kept.failed", failure.getMessage())));
+              return null;
+            })
+        .isDone();
+  }
+
+  private void follow() {
+    Snapshot before = now();
+    Library next = store.library();
+    publish(store.history(), before.station(), changed(before, next), false);
+  }
+
+  /** The keymap after an edit: only the bindings that changed are compiled anew. */
+  private static Keymap changed(Snapshot before, Library next) {
+    Keymap keymap = before.keymap();
+    if (next.bindings() == before.library().bindings()) {
+      return keymap;
+    }
+    Map<String, Binding> old = new LinkedHashMap<>(before.library().bindings());
+    for (Binding b : next.bindings().values()) {
+      Binding was = old.remove(b.id());
+      if (!b.equals(was)) {
+        keymap = (was == null ? keymap : keymap.without(was)).with(b);
+      }
+    }
+    for (Binding gone : old.values()) {
+      keymap = keymap.without(gone);
+    }
+    return keymap;
+  }
+
+  private void publish(History history, Station station, Keymap keymap, boolean wait) {
+    long mine = generation.incrementAndGet();
+    Library library = history.library();
+    Snapshot stale = now();
+    List<Conflict> conflicts = wait ? Auditor.audit(library, keymap) : stale.allConflicts();
+    now.set(
+        new Snapshot(
+            library,
+            station,
+            keymap,
+            wait ? Snapshot.byBinding(conflicts) : stale.conflicts(),
+            conflicts,
+            wait,
+            history.last(),
+            history.next()));
+    if (!wait) {
+      background.execute(() -> audit(mine, history, station, keymap));
+    }
+  }
+
+  private void audit(long mine, History history, Station station, Keymap keymap) {
+    if (mine != generation.get()) {
+      return; // an edit has come since; its own audit follows
+    }
+    List<Conflict> conflicts = Auditor.audit(history.library(), keymap);
+    Map<String, List<Conflict>> by = Snapshot.byBinding(conflicts);
+    Platform.runLater(
+        () -> {
+          if (mine == generation.get()) {
+            now.set(
+                new Snapshot(
+                    history.library(),
+                    station,
+                    keymap,
+                    by,
+                    conflicts,
+                    true,
+                    history.last(),
+                    history.next()));
+          }
+        });
+  }
+
+  /** Work off the interface thread; the result is handed over on it. */
+  public <T> void work(java.util.function.Supplier<T> work, java.util.function.Consumer<T> show) {
+    background.execute(
+        () -> {
+          T result = work.get();
+          Platform.runLater(() -> show.accept(result));
+        });
+  }
+
+  @Override
+  public void close() throws IOException {
+    background.shutdownNow();
+    store.close();
+  }
+}

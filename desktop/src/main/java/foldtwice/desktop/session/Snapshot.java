@@ -1,0 +1,59 @@
+package foldtwice.desktop.session;
+
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Weight;
+import foldtwice.library.History;
+import foldtwice.library.Library;
+import foldtwice.place.Station;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Owner;
+import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What there is to show at one moment.
+ *
+ * @param conflicts of the library on the station; those of an earlier moment while {@code audited}
+ *     is false
+ */
+public record Snapshot(
+    Library library,
+    Station station,
+    Keymap keymap,
+    Map<String, List<Conflict>> conflicts,
+    List<Conflict> allConflicts,
+    boolean audited,
+    Optional<History.Done> undoable,
+    Optional<History.Done> redoable) {
+
+  /** The conflicts a binding has a part in, the heaviest first. */
+  public List<Conflict> conflictsOf(String binding) {
+    return conflicts.getOrDefault(binding, List.of());
+  }
+
+  public Words words() {
+    return new Words(library);
+  }
+
+  public long count(Weight weight) {
+    return allConflicts.stream().filter(c -> c.weight() == weight).count();
+  }
+
+  /** Conflicts by the bindings they are about; a double claim is about each of its bindings. */
+  static Map<String, List<Conflict>> byBinding(List<Conflict> conflicts) {
+    Map<String, List<Conflict>> by = new HashMap<>();
+    for (Conflict c : conflicts) {
+      int about = c.kind() == foldtwice.conflict.ConflictKind.DOUBLE_CLAIM ? c.claims().size() : 1;
+      for (int i = 0; i < about; i++) {
+        if (c.claims().get(i).owner() instanceof Owner.Yours(String binding)) {
+          by.computeIfAbsent(binding, b -> new ArrayList<>()).add(c);
+        }
+      }
+    }
+    return by;
+  }
+}

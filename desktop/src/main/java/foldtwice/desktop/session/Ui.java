@@ -1,0 +1,15 @@
+package foldtwice.desktop.session;
+
+import foldtwice.words.Texts;
+
+/** The texts of the interface, from the bundle {@code foldtwice/desktop/Ui.properties}. */
+public final class Ui {
+
+  private static final Texts TEXTS = Texts.of("foldtwice.desktop.Ui", Ui.class.getClassLoader());
+
+  private Ui() {}
+
+  public static String text(String key, Object... values) {
+    return TEXTS.get(key, values);
+  }
+}

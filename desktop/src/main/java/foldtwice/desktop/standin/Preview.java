@@ -1,0 +1,41 @@
+package foldtwice.desktop.standin;
+
+import foldtwice.run.Program;
+import foldtwice.standin.tagpress.Sheet;
+import foldtwice.standin.tagpress.Tagpress;
+import foldtwice.standin.vasculum.Register;
+import foldtwice.standin.vasculum.Vasculum;
+import javafx.scene.layout.StackPane;
+
+/** A small picture of a stand-in that shows what a run changed. */
+public final class Preview extends StackPane {
+
+  public Preview() {
+    setMinSize(0, 0);
+    getStyleClass().add("window");
+  }
+
+  /**
+   * Shows a program.
+   *
+   * @param before the program as it was before the run; null when nothing was run
+   */
+  public void show(Program program, Program before) {
+    switch (program) {
+      case Tagpress t -> {
+        SheetPicture picture = new SheetPicture(t, false);
+        getChildren().setAll(picture);
+        Sheet was = before instanceof Tagpress b ? b.document() : null;
+        picture.show(was);
+      }
+      case Vasculum v -> {
+        RegisterPicture picture = new RegisterPicture(v, 0.85);
+        getChildren().setAll(picture);
+        Register was = before instanceof Vasculum b ? b.document() : null;
+        picture.show(was == null ? null : was.selection());
+      }
+      default -> getChildren().clear();
+    }
+    setMouseTransparent(true);
+  }
+}

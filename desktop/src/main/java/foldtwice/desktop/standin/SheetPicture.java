@@ -1,0 +1,152 @@
+package foldtwice.desktop.standin;
+
+import foldtwice.routine.LengthUnit;
+import foldtwice.routine.Value.Length;
+import foldtwice.standin.tagpress.Box;
+import foldtwice.standin.tagpress.Sheet;
+import foldtwice.standin.tagpress.Tagpress;
+import java.math.BigDecimal;
+import java.util.Optional;
+import java.util.function.BiConsumer;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
+
+/** A label sheet, drawn to scale, with rulers in the program's unit. */
+final class SheetPicture extends Pane {
+
+  private static final double RULER = 20;
+
+  private final Tagpress program;
+  private final boolean rulers;
+  private Sheet before;
+  private BiConsumer<Integer, Boolean> onClick = (box, add) -> {};
+
+  SheetPicture(Tagpress program, boolean rulers) {
+    this.program = program;
+    this.rulers = rulers;
+    getStyleClass().add("label-desk");
+    setMinSize(0, 0);
+    Rectangle clip = new Rectangle();
+    clip.widthProperty().bind(widthProperty());
+    clip.heightProperty().bind(heightProperty());
+    setClip(clip);
+    widthProperty().addListener((o, a, b) -> draw());
+    heightProperty().addListener((o, a, b) -> draw());
+  }
+
+  /** Box number, 0 for the bare sheet, and whether it adds to the selection. */
+  void setOnBoxClicked(BiConsumer<Integer, Boolean> action) {
+    onClick = action;
+  }
+
+  /** Draws the sheet as it is, with dashed outlines where boxes were. */
+  void show(Sheet previous) {
+    before = previous;
+    draw();
+  }
+
+  private void draw() {
+    getChildren().clear();
+    double edge = rulers ? RULER : 8;
+    double perMm =
+        Math.min(
+            (getWidth() - edge - 12) / Sheet.WIDTH_MM, (getHeight() - edge - 12) / Sheet.HEIGHT_MM);
+    if (perMm <= 0) {
+      return;
+    }
+    perMm *= rulers ? program.zoom() / 100.0 : 1;
+    double left = Math.max(edge, edge + (getWidth() - edge - Sheet.WIDTH_MM * perMm) / 2);
+    double top = edge + 4;
+    Rectangle paper = new Rectangle(left, top, Sheet.WIDTH_MM * perMm, Sheet.HEIGHT_MM * perMm);
+    paper.getStyleClass().add("label-paper");
+    paper.setOnMousePressed(e -> onClick.accept(0, false));
+    getChildren().add(paper);
+    Line middle =
+        new Line(left + 105 * perMm, top, left + 105 * perMm, top + Sheet.HEIGHT_MM * perMm);
+    middle.getStyleClass().add("ruler");
+    middle.getStrokeDashArray().setAll(2.0, 4.0);
+    getChildren().add(middle);
+    Sheet sheet = program.document();
+    for (Box box : sheet.boxes()) {
+      Optional<Box> was = before == null ? Optional.empty() : before.box(box.number());
+      if (was.isPresent() && !was.get().equals(box)) {
+        getChildren().add(outline(was.get(), left, top, perMm, "was"));
+      }
+    }
+    for (Box box : sheet.boxes()) {
+      draw(box, sheet.selected().contains(box.number()), left, top, perMm);
+    }
+    if (rulers) {
+      rulers(left, top, perMm);
+    }
+  }
+
+  private void draw(Box box, boolean selected, double left, double top, double perMm) {
+    Rectangle outline = outline(box, left, top, perMm, selected ? "selected" : "plain");
+    outline.setOnMousePressed(
+        e -> onClick.accept(box.number(), e.isShiftDown() || e.isControlDown()));
+    getChildren().add(outline);
+    boolean editing = program.editing().filter(n -> n == box.number()).isPresent();
+    if (outline.getHeight() >= 11) {
+      Label text =
+          new Label(box.text() + (editing ? "\u2502" : "") + (box.locked() ? "  (locked)" : ""));
+      text.getStyleClass().add("box-text");
+      text.setMouseTransparent(true);
+      text.relocate(
+          outline.getX() + 4, outline.getY() + Math.max(0, (outline.getHeight() - 15) / 2));
+      text.setMaxWidth(Math.max(10, outline.getWidth() - 6));
+      getChildren().add(text);
+    }
+  }
+
+  private static Rectangle outline(Box box, double left, double top, double perMm, String style) {
+    Rectangle r =
+        new Rectangle(
+            left + mm(box.x()) * perMm,
+            top + mm(box.y()) * perMm,
+            mm(box.width()) * perMm,
+            mm(box.height()) * perMm);
+    r.getStyleClass().addAll("box", style);
+    return r;
+  }
+
+  private static double mm(BigDecimal grid) {
+    return Length.ofGrid(grid, LengthUnit.MM).amount().doubleValue();
+  }
+
+  private void rulers(double left, double top, double perMm) {
+    LengthUnit unit = program.unit();
+    double perUnit =
+        perMm * new Length(BigDecimal.ONE, unit).in(LengthUnit.MM).amount().doubleValue();
+    int step = 1;
+    for (int factor : new int[] {1, 2, 5, 10, 20, 50, 100, 200}) {
+      step = factor;
+      if (perUnit * factor >= 44) {
+        break;
+      }
+    }
+    for (int i = 0; i * perUnit <= Sheet.WIDTH_MM * perMm + 0.5; i += step) {
+      double x = left + i * perUnit;
+      add(new Line(x, top - 6, x, top - 1), "ruler");
+      Text number = new Text(x + 3, top - 7, Integer.toString(i));
+      add(number, "ruler-text");
+    }
+    for (int i = step; i * perUnit <= Sheet.HEIGHT_MM * perMm + 0.5; i += step) {
+      double y = top + i * perUnit;
+      add(new Line(left - 6, y, left - 1, y), "ruler");
+      Text number = new Text(0, 0, Integer.toString(i));
+      number.getStyleClass().add("ruler-text");
+      number.relocate(left - 9 - 7.0 * number.getText().length(), y - 8);
+      getChildren().add(number);
+    }
+  }
+
+  private void add(Node node, String style) {
+    node.getStyleClass().add(style);
+    getChildren().add(node);
+  }
+}

@@ -1,0 +1,173 @@
+package foldtwice.desktop.trying;
+
+import foldtwice.place.Place;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Outcome;
+import foldtwice.resolve.Owner;
+import foldtwice.resolve.Resolver;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Layout;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Shape;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Polygon;
+
+/**
+ * A keyboard to click. A modifier stays down until the next key; keys that are claimed with the
+ * held modifiers have a dog-ear in their owner's colour.
+ */
+final class KeyboardView extends Pane {
+
+  private static final double KEY = 31;
+  private static final double GAP = 3;
+
+  private final Map<KeyCode, Button> keys = new EnumMap<>(KeyCode.class);
+  private final Map<KeyCode, Polygon> ears = new EnumMap<>(KeyCode.class);
+  private final Consumer<Press> onPress;
+  private Modifiers held = Modifiers.NONE;
+  private Keymap keymap;
+  private Place place;
+
+  KeyboardView(Consumer<Press> onPress) {
+    this.onPress = onPress;
+    getStyleClass().add("keyboard");
+  }
+
+  /** Shows the keyboard of the keymap's station, with what is claimed in a place. */
+  void show(Keymap keymap, Place place) {
+    boolean sameKeys = this.keymap != null && this.keymap.station().equals(keymap.station());
+    this.keymap = keymap;
+    this.place = place;
+    if (!sameKeys) {
+      build();
+    }
+    mark();
+  }
+
+  private void build() {
+    getChildren().clear();
+    keys.clear();
+    ears.clear();
+    double step = KEY + GAP;
+    for (Shape.Cap cap : keymap.station().shape().caps()) {
+      Button key = new Button(legend(keymap.layout(), cap.code()));
+      key.getStyleClass().setAll("key");
+      key.setId("key-" + cap.code().code());
+      key.setFocusTraversable(false);
+      key.setAccessibleText(cap.code().code());
+      double width = cap.width() * step - GAP;
+      key.setMinSize(width, KEY - 2);
+      key.setMaxSize(width, KEY - 2);
+      key.relocate(cap.x() * step, cap.y() * (KEY + 1));
+      key.setOnAction(e -> press(cap.code()));
+      Polygon ear = new Polygon(0, 0, 9, 0, 9, 9);
+      ear.setMouseTransparent(true);
+      ear.relocate(cap.x() * step + width - 10, cap.y() * (KEY + 1) + 1);
+      keys.put(cap.code(), key);
+      ears.put(cap.code(), ear);
+      getChildren().addAll(key, ear);
+    }
+  }
+
+  private static String legend(Layout layout, KeyCode code) {
+    return switch (code) {
+      case SHIFT_LEFT, SHIFT_RIGHT -> "Shift";
+      case CONTROL_LEFT, CONTROL_RIGHT -> "Ctrl";
+      case ALT_LEFT -> "Alt";
+      case ALT_RIGHT -> "AltGr";
+      case META_LEFT, META_RIGHT -> "Logo";
+      case CAPS_LOCK -> "Caps";
+      case CONTEXT_MENU -> "Menu";
+      case ENTER -> "Enter";
+      case BACKSPACE -> "Back";
+      case SPACE -> "";
+      case ARROW_LEFT -> "\u2190";
+      case ARROW_RIGHT -> "\u2192";
+      case ARROW_UP -> "\u2191";
+      case ARROW_DOWN -> "\u2193";
+      default -> layout.legend(code);
+    };
+  }
+
+  private void press(KeyCode code) {
+    Optional<Modifier> modifier = code.modifier();
+    if (modifier.isPresent()) {
+      hold(held.has(modifier.get()) ? held.without(modifier.get()) : held.with(modifier.get()));
+      return;
+    }
+    Press press = new Press(code, held);
+    hold(Modifiers.NONE);
+    onPress.accept(press);
+  }
+
+  /** Shows these modifiers as held. */
+  void hold(Modifiers now) {
+    if (!held.equals(now)) {
+      held = now;
+      mark();
+    }
+  }
+
+  /** Shows a key as just pressed. */
+  void flash(Press press) {
+    keys.forEach(
+        (code, key) -> style(key, "held", code == press.code() || isHeld(code, press.held())));
+  }
+
+  private static boolean isHeld(KeyCode code, Modifiers held) {
+    return code.modifier().filter(held::has).isPresent()
+        && code != KeyCode.SHIFT_RIGHT
+        && code != KeyCode.CONTROL_RIGHT;
+  }
+
+  private void mark() {
+    Resolver resolver = new Resolver(keymap);
+    keys.forEach(
+        (code, key) -> {
+          style(key, "held", isHeld(code, held));
+          Optional<Owner> owner =
+              code.isModifier() ? Optional.empty() : owner(resolver, new Press(code, held));
+          Polygon ear = ears.get(code);
+          ear.setVisible(owner.isPresent());
+          ear.getStyleClass()
+              .setAll(
+                  owner
+                      .map(
+                          o ->
+                              switch (o) {
+                                case Owner.Yours y -> "ear-yours-shape";
+                                case Owner.Native n -> "ear-native-shape";
+                                case Owner.Desktop d -> "ear-desktop-shape";
+                              })
+                      .orElse("ear-none"));
+        });
+  }
+
+  private Optional<Owner> owner(Resolver resolver, Press press) {
+    List<Outcome> outcomes = resolver.press(Resolver.start(place), press, 0).outcomes();
+    return switch (outcomes.getFirst()) {
+      case Outcome.Fired(Claim claim) -> Optional.of(claim.owner());
+      case Outcome.Waiting(Optional<Claim> otherwise) ->
+          Optional.of(otherwise.map(Claim::owner).orElse(new Owner.Yours("")));
+      case Outcome.Undecided(List<Claim> claims) -> Optional.of(claims.getFirst().owner());
+      case Outcome.Typed t -> Optional.empty();
+      case Outcome.Unclaimed u -> Optional.empty();
+    };
+  }
+
+  private static void style(Button key, String style, boolean on) {
+    key.getStyleClass().remove(style);
+    if (on) {
+      key.getStyleClass().add(style);
+    }
+  }
+}

@@ -1,0 +1,361 @@
+package foldtwice.desktop.trying;
+
+import foldtwice.desktop.parts.KeyCaps;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.WhyRows;
+import foldtwice.desktop.session.Keyboard;
+import foldtwice.desktop.session.OwnKeys;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.standin.StandInWindow;
+import foldtwice.place.Application;
+import foldtwice.resolve.Resolver;
+import foldtwice.run.Program;
+import foldtwice.run.Trial;
+import foldtwice.run.Trial.Effect;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Stroke;
+import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+
+/** Fire what is bound in a stand-in's window and see who took the press. */
+public final class TryView extends BorderPane {
+
+  private static final int MOST_PRESSES = 30;
+
+  private final Session session;
+  private final Map<String, StandInWindow> windows = new LinkedHashMap<>();
+  private final Map<String, ToggleButton> chips = new LinkedHashMap<>();
+  private final StackPane front = new StackPane();
+  private final Label context = Parts.label("", "strong");
+  private final Label keyboardName = Parts.label("", "heading");
+  private final KeyboardView keyboard;
+  private final VBox why = new VBox();
+  private final VBox presses = new VBox();
+  private final KeyFrameless timer = new KeyFrameless();
+  private Trial trial;
+  private Snapshot trialOf;
+  private String application;
+  private Press last;
+  private String undoIn = "";
+  private final Button again;
+  private final Button undo;
+  private final Label pressed = Parts.label("", "strong");
+  private final List<Press> strokes = new ArrayList<>();
+  private int count;
+
+  /** The time limit of a sequence, as a timer of the interface. */
+  private final class KeyFrameless {
+    private final Timeline line =
+        new Timeline(
+            new KeyFrame(
+                Duration.millis(Resolver.TIME_LIMIT_MILLIS + 30.0),
+                e -> show(trial.tick(millis()))));
+
+    void again() {
+      line.playFromStart();
+    }
+
+    void stop() {
+      line.stop();
+    }
+  }
+
+  public TryView(Session session) {
+    this.session = session;
+    this.keyboard = new KeyboardView(this::press);
+    HBox bar = new HBox();
+    bar.getStyleClass().add("bar");
+    ToggleGroup group = new ToggleGroup();
+    for (var entry : session.programs().entrySet()) {
+      StandInWindow window = StandInWindow.of(entry.getValue());
+      window.setOnWorked(r -> follow());
+      window.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+      window.addEventFilter(KeyEvent.KEY_TYPED, TryView::swallow);
+      window.focusedProperty().addListener((o, a, b) -> follow());
+      windows.put(entry.getKey(), window);
+      ToggleButton chip = new ToggleButton(name(entry.getKey()));
+      chip.setId("try-" + entry.getKey());
+      chip.getStyleClass().add("chip");
+      chip.setToggleGroup(group);
+      chip.setOnAction(e -> go(entry.getKey()));
+      chips.put(entry.getKey(), chip);
+      bar.getChildren().add(chip);
+    }
+    context.setId("try-context");
+    bar.getChildren().addAll(Parts.label(Ui.text("try.in"), "soft"), context);
+    front.setMinSize(0, 0);
+    VBox.setVgrow(front, Priority.ALWAYS);
+    VBox.setMargin(front, new javafx.geometry.Insets(0, 14, 8, 14));
+    Label hint = Parts.wrapped(Ui.text("try.hint"), "soft");
+    VBox board = new VBox(6, keyboardName, keyboard, hint);
+    board.setPadding(new javafx.geometry.Insets(4, 14, 10, 14));
+    VBox left = new VBox(bar, front, board);
+    setCenter(left);
+
+    why.setId("try-why");
+    presses.setId("try-presses");
+    presses.setSpacing(4);
+    again = Parts.button("try-again", Ui.text("try.again"), () -> press(last));
+    undo = Parts.button("try-undo", Ui.text("try.undo"), this::undoRun);
+    pressed.setId("try-pressed");
+    pressed.setStyle("-fx-font-size: 16px;");
+    HBox head = new HBox(8, pressed, Parts.gap(), again);
+    head.setAlignment(Pos.CENTER_LEFT);
+    VBox reasons =
+        new VBox(
+            8,
+            head,
+            Parts.label(Ui.text("try.why"), "soft"),
+            why,
+            new HBox(8, undo),
+            Parts.label(Ui.text("try.sofar"), "heading"),
+            presses);
+    reasons.getStyleClass().add("why");
+    ScrollPane scroll = new ScrollPane(reasons);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.setPrefWidth(330);
+    scroll.setStyle("-fx-background: -leaf;");
+    scroll.setFocusTraversable(false);
+    HBox right = new HBox(new javafx.scene.layout.Region(), scroll);
+    right.getChildren().getFirst().getStyleClass().add("crease");
+    setRight(right);
+    why.getChildren().setAll(Parts.wrapped(Ui.text("try.none"), "soft"));
+    again.setDisable(true);
+    undo.setDisable(true);
+    session.nowProperty().addListener((o, a, b) -> follow());
+    go(
+        session.programs().containsKey("tagpress")
+            ? "tagpress"
+            : windows.keySet().iterator().next());
+  }
+
+  private String name(String application) {
+    Application a = session.now().library().applications().get(application);
+    return a == null ? application : a.name();
+  }
+
+  /** Brings a stand-in to front. */
+  public void go(String id) {
+    application = id;
+    chips.get(id).setSelected(true);
+    front.getChildren().setAll(windows.get(id));
+    trial = null;
+    windows.get(id).refresh();
+    follow();
+    windows.get(id).requestFocus();
+  }
+
+  /** Gives the keys to the stand-in in front. */
+  public void focusWindow() {
+    windows.get(application).requestFocus();
+  }
+
+  /**
+   * Shows everything as it is now: another view may have worked the programs or changed the
+   * library.
+   */
+  public void refresh() {
+    windows.get(application).refresh();
+    follow();
+  }
+
+  private Program program() {
+    return session.programs().get(application);
+  }
+
+  private void follow() {
+    Snapshot now = session.now();
+    context.setText(now.library().nameOf(program().place()).replaceFirst("^.* \u203a ", ""));
+    keyboardName.setText(
+        Ui.text(
+            "try.keyboard",
+            now.station().layout().toUpperCase(java.util.Locale.ROOT)
+                + ", "
+                + now.station().shape()));
+    keyboard.show(now.keymap(), program().place());
+    windows.forEach(
+        (id, w) -> {
+          w.getStyleClass().remove("keys-here");
+          if (hasKeys(w)) {
+            w.getStyleClass().add("keys-here");
+          }
+        });
+  }
+
+  private static boolean hasKeys(StandInWindow window) {
+    return window.isFocusWithin();
+  }
+
+  private Trial trial() {
+    Snapshot now = session.now();
+    if (trial == null || trialOf.library() != now.library() || trialOf.keymap() != now.keymap()) {
+      trial = new Trial(now.library(), now.keymap(), session.programs(), application);
+      trialOf = now;
+    }
+    return trial;
+  }
+
+  private static long millis() {
+    return System.nanoTime() / 1_000_000;
+  }
+
+  /** Real keys go to the stand-in, but for those that lead out of it. */
+  private void key(KeyEvent e) {
+    if (e.getTarget() instanceof TextInputControl) {
+      if (e.getCode() == javafx.scene.input.KeyCode.ESCAPE) {
+        program().cancel();
+        windows.get(application).refresh();
+        focusWindow();
+        e.consume();
+      }
+      return;
+    }
+    if (e.getTarget() instanceof Button || isOwn(e)) {
+      return;
+    }
+    keyboard.hold(Keyboard.held(e));
+    Optional<Press> press = Keyboard.press(e, session.now().keymap().layout());
+    press.ifPresent(this::press);
+    e.consume();
+  }
+
+  private static boolean isOwn(KeyEvent e) {
+    String code = e.getCode().getName();
+    return code.equals(OwnKeys.LOOK_UP.keys()) || code.equals(OwnKeys.NEXT_AREA.keys());
+  }
+
+  private static void swallow(KeyEvent e) {
+    if (!(e.getTarget() instanceof TextInputControl)) {
+      e.consume();
+    }
+  }
+
+  /** Presses a key in the stand-in in front. */
+  public void press(Press press) {
+    if (press == null) {
+      return;
+    }
+    last = press;
+    if (trial().pending().isEmpty()) {
+      strokes.clear();
+    }
+    strokes.add(press);
+    count++;
+    Trial.Result result = trial().press(press, millis());
+    keyboard.flash(press);
+    show(result);
+    if (trial != null && !trial.pending().isEmpty()) {
+      timer.again();
+    } else {
+      timer.stop();
+    }
+  }
+
+  private void show(Trial.Result result) {
+    if (result.effects().isEmpty()) {
+      return;
+    }
+    Words words = session.now().words();
+    List<Stroke> shown =
+        strokes.stream().map(p -> session.now().keymap().layout().stroke(p)).toList();
+    String notation = String.join(Notation.THEN, shown.stream().map(Notation::write).toList());
+    pressed.setText(notation);
+    if (result.explanation().isPresent()) {
+      why.getChildren().setAll(WhyRows.layers(result.explanation().get(), words));
+    }
+    for (Effect effect : result.effects()) {
+      why.getChildren().addAll(rows(effect));
+      list(shown, effect, words);
+      if (effect instanceof Effect.Ran ran) {
+        undoIn = ran.routine().application();
+        session.say(
+            Ui.text("said.fired", notation, name(application), words.binding(ran.binding())));
+        session.prove(ran);
+      } else if (effect instanceof Effect.Native(var owner, var reply)) {
+        session.say(Ui.text("said.firednative", notation, name(application), words.owner(owner)));
+      }
+    }
+    again.setDisable(false);
+    windows.get(application).refresh();
+    undo.setDisable(undoIn.isEmpty() || session.programs().get(undoIn).undoDepth() == 0);
+    follow();
+  }
+
+  private static List<Node> rows(Effect effect) {
+    return switch (effect) {
+      case Effect.Ran(var binding, var routine, var trace) -> WhyRows.trace(trace);
+      case Effect.Native(var command, foldtwice.run.Reply.Done(var changes)) ->
+          changes.stream().<Node>map(c -> Parts.wrapped(WhyRows.changed(c), "mono")).toList();
+      case Effect.Native(var command, foldtwice.run.Reply.Refused(var expected, var found)) ->
+          List.of(Parts.wrapped(Ui.text("standin.refused", expected, found), "refused"));
+      default -> List.of();
+    };
+  }
+
+  private void list(List<Stroke> shown, Effect effect, Words words) {
+    String what =
+        switch (effect) {
+          case Effect.Ran(var binding, var routine, var trace) -> words.binding(binding);
+          case Effect.Lacking(var binding, String lacks) -> Ui.text("try.lacking", lacks);
+          case Effect.Native(var owner, var reply) -> words.owner(owner);
+          case Effect.Kept(String by) -> by;
+          case Effect.Typed(String text, var reply) -> Ui.text("try.typed", text);
+          case Effect.Waits w -> Ui.text("try.waits");
+          case Effect.Undecided u -> Ui.text("try.undecided");
+          case Effect.Nothing n -> Ui.text("try.nothing");
+        };
+    String how =
+        switch (effect) {
+          case Effect.Ran r -> Ui.text("try.fired");
+          case Effect.Native n -> Ui.text("try.native");
+          case Effect.Kept k -> Ui.text("try.kept");
+          case Effect.Typed t -> Ui.text("try.text");
+          default -> "";
+        };
+    Label middle = Parts.wrapped(what);
+    HBox.setHgrow(middle, Priority.ALWAYS);
+    middle.setMaxWidth(Double.MAX_VALUE);
+    HBox row = new HBox(8, KeyCaps.of(shown), middle, Parts.label(how, "soft", "mono"));
+    row.setAlignment(Pos.CENTER_LEFT);
+    row.getStyleClass().add("why-row");
+    presses.getChildren().addFirst(row);
+    if (presses.getChildren().size() > MOST_PRESSES) {
+      presses.getChildren().removeLast();
+    }
+    session.say(Ui.text("try.presses", count));
+  }
+
+  private void undoRun() {
+    Program acted = session.programs().get(undoIn);
+    acted.undo();
+    session.say(Ui.text("said.undone"));
+    windows.get(application).refresh();
+    undo.setDisable(acted.undoDepth() == 0);
+    follow();
+  }
+}

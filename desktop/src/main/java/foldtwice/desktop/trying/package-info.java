@@ -1,0 +1,2 @@
+/** The Try view: a stand-in, a keyboard, and what fired and why. */
+package foldtwice.desktop.trying;
