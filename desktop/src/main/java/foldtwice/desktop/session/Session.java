@@ -154,15 +154,16 @@ public final class Session implements AutoCloseable {
 
   private void keep(CompletableFuture<Instant> writing) {
     kept.set(Ui.text("kept.writing"));
-    writing
-        .thenAccept(at -> Platform.runLater(() -> kept.set(Ui.text("kept.at", CLOCK.format(at)))))
-        .exceptionally(
-            failure -> {
-              LOG.error("the journal cannot be written", failure);
-              Platform.runLater(() -> kept.set(Ui.text("kept.failed", failure.getMessage())));
-              return null;
-            })
-        .isDone();
+    var unused =
+        writing
+            .thenAccept(
+                at -> Platform.runLater(() -> kept.set(Ui.text("kept.at", CLOCK.format(at)))))
+            .exceptionally(
+                failure -> {
+                  LOG.error("the journal cannot be written", failure);
+                  Platform.runLater(() -> kept.set(Ui.text("kept.failed", failure.getMessage())));
+                  return null;
+                });
   }
 
   private void follow() {

@@ -10,6 +10,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.StandInWindow;
 import foldtwice.place.Application;
+import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Resolver;
 import foldtwice.run.Program;
 import foldtwice.run.Trial;
@@ -57,7 +58,7 @@ public final class TryView extends BorderPane {
   private final VBox presses = new VBox();
   private final KeyFrameless timer = new KeyFrameless();
   private Trial trial;
-  private Snapshot trialOf;
+  private Keymap trialOf;
   private String application;
   private Press last;
   private String undoIn = "";
@@ -213,9 +214,9 @@ public final class TryView extends BorderPane {
 
   private Trial trial() {
     Snapshot now = session.now();
-    if (trial == null || trialOf.library() != now.library() || trialOf.keymap() != now.keymap()) {
+    if (trial == null || trialOf != now.keymap()) {
       trial = new Trial(now.library(), now.keymap(), session.programs(), application);
-      trialOf = now;
+      trialOf = now.keymap();
     }
     return trial;
   }
