@@ -117,7 +117,9 @@ public final class Words {
   public String sentence(Conflict c) {
     String rule = c.rule().map(r -> rule(r, c.about().place())).orElse("");
     String where =
-        c.everywhere() ? TEXTS.get("where.all") : TEXTS.get("where.some", places(c.places()));
+        c.everywhere()
+            ? TEXTS.get("where.all", place(c.about().place()))
+            : TEXTS.get("where.some", places(c.places()));
     return TEXTS.get(
         "sentence." + c.kind().id(),
         Notation.write(c.about().trigger()),
@@ -170,6 +172,11 @@ public final class Words {
     return rule.modifierList().stream()
         .map(Modifier::word)
         .collect(Collectors.joining(TEXTS.get("or")));
+  }
+
+  /** What is said of layers that let a press pass. */
+  public String passes(int layers) {
+    return TEXTS.get(layers == 1 ? "passes.one" : "passes.many");
   }
 
   public static String weight(Weight weight) {

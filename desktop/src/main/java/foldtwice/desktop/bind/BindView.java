@@ -83,8 +83,8 @@ public final class BindView extends BorderPane {
     trifold.getStyleClass().add("trifold");
     trifold.getChildren().addAll(does, crease(), sets, crease(), happens);
     below.getStyleClass().add("trifold");
-    below.setMinHeight(372);
-    below.setPrefHeight(372);
+    below.setMinHeight(384);
+    below.setPrefHeight(384);
     setTop(bar);
     setCenter(register);
     setBottom(below);

@@ -209,9 +209,7 @@ final class HappensLeaf extends Leaf {
                 undo);
         result.getChildren().add(head);
         for (Change c : net(ran.trace())) {
-          Label line = Parts.wrapped(WhyRows.changed(c));
-          line.setStyle(
-              "-fx-text-fill: -argument; -fx-font-family: 'Commit Mono'; -fx-font-size: 12px;");
+          Label line = Parts.wrapped(WhyRows.changed(c), "changed");
           result.getChildren().add(line);
         }
         session.say(Ui.text("said.fired", keys, name, words.binding(ran.binding())));

@@ -60,6 +60,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   private boolean adding;
   private boolean filling;
   private long asked;
+  private List<Object> nearOf = List.of();
 
   SetsLeaf(Session session) {
     this(session, new Button(Ui.text("sets.press")));
@@ -443,6 +444,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
   private void clearAdvice() {
     asked++;
+    nearOf = List.of();
     here.getChildren().clear();
     elsewhere.setText("");
     layouts.setText("");
@@ -488,6 +490,11 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   }
 
   private void showNear(Snapshot now, Trigger.Keys trigger) {
+    List<Object> question = List.of(binding, trigger, System.identityHashCode(now.keymap()));
+    if (question.equals(nearOf)) {
+      return;
+    }
+    nearOf = question;
     long mine = ++asked;
     Binding of = binding;
     near.getChildren().clear();

@@ -16,9 +16,11 @@ import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Finds routines, bindings, keys, commands, places and actions by what a person types. */
@@ -31,6 +33,7 @@ final class Finder {
   private final Targets targets;
   private final String query;
   private final List<Found> found = new ArrayList<>();
+  private final Set<Owner> byKey = new HashSet<>();
 
   private Finder(Snapshot now, Targets targets, String query) {
     this.now = now;
@@ -106,6 +109,7 @@ final class Finder {
         return;
       }
       for (Claim c : now.keymap().claimsOn(trigger)) {
+        byKey.add(c.owner());
         String title = Notation.write(c.trigger()) + "  " + words.owner(c.owner());
         Runnable go =
             switch (c.owner()) {
@@ -152,6 +156,9 @@ final class Finder {
 
   private void bindings() {
     for (Binding b : now.library().bindings().values()) {
+      if (byKey.contains(new Owner.Yours(b.id()))) {
+        continue;
+      }
       String keys = b.triggers().stream().map(Notation::write).collect(Collectors.joining(", "));
       String title = words.binding(b);
       add(
@@ -167,6 +174,9 @@ final class Finder {
   private void commands() {
     for (Application a : now.library().applications().values()) {
       for (NativeCommand c : a.commands()) {
+        if (byKey.contains(new Owner.Native(a.id(), c.id()))) {
+          continue;
+        }
         String keys = c.triggers().stream().map(Notation::write).collect(Collectors.joining(", "));
         String menu =
             a.name()

@@ -61,6 +61,7 @@ final class LookUp {
                 search();
               } else {
                 close();
+                field.clear();
               }
             });
     overlay.setPickOnBounds(false);
@@ -148,6 +149,7 @@ final class LookUp {
       super.updateItem(found, empty);
       setText(null);
       setGraphic(null);
+      setPrefWidth(0);
       if (!empty && found != null) {
         Label kind = Parts.label(found.kind(), "soft");
         kind.setMinWidth(96);

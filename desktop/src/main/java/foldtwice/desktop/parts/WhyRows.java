@@ -26,17 +26,32 @@ public final class WhyRows {
   /** One row a layer. */
   public static List<Node> layers(Explanation why, Words words) {
     List<Node> rows = new ArrayList<>();
+    List<String> passed = new ArrayList<>();
     for (LayerReport report : why.layers()) {
+      if (report.verdict() == Explanation.Verdict.PASSES) {
+        passed.add(words.layer(report.layer()));
+        continue;
+      }
+      passing(rows, passed, words);
       String style =
           switch (report.verdict()) {
             case TAKES, TYPES, WAITS -> "good";
             case UNDECIDED -> "blocks";
             case CUT_SHORT, TOO_LATE, HELD_BACK, TYPING -> "costs";
-            case PASSES -> "soft";
+            case PASSES -> "soft"; // gathered above
           };
       rows.add(row(words.layer(report.layer()), "", words.verdict(report), style));
     }
+    passing(rows, passed, words);
     return rows;
+  }
+
+  /** Layers that let a press pass one after the other share a row. */
+  private static void passing(List<Node> rows, List<String> passed, Words words) {
+    if (!passed.isEmpty()) {
+      rows.add(row(words.passes(passed.size()), "", String.join("; ", passed), "soft"));
+      passed.clear();
+    }
   }
 
   /** One row a step, and how it ended. */
@@ -76,9 +91,7 @@ public final class WhyRows {
     left.setMaxWidth(NAME_WIDTH);
     Label right = Parts.wrapped(says);
     switch (style) {
-      case "change" ->
-          right.setStyle(
-              "-fx-text-fill: -argument; -fx-font-family: 'Commit Mono'; -fx-font-size: 12px;");
+      case "change" -> right.getStyleClass().add("changed");
       case "plain" -> {}
       default -> right.getStyleClass().add(style);
     }

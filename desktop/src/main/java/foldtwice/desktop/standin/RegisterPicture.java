@@ -48,7 +48,8 @@ final class RegisterPicture extends Pane {
   }
 
   private double width(int column) {
-    return WIDTHS[column] * scale;
+    double all = java.util.Arrays.stream(WIDTHS).sum();
+    return WIDTHS[column] * (scale < 1 ? scale : Math.max(scale, getWidth() / all));
   }
 
   private void draw() {

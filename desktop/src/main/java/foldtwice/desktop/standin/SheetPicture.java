@@ -20,6 +20,9 @@ final class SheetPicture extends Pane {
 
   private static final double RULER = 20;
 
+  /** How much of a sheet a preview shows across. */
+  private static final double NEAR_MM = 105;
+
   private final Tagpress program;
   private final boolean rulers;
   private Sheet before;
@@ -61,6 +64,12 @@ final class SheetPicture extends Pane {
     perMm *= rulers ? program.zoom() / 100.0 : 1;
     double left = Math.max(edge, edge + (getWidth() - edge - Sheet.WIDTH_MM * perMm) / 2);
     double top = edge + 4;
+    Optional<Box> focus = program.document().selectedBoxes().stream().findFirst();
+    if (!rulers && focus.isPresent()) { // close to what is selected
+      perMm = getWidth() / NEAR_MM;
+      left = Math.min(edge, 24 - (mm(focus.get().x()) - 8) * perMm);
+      top = Math.min(edge, getHeight() / 2 - (mm(focus.get().y()) + 6) * perMm);
+    }
     Rectangle paper = new Rectangle(left, top, Sheet.WIDTH_MM * perMm, Sheet.HEIGHT_MM * perMm);
     paper.getStyleClass().add("label-paper");
     paper.setOnMousePressed(e -> onClick.accept(0, false));

@@ -27,13 +27,15 @@ import javafx.scene.shape.Polygon;
  */
 final class KeyboardView extends Pane {
 
-  private static final double KEY = 31;
+  private static final double KEY = 39;
+  private static final double ROW = 33;
   private static final double GAP = 3;
 
   private final Map<KeyCode, Button> keys = new EnumMap<>(KeyCode.class);
   private final Map<KeyCode, Polygon> ears = new EnumMap<>(KeyCode.class);
   private final Consumer<Press> onPress;
   private Modifiers held = Modifiers.NONE;
+  private Press pressed;
   private Keymap keymap;
   private Place place;
 
@@ -65,13 +67,13 @@ final class KeyboardView extends Pane {
       key.setFocusTraversable(false);
       key.setAccessibleText(cap.code().code());
       double width = cap.width() * step - GAP;
-      key.setMinSize(width, KEY - 2);
-      key.setMaxSize(width, KEY - 2);
-      key.relocate(cap.x() * step, cap.y() * (KEY + 1));
+      key.setMinSize(width, ROW - 3);
+      key.setMaxSize(width, ROW - 3);
+      key.relocate(cap.x() * step, cap.y() * ROW);
       key.setOnAction(e -> press(cap.code()));
       Polygon ear = new Polygon(0, 0, 9, 0, 9, 9);
       ear.setMouseTransparent(true);
-      ear.relocate(cap.x() * step + width - 10, cap.y() * (KEY + 1) + 1);
+      ear.relocate(cap.x() * step + width - 10, cap.y() * ROW + 1);
       keys.put(cap.code(), key);
       ears.put(cap.code(), ear);
       getChildren().addAll(key, ear);
@@ -94,7 +96,7 @@ final class KeyboardView extends Pane {
       case ARROW_RIGHT -> "\u2192";
       case ARROW_UP -> "\u2191";
       case ARROW_DOWN -> "\u2193";
-      default -> layout.legend(code);
+      default -> layout.legend(code).replace("Plus", "+");
     };
   }
 
@@ -113,14 +115,21 @@ final class KeyboardView extends Pane {
   void hold(Modifiers now) {
     if (!held.equals(now)) {
       held = now;
+      pressed = null;
       mark();
     }
   }
 
   /** Shows a key as just pressed. */
   void flash(Press press) {
-    keys.forEach(
-        (code, key) -> style(key, "held", code == press.code() || isHeld(code, press.held())));
+    pressed = press;
+    mark();
+  }
+
+  private boolean isPressed(KeyCode code) {
+    return pressed != null
+        && held.isEmpty()
+        && (pressed.code() == code || isHeld(code, pressed.held()));
   }
 
   private static boolean isHeld(KeyCode code, Modifiers held) {
@@ -133,7 +142,7 @@ final class KeyboardView extends Pane {
     Resolver resolver = new Resolver(keymap);
     keys.forEach(
         (code, key) -> {
-          style(key, "held", isHeld(code, held));
+          style(key, "held", isHeld(code, held) || isPressed(code));
           Optional<Owner> owner =
               code.isModifier() ? Optional.empty() : owner(resolver, new Press(code, held));
           Polygon ear = ears.get(code);

@@ -138,6 +138,7 @@ public final class TryView extends BorderPane {
     reasons.getStyleClass().add("why");
     ScrollPane scroll = new ScrollPane(reasons);
     scroll.setFitToWidth(true);
+    scroll.setFitToHeight(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.setPrefWidth(330);
     scroll.setStyle("-fx-background: -leaf;");
@@ -341,7 +342,9 @@ public final class TryView extends BorderPane {
     Label middle = Parts.wrapped(what);
     HBox.setHgrow(middle, Priority.ALWAYS);
     middle.setMaxWidth(Double.MAX_VALUE);
-    HBox row = new HBox(8, KeyCaps.of(shown), middle, Parts.label(how, "soft", "mono"));
+    Label outcome = Parts.label(how, "soft", "mono");
+    outcome.setMinWidth(USE_PREF_SIZE);
+    HBox row = new HBox(8, KeyCaps.of(shown), middle, outcome);
     row.setAlignment(Pos.CENTER_LEFT);
     row.getStyleClass().add("why-row");
     presses.getChildren().addFirst(row);
