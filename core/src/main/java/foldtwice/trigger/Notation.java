@@ -153,7 +153,7 @@ public final class Notation {
     }
     throw new NotationException(
         whole,
-        word,
+        word.isEmpty() ? whole : word,
         "the key is a character, a name such as Enter, Left, F5 or Space, or a position such as [KeyQ]");
   }
 }

@@ -72,7 +72,7 @@ final class HappensLeaf extends Leaf {
     why.setId("why");
     readiness.setId("readiness");
     HBox below = Parts.fact(Ui.text("happens.readiness"), readiness);
-    body(preview, result, why, below);
+    body(preview, below, result, why);
   }
 
   void show(Snapshot now, Binding b) {

@@ -16,8 +16,7 @@ public final class Theme {
           "familjen-grotesk-latin-500-normal",
           "familjen-grotesk-latin-600-normal",
           "familjen-grotesk-latin-700-normal",
-          "commit-mono-latin-400-normal",
-          "commit-mono-latin-700-normal");
+          "commit-mono-latin-400-normal");
 
   private boolean night;
 

@@ -1,0 +1,113 @@
+package foldtwice;
+
+import foldtwice.binding.Binding;
+import foldtwice.extras.Extras;
+import foldtwice.library.Library;
+import foldtwice.place.Application;
+import foldtwice.place.Context;
+import foldtwice.place.Danger;
+import foldtwice.place.NativeCommand;
+import foldtwice.place.Place;
+import foldtwice.place.Rule;
+import foldtwice.place.Station;
+import foldtwice.resolve.Keymap;
+import foldtwice.routine.Routine;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Shape;
+import foldtwice.trigger.Trigger;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A small library, told in rows.
+ *
+ * <p>The application {@code app}: {@code sheet} (only a group) with {@code box} and {@code bare}
+ * inside; {@code text}, which takes text, with {@code word} inside it; {@code grid} with {@code
+ * cell}, which takes text, inside. Each row claims: {@code "mine box Alt+."} or {@code "native app
+ * Ctrl+S"}; a binding's id is its row.
+ */
+public final class Fixture {
+
+  private Fixture() {}
+
+  public static Library library(String... rows) {
+    return library(List.of(), rows);
+  }
+
+  public static Library library(List<Rule> rules, String... rows) {
+    LinkedHashMap<String, Binding> bindings = new LinkedHashMap<>();
+    java.util.List<NativeCommand> commands = new java.util.ArrayList<>();
+    for (String row : rows) {
+      String[] f = row.split(" ", 3);
+      List<Trigger> triggers = f.length < 3 ? List.of() : List.of(Notation.read(f[2]));
+      if (f[0].equals("mine")) {
+        bindings.put(row, new Binding(row, "r", place(f[1]), triggers, Map.of(), 1, Extras.NONE));
+      } else {
+        commands.add(
+            new NativeCommand(
+                row,
+                row,
+                "",
+                List.of(),
+                triggers,
+                place(f[1]),
+                f[0].equals("native") ? 5 : 0,
+                Danger.NONE,
+                Extras.NONE));
+      }
+    }
+    Application app =
+        new Application(
+            "app",
+            "App",
+            "1",
+            List.of(
+                context(
+                    "sheet",
+                    true,
+                    false,
+                    context("box", false, false),
+                    context("bare", false, false)),
+                context("text", false, true, context("word", false, true)),
+                context("grid", false, false, context("cell", false, true))),
+            commands,
+            rules,
+            Extras.NONE);
+    Routine routine = new Routine.Macro("r", "R", "", "app", "", List.of(), List.of(), Extras.NONE);
+    return new Library(
+        "test",
+        Map.of("app", app),
+        Map.of("s", station()),
+        Map.of("r", routine),
+        bindings,
+        Map.of(),
+        Extras.NONE);
+  }
+
+  public static Station station() {
+    return new Station(
+        "s",
+        "S",
+        "us",
+        Shape.ANSI,
+        List.of(new Station.Reserved(Notation.read("Logo+L"), "lock")),
+        Extras.NONE);
+  }
+
+  public static Keymap keymap(Library library) {
+    return Keymap.of(library, library.stations().values().iterator().next());
+  }
+
+  public static Place place(String name) {
+    return switch (name) {
+      case "everywhere" -> new Place.Everywhere();
+      case "app" -> new Place.Whole("app");
+      default -> new Place.Within("app", name);
+    };
+  }
+
+  private static Context context(String id, boolean group, boolean text, Context... inner) {
+    return new Context(id, id, List.of(inner), group, text, Extras.NONE);
+  }
+}

@@ -1,0 +1,250 @@
+package foldtwice.conflict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import dk.brics.automaton.Automaton;
+import dk.brics.automaton.BasicOperations;
+import foldtwice.Fixture;
+import foldtwice.binding.Binding;
+import foldtwice.library.Library;
+import foldtwice.place.Place;
+import foldtwice.place.Rule;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Outcome;
+import foldtwice.resolve.Owner;
+import foldtwice.resolve.Resolver;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Press;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class AuditorTest {
+
+  @ParameterizedTest(name = "{0}: {1}")
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        // claims, comma-separated | kind weight place+place of every conflict
+        "mine box Alt+L, mine box Alt+[KeyL]; double-claim blocks box",
+        "mine box Alt+L, mine bare Alt+[KeyL]; none",
+        "mine box Alt+L, mine sheet Alt+[KeyL]; covered costs box",
+        "mine box Alt+L, mine bare Alt+L, mine sheet Alt+[KeyL]; covered costs bare/covered costs box",
+        "mine box Alt+L, native box Alt+[KeyL]; displaces costs box",
+        "mine box Alt+L, unused box Alt+[KeyL]; displaces note box",
+        "mine app Alt+L, native box Alt+[KeyL]; covered costs box",
+        "mine sheet L then B, native sheet L; cut-short blocks box+bare",
+        "mine box L then B, native sheet L; none",
+        "mine sheet L, native sheet L then B; displaces costs box+bare",
+        "mine sheet L then B, native box L; cut-short costs box",
+        "mine box Logo+L; reserved blocks box",
+        "mine everywhere Alt+L, mine box Alt+[KeyL]; covered blocks box",
+        "mine cell G; types-text costs cell",
+        "mine grid G; none",
+        "mine box \u00e4; untypeable blocks box",
+      })
+  void kinds(String claims, String expected) {
+    List<String> rows = new ArrayList<>(Stream.of(claims.split(",")).map(String::strip).toList());
+    assertThat(audit(rows)).isEqualTo(expected);
+    Collections.reverse(rows);
+    assertThat(audit(rows)).as("in the other order").isEqualTo(expected);
+  }
+
+  private static String audit(List<String> rows) {
+    Library library = Fixture.library(rows.toArray(String[]::new));
+    List<Conflict> found = Auditor.audit(library, Fixture.keymap(library));
+    return found.isEmpty()
+        ? "none"
+        : found.stream()
+            .map(
+                c ->
+                    c.kind().id()
+                        + " "
+                        + c.weight().id()
+                        + " "
+                        + c.places().stream()
+                            .map(p -> ((Place.Within) p).context())
+                            .collect(Collectors.joining("+")))
+            .sorted()
+            .collect(Collectors.joining("/"));
+  }
+
+  @Test
+  void rulesOfTheApplicationRefuse() {
+    List<Rule> rules =
+        List.of(
+            new Rule.MostStrokes(1),
+            new Rule.HoldsOneOf(Modifiers.of(Modifier.CTRL)),
+            new Rule.NeverHolds(Modifiers.of(Modifier.LOGO)),
+            new Rule.NeverKeys(List.of("F1")));
+    Library library =
+        Fixture.library(
+            rules,
+            "mine grid Ctrl+A then Ctrl+B",
+            "mine grid Alt+A",
+            "mine grid Ctrl+Logo+X",
+            "mine grid F1",
+            "mine grid F5",
+            "mine grid Ctrl+Q");
+    List<Conflict> found = Auditor.audit(library, Fixture.keymap(library));
+    assertThat(found).hasSize(4).allMatch(c -> c.kind() == ConflictKind.NOT_ACCEPTED);
+    assertThat(found)
+        .extracting(c -> c.rule().orElseThrow())
+        .containsExactlyInAnyOrderElementsOf(rules);
+  }
+
+  @Test
+  void adviceSaysBeforehandWhatTheAuditSaysAfterwards() {
+    Library library =
+        Fixture.library(
+            "mine box Alt+L", "mine sheet Alt+K", "native box Ctrl+D", "native text Ctrl+E");
+    Binding binding = library.bindings().get("mine box Alt+L");
+    Keymap keymap = Fixture.keymap(library);
+    assertThat(Advice.on(library, keymap, binding, Notation.read("Ctrl+D")).conflicts())
+        .extracting(Conflict::kind)
+        .containsExactly(ConflictKind.DISPLACES);
+    Advice elsewhere = Advice.on(library, keymap, binding, Notation.read("Ctrl+E"));
+    assertThat(elsewhere.isFree()).isTrue();
+    assertThat(elsewhere.elsewhere()).hasSize(1);
+    assertThat(Advice.freeNear(library, keymap, binding, Notation.read("Ctrl+D"), 8))
+        .hasSize(8)
+        .doesNotContain(Notation.read("Ctrl+D"))
+        .allMatch(t -> Advice.on(library, keymap, binding, t).isFree());
+  }
+
+  /** What a conflict claims is what the resolver does when its evidence is played. */
+  @Property(tries = 400)
+  void evidencePlays(@ForAll("libraries") Library library) {
+    Keymap keymap = Fixture.keymap(library);
+    for (Conflict c : Auditor.audit(library, keymap)) {
+      Set<Owner> fired = fired(keymap, c.evidence().state(), c.evidence().presses());
+      switch (c.kind()) {
+        case CUT_SHORT, COVERED, RESERVED, DOUBLE_CLAIM ->
+            assertThat(fired).as(c.toString()).doesNotContain(c.about().owner());
+        case DISPLACES, TYPES_TEXT ->
+            assertThat(fired).as(c.toString()).contains(c.about().owner());
+        case NOT_ACCEPTED, UNTYPEABLE -> throw new AssertionError("no rules and no such keys here");
+      }
+    }
+  }
+
+  /**
+   * Neither a miss nor a false alarm: a binding fires in every state without a conflict against it.
+   */
+  @Property(tries = 400)
+  void whatHasNoConflictFires(@ForAll("libraries") Library library) {
+    Keymap keymap = Fixture.keymap(library);
+    List<Conflict> found = Auditor.audit(library, keymap);
+    for (Binding b : library.bindings().values()) {
+      foldtwice.resolve.Claim claim = Keymap.claims(b).getFirst();
+      for (Place state : keymap.statesOf(b.place())) {
+        boolean silent =
+            found.stream()
+                .filter(
+                    c -> c.kind() != ConflictKind.DISPLACES && c.kind() != ConflictKind.TYPES_TEXT)
+                .filter(
+                    c ->
+                        c.kind() == ConflictKind.DOUBLE_CLAIM
+                            ? c.claims().contains(claim)
+                            : c.about().equals(claim))
+                .anyMatch(c -> c.places().contains(state));
+        List<Press> path = keymap.paths(claim.trigger()).getFirst();
+        boolean typing =
+            path.getFirst().held().isEmpty()
+                && (state.id().equals("app/cell")
+                    || state.id().startsWith("app/text")
+                    || state.id().equals("app/word"))
+                && !state.equals(b.place());
+        boolean fires = fired(keymap, state, path).contains(claim.owner());
+        assertThat(fires).as(b.id() + " in " + state.id()).isEqualTo(!silent && !typing);
+      }
+    }
+  }
+
+  private static Set<Owner> fired(Keymap keymap, Place state, List<Press> presses) {
+    Resolver resolver = new Resolver(keymap);
+    Resolver.State at = Resolver.start(state);
+    List<Outcome> outcomes = new ArrayList<>();
+    for (Press p : presses) {
+      Resolver.Answer answer = resolver.press(at, p, 0);
+      outcomes.addAll(answer.outcomes());
+      at = answer.next();
+    }
+    outcomes.addAll(resolver.tick(at, Resolver.TIME_LIMIT_MILLIS + 1).outcomes());
+    return outcomes.stream()
+        .filter(o -> o instanceof Outcome.Fired)
+        .map(o -> ((Outcome.Fired) o).claim().owner())
+        .collect(Collectors.toSet());
+  }
+
+  /**
+   * Reference: dk.brics.automaton. Two triggers of one place collide just when one's words are a
+   * prefix of the other's.
+   */
+  @Property(tries = 300)
+  void overlapsAgreeWithAnAutomaton(
+      @ForAll("triggers") String one, @ForAll("triggers") String other) {
+    Library library = Fixture.library("mine box " + one, "mine box " + other);
+    boolean ours =
+        one.equals(other)
+            || Auditor.audit(library, Fixture.keymap(library)).stream()
+                .anyMatch(
+                    c ->
+                        c.kind() == ConflictKind.CUT_SHORT
+                            || c.kind() == ConflictKind.DOUBLE_CLAIM);
+    Automaton any = Automaton.makeAnyString();
+    Automaton a = Automaton.makeString(word(one)).concatenate(any);
+    Automaton b = Automaton.makeString(word(other)).concatenate(any);
+    boolean overlap = !BasicOperations.intersection(a, b).isEmpty();
+    assertThat(ours).isEqualTo(overlap);
+  }
+
+  private static String word(String trigger) {
+    return Notation.read(trigger).strokes().stream()
+        .map(s -> Notation.write(s).replace("Alt+", "1"))
+        .collect(Collectors.joining());
+  }
+
+  @Provide
+  Arbitrary<String> triggers() {
+    return Arbitraries.of("A", "B", "Alt+A")
+        .list()
+        .ofMinSize(1)
+        .ofMaxSize(3)
+        .map(l -> String.join(" then ", l));
+  }
+
+  @Provide
+  Arbitrary<Library> libraries() {
+    Arbitrary<String> rows =
+        Combinators.combine(
+                Arbitraries.of("mine", "mine", "native"),
+                Arbitraries.of("box", "bare", "sheet", "app", "grid", "cell", "text", "everywhere"),
+                triggers())
+            .as(
+                (who, where, keys) ->
+                    who
+                        + " "
+                        + (who.equals("native") && where.equals("everywhere") ? "app" : where)
+                        + " "
+                        + keys);
+    return rows.list()
+        .ofMinSize(1)
+        .ofMaxSize(9)
+        .map(l -> Fixture.library(l.stream().distinct().toArray(String[]::new)));
+  }
+}

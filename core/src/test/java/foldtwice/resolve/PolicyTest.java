@@ -1,0 +1,136 @@
+package foldtwice.resolve;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.Fixture;
+import foldtwice.library.Library;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Each clause of the policy in the docs of the package, in both orders of insertion. */
+class PolicyTest {
+
+  @ParameterizedTest(name = "{0} in {1}: {2} gives {3}")
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        // clause; claims, comma-separated | state | pressed | outcomes
+        "mine box Logo+L; box; Logo+L; lock",
+        "mine box Alt+L, mine everywhere Alt+L; box; Alt+L; mine everywhere Alt+L",
+        "mine box Alt+L, mine sheet Alt+L, mine app Alt+L; box; Alt+L; mine box Alt+L",
+        "mine box Alt+L, mine sheet Alt+L, mine app Alt+L; bare; Alt+L; mine sheet Alt+L",
+        "mine box Alt+L, mine sheet Alt+L, mine app Alt+L; grid; Alt+L; mine app Alt+L",
+        "mine box Alt+L; grid; Alt+L; nothing",
+        "mine box Alt+L, native box Alt+L; box; Alt+L; mine box Alt+L",
+        "mine sheet Alt+L, native box Alt+L; box; Alt+L; native box Alt+L",
+        "mine box L then B; box; L then B; waits, mine box L then B",
+        "mine box L then B; box; L; waits, (time) nothing",
+        "mine box L then B, native box L; box; L then B; native box L, nothing",
+        "mine sheet L then B, native box L; box; L then B; native box L, nothing",
+        "mine box L then B, native sheet L; box; L then B; waits, mine box L then B",
+        "mine box L then B, native sheet L; box; L; waits, (time) native sheet L",
+        "mine box L then B, native sheet L, mine box X; box; L then X; waits, native sheet L, mine box X",
+        "mine box L then B, mine box L then B then C; box; L then B then C; waits, mine box L then B, nothing",
+        "mine box L then B then C, mine sheet L then B, mine app L; box; L then B then D; waits, waits, mine sheet L then B, nothing",
+        "mine box L then B; box; L then X; waits, nothing, nothing",
+        "mine box L then B; box; L then L then B; waits, nothing, waits, mine box L then B",
+        "mine grid G, mine app Ctrl+G; cell; G; types g",
+        "mine grid G, mine app Ctrl+G; cell; Ctrl+G; mine app Ctrl+G",
+        "mine everywhere G; cell; G; types g",
+        "mine everywhere G; grid; G; mine everywhere G",
+        "mine cell G; cell; G; mine cell G",
+        "mine cell G then H; cell; G then X; waits, types g, types x",
+        "mine text G; word; G; types g",
+      })
+  void clauses(String claims, String state, String pressed, String expected) {
+    List<String> rows = new ArrayList<>(Stream.of(claims.split(",")).map(String::strip).toList());
+    assertThat(press(rows, state, pressed)).isEqualTo(expected);
+    Collections.reverse(rows);
+    assertThat(press(rows, state, pressed)).as("in the other order").isEqualTo(expected);
+  }
+
+  @Test
+  void twoOfYoursInOneLayerAreUndecided() {
+    Library library = Fixture.library("mine box Alt+L", "mine box Alt+[KeyL]");
+    Resolver.Answer answer =
+        new Resolver(Fixture.keymap(library))
+            .press(Resolver.start(Fixture.place("box")), presses(library, "Alt+L").getFirst(), 0);
+    assertThat(answer.outcomes())
+        .singleElement()
+        .isInstanceOfSatisfying(Outcome.Undecided.class, u -> assertThat(u.claims()).hasSize(2));
+  }
+
+  @Test
+  void aLateStrokeBeginsAnew() {
+    Library library = Fixture.library("mine box L then B", "native sheet L", "mine box B");
+    Resolver resolver = new Resolver(Fixture.keymap(library));
+    List<Press> strokes = presses(library, "L then B");
+    Resolver.Answer first =
+        resolver.press(Resolver.start(Fixture.place("box")), strokes.get(0), 1000);
+    Resolver.Answer late =
+        resolver.press(first.next(), strokes.get(1), 1000 + Resolver.TIME_LIMIT_MILLIS + 1);
+    assertThat(words(late.outcomes())).isEqualTo("native sheet L, mine box B");
+    Resolver.Answer inTime =
+        resolver.press(first.next(), strokes.get(1), 1000 + Resolver.TIME_LIMIT_MILLIS);
+    assertThat(words(inTime.outcomes())).isEqualTo("mine box L then B");
+  }
+
+  @Test
+  void everyLayerSaysWhyItPassedOrTook() {
+    Library library = Fixture.library("mine sheet Alt+L", "mine app Alt+L", "native box L");
+    Explanation why =
+        Explanation.of(Fixture.keymap(library), Fixture.place("box"), presses(library, "Alt+L"));
+    assertThat(why.layers().stream().map(l -> l.verdict().name()).toList())
+        .containsExactly("PASSES", "PASSES", "PASSES", "TAKES", "TOO_LATE");
+  }
+
+  private static List<Press> presses(Library library, String keys) {
+    Trigger.Keys trigger = Notation.read(keys);
+    return Fixture.keymap(library).paths(trigger).getFirst();
+  }
+
+  private static String press(List<String> rows, String state, String keys) {
+    Library library = Fixture.library(rows.toArray(String[]::new));
+    Resolver resolver = new Resolver(Fixture.keymap(library));
+    Resolver.State at = Resolver.start(Fixture.place(state));
+    List<String> outcomes = new ArrayList<>();
+    for (Press p : presses(library, keys)) {
+      Resolver.Answer answer = resolver.press(at, p, 0);
+      outcomes.add(words(answer.outcomes()));
+      at = answer.next();
+    }
+    List<Outcome> late = resolver.tick(at, Resolver.TIME_LIMIT_MILLIS + 1).outcomes();
+    if (!late.isEmpty()) {
+      outcomes.add("(time) " + words(late));
+    }
+    return String.join(", ", outcomes);
+  }
+
+  private static String words(List<Outcome> outcomes) {
+    return outcomes.stream()
+        .map(
+            o ->
+                switch (o) {
+                  case Outcome.Fired(Claim c) ->
+                      switch (c.owner()) {
+                        case Owner.Yours(String id) -> id;
+                        case Owner.Native(String app, String id) -> id;
+                        case Owner.Desktop(String what) -> what;
+                      };
+                  case Outcome.Waiting w -> "waits";
+                  case Outcome.Undecided u -> "undecided";
+                  case Outcome.Typed(String text) -> "types " + text;
+                  case Outcome.Unclaimed u -> "nothing";
+                })
+        .collect(Collectors.joining(", "));
+  }
+}

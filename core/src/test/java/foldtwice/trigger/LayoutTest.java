@@ -1,0 +1,143 @@
+package foldtwice.trigger;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class LayoutTest {
+
+  private static final List<List<String>> ROWS =
+      List.of(
+          List.of(
+              "Backquote",
+              "Digit1",
+              "Digit2",
+              "Digit3",
+              "Digit4",
+              "Digit5",
+              "Digit6",
+              "Digit7",
+              "Digit8",
+              "Digit9",
+              "Digit0",
+              "Minus",
+              "Equal"),
+          List.of(
+              "KeyQ",
+              "KeyW",
+              "KeyE",
+              "KeyR",
+              "KeyT",
+              "KeyY",
+              "KeyU",
+              "KeyI",
+              "KeyO",
+              "KeyP",
+              "BracketLeft",
+              "BracketRight",
+              "Backslash"),
+          List.of(
+              "KeyA",
+              "KeyS",
+              "KeyD",
+              "KeyF",
+              "KeyG",
+              "KeyH",
+              "KeyJ",
+              "KeyK",
+              "KeyL",
+              "Semicolon",
+              "Quote",
+              "Backslash"),
+          List.of(
+              "IntlBackslash",
+              "KeyZ",
+              "KeyX",
+              "KeyC",
+              "KeyV",
+              "KeyB",
+              "KeyN",
+              "KeyM",
+              "Comma",
+              "Period",
+              "Slash"));
+
+  /**
+   * Second source beside xkb-data: the npm package simple-keyboard-layouts; the table names its
+   * version.
+   */
+  @Test
+  void agreesWithASecondSource() throws IOException {
+    List<String> disagreements = new ArrayList<>();
+    int compared = 0;
+    try (var in = LayoutTest.class.getResourceAsStream("second-source-layouts.tsv")) {
+      for (String line : new String(in.readAllBytes(), StandardCharsets.UTF_8).split("\n")) {
+        if (line.startsWith("#")) {
+          continue;
+        }
+        String[] f = line.split("\t", -1);
+        Layout layout = Layouts.of(f[0]).orElseThrow();
+        Modifiers held = f[1].equals("shift") ? Modifiers.of(Modifier.SHIFT) : Modifiers.NONE;
+        List<String> codes = ROWS.get(Integer.parseInt(f[2]));
+        if (f[0].equals("us") && f[2].equals("3")) {
+          codes = codes.subList(1, codes.size());
+        }
+        String[] keys = f[3].split(" ");
+        for (int i = 0; i < keys.length; i++) {
+          Keysym made = layout.makes(KeyCode.of(codes.get(i)).orElseThrow(), held).orElseThrow();
+          String shown =
+              made.codePoint() >= 0 ? Character.toString(made.codePoint()) : DeadKeys.sign(made);
+          compared++;
+          if (!shown.equals(keys[i])) {
+            disagreements.add(
+                f[0] + " " + f[1] + " " + codes.get(i) + ": " + shown + " or " + keys[i]);
+          }
+        }
+      }
+    }
+    assertThat(compared).isGreaterThan(180);
+    // Known differences: xkb-data's French has the micro sign where the source has the same letter.
+    assertThat(disagreements).isEmpty();
+  }
+
+  /** Source: xkb-data 2.35.1: on fr the full stop is the shifted Comma key; common practice. */
+  @Test
+  void aCharacterThatNeedsShiftIsPressedWithShift() {
+    Layout fr = Layouts.of("fr").orElseThrow();
+    assertThat(fr.presses(Stroke.making('.', Modifier.ALT)))
+        .containsExactly(Press.of(KeyCode.COMMA, Modifier.ALT, Modifier.SHIFT));
+    assertThat(Layouts.of("de").orElseThrow().presses(Stroke.making('z', Modifier.CTRL)))
+        .containsExactly(Press.of(KeyCode.KEY_Y, Modifier.CTRL));
+  }
+
+  @Test
+  void aCharacterTheLayoutLacksHasNoPress() {
+    assertThat(Layouts.of("us").orElseThrow().presses(Stroke.making('\u00e4'))).isEmpty();
+    assertThat(Layouts.of("us").orElseThrow().presses(Stroke.at(KeyCode.KEY_A)))
+        .containsExactly(Press.of(KeyCode.KEY_A));
+  }
+
+  @Test
+  void typingFollowsTheLevel() {
+    Layout de = Layouts.of("de").orElseThrow();
+    assertThat(de.types(Press.of(KeyCode.KEY_Q, Modifier.ALTGR))).contains("@");
+    assertThat(de.types(Press.of(KeyCode.KEY_Y, Modifier.SHIFT))).contains("Z");
+    assertThat(de.types(Press.of(KeyCode.KEY_Y, Modifier.CTRL))).isEmpty();
+    assertThat(de.types(Press.of(KeyCode.BACKQUOTE))).as("a dead key").isEmpty();
+  }
+
+  @Test
+  void everyLayoutReadsItsOwnStrokesBack() {
+    for (String id : Layouts.IDS) {
+      Layout layout = Layouts.of(id).orElseThrow();
+      for (Shape.Cap cap : Shape.ISO.caps()) {
+        Press press = Press.of(cap.code(), Modifier.CTRL);
+        assertThat(layout.presses(layout.stroke(press))).as(id + " " + cap.code()).contains(press);
+      }
+    }
+  }
+}
