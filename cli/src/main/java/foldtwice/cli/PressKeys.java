@@ -20,10 +20,10 @@ import foldtwice.trigger.Press;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.io.PrintWriter;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -120,15 +120,7 @@ final class PressKeys implements Callable<Integer> {
   }
 
   private static Pressed press(Keymap keymap, Place state, List<Press> presses) {
-    Resolver resolver = new Resolver(keymap);
-    Resolver.State at = Resolver.start(state);
-    List<Outcome> outcomes = new ArrayList<>();
-    for (Press p : presses) {
-      Resolver.Answer answer = resolver.press(at, p, 0);
-      outcomes.addAll(answer.outcomes());
-      at = answer.next();
-    }
-    outcomes.addAll(resolver.tick(at, Resolver.TIME_LIMIT_MILLIS + 1).outcomes());
+    List<Outcome> outcomes = Resolver.outcomes(keymap, state, presses);
     Optional<Claim> fired =
         outcomes.stream()
             .filter(o -> o instanceof Outcome.Fired)
@@ -139,15 +131,32 @@ final class PressKeys implements Callable<Integer> {
 
   private void text(Library library, Pressed pressed, PrintWriter out) {
     Words words = new Words(library);
-    out.println(
-        pressed
-            .fired
-            .map(c -> keys + " fires " + words.owner(c.owner()))
-            .orElse(keys + " fires nothing"));
+    String fired =
+        pressed.outcomes.stream()
+            .filter(o -> o instanceof Outcome.Fired)
+            .map(o -> words.owner(((Outcome.Fired) o).claim().owner()))
+            .collect(Collectors.joining(", then "));
+    out.println(keys + " fires " + (fired.isEmpty() ? "nothing" : fired));
     pressed
         .why
         .layers()
         .forEach(l -> out.printf("  %-26s %s%n", words.layer(l.layer()), words.verdict(l)));
+  }
+
+  /** One outcome; those of a sequence stand in their order, the last is what it came to. */
+  private static ObjectNode outcome(Words words, Outcome outcome) {
+    ObjectNode out = Json.object();
+    switch (outcome) {
+      case Outcome.Fired(Claim claim) -> out.set("fires", Shown.claim(words, claim));
+      case Outcome.Waiting w -> out.put("waits", true);
+      case Outcome.Undecided(List<Claim> claims) -> {
+        ArrayNode list = out.putArray("undecided");
+        claims.forEach(c -> list.add(Shown.claim(words, c)));
+      }
+      case Outcome.Typed(String text) -> out.put("types", text);
+      case Outcome.Unclaimed(var press) -> out.set("nothing", Shown.presses(List.of(press)));
+    }
+    return out;
   }
 
   private static ObjectNode json(Library library, Pressed pressed) {
@@ -164,6 +173,8 @@ final class PressKeys implements Callable<Integer> {
     ObjectNode arguments = out.putObject("arguments");
     binding.ifPresent(
         b -> b.arguments().forEach((name, value) -> arguments.put(name, value.shown())));
+    ArrayNode outcomes = out.putArray("outcomes");
+    pressed.outcomes.forEach(o -> outcomes.add(outcome(words, o)));
     ArrayNode layers = out.putArray("layers");
     for (Explanation.LayerReport l : pressed.why.layers()) {
       ObjectNode one = layers.addObject().put("layer", words.layer(l.layer()));

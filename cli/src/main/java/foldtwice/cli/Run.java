@@ -85,7 +85,7 @@ final class Run implements Callable<Integer> {
       case text -> text(found, trace, out);
     }
     out.flush();
-    return trace.ending() instanceof Trace.Failed ? Exit.NO : Exit.WELL;
+    return trace.wentWell() ? Exit.WELL : Exit.NO;
   }
 
   private void set(Program program) throws Unusable {
@@ -151,7 +151,7 @@ final class Run implements Callable<Integer> {
         changes.addObject().put("what", c.what()).put("before", c.before()).put("after", c.after());
       }
     }
-    out.put("finished", !(trace.ending() instanceof Trace.Failed));
+    out.put("finished", trace.wentWell());
     return out.put("ending", StepWords.ending(trace.ending()));
   }
 }

@@ -76,6 +76,20 @@ public final class Resolver {
     return new Answer(start(state.place), List.copyOf(outcomes));
   }
 
+  /** Everything these strokes come to when they are pressed at once, one after the other. */
+  public static List<Outcome> outcomes(Keymap keymap, Place place, List<Press> presses) {
+    Resolver resolver = new Resolver(keymap);
+    State state = start(place);
+    List<Outcome> outcomes = new ArrayList<>();
+    for (Press p : presses) {
+      Answer answer = resolver.press(state, p, 0);
+      outcomes.addAll(answer.outcomes());
+      state = answer.next();
+    }
+    outcomes.addAll(resolver.tick(state, TIME_LIMIT_MILLIS + 1).outcomes());
+    return List.copyOf(outcomes);
+  }
+
   /** Offers strokes until they fire, wait or are used up; returns those that wait. */
   private static List<Press> offer(StateMap map, List<Press> strokes, List<Outcome> outcomes) {
     List<Press> rest = strokes;

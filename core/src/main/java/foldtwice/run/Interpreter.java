@@ -29,12 +29,16 @@ public final class Interpreter {
   /** A run is stopped after this many steps, so that a mistake cannot go on for ever. */
   public static final int MOST_STEPS = 100_000;
 
+  /** A run is stopped after this time, in milliseconds; a person waits for it. */
+  public static final long MOST_MILLIS = 5_000;
+
   private final Program program;
   private final Map<String, Value> names;
   private final Evaluator evaluator;
   private final Map<String, Value> toPutBack = new LinkedHashMap<>();
   private final List<Trace.Entry> entries = new ArrayList<>();
   private int steps;
+  private long began;
   private String number = "";
   private Step current;
 
@@ -71,7 +75,7 @@ public final class Interpreter {
   }
 
   private Trace run(Routine.Macro macro) {
-    long began = System.nanoTime();
+    began = System.nanoTime();
     Trace.Ending ending;
     program.beginRun();
     try {
@@ -113,6 +117,9 @@ public final class Interpreter {
       throw new StepFailure("an end within " + MOST_STEPS + " steps", "more");
     }
     long began = System.nanoTime();
+    if (began - this.began > MOST_MILLIS * 1_000_000) {
+      throw new StepFailure("an end within " + MOST_MILLIS + " ms", "more");
+    }
     switch (step) {
       case Step.Choose(List<Template> menu) -> {
         List<String> path = new ArrayList<>(menu.size());
@@ -261,9 +268,14 @@ public final class Interpreter {
     toPutBack.forEach(
         (setting, value) -> {
           long began = System.nanoTime();
-          if (program.change(setting, value) instanceof Reply.Done(List<Change> changes)) {
-            entries.add(new Trace.PutBack(setting, changes, System.nanoTime() - began));
-          }
+          Reply reply = program.change(setting, value);
+          long took = System.nanoTime() - began;
+          entries.add(
+              switch (reply) {
+                case Reply.Done(List<Change> changes) -> new Trace.PutBack(setting, changes, took);
+                case Reply.Refused(String expected, String found) ->
+                    new Trace.NotPutBack(setting, expected, found, took);
+              });
         });
   }
 }

@@ -33,6 +33,15 @@ public record Trace(List<Entry> entries, Ending ending, long nanos) {
   /** A setting put back at the end. */
   public record PutBack(String setting, List<Change> changes, long nanos) implements Entry {}
 
+  /** A setting the program would not take back; it stays as the run left it. */
+  public record NotPutBack(String setting, String expected, String found, long nanos)
+      implements Entry {
+    @Override
+    public List<Change> changes() {
+      return List.of();
+    }
+  }
+
   /** How a run ended. */
   public sealed interface Ending {}
 
@@ -50,7 +59,8 @@ public record Trace(List<Entry> entries, Ending ending, long nanos) {
     return entries.stream().flatMap(e -> e.changes().stream()).toList();
   }
 
-  public boolean isFinished() {
-    return ending instanceof Finished;
+  /** True when no step failed and every setting changed for the run is as it was. */
+  public boolean wentWell() {
+    return !(ending instanceof Failed) && entries.stream().noneMatch(e -> e instanceof NotPutBack);
   }
 }

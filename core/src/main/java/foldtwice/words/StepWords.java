@@ -73,6 +73,8 @@ public final class StepWords {
             case Step.PressButton b -> detail;
           };
       case Trace.PutBack(String setting, var changes, long nanos) -> setting;
+      case Trace.NotPutBack(String setting, String expected, String found, long nanos) ->
+          Words.TEXTS.get("line.notputback", setting, expected, found);
     };
   }
 
@@ -81,6 +83,7 @@ public final class StepWords {
     return switch (entry) {
       case Trace.Taken taken -> verb(taken.step());
       case Trace.PutBack p -> Words.TEXTS.get("verb.PutBack");
+      case Trace.NotPutBack n -> Words.TEXTS.get("verb.NotPutBack");
     };
   }
 

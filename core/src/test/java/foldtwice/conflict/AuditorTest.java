@@ -176,15 +176,7 @@ class AuditorTest {
   }
 
   private static Set<Owner> fired(Keymap keymap, Place state, List<Press> presses) {
-    Resolver resolver = new Resolver(keymap);
-    Resolver.State at = Resolver.start(state);
-    List<Outcome> outcomes = new ArrayList<>();
-    for (Press p : presses) {
-      Resolver.Answer answer = resolver.press(at, p, 0);
-      outcomes.addAll(answer.outcomes());
-      at = answer.next();
-    }
-    outcomes.addAll(resolver.tick(at, Resolver.TIME_LIMIT_MILLIS + 1).outcomes());
+    List<Outcome> outcomes = Resolver.outcomes(keymap, state, presses);
     return outcomes.stream()
         .filter(o -> o instanceof Outcome.Fired)
         .map(o -> ((Outcome.Fired) o).claim().owner())

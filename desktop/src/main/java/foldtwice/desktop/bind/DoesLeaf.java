@@ -55,7 +55,7 @@ final class DoesLeaf extends Leaf {
     routine.setId("routine");
     routine.setAccessibleText(Ui.text("does.routine"));
     routine.setMaxWidth(Double.MAX_VALUE);
-    routine.setStyle("-fx-font-family: 'Familjen Grotesk SemiBold'; -fx-font-size: 17px;");
+    routine.setStyle("-fx-font-family: 'Hanken Grotesk SemiBold'; -fx-font-size: 17px;");
     routine.setConverter(
         new StringConverter<>() {
           @Override

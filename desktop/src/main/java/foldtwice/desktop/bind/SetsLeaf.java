@@ -376,16 +376,8 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     if (states.isEmpty() || paths.isEmpty()) {
       return Ui.text("standin.nothing");
     }
-    Resolver resolver = new Resolver(now.keymap());
-    Resolver.State state = Resolver.start(states.getFirst());
     String answer = Ui.text("standin.nothing");
-    List<Outcome> outcomes = new ArrayList<>();
-    for (Press p : paths.getFirst()) {
-      Resolver.Answer a = resolver.press(state, p, 0);
-      outcomes.addAll(a.outcomes());
-      state = a.next();
-    }
-    outcomes.addAll(resolver.tick(state, Resolver.TIME_LIMIT_MILLIS + 1).outcomes());
+    List<Outcome> outcomes = Resolver.outcomes(now.keymap(), states.getFirst(), paths.getFirst());
     for (Outcome o : outcomes) {
       if (o instanceof Outcome.Fired(Claim claim)) {
         answer = now.words().owner(claim.owner());
@@ -485,7 +477,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     HBox row = new HBox(7, mark, weight, text);
     HBox.setMargin(mark, new javafx.geometry.Insets(3, 0, 0, 0));
     row.getStyleClass().addAll("said", Marks.style(c.weight()));
-    row.setStyle("-fx-font-family: 'Familjen Grotesk';");
+    row.setStyle("-fx-font-family: 'Hanken Grotesk';");
     return row;
   }
 

@@ -12,10 +12,8 @@ public final class Theme {
   private static final String HERE = "/foldtwice/desktop/";
   private static final List<String> FONTS =
       List.of(
-          "familjen-grotesk-latin-400-normal",
-          "familjen-grotesk-latin-500-normal",
-          "familjen-grotesk-latin-600-normal",
-          "familjen-grotesk-latin-700-normal",
+          "hanken-grotesk-latin-400-normal",
+          "hanken-grotesk-latin-600-normal",
           "commit-mono-latin-400-normal");
 
   private boolean night;

@@ -59,7 +59,8 @@ public final class WhyRows {
     List<Node> rows = new ArrayList<>();
     for (Trace.Entry e : trace.entries()) {
       String number = e instanceof Trace.Taken t ? t.number() + " " : "";
-      rows.add(row(number + StepWords.verb(e), millis(e.nanos()), StepWords.line(e), "plain"));
+      String style = e instanceof Trace.NotPutBack ? "blocks" : "plain";
+      rows.add(row(number + StepWords.verb(e), millis(e.nanos()), StepWords.line(e), style));
       for (Change c : e.changes()) {
         rows.add(row("", "", changed(c), "change"));
       }

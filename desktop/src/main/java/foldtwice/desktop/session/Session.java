@@ -127,7 +127,7 @@ public final class Session implements AutoCloseable {
     Routine routine = ran.routine();
     if (!store.mayWrite()
         || binding == null
-        || ran.trace().ending() instanceof foldtwice.run.Trace.Failed) {
+        || !ran.trace().wentWell()) {
       return;
     }
     String fingerprint = Fingerprint.of(binding, routine);

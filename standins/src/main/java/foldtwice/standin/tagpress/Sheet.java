@@ -13,7 +13,7 @@ import java.util.function.UnaryOperator;
  */
 public record Sheet(List<Box> boxes, List<Integer> selected) {
 
-  /** Width and height of the sheet in millimetres: two A6 labels side by side. */
+  /** Width and height of the sheet in millimetres: four labels of A6 size or less. */
   public static final int WIDTH_MM = 210;
 
   /** See {@link #WIDTH_MM}. */
@@ -27,14 +27,22 @@ public record Sheet(List<Box> boxes, List<Integer> selected) {
   static Sheet first() {
     return new Sheet(
         List.of(
-            Box.mm(1, "Fernhollow Herbarium", 12, 12, 80, 10),
-            Box.mm(2, "Asplenium viride Huds.", 12, 30, 60, 8),
-            Box.mm(3, "Fernhollow, wet rock by the lower weir", 12, 42, 76, 8),
-            Box.mm(4, "FH-02411", 12, 54, 30, 8),
-            Box.mm(5, "Fernhollow Herbarium", 118, 12, 80, 10),
-            Box.mm(6, "Carex limosa L.", 118, 30, 60, 8),
-            Box.mm(7, "Blackmere bog, north pool", 118, 42, 76, 8),
-            Box.mm(8, "FH-02412", 118, 54, 30, 8)),
+            Box.mm(1, "Fernhollow Herbarium", 12, 10, 80, 10),
+            Box.mm(2, "Asplenium viride Huds.", 12, 26, 60, 8),
+            Box.mm(3, "Fernhollow, wet rock by the lower weir", 12, 38, 76, 8),
+            Box.mm(4, "FH-02411", 12, 50, 30, 8),
+            Box.mm(5, "Fernhollow Herbarium", 118, 10, 80, 10),
+            Box.mm(6, "Carex limosa L.", 118, 26, 60, 8),
+            Box.mm(7, "Blackmere bog, north pool", 118, 38, 76, 8),
+            Box.mm(8, "FH-02412", 118, 50, 30, 8),
+            Box.mm(9, "Fernhollow Herbarium", 12, 84, 80, 10),
+            Box.mm(10, "Saxifraga \u00d7 arendsii Engl.", 12, 100, 60, 8),
+            Box.mm(11, "Fernhollow, garden wall", 12, 112, 76, 8),
+            Box.mm(12, "FH-02413", 12, 124, 30, 8),
+            Box.mm(13, "Fernhollow Herbarium", 118, 84, 80, 10),
+            Box.mm(14, "Primula farinosa L.", 118, 100, 60, 8),
+            Box.mm(15, "Blackmere bog, by the flush", 118, 112, 76, 8),
+            Box.mm(16, "FH-02414", 118, 124, 30, 8)),
         List.of(1));
   }
 

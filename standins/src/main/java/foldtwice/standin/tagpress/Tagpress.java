@@ -109,7 +109,7 @@ public final class Tagpress extends StandIn<Sheet> {
     command("line-tool", "Draw \u203a Line tool", () -> tool("line"));
     command("box-tool", "Draw \u203a Box tool", () -> tool("box"));
     command("arrow-tool", "Draw \u203a Arrow tool", () -> tool("arrow"));
-    for (LengthUnit unit : List.of(LengthUnit.MM, LengthUnit.IN, LengthUnit.PT, LengthUnit.PICA)) {
+    for (LengthUnit unit : LengthUnit.values()) {
       command(
           "unit-" + unit.symbol(),
           "View \u203a Unit \u203a " + name(unit),
@@ -220,12 +220,23 @@ public final class Tagpress extends StandIn<Sheet> {
 
   private OpenDialog sizeDialog() {
     Box first = document().selectedBoxes().getFirst();
-    return OpenDialog.of(
-            "Size of boxes",
-            field("Width", shown(first.wide(unit()))),
-            field("Height", shown(first.high(unit()))))
-        .button("Set", d -> onUnlocked(b -> b.sized(grid(d, "Width"), grid(d, "Height"))))
+    Dialog.Field width = field("Width", shown(first.wide(unit())));
+    Dialog.Field height = field("Height", shown(first.high(unit())));
+    return OpenDialog.of("Size of boxes", width, height)
+        .button(
+            "Set",
+            d ->
+                onUnlocked(
+                    b ->
+                        b.sized(
+                            isTouched(d, width) ? grid(d, "Width") : b.width(),
+                            isTouched(d, height) ? grid(d, "Height") : b.height())))
         .button("Close", d -> cancel());
+  }
+
+  /** What nobody typed into is not set: it is shown rounded, and the box may be exact. */
+  private static boolean isTouched(Dialog dialog, Dialog.Field shown) {
+    return !dialog.field(shown.label()).orElseThrow().text().equals(shown.text());
   }
 
   private Dialog.Field field(String label, String text) {
