@@ -4,7 +4,12 @@ import foldtwice.routine.LengthUnit;
 import java.util.List;
 import java.util.Optional;
 
-/** A dialog a program has open. */
+/**
+ * A dialog a program has open.
+ *
+ * @param buttons by label; the first is the one Enter presses, the last closes without doing
+ *     anything
+ */
 public record Dialog(String title, List<Field> fields, List<String> buttons) {
 
   public Dialog {

@@ -78,13 +78,13 @@ public final class LibraryJson {
     }
     Library library =
         new Library(
-        in.text("name"),
-        in.byId("applications", PlaceJson::application, Application::id),
-        in.byId("stations", PlaceJson::station, Station::id),
-        routines,
-        in.byId("bindings", b -> BindingJson.read(b, routines), Binding::id),
-        proofs,
-        in.rest(LIBRARY));
+            in.text("name"),
+            in.byId("applications", PlaceJson::application, Application::id),
+            in.byId("stations", PlaceJson::station, Station::id),
+            routines,
+            in.byId("bindings", b -> BindingJson.read(b, routines), Binding::id),
+            proofs,
+            in.rest(LIBRARY));
     checkPlaces(library);
     return library;
   }
@@ -97,7 +97,8 @@ public final class LibraryJson {
       int c = 0;
       for (NativeCommand command : application.commands()) {
         Place place = command.place();
-        if (!known.contains(place) || !place.applicationId().equals(Optional.of(application.id()))) {
+        if (!known.contains(place)
+            || !place.applicationId().equals(Optional.of(application.id()))) {
           throw unknown("/applications/" + a + "/commands/" + c + "/place", place);
         }
         c++;

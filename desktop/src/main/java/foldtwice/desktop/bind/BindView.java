@@ -207,6 +207,11 @@ public final class BindView extends BorderPane {
     sets.startCapture(false);
   }
 
+  /** True while keys pressed are read as a trigger. */
+  public boolean isCapturing() {
+    return sets.isCapturing();
+  }
+
   /** Fires the chosen binding. */
   public void fire() {
     happens.fire();

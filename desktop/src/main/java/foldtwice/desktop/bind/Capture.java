@@ -1,6 +1,6 @@
 package foldtwice.desktop.bind;
 
-import foldtwice.desktop.session.Keyboard;
+import foldtwice.desktop.session.HeldKeys;
 import foldtwice.resolve.Resolver;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Layout;
@@ -15,6 +15,7 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.event.EventHandler;
 import javafx.scene.Scene;
+import javafx.scene.input.InputMethodEvent;
 import javafx.scene.input.KeyEvent;
 import javafx.util.Duration;
 
@@ -45,7 +46,9 @@ final class Capture {
   private final Supplier<Layout> layout;
   private final Listener listener;
   private final List<Press> strokes = new ArrayList<>();
+  private final HeldKeys held = new HeldKeys();
   private final EventHandler<KeyEvent> filter = this::key;
+  private final EventHandler<InputMethodEvent> composing = this::compose;
   private final Timeline limit =
       new Timeline(new KeyFrame(Duration.millis(Resolver.TIME_LIMIT_MILLIS), e -> end()));
   private Scene scene;
@@ -62,8 +65,10 @@ final class Capture {
   void start(Scene in) {
     stop();
     strokes.clear();
+    held.reset();
     scene = in;
     scene.addEventFilter(KeyEvent.ANY, filter);
+    scene.addEventFilter(InputMethodEvent.ANY, composing);
   }
 
   /** Leaves without telling anybody. */
@@ -71,6 +76,7 @@ final class Capture {
     limit.stop();
     if (scene != null) {
       scene.removeEventFilter(KeyEvent.ANY, filter);
+      scene.removeEventFilter(InputMethodEvent.ANY, composing);
       scene = null;
     }
   }
@@ -80,11 +86,12 @@ final class Capture {
     if (e.getEventType() == KeyEvent.KEY_TYPED) {
       return;
     }
+    held.follow(e);
     if (e.getEventType() == KeyEvent.KEY_RELEASED || e.getCode().isModifierKey()) {
-      listener.holding(List.copyOf(strokes), Keyboard.held(e));
+      listener.holding(List.copyOf(strokes), held.during(e));
       return;
     }
-    Optional<Press> press = Keyboard.press(e, layout.get());
+    Optional<Press> press = held.press(e, layout.get());
     if (press.isEmpty()) {
       listener.untold();
       return;
@@ -100,6 +107,12 @@ final class Capture {
     if (strokes.size() == Trigger.Keys.MOST_STROKES) {
       end();
     }
+  }
+
+  /** A dead key comes as text being composed, without a press that could be told. */
+  private void compose(InputMethodEvent e) {
+    e.consume();
+    listener.untold();
   }
 
   private static boolean isEscape(Press press) {

@@ -163,7 +163,7 @@ final class HappensLeaf extends Leaf {
     if (cannot().isEmpty()) {
       Words words = now.words();
       Explanation explanation = Explanation.of(now.keymap(), state().orElseThrow(), path());
-      why.getChildren().setAll(WhyRows.layers(explanation, words));
+      why.getChildren().setAll(WhyRows.layers(explanation, words, now.keymap().layout()));
     } else if (firedFor.isEmpty()) {
       result.getChildren().setAll(Parts.wrapped(Ui.text(cannot().get()), "soft"));
     }

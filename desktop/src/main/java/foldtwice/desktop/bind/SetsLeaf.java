@@ -236,6 +236,10 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     clearAdvice();
   }
 
+  boolean isCapturing() {
+    return capture.isOn();
+  }
+
   private void stopCapture() {
     capture.stop();
     press.setText(Ui.text("sets.press"));

@@ -186,7 +186,8 @@ public final class Frame extends StackPane implements Finder.Targets {
     }
   }
 
-  private void turnSheet() {
+  /** From the day sheet to the night sheet, and back. */
+  public void turnSheet() {
     theme.turn(getScene(), !theme.isNight());
     Theme.remember(theme.isNight());
     night.setGraphic(new FontIcon(theme.isNight() ? Feather.SUN : Feather.MOON));
@@ -199,6 +200,9 @@ public final class Frame extends StackPane implements Finder.Targets {
    * most.
    */
   private void key(KeyEvent e) {
+    if (bind.isCapturing()) {
+      return; // every key is the person's answer, ours too
+    }
     boolean inWindow = inside(e.getTarget(), StandInWindow.class);
     boolean inText = e.getTarget() instanceof TextInputControl;
     for (OwnKeys own : OwnKeys.values()) {

@@ -1,14 +1,21 @@
 package foldtwice.desktop.parts;
 
+import foldtwice.desktop.session.Ui;
 import foldtwice.resolve.Explanation;
 import foldtwice.resolve.Explanation.LayerReport;
 import foldtwice.run.Change;
 import foldtwice.run.Trace;
+import foldtwice.trigger.Key;
+import foldtwice.trigger.Layout;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Stroke;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -23,9 +30,11 @@ public final class WhyRows {
 
   private WhyRows() {}
 
-  /** One row a layer. */
-  public static List<Node> layers(Explanation why, Words words) {
+  /** What was pressed on the keyboard, and one row a layer. */
+  public static List<Node> layers(Explanation why, Words words, Layout layout) {
     List<Node> rows = new ArrayList<>();
+    String keyboard = Ui.text("happens.keyboard", layout.id().toUpperCase(Locale.ROOT));
+    rows.add(row(keyboard, "", positions(why.presses()), "soft"));
     List<String> passed = new ArrayList<>();
     for (LayerReport report : why.layers()) {
       if (report.verdict() == Explanation.Verdict.PASSES) {
@@ -46,10 +55,16 @@ public final class WhyRows {
     return rows;
   }
 
+  private static String positions(List<Press> presses) {
+    return presses.stream()
+        .map(p -> Notation.write(new Stroke(p.held(), new Key.At(p.code()))))
+        .collect(Collectors.joining(Notation.THEN));
+  }
+
   /** Layers that let a press pass one after the other share a row. */
   private static void passing(List<Node> rows, List<String> passed, Words words) {
     if (!passed.isEmpty()) {
-      rows.add(row(words.passes(passed.size()), "", String.join("; ", passed), "soft"));
+      rows.add(row(String.join(", ", passed), "", words.passes(passed.size()), "soft"));
       passed.clear();
     }
   }

@@ -23,9 +23,12 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.event.Event;
 import javafx.scene.Scene;
+import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
@@ -56,27 +59,35 @@ public final class Pictures extends Application {
     scene = frame.scene(1280, 800);
     stage.setScene(scene);
     stage.show();
-    write(frame, theme);
+    write(frame);
     next();
   }
 
-  private void write(Frame frame, Theme theme) {
+  private void write(Frame frame) {
     BindView bind = frame.showBind();
     script.add(bind::fire);
     script.add(() -> picture("bind"));
     script.add(() -> bind.choose("b14"));
     script.add(bind::fire);
     script.add(() -> picture("bind-conflict"));
+    script.add(() -> ((Button) scene.lookup("#undo-run")).fire());
+    script.add(() -> bind.choose("b02"));
+    script.add(bind::pressKeys);
+    script.add(() -> key(javafx.scene.input.KeyCode.P));
+    script.add(() -> picture("bind-advice"));
+    script.add(() -> key(javafx.scene.input.KeyCode.ESCAPE));
+    script.add(() -> key(javafx.scene.input.KeyCode.ESCAPE));
     script.add(() -> bind.choose("b34"));
     script.add(bind::fire);
-    script.add(() -> theme.turn(scene, true));
+    script.add(frame::turnSheet);
     script.add(() -> picture("bind-night"));
-    script.add(() -> theme.turn(scene, false));
+    script.add(frame::turnSheet);
     script.add(frame::openLookUp);
     script.add(() -> ((TextField) scene.lookup("#look-up")).setText("alt+."));
     script.add(() -> picture("look-up"));
     script.add(() -> frame.showTry().go("tagpress"));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.PERIOD, Modifier.ALT)));
+    script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_D, Modifier.ALT)));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_DOWN, Modifier.ALT)));
     script.add(() -> picture("try-tagpress"));
     script.add(() -> frame.showTry().go("vasculum"));
@@ -100,6 +111,14 @@ public final class Pictures extends Application {
   private void step(Runnable step) {
     step.run();
     next();
+  }
+
+  /** A real key event with Ctrl held; Escape without. */
+  private void key(javafx.scene.input.KeyCode code) {
+    boolean ctrl = code != javafx.scene.input.KeyCode.ESCAPE;
+    Event.fireEvent(
+        scene.getFocusOwner(),
+        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, ctrl, false, false));
   }
 
   private void picture(String name) {

@@ -3,8 +3,6 @@ package foldtwice.desktop.session;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Keysym;
 import foldtwice.trigger.Layout;
-import foldtwice.trigger.Modifier;
-import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
 import java.util.EnumMap;
 import java.util.Map;
@@ -12,13 +10,13 @@ import java.util.Optional;
 import javafx.scene.input.KeyEvent;
 
 /**
- * Reads real key events as presses on the station's keyboard.
+ * Reads where the keys of real key events lie on the station's keyboard.
  *
  * <p>The toolkit tells which character a key makes rather than where it lies, so the station's
  * layout says where that is. A key that arrives without a code is told by its text; one that has
  * neither cannot be told.
  */
-public final class Keyboard {
+final class Keyboard {
 
   private static final Map<javafx.scene.input.KeyCode, KeyCode> PLACED =
       new EnumMap<>(javafx.scene.input.KeyCode.class);
@@ -96,15 +94,16 @@ public final class Keyboard {
 
   private Keyboard() {}
 
-  /** The press of a key-down event; empty for modifiers alone and for keys that cannot be told. */
-  public static Optional<Press> press(KeyEvent e, Layout layout) {
+  /**
+   * Where the key of a key-down event lies; empty for modifiers and for keys that cannot be told.
+   */
+  static Optional<KeyCode> position(KeyEvent e, Layout layout) {
     if (e.getCode().isModifierKey()) {
       return Optional.empty();
     }
-    Modifiers held = held(e);
     KeyCode placed = PLACED.get(e.getCode());
     if (placed != null) {
-      return Optional.of(new Press(placed, held));
+      return Optional.of(placed);
     }
     String making = MAKING.get(e.getCode());
     if (making == null && !e.getText().isBlank()) {
@@ -114,15 +113,6 @@ public final class Keyboard {
         ? Optional.empty()
         : layout.making(Keysym.of(Character.toLowerCase(making.codePointAt(0)))).stream()
             .findFirst()
-            .map(p -> new Press(p.code(), held));
-  }
-
-  /** The modifiers held during an event. */
-  public static Modifiers held(KeyEvent e) {
-    Modifiers held = Modifiers.NONE;
-    held = e.isControlDown() ? held.with(Modifier.CTRL) : held;
-    held = e.isAltDown() ? held.with(Modifier.ALT) : held;
-    held = e.isShiftDown() ? held.with(Modifier.SHIFT) : held;
-    return e.isMetaDown() ? held.with(Modifier.LOGO) : held;
+            .map(Press::code);
   }
 }

@@ -125,9 +125,7 @@ public final class Session implements AutoCloseable {
   public void prove(Trial.Effect.Ran ran) {
     Binding binding = now().library().bindings().get(ran.binding().id());
     Routine routine = ran.routine();
-    if (!store.mayWrite()
-        || binding == null
-        || !ran.trace().wentWell()) {
+    if (!store.mayWrite() || binding == null || !ran.trace().wentWell()) {
       return;
     }
     String fingerprint = Fingerprint.of(binding, routine);

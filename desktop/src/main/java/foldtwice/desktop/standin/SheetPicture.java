@@ -20,6 +20,9 @@ final class SheetPicture extends Pane {
 
   private static final double RULER = 20;
 
+  /** Small marks from one numbered mark of a ruler to the next. */
+  private static final int PARTS = 5;
+
   /** How much of a sheet a preview shows across. */
   private static final double NEAR_MM = 105;
 
@@ -74,11 +77,10 @@ final class SheetPicture extends Pane {
     paper.getStyleClass().add("label-paper");
     paper.setOnMousePressed(e -> onClick.accept(0, false));
     getChildren().add(paper);
-    Line middle =
-        new Line(left + 105 * perMm, top, left + 105 * perMm, top + Sheet.HEIGHT_MM * perMm);
-    middle.getStyleClass().add("ruler");
-    middle.getStrokeDashArray().setAll(2.0, 4.0);
-    getChildren().add(middle);
+    double right = left + Sheet.WIDTH_MM * perMm;
+    double bottom = top + Sheet.HEIGHT_MM * perMm;
+    cut(new Line((left + right) / 2, top, (left + right) / 2, bottom));
+    cut(new Line(left, (top + bottom) / 2, right, (top + bottom) / 2));
     Sheet sheet = program.document();
     for (Box box : sheet.boxes()) {
       Optional<Box> was = before == null ? Optional.empty() : before.box(box.number());
@@ -92,6 +94,12 @@ final class SheetPicture extends Pane {
     if (rulers) {
       rulers(left, top, perMm);
     }
+  }
+
+  /** Where the labels are cut apart. */
+  private void cut(Line line) {
+    line.getStrokeDashArray().setAll(2.0, 4.0);
+    add(line, "ruler");
   }
 
   private void draw(Box box, boolean selected, double left, double top, double perMm) {
@@ -134,9 +142,16 @@ final class SheetPicture extends Pane {
     int step = 1;
     for (int factor : new int[] {1, 2, 5, 10, 20, 50, 100, 200}) {
       step = factor;
-      if (perUnit * factor >= 44) {
+      if (perUnit * factor >= 40) {
         break;
       }
+    }
+    double part = step * perUnit / PARTS;
+    for (int i = 0; i * part <= Sheet.WIDTH_MM * perMm + 0.5; i++) {
+      add(new Line(left + i * part, top - 3, left + i * part, top - 1), "ruler");
+    }
+    for (int i = 0; i * part <= Sheet.HEIGHT_MM * perMm + 0.5; i++) {
+      add(new Line(left - 3, top + i * part, left - 1, top + i * part), "ruler");
     }
     for (int i = 0; i * perUnit <= Sheet.WIDTH_MM * perMm + 0.5; i += step) {
       double x = left + i * perUnit;

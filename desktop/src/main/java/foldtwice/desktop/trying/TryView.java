@@ -3,7 +3,7 @@ package foldtwice.desktop.trying;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
-import foldtwice.desktop.session.Keyboard;
+import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.OwnKeys;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -11,6 +11,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.StandInWindow;
 import foldtwice.place.Application;
 import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Resolver;
 import foldtwice.run.Program;
 import foldtwice.run.Trial;
@@ -56,7 +57,8 @@ public final class TryView extends BorderPane {
   private final KeyboardView keyboard;
   private final VBox why = new VBox();
   private final VBox presses = new VBox();
-  private final KeyFrameless timer = new KeyFrameless();
+  private final HeldKeys held = new HeldKeys();
+  private final TimeLimit timer = new TimeLimit();
   private Trial trial;
   private Keymap trialOf;
   private String application;
@@ -69,7 +71,7 @@ public final class TryView extends BorderPane {
   private int count;
 
   /** The time limit of a sequence, as a timer of the interface. */
-  private final class KeyFrameless {
+  private final class TimeLimit {
     private final Timeline line =
         new Timeline(
             new KeyFrame(
@@ -95,8 +97,10 @@ public final class TryView extends BorderPane {
       StandInWindow window = StandInWindow.of(entry.getValue());
       window.setOnWorked(r -> follow());
       window.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+      window.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
       window.addEventFilter(KeyEvent.KEY_TYPED, TryView::swallow);
       window.focusedProperty().addListener((o, a, b) -> follow());
+      window.focusWithinProperty().addListener((o, a, within) -> held.reset());
       windows.put(entry.getKey(), window);
       ToggleButton chip = new ToggleButton(name(entry.getKey()));
       chip.setId("try-" + entry.getKey());
@@ -226,24 +230,33 @@ public final class TryView extends BorderPane {
     return System.nanoTime() / 1_000_000;
   }
 
-  /** Real keys go to the stand-in, but for those that lead out of it. */
+  /**
+   * Real keys go to the stand-in, but for those that lead out of it. In a dialog's field they go to
+   * the field, unless somebody claims them there.
+   */
   private void key(KeyEvent e) {
-    if (e.getTarget() instanceof TextInputControl) {
-      if (e.getCode() == javafx.scene.input.KeyCode.ESCAPE) {
-        program().cancel();
-        windows.get(application).refresh();
-        focusWindow();
-        e.consume();
-      }
-      return;
-    }
+    held.follow(e);
     if (e.getTarget() instanceof Button || isOwn(e)) {
       return;
     }
-    keyboard.hold(Keyboard.held(e));
-    Optional<Press> press = Keyboard.press(e, session.now().keymap().layout());
+    Optional<Press> press = held.press(e, session.now().keymap().layout());
+    if (e.getTarget() instanceof TextInputControl && press.filter(this::isClaimed).isEmpty()) {
+      return;
+    }
+    keyboard.hold(held.during(e));
     press.ifPresent(this::press);
     e.consume();
+  }
+
+  private boolean isClaimed(Press press) {
+    return !trial().pending().isEmpty()
+        || Resolver.outcomes(session.now().keymap(), program().place(), List.of(press)).stream()
+            .anyMatch(o -> o instanceof Outcome.Fired || o instanceof Outcome.Undecided);
+  }
+
+  private void released(KeyEvent e) {
+    held.follow(e);
+    keyboard.hold(held.during(e));
   }
 
   private static boolean isOwn(KeyEvent e) {
@@ -288,7 +301,9 @@ public final class TryView extends BorderPane {
     String notation = String.join(Notation.THEN, shown.stream().map(Notation::write).toList());
     pressed.setText(notation);
     if (result.explanation().isPresent()) {
-      why.getChildren().setAll(WhyRows.layers(result.explanation().get(), words));
+      why.getChildren()
+          .setAll(
+              WhyRows.layers(result.explanation().get(), words, session.now().keymap().layout()));
     }
     for (Effect effect : result.effects()) {
       why.getChildren().addAll(rows(effect));
