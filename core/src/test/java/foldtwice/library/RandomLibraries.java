@@ -1,0 +1,228 @@
+package foldtwice.library;
+
+import foldtwice.binding.Binding;
+import foldtwice.binding.Proof;
+import foldtwice.extras.Extras;
+import foldtwice.place.Application;
+import foldtwice.place.Context;
+import foldtwice.place.Danger;
+import foldtwice.place.NativeCommand;
+import foldtwice.place.Place;
+import foldtwice.place.Rule;
+import foldtwice.place.Station;
+import foldtwice.routine.Condition;
+import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Line;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
+import foldtwice.routine.Value;
+import foldtwice.trigger.Layouts;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Shape;
+import foldtwice.trigger.Trigger;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+
+/** Whole libraries of every kind of value there is, drawn from a seed. */
+public final class RandomLibraries {
+
+  private static final List<String> KEYS =
+      List.of(
+          "Alt+.", "L then B", "Ctrl+[KeyQ]", "F5", "Logo+\u00e4", "AltGr+Shift+E", "Num+Enter");
+  private static final List<String> TEXTS =
+      List.of(
+          "Shift boxes",
+          "\u2640 on \u00b1",
+          "a \"quoted\" one",
+          "tab\tand\nline",
+          "",
+          "\ud83c\udf3f");
+
+  private final Random random;
+  private int ids;
+
+  private RandomLibraries(long seed) {
+    random = new Random(seed);
+  }
+
+  public static Library of(long seed) {
+    return new RandomLibraries(seed).library();
+  }
+
+  private Library library() {
+    LinkedHashMap<String, Application> applications = new LinkedHashMap<>();
+    LinkedHashMap<String, Station> stations = new LinkedHashMap<>();
+    LinkedHashMap<String, Routine> routines = new LinkedHashMap<>();
+    LinkedHashMap<String, Binding> bindings = new LinkedHashMap<>();
+    LinkedHashMap<String, Proof> proofs = new LinkedHashMap<>();
+    for (int i = random.nextInt(3); i >= 0; i--) {
+      Application a = application();
+      applications.put(a.id(), a);
+      Station s = station();
+      stations.put(s.id(), s);
+    }
+    for (int i = random.nextInt(4); i >= 0; i--) {
+      Routine r = routine(applications.keySet().iterator().next());
+      routines.put(r.id(), r);
+    }
+    Library places =
+        new Library("", applications, Map.of(), Map.of(), Map.of(), Map.of(), Extras.NONE);
+    for (int i = random.nextInt(6); i > 0; i--) {
+      Binding b = binding(one(List.copyOf(routines.values())), one(places.places()));
+      bindings.put(b.id(), b);
+      if (random.nextBoolean()) {
+        proofs.put(b.id(), new Proof(Instant.ofEpochSecond(random.nextInt()), "0123456789abcdef"));
+      }
+    }
+    return new Library(text(), applications, stations, routines, bindings, proofs, extras());
+  }
+
+  private <T> T one(List<T> of) {
+    return of.get(random.nextInt(of.size()));
+  }
+
+  private String id() {
+    return one(List.of("a", "b-", "\u00fc")) + ids++;
+  }
+
+  private String text() {
+    return one(TEXTS);
+  }
+
+  private Extras extras() {
+    return random.nextInt(3) > 0
+        ? Extras.NONE
+        : new Extras(Map.of("later", one(List.of("{\"a\":[1,2.50,null]}", "true", "\"x\""))));
+  }
+
+  private List<Trigger> triggers() {
+    return random
+        .ints(random.nextInt(3), 0, KEYS.size())
+        .<Trigger>mapToObj(i -> Notation.read(KEYS.get(i)))
+        .toList();
+  }
+
+  private Application application() {
+    String id = id();
+    Context inner = new Context(id(), text(), List.of(), false, random.nextBoolean(), extras());
+    Context outer =
+        new Context(id(), text(), List.of(inner), random.nextBoolean(), false, extras());
+    List<Rule> rules =
+        List.of(
+            new Rule.MostStrokes(random.nextInt(4)),
+            new Rule.HoldsOneOf(new Modifiers(random.nextInt(64))),
+            new Rule.NeverHolds(new Modifiers(random.nextInt(64))),
+            new Rule.NeverKeys(List.of("F1")));
+    NativeCommand command =
+        new NativeCommand(
+            id(),
+            text(),
+            text(),
+            List.of("Box", text()),
+            triggers(),
+            new Place.Within(id, inner.id()),
+            random.nextInt(100) / 4.0,
+            one(List.of(Danger.values())),
+            extras());
+    return new Application(
+        id,
+        text(),
+        text(),
+        List.of(outer),
+        List.of(command),
+        rules.subList(0, random.nextInt(5)),
+        extras());
+  }
+
+  private Station station() {
+    return new Station(
+        id(),
+        text(),
+        one(Layouts.IDS),
+        one(List.of(Shape.values())),
+        List.of(new Station.Reserved(Notation.read(one(KEYS)), text())),
+        extras());
+  }
+
+  private Routine routine(String application) {
+    List<Parameter> parameters =
+        List.of(
+            parameter("dx", new Kind.Distance(mm("-9"), mm("9"), mm("0.1")), mm("0.5")),
+            parameter("times", new Kind.Count(-5, 5), Value.Amount.of(-2)),
+            parameter("words", new Kind.Words(), new Value.Text(text())),
+            parameter("way", new Kind.Choice(List.of("Up", "Down")), new Value.Text("Up")),
+            parameter("sure", new Kind.YesNo(), new Value.Flag(random.nextBoolean())));
+    return new Routine.Macro(
+        id(), text(), text(), application, text(), parameters, lines(2), extras());
+  }
+
+  private Parameter parameter(String name, Kind kind, Value otherwise) {
+    return new Parameter(name, kind, otherwise, extras());
+  }
+
+  private static Value.Length mm(String amount) {
+    return new Value.Length(new BigDecimal(amount), foldtwice.routine.LengthUnit.MM);
+  }
+
+  private List<Line> lines(int depth) {
+    return random
+        .ints(random.nextInt(4), 0, depth == 0 ? 7 : 9)
+        .mapToObj(kind -> new Line(step(kind, depth), extras()))
+        .toList();
+  }
+
+  private Step step(int kind, int depth) {
+    var value = ExprNotation.read(one(List.of("-\u2039dx\u203a * 2", "'it''s'", "0.5 mm", "yes")));
+    return switch (kind) {
+      case 0 -> new Step.Choose(List.of(new Template("Box"), new Template("\u2039way\u203a")));
+      case 1 -> new Step.Fill(text(), value);
+      case 2 -> new Step.PressButton(text());
+      case 3 -> new Step.ReadSetting(text(), "before");
+      case 4 -> new Step.ChangeSetting(text(), value, one(List.of(Step.Lasting.values())));
+      case 5 -> new Step.SelectOffset(value, value, one(List.of(Step.Edge.values())));
+      case 6 -> new Step.SetVariable("v", value);
+      case 7 ->
+          new Step.If(
+              one(
+                  List.of(
+                      new Condition.SettingIs(text(), value),
+                      new Condition.SomethingSelected(),
+                      new Condition.Compare(value, Condition.Relation.IS_NOT, value))),
+              lines(depth - 1),
+              lines(depth - 1));
+      default -> new Step.Repeat(value, lines(depth - 1));
+    };
+  }
+
+  private Binding binding(Routine routine, Place place) {
+    Map<String, Value> all =
+        Map.of(
+            "dx",
+            mm("-0.25"),
+            "times",
+            Value.Amount.of(5),
+            "words",
+            new Value.Text(text()),
+            "way",
+            new Value.Text("Down"),
+            "sure",
+            new Value.Flag(true));
+    Map<String, Value> some = new LinkedHashMap<>();
+    all.forEach(
+        (name, value) -> {
+          if (random.nextBoolean()) {
+            some.put(name, value);
+          }
+        });
+    return new Binding(
+        id(), routine.id(), place, triggers(), some, random.nextInt(900) / 2.0, extras());
+  }
+}
