@@ -57,8 +57,10 @@ public interface Program {
   /** Moves the selection. */
   Reply select(int rows, int columns, Step.Edge edge);
 
+  /** What was half done, such as a text being typed, is finished first and is not the run's. */
   void beginRun();
 
+  /** What the run left half done is finished, and is the run's. */
   void endRun();
 
   Reply undo();

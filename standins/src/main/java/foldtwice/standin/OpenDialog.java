@@ -1,28 +1,33 @@
 package foldtwice.standin;
 
 import foldtwice.run.Dialog;
+import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import java.math.BigDecimal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 
 /**
  * A dialog and what its buttons do with what stands in its fields.
  *
  * @param actions by button label, in order
  */
-public record OpenDialog(Dialog view, Map<String, Function<Dialog, Reply>> actions) {
+public record OpenDialog(Dialog view, Map<String, Action> actions) {
+
+  /** What a button does: to the program it is given, so that a copy's dialog works the copy. */
+  public interface Action {
+    Reply on(Program program, Dialog dialog);
+  }
 
   /** A dialog whose buttons are added one by one with {@link #button}. */
   public static OpenDialog of(String title, Dialog.Field... fields) {
     return new OpenDialog(new Dialog(title, List.of(fields), List.of()), Map.of());
   }
 
-  public OpenDialog button(String label, Function<Dialog, Reply> action) {
-    Map<String, Function<Dialog, Reply>> more = new LinkedHashMap<>(actions);
+  public OpenDialog button(String label, Action action) {
+    Map<String, Action> more = new LinkedHashMap<>(actions);
     more.put(label, action);
     return new OpenDialog(
         new Dialog(view.title(), view.fields(), List.copyOf(more.keySet())), more);

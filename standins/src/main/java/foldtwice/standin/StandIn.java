@@ -91,6 +91,18 @@ public abstract class StandIn<D> implements Program {
     return new Reply.Done(differences(before, next));
   }
 
+  /** Takes the last change back as if it had not been made. */
+  protected final void takeBack() {
+    if (beforeRun == null) {
+      document = past.pop();
+    }
+  }
+
+  /**
+   * Finishes what is half done, such as a text being typed, before a run, after it and before undo.
+   */
+  protected void settle() {}
+
   protected final Reply open(OpenDialog opened) {
     dialog = opened;
     return new Reply.Done(List.of(new Change("dialog", "none", opened.view().title())));
@@ -190,7 +202,7 @@ public abstract class StandIn<D> implements Program {
         ? new Reply.Refused(
             "a button, one of " + String.join(", ", dialog.actions().keySet()),
             "no \"" + button + "\"")
-        : action.apply(dialog.view());
+        : action.on(this, dialog.view());
   }
 
   @Override
@@ -228,11 +240,13 @@ public abstract class StandIn<D> implements Program {
 
   @Override
   public final void beginRun() {
+    settle();
     beforeRun = document;
   }
 
   @Override
   public final void endRun() {
+    settle();
     if (beforeRun != null && !beforeRun.equals(document)) {
       past.push(beforeRun);
       future.clear();
@@ -251,6 +265,7 @@ public abstract class StandIn<D> implements Program {
   }
 
   private Reply swap(Deque<D> from, Deque<D> to, String expected) {
+    settle();
     if (from.isEmpty() || beforeRun != null) {
       return new Reply.Refused(expected, "nothing");
     }

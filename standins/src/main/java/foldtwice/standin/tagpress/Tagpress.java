@@ -211,11 +211,10 @@ public final class Tagpress extends StandIn<Sheet> {
   }
 
   private OpenDialog shiftDialog() {
-    Dialog.Field right = field(RIGHT, "0");
-    Dialog.Field down = field(DOWN, "0");
-    return OpenDialog.of("Shift boxes", right, down)
-        .button("Shift", d -> onUnlocked(b -> b.shifted(grid(d, RIGHT), grid(d, DOWN))))
-        .button("Close", d -> cancel());
+    return OpenDialog.of("Shift boxes", field(RIGHT, "0"), field(DOWN, "0"))
+        .button(
+            "Shift", on((p, d) -> p.onUnlocked(b -> b.shifted(grid(d, RIGHT), grid(d, DOWN)))))
+        .button("Close", on((p, d) -> p.cancel()));
   }
 
   private OpenDialog sizeDialog() {
@@ -225,13 +224,18 @@ public final class Tagpress extends StandIn<Sheet> {
     return OpenDialog.of("Size of boxes", width, height)
         .button(
             "Set",
-            d ->
-                onUnlocked(
-                    b ->
-                        b.sized(
-                            isTouched(d, width) ? grid(d, "Width") : b.width(),
-                            isTouched(d, height) ? grid(d, "Height") : b.height())))
-        .button("Close", d -> cancel());
+            on(
+                (p, d) ->
+                    p.onUnlocked(
+                        b ->
+                            b.sized(
+                                isTouched(d, width) ? grid(d, "Width") : b.width(),
+                                isTouched(d, height) ? grid(d, "Height") : b.height()))))
+        .button("Close", on((p, d) -> p.cancel()));
+  }
+
+  private static OpenDialog.Action on(BiFunction<Tagpress, Dialog, Reply> action) {
+    return (program, dialog) -> action.apply((Tagpress) program, dialog);
   }
 
   /** What nobody typed into is not set: it is shown rounded, and the box may be exact. */
@@ -243,8 +247,10 @@ public final class Tagpress extends StandIn<Sheet> {
     return new Dialog.Field(label, text, Optional.of(unit()), DECIMALS);
   }
 
-  private BigDecimal grid(Dialog dialog, String field) {
-    return unit().toGrid(OpenDialog.number(dialog.field(field).orElseThrow().text()).orElseThrow());
+  /** In the unit the dialog was opened with, whatever is set by now. */
+  private static BigDecimal grid(Dialog dialog, String label) {
+    Dialog.Field field = dialog.field(label).orElseThrow();
+    return field.unit().orElseThrow().toGrid(OpenDialog.number(field.text()).orElseThrow());
   }
 
   /** As dialogs and rulers show it: at most {@value #DECIMALS} decimals. */

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /** The specimen register. */
 public final class Vasculum extends StandIn<Register> {
@@ -42,32 +43,67 @@ public final class Vasculum extends StandIn<Register> {
     textCommands();
   }
 
+  /** Adds a command that takes over a cell being edited before it does its own work. */
+  private void working(String id, String menu, Supplier<Reply> action) {
+    command(id, menu, () -> settled(action));
+  }
+
+  private Reply settled(Supplier<Reply> action) {
+    if (editing == null) {
+      return action.get();
+    }
+    Cell cell = editing;
+    String text = typed;
+    boolean changes = !document().text(cell.row(), cell.column()).equals(text);
+    Reply accepted = accept();
+    Reply reply = action.get();
+    if (reply instanceof Reply.Refused) {
+      if (changes) {
+        takeBack();
+      }
+      editing = cell;
+      typed = text;
+      return reply;
+    }
+    return both(accepted, reply);
+  }
+
+  private static Reply both(Reply first, Reply second) {
+    List<Change> all = changes();
+    for (Reply r : List.of(first, second)) {
+      if (r instanceof Reply.Done(List<Change> some)) {
+        all.addAll(some);
+      }
+    }
+    return new Reply.Done(all);
+  }
+
   private void registerCommands() {
-    command("save", "Register \u203a Save", () -> counted("saves", saves, ++saves));
-    command("print", "Register \u203a Print list", () -> counted("prints", prints, ++prints));
-    command("new-record", "Register \u203a New record", this::newRecord);
-    command(
+    working("save", "Register \u203a Save", () -> counted("saves", saves, ++saves));
+    working("print", "Register \u203a Print list", () -> counted("prints", prints, ++prints));
+    working("new-record", "Register \u203a New record", this::newRecord);
+    working(
         "sort",
         "Register \u203a Sort by column",
         () -> onSelected(r -> become(r.sortedBy(r.selection().left()))));
-    command("undo", "Edit \u203a Undo", this::undo);
-    command("redo", "Edit \u203a Redo", this::redo);
-    command("copy", "Edit \u203a Copy", this::copyCell);
-    command(
+    working("undo", "Edit \u203a Undo", this::undo);
+    working("redo", "Edit \u203a Redo", this::redo);
+    working("copy", "Edit \u203a Copy", this::copyCell);
+    working(
         "paste", "Edit \u203a Paste", () -> onSelected(r -> become(r.changing(t -> clipboard))));
-    command("clear", "Edit \u203a Clear cells", () -> onSelected(r -> become(r.changing(t -> ""))));
-    command("edit-cell", "Edit \u203a Edit cell", () -> onSelected(this::edit));
+    working("clear", "Edit \u203a Clear cells", () -> onSelected(r -> become(r.changing(t -> ""))));
+    working("edit-cell", "Edit \u203a Edit cell", () -> onSelected(this::edit));
     command("accept", "", this::accept);
     command("leave", "", this::leave);
     command("erase", "", this::erase);
   }
 
   private void selectCommands() {
-    command(
+    working(
         "select-all",
         "Select \u203a All",
         () -> become(document().selecting(new Cells(0, 0, lastRow(), lastColumn()))));
-    command(
+    working(
         "select-row",
         "Select \u203a Whole records",
         () ->
@@ -77,7 +113,7 @@ public final class Vasculum extends StandIn<Register> {
                         r.selecting(
                             new Cells(
                                 r.selection().top(), 0, r.selection().bottom(), lastColumn())))));
-    command(
+    working(
         "select-column",
         "Select \u203a Whole columns",
         () ->
@@ -87,39 +123,39 @@ public final class Vasculum extends StandIn<Register> {
                         r.selecting(
                             new Cells(
                                 0, r.selection().left(), lastRow(), r.selection().right())))));
-    command("next-record", "Select \u203a Next record", () -> record(1));
-    command("previous-record", "Select \u203a Previous record", () -> record(-1));
-    command("header", "Select \u203a Column header", () -> header(true));
-    command("leave-header", "", () -> header(false));
-    command("go-left", "", () -> select(0, -1, Step.Edge.CLAMP));
-    command("go-right", "", () -> select(0, 1, Step.Edge.CLAMP));
-    command("go-up", "", () -> select(-1, 0, Step.Edge.CLAMP));
-    command("go-down", "", () -> select(1, 0, Step.Edge.CLAMP));
+    working("next-record", "Select \u203a Next record", () -> record(1));
+    working("previous-record", "Select \u203a Previous record", () -> record(-1));
+    working("header", "Select \u203a Column header", () -> keysTo(null, false, true));
+    working("leave-header", "", () -> keysTo(null, false, false));
+    working("go-left", "", () -> select(0, -1, Step.Edge.CLAMP));
+    working("go-right", "", () -> select(0, 1, Step.Edge.CLAMP));
+    working("go-up", "", () -> select(-1, 0, Step.Edge.CLAMP));
+    working("go-down", "", () -> select(1, 0, Step.Edge.CLAMP));
   }
 
   private void textCommands() {
-    command(
+    working(
         "capitals",
         "Text \u203a Letter case \u203a Capitals",
         () -> letters(t -> t.toUpperCase(Locale.ROOT)));
-    command(
+    working(
         "small",
         "Text \u203a Letter case \u203a Small letters",
         () -> letters(t -> t.toLowerCase(Locale.ROOT)));
-    command(
+    working(
         "first-capital",
         "Text \u203a Letter case \u203a First capital",
         () -> letters(Vasculum::firstCapital));
     for (String colour : COLOURS) {
-      command(
+      working(
           "flag-" + colour,
           "Flags \u203a " + firstCapital(colour),
           () -> onSelected(r -> become(r.flagging(colour))));
     }
-    command("flag-clear", "Flags \u203a Clear", () -> onSelected(r -> become(r.flagging(""))));
-    command("look-up", "Tools \u203a Look up taxon", () -> onSelected(this::lookUp));
-    command("find", "Tools \u203a Find", this::find);
-    command("find-next", "", this::findNext);
+    working("flag-clear", "Flags \u203a Clear", () -> onSelected(r -> become(r.flagging(""))));
+    working("look-up", "Tools \u203a Look up taxon", () -> onSelected(this::lookUp));
+    working("find", "Tools \u203a Find", () -> keysTo(null, true, false));
+    working("find-next", "", this::findNext);
   }
 
   private static String firstCapital(String text) {
@@ -151,11 +187,8 @@ public final class Vasculum extends StandIn<Register> {
 
   /** The mouse clicks a cell; extending makes a block from where the selection begins. */
   public Reply click(int row, int column, boolean extend) {
-    if (editing != null) {
-      accept();
-    }
-    finding = false;
-    inHeader = false;
+    settle();
+    keysTo(null, false, false);
     Cells now = document().selection();
     Cells next =
         extend && !now.isEmpty()
@@ -192,8 +225,14 @@ public final class Vasculum extends StandIn<Register> {
   }
 
   private Reply newRecord() {
-    String last = document().rows().getLast().getFirst();
-    int number = Integer.parseInt(last.substring(3)) + 1;
+    int number =
+        1
+            + document().rows().stream()
+                .map(List::getFirst)
+                .filter(accession -> accession.matches("FH-\\d{5}"))
+                .mapToInt(accession -> Integer.parseInt(accession.substring(3)))
+                .max()
+                .orElse(0);
     return become(
         document()
             .withRow(List.of(String.format("FH-%05d", number), "", "", "", "", "", "", "", "")));
@@ -211,27 +250,45 @@ public final class Vasculum extends StandIn<Register> {
   }
 
   private Reply edit(Register r) {
-    editing = new Cell(r.selection().top(), r.selection().left());
-    typed = r.text(editing.row(), editing.column());
-    return become(
-        r.selecting(new Cells(editing.row(), editing.column(), editing.row(), editing.column())));
+    Cell cell = new Cell(r.selection().top(), r.selection().left());
+    Reply keys = keysTo(cell, false, false);
+    typed = r.text(cell.row(), cell.column());
+    return both(
+        keys, become(r.selecting(new Cells(cell.row(), cell.column(), cell.row(), cell.column()))));
   }
 
   private Reply accept() {
     if (editing == null) {
       return new Reply.Refused("a cell being edited", "none");
     }
-    Reply reply = become(document().with(editing, typed));
-    editing = null;
-    typed = "";
-    return reply;
+    Cell cell = editing;
+    String text = typed;
+    return both(keysTo(null, false, false), become(document().with(cell, text)));
   }
 
   private Reply leave() {
-    editing = null;
-    finding = false;
+    return keysTo(null, false, false);
+  }
+
+  /** Where typed keys go from now on: a cell, the find bar, the header, or, with none, the grid. */
+  private Reply keysTo(Cell cell, boolean findBar, boolean header) {
+    String before = keys();
+    String text = finding ? typed : "";
+    editing = cell;
+    finding = findBar;
+    inHeader = header;
     typed = "";
-    return Reply.QUIET;
+    List<Change> changes = changes();
+    compare(changes, "keys go to", before, keys());
+    compare(changes, "find bar", text, "");
+    return new Reply.Done(changes);
+  }
+
+  private String keys() {
+    if (editing != null) {
+      return name(editing.row(), editing.column());
+    }
+    return finding ? "find bar" : inHeader ? "header" : "grid";
   }
 
   private Reply erase() {
@@ -255,22 +312,10 @@ public final class Vasculum extends StandIn<Register> {
         });
   }
 
-  private Reply header(boolean yes) {
-    inHeader = yes;
-    return new Reply.Done(
-        List.of(new Change("keys go to", yes ? "grid" : "header", yes ? "header" : "grid")));
-  }
-
   private Reply lookUp(Register r) {
     String taxon = r.text(r.selection().top(), 1);
     long same = r.rows().stream().filter(row -> row.get(1).equals(taxon)).count();
     return new Reply.Done(List.of(new Change("look up", taxon, same + " in the register")));
-  }
-
-  private Reply find() {
-    finding = true;
-    typed = "";
-    return Reply.QUIET;
   }
 
   private Reply findNext() {
@@ -319,7 +364,6 @@ public final class Vasculum extends StandIn<Register> {
     }
     cancel();
     leave();
-    inHeader = false;
     if (!(state instanceof Place.Within(String id, String context)) || !id.equals(ID)) {
       return new Reply.Refused("a state of Vasculum", state.id());
     }
@@ -328,8 +372,8 @@ public final class Vasculum extends StandIn<Register> {
     }
     return switch (context) {
       case "cell-edit" -> edit(document());
-      case "find-bar" -> find();
-      case "header" -> header(true);
+      case "find-bar" -> keysTo(null, true, false);
+      case "header" -> keysTo(null, false, true);
       default -> Reply.QUIET;
     };
   }
@@ -341,18 +385,27 @@ public final class Vasculum extends StandIn<Register> {
 
   @Override
   public Reply select(int rows, int columns, Step.Edge edge) {
-    return onSelected(
-        r -> {
-          Cells now = r.selection();
-          int down = Math.clamp(rows, -now.top(), lastRow() - now.bottom());
-          int right = Math.clamp(columns, -now.left(), lastColumn() - now.right());
-          if ((down != rows || right != columns) && edge != Step.Edge.CLAMP) {
-            return new Reply.Refused(
-                "room for " + rows + " rows and " + columns + " columns more",
-                "the edge of the register");
-          }
-          return become(r.selecting(now.shifted(down, right)));
-        });
+    return settled(() -> onSelected(r -> moved(r, rows, columns, edge)));
+  }
+
+  private Reply moved(Register r, int rows, int columns, Step.Edge edge) {
+    Cells now = r.selection();
+    int down = Math.clamp(rows, -now.top(), lastRow() - now.bottom());
+    int right = Math.clamp(columns, -now.left(), lastColumn() - now.right());
+    if ((down != rows || right != columns) && edge != Step.Edge.CLAMP) {
+      return new Reply.Refused(
+          "room for " + rows + " rows and " + columns + " columns more",
+          "the edge of the register");
+    }
+    return become(r.selecting(now.shifted(down, right)));
+  }
+
+  /** A cell being edited takes what is typed. */
+  @Override
+  protected void settle() {
+    if (editing != null) {
+      accept();
+    }
   }
 
   @Override

@@ -1,0 +1,53 @@
+package foldtwice.standin;
+
+import foldtwice.library.Library;
+import foldtwice.library.file.FormatException;
+import foldtwice.library.file.LibraryJson;
+import foldtwice.place.Station;
+import foldtwice.resolve.Keymap;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import foldtwice.run.Interpreter;
+import foldtwice.run.Program;
+import foldtwice.run.Trace;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/** The demo library as it ships, and its routines run. */
+final class Demo {
+
+  static final Library LIBRARY = read();
+
+  private Demo() {}
+
+  private static Library read() {
+    Path file = Path.of(System.getProperty("project.root"), "demo", "fernhollow.json");
+    try {
+      return LibraryJson.read(Files.readAllBytes(file));
+    } catch (IOException | FormatException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  static Keymap keymap(String station) {
+    Station s = LIBRARY.stations().get(station);
+    return Keymap.of(LIBRARY, s);
+  }
+
+  /** Runs a routine with arguments as a person would type them: {@code "dx=0.5 mm"}. */
+  static Trace run(Program program, String routine, String... arguments) {
+    Routine r = LIBRARY.routines().get(routine);
+    Map<String, Value> values = new LinkedHashMap<>();
+    for (String a : arguments) {
+      String[] f = a.split("=", 2);
+      Kind kind = r.parameter(f[0]).map(Parameter::kind).orElseThrow();
+      values.put(f[0], kind.read(f[1]));
+    }
+    return Interpreter.run(r, values, program);
+  }
+}
