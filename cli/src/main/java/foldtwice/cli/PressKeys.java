@@ -182,6 +182,10 @@ final class PressKeys implements Callable<Integer> {
       one.put("says", words.verdict(l));
       ArrayNode claims = one.putArray("claims");
       l.claims().forEach(c -> claims.add(Shown.claim(words, c)));
+      if (!l.behind().isEmpty()) {
+        ArrayNode behind = one.putArray("behind");
+        l.behind().forEach(c -> behind.add(Shown.claim(words, c)));
+      }
     }
     return out;
   }

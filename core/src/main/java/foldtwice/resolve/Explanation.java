@@ -39,8 +39,9 @@ public record Explanation(Place state, List<Press> presses, List<LayerReport> la
    * One layer's part.
    *
    * @param claims those the verdict is about
+   * @param behind native commands of the same layer that a binding goes before
    */
-  public record LayerReport(Layer layer, Verdict verdict, List<Claim> claims) {}
+  public record LayerReport(Layer layer, Verdict verdict, List<Claim> claims, List<Claim> behind) {}
 
   /** Explains what these strokes, pressed one after the other in time, come to. */
   public static Explanation of(Keymap keymap, Place state, List<Press> presses) {
@@ -59,7 +60,7 @@ public record Explanation(Place state, List<Press> presses, List<LayerReport> la
       boolean types = !taken && !waiting && map.layout().types(presses.getFirst()).isPresent();
       reports.add(
           new LayerReport(
-              new Layer.TextEntry(), types ? Verdict.TYPES : Verdict.PASSES, List.of()));
+              new Layer.TextEntry(), types ? Verdict.TYPES : Verdict.PASSES, List.of(), List.of()));
     }
     return new Explanation(state, List.copyOf(presses), List.copyOf(reports));
   }
@@ -75,13 +76,14 @@ public record Explanation(Place state, List<Press> presses, List<LayerReport> la
     Layer at = map.layers().get(layer);
     if (map.passesText(layer, presses)) {
       List<Claim> silent = keymap.claimsAt(at, presses);
-      return new LayerReport(at, silent.isEmpty() ? Verdict.PASSES : Verdict.TYPING, silent);
+      return new LayerReport(
+          at, silent.isEmpty() ? Verdict.PASSES : Verdict.TYPING, silent, List.of());
     }
     List<Claim> owners = node == null ? List.of() : node.owners(layer);
     boolean longer = node != null && (node.below & 1L << layer) != 0;
     if (owners.isEmpty()) {
       boolean live = longer && !taken && layer < node.cut;
-      return new LayerReport(at, live ? Verdict.WAITS : Verdict.PASSES, List.of());
+      return new LayerReport(at, live ? Verdict.WAITS : Verdict.PASSES, List.of(), List.of());
     }
     Verdict verdict;
     if (layer >= node.cut) {
@@ -93,6 +95,6 @@ public record Explanation(Place state, List<Press> presses, List<LayerReport> la
     } else {
       verdict = owners.size() > 1 ? Verdict.UNDECIDED : Verdict.TAKES;
     }
-    return new LayerReport(at, verdict, owners);
+    return new LayerReport(at, verdict, owners, node.behind(layer));
   }
 }

@@ -119,4 +119,13 @@ final class Node {
     }
     return yours.isEmpty() ? others : yours;
   }
+
+  /** The native ones of a layer that yours go before. */
+  List<Claim> behind(int layer) {
+    List<Claim> owners = owners(layer);
+    return hits.stream()
+        .filter(h -> h.layer == layer && !owners.contains(h.claim))
+        .map(Hit::claim)
+        .toList();
+  }
 }

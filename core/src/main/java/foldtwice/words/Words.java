@@ -195,14 +195,21 @@ public final class Words {
 
   /** What a layer did with a press. */
   public String verdict(LayerReport report) {
-    String owners =
-        report.claims().stream().map(c -> owner(c.owner())).collect(Collectors.joining(", "));
     boolean isNative =
         report.claims().stream().allMatch(c -> c.owner() instanceof Owner.Native)
             && !report.claims().isEmpty();
     String key = "verdict." + report.verdict().name();
-    return TEXTS.get(
-        isNative && TEXTS.bundle().containsKey(key + ".native") ? key + ".native" : key, owners);
+    String says =
+        TEXTS.get(
+            isNative && TEXTS.bundle().containsKey(key + ".native") ? key + ".native" : key,
+            owners(report.claims()));
+    return report.behind().isEmpty()
+        ? says
+        : TEXTS.get("verdict.behind", says, owners(report.behind()));
+  }
+
+  private String owners(List<Claim> claims) {
+    return claims.stream().map(c -> owner(c.owner())).distinct().collect(Collectors.joining(", "));
   }
 
   /** A number without needless decimals. */

@@ -5,6 +5,7 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
 import java.io.IOException;
@@ -53,12 +54,7 @@ public final class App extends Application {
     if (!arguments.isEmpty()) {
       return Path.of(arguments.getFirst());
     }
-    return WorkingCopy.of(demo(), WorkingCopy.folder());
-  }
-
-  /** The demo library as it ships. */
-  public static Path demo() {
-    return Path.of(System.getProperty("foldtwice.home", "."), "demo", "fernhollow.json");
+    return WorkingCopy.of(WorkingCopy.demo(), WorkingCopy.folder());
   }
 
   private static Session open(Path file) throws IOException, FormatException {

@@ -17,6 +17,7 @@ import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
+import foldtwice.standin.base.StandIn;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
 import java.util.List;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.routine.Step;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
+import foldtwice.standin.base.StandIn;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

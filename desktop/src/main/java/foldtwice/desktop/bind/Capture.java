@@ -82,6 +82,9 @@ final class Capture {
   }
 
   private void key(KeyEvent e) {
+    if (e.isConsumed()) {
+      return; // the very press that started it
+    }
     e.consume();
     if (e.getEventType() == KeyEvent.KEY_TYPED) {
       return;
@@ -120,7 +123,10 @@ final class Capture {
   }
 
   private void end() {
+    boolean shown = scene.getWindow() != null && scene.getWindow().isShowing();
     stop();
-    listener.ended(List.copyOf(strokes));
+    if (shown) {
+      listener.ended(List.copyOf(strokes));
+    }
   }
 }

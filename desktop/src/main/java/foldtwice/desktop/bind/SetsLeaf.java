@@ -271,12 +271,12 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
   @Override
   public void holding(List<Press> strokes, Modifiers held) {
-    showCapturing(strokes, held, Ui.text("sets.pressing"));
+    showCapturing(strokes, held, Ui.text(strokes.isEmpty() ? "sets.pressing" : "sets.further"));
   }
 
   @Override
   public void pressed(List<Press> strokes) {
-    showCapturing(strokes, Modifiers.NONE, "");
+    showCapturing(strokes, Modifiers.NONE, Ui.text("sets.further"));
     advise(new Trigger.Keys(strokesOf(strokes)));
   }
 

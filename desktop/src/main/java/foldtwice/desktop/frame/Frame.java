@@ -5,6 +5,7 @@ import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.parts.Mark;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.OwnKeys;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -12,8 +13,12 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.StandInWindow;
 import foldtwice.desktop.trying.TryView;
 import foldtwice.place.Station;
+import foldtwice.resolve.Keymap;
+import foldtwice.trigger.Press;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -23,7 +28,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -38,6 +42,7 @@ import org.kordamp.ikonli.javafx.FontIcon;
 public final class Frame extends StackPane implements Finder.Targets {
 
   private final Session session;
+  private final HeldKeys held = new HeldKeys();
   private final Theme theme;
   private final BindView bind;
   private final TryView trying;
@@ -83,6 +88,8 @@ public final class Frame extends StackPane implements Finder.Targets {
             (o, a, scene) -> {
               if (scene != null) {
                 scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+                scene.addEventFilter(KeyEvent.KEY_RELEASED, held::follow);
+                Platform.runLater(bind::focusRegister);
               }
             });
   }
@@ -203,26 +210,24 @@ public final class Frame extends StackPane implements Finder.Targets {
     if (bind.isCapturing()) {
       return; // every key is the person's answer, ours too
     }
+    held.follow(e);
+    Keymap keymap = session.now().keymap();
+    Optional<Press> press = held.press(e, keymap.layout());
+    if (press.isEmpty()) {
+      return;
+    }
     boolean inWindow = inside(e.getTarget(), StandInWindow.class);
     boolean inText = e.getTarget() instanceof TextInputControl;
     for (OwnKeys own : OwnKeys.values()) {
       boolean everywhere = own == OwnKeys.LOOK_UP || own == OwnKeys.NEXT_AREA;
       boolean texts = own == OwnKeys.UNDO || own == OwnKeys.REDO;
-      if ((everywhere || (!inWindow && !(inText && texts))) && matches(own, e)) {
+      if ((everywhere || (!inWindow && !(inText && texts)))
+          && keymap.paths(own.trigger()).contains(List.of(press.get()))) {
         action(own);
         e.consume();
         return;
       }
     }
-  }
-
-  private static boolean matches(OwnKeys own, KeyEvent e) {
-    String keys =
-        own.keys()
-            .replace("PageUp", "Page_Up")
-            .replace("PageDown", "Page_Down")
-            .replace("Ctrl", "Shortcut");
-    return KeyCombination.valueOf(keys).match(e);
   }
 
   private static boolean inside(Object target, Class<?> type) {

@@ -1,11 +1,10 @@
 package foldtwice.desktop.pictures;
 
-import foldtwice.desktop.App;
-import foldtwice.desktop.WorkingCopy;
 import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
@@ -52,7 +51,8 @@ public final class Pictures extends Application {
     Path data = Files.createTempDirectory("foldtwice-pictures");
     session =
         new Session(
-            LibraryStore.open(WorkingCopy.of(App.demo(), data), "pictures", Clock.systemUTC()));
+            LibraryStore.open(
+                WorkingCopy.of(WorkingCopy.demo(), data), "pictures", Clock.systemUTC()));
     Theme.install();
     Theme theme = new Theme();
     Frame frame = new Frame(session, theme);

@@ -1,5 +1,8 @@
 package foldtwice.desktop.session;
 
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Trigger;
+
 /**
  * The application's own shortcuts, in the notation of everybody's.
  *
@@ -27,6 +30,11 @@ public enum OwnKeys {
   /** As people read it. */
   public String keys() {
     return keys;
+  }
+
+  /** As the resolver takes it. */
+  public Trigger.Keys trigger() {
+    return Notation.read(keys);
   }
 
   /** What it does, in words. */

@@ -4,7 +4,7 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
-import foldtwice.standin.StandIn;
+import foldtwice.standin.base.StandIn;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.scene.control.Label;

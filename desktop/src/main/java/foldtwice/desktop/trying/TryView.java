@@ -4,7 +4,6 @@ import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.HeldKeys;
-import foldtwice.desktop.session.OwnKeys;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -231,12 +230,12 @@ public final class TryView extends BorderPane {
   }
 
   /**
-   * Real keys go to the stand-in, but for those that lead out of it. In a dialog's field they go to
-   * the field, unless somebody claims them there.
+   * Real keys go to the stand-in; those that lead out of it were taken before. In a dialog's field
+   * they go to the field, unless somebody claims them there.
    */
   private void key(KeyEvent e) {
     held.follow(e);
-    if (e.getTarget() instanceof Button || isOwn(e)) {
+    if (e.getTarget() instanceof Button) {
       return;
     }
     Optional<Press> press = held.press(e, session.now().keymap().layout());
@@ -257,11 +256,6 @@ public final class TryView extends BorderPane {
   private void released(KeyEvent e) {
     held.follow(e);
     keyboard.hold(held.during(e));
-  }
-
-  private static boolean isOwn(KeyEvent e) {
-    String code = e.getCode().getName();
-    return code.equals(OwnKeys.LOOK_UP.keys()) || code.equals(OwnKeys.NEXT_AREA.keys());
   }
 
   private static void swallow(KeyEvent e) {

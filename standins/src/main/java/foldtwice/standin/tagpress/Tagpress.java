@@ -8,8 +8,8 @@ import foldtwice.run.Change;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
-import foldtwice.standin.OpenDialog;
-import foldtwice.standin.StandIn;
+import foldtwice.standin.base.OpenDialog;
+import foldtwice.standin.base.StandIn;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
@@ -212,8 +212,7 @@ public final class Tagpress extends StandIn<Sheet> {
 
   private OpenDialog shiftDialog() {
     return OpenDialog.of("Shift boxes", field(RIGHT, "0"), field(DOWN, "0"))
-        .button(
-            "Shift", on((p, d) -> p.onUnlocked(b -> b.shifted(grid(d, RIGHT), grid(d, DOWN)))))
+        .button("Shift", on((p, d) -> p.onUnlocked(b -> b.shifted(grid(d, RIGHT), grid(d, DOWN)))))
         .button("Close", on((p, d) -> p.cancel()));
   }
 

@@ -6,7 +6,7 @@ import foldtwice.routine.Value;
 import foldtwice.run.Change;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
-import foldtwice.standin.StandIn;
+import foldtwice.standin.base.StandIn;
 import foldtwice.standin.vasculum.Register.Cell;
 import foldtwice.standin.vasculum.Register.Cells;
 import java.util.List;

@@ -1,4 +1,4 @@
-package foldtwice.standin;
+package foldtwice.standin.base;
 
 /**
  * How far apart two texts are: Levenshtein's distance, in time and space of their lengths' product.

@@ -1,4 +1,4 @@
-package foldtwice.desktop;
+package foldtwice.desktop.session;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -9,6 +9,11 @@ import net.harawata.appdirs.AppDirsFactory;
 public final class WorkingCopy {
 
   private WorkingCopy() {}
+
+  /** The demo library as it ships. */
+  public static Path demo() {
+    return Path.of(System.getProperty("foldtwice.home", "."), "demo", "fernhollow.json");
+  }
 
   /** The person's data folder by the conventions of their platform. */
   public static Path folder() {

@@ -1,4 +1,4 @@
-package foldtwice.standin;
+package foldtwice.standin.base;
 
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;

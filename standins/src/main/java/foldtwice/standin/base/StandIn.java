@@ -1,4 +1,4 @@
-package foldtwice.standin;
+package foldtwice.standin.base;
 
 import foldtwice.routine.Value;
 import foldtwice.run.Change;

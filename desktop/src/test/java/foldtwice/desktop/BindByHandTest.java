@@ -1,0 +1,260 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.binding.Binding;
+import foldtwice.routine.Value;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Trigger;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.control.TableView;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The main job, done with real keys in the real window. */
+class BindByHandTest {
+
+  @TempDir Path folder;
+
+  private static List<Trigger> triggers(Hands hands, String binding) {
+    return hands.session.now().library().bindings().get(binding).triggers();
+  }
+
+  private static Trigger keys(String text) {
+    return Notation.read(text);
+  }
+
+  @Test
+  void makeABindingFireItUndoCloseReopenAndFireAgain() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.N);
+      assertThat(hands.session.now().library().bindings()).containsKey("b49");
+      hands.click("#arg-dx");
+      hands.retype("0.5 mm");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.session.now().library().bindings().get("b49").arguments().get("dx").shown())
+          .isEqualTo("0.5 mm");
+      hands.press(KeyCode.F4);
+      assertThat(hands.text("#capturing")).contains("Press the keys now");
+      hands.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.M);
+      assertThat(hands.text("#here")).as("advice at once, stroke by stroke").isEqualTo("free");
+      assertThat(triggers(hands, "b49")).as("not taken yet: more strokes may come").isEmpty();
+      hands.waitUntil("the trigger is taken", () -> !triggersNow(hands).isEmpty());
+      assertThat(triggers(hands, "b49")).containsExactly(keys("Ctrl+Shift+M"));
+
+      hands.session.programs().get("tagpress").change("unit", new Value.Text("in"));
+      hands.press(KeyCode.F5);
+      assertThat(hands.text("#result")).contains("Done").contains("box 1 x  12 mm \u2192 12.5 mm");
+      assertThat(hands.session.programs().get("tagpress").state().get("setting unit"))
+          .isEqualTo("in");
+      assertThat(hands.text("#why")).contains("takes it: Shift boxes, dx +0.5 mm");
+      assertThat(hands.text("#readiness")).startsWith("proven");
+      hands.click("#undo-run");
+      assertThat(hands.session.programs().get("tagpress").undoDepth()).isZero();
+    }
+    try (Hands hands = Hands.open(folder)) {
+      assertThat(triggers(hands, "b49")).containsExactly(keys("Ctrl+Shift+M"));
+      hands.press(KeyCode.F3);
+      hands.paste("#look-up", "Ctrl+Shift+M");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#leaf-sets")).contains("M");
+      hands.press(KeyCode.F5);
+      assertThat(hands.text("#result")).contains("box 1 x  12 mm \u2192 12.5 mm");
+    }
+  }
+
+  private static List<Trigger> triggersNow(Hands hands) {
+    return hands.session.now().library().bindings().get("b49").triggers();
+  }
+
+  @Test
+  void aTriggerThatDisplacesSaysSoBeforeItIsTaken() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F4);
+      hands.press(KeyCode.CONTROL, KeyCode.P);
+      assertThat(hands.text("#here")).contains("costs").contains("takes the place of Print");
+      hands.waitUntil("it is asked", () -> hands.scene().lookup("#question") != null);
+      assertThat(triggers(hands, "b01")).containsExactly(keys("Alt+."));
+      hands.press(KeyCode.ESCAPE);
+      assertThat(triggers(hands, "b01")).as("left").containsExactly(keys("Alt+."));
+      hands.press(KeyCode.F4);
+      hands.press(KeyCode.CONTROL, KeyCode.P);
+      hands.waitUntil("it is asked", () -> hands.scene().lookup("#question") != null);
+      hands.press(KeyCode.TAB);
+      hands.press(KeyCode.ENTER);
+      assertThat(triggers(hands, "b01")).as("replaced").containsExactly(keys("Ctrl+P"));
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(triggers(hands, "b01")).as("undone").containsExactly(keys("Alt+."));
+      hands.press(KeyCode.CONTROL, KeyCode.Y);
+      assertThat(triggers(hands, "b01")).as("done again").containsExactly(keys("Ctrl+P"));
+    }
+  }
+
+  @Test
+  void oneAfterTheOtherFilterAndSelectionStay() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.F);
+      hands.type("move");
+      hands.press(KeyCode.ENTER);
+      TableView<?> register = (TableView<?>) hands.node("#register");
+      assertThat(Hands.ask(() -> register.getItems().size())).isEqualTo(6);
+      hands.press(KeyCode.HOME);
+      hands.press(KeyCode.F4);
+      hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.U);
+      hands.waitUntil(
+          "the first is bound",
+          () ->
+              hands
+                  .session
+                  .now()
+                  .library()
+                  .bindings()
+                  .get("b31")
+                  .triggers()
+                  .contains(keys("Ctrl+Alt+U")));
+      assertThat(Hands.ask(() -> register.getItems().size())).as("the filter stays").isEqualTo(6);
+      assertThat(hands.text("#leaf-sets")).as("the binding stays chosen").contains("U");
+      hands.click("#register");
+      hands.press(KeyCode.HOME);
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.F4);
+      hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.I);
+      hands.waitUntil(
+          "the second is bound",
+          () ->
+              hands.session.now().library().bindings().values().stream()
+                  .anyMatch(b -> b.triggers().contains(keys("Ctrl+Alt+I"))));
+      assertThat(Hands.ask(() -> register.getItems().size())).isEqualTo(6);
+    }
+  }
+
+  @Test
+  void afterATriggerIsTakenAwayAPressShowsWhatIsLeft() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      choose(hands, "repeat box 1");
+      assertThat(hands.text("#here")).contains("takes the place of Duplicate");
+      hands.click("#take-away");
+      assertThat(triggers(hands, "b14")).isEmpty();
+      assertThat(hands.text("#left")).isEqualTo("After this a press here gives: Duplicate");
+      assertThat(hands.text("#readiness")).isEqualTo("draft");
+    }
+  }
+
+  private static void choose(Hands hands, String words) {
+    hands.press(KeyCode.CONTROL, KeyCode.F);
+    hands.type(words);
+    hands.press(KeyCode.ENTER);
+    hands.press(KeyCode.HOME);
+  }
+
+  @Test
+  void whatDoesNotFitIsRefusedAtTheField() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      Binding before = hands.session.now().library().bindings().get("b01");
+      for (String[] wrong :
+          new String[][] {
+            {"0.5", "a distance needs its unit"},
+            {"0.5 ell", "is no unit here; known are mm, cm, in, pt, pica"},
+            {"500 mm", "a distance from -100 mm to 100 mm"}
+          }) {
+        hands.click("#arg-dx");
+        hands.retype(wrong[0]);
+        hands.press(KeyCode.ENTER);
+        assertThat(hands.text("#wrong-dx")).contains(wrong[1]);
+        assertThat(hands.session.now().library().bindings().get("b01")).isEqualTo(before);
+      }
+      hands.click("#arg-dx");
+      hands.retype("0.6 mm");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#leaf-does")).doesNotContain("does not fit");
+      hands.press(KeyCode.UP);
+      assertThat(hands.session.now().library().bindings().get("b01").arguments().get("dx").shown())
+          .as("one step up")
+          .isEqualTo("0.7 mm");
+    }
+  }
+
+  @Test
+  void everyKeyCanBeCapturedOursAndEscapeToo() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F4);
+      hands.press(KeyCode.F5);
+      assertThat(hands.text("#capturing")).as("our own key for firing").contains("F5");
+      hands.waitUntil(
+          "it is taken",
+          () ->
+              hands.session.now().library().bindings().get("b01").triggers().contains(keys("F5")));
+      hands.press(KeyCode.F4);
+      hands.press(KeyCode.ESCAPE);
+      assertThat(hands.text("#capturing")).contains("Escape");
+      hands.press(KeyCode.ESCAPE);
+      assertThat(hands.has("#capturing")).as("twice leaves").isFalse();
+      assertThat(triggers(hands, "b01")).containsExactly(keys("F5"));
+    }
+  }
+
+  @Test
+  void aSequenceIsReadStrokeByStroke() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F4);
+      hands.press(KeyCode.L);
+      assertThat(hands.text("#here")).contains("takes the place of Line tool");
+      hands.press(KeyCode.X);
+      assertThat(hands.text("#capturing")).startsWith("L then X ");
+      assertThat(hands.text("#here")).isEqualTo("free");
+      hands.waitUntil(
+          "it is taken",
+          () ->
+              hands
+                  .session
+                  .now()
+                  .library()
+                  .bindings()
+                  .get("b01")
+                  .triggers()
+                  .contains(keys("L then X")));
+    }
+  }
+
+  @Test
+  void aTypedNotationThatCannotBeReadSaysWhichPart() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.click("#type-trigger");
+      hands.type("hyper");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#wrong-trigger")).contains("the key is a character, a name such as");
+      hands.retype("f7");
+      assertThat(hands.text("#here")).isEqualTo("free");
+      hands.press(KeyCode.ENTER);
+      assertThat(triggers(hands, "b01")).containsExactly(keys("F7"));
+    }
+  }
+
+  @Test
+  void anotherStationAnotherKeyboard() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      assertThat(hands.text("#layouts")).contains("with Shift on FR");
+      hands.click("#station");
+      hands.press(KeyCode.END);
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.session.now().station().layout()).isEqualTo("fr");
+      assertThat(hands.text("#why")).contains("Keyboard FR").contains("Alt+Shift+[Comma]");
+    }
+  }
+
+  @Test
+  void aLibraryThatIsOpenElsewhereMayBeLookedAt() throws Exception {
+    try (Hands first = Hands.open(folder, "first");
+        Hands second = Hands.open(folder, "second")) {
+      assertThat(first.text("#kept")).isEqualTo("open");
+      assertThat(second.text("#kept")).isEqualTo("open for looking; first is writing");
+      second.press(KeyCode.DELETE);
+      assertThat(second.text("#said")).contains("first has it open for writing");
+      assertThat(second.session.now().library().bindings()).hasSize(48);
+      second.press(KeyCode.F5);
+      assertThat(second.text("#result")).as("trying is free").contains("Done");
+    }
+  }
+}

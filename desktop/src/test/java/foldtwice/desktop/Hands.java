@@ -1,0 +1,251 @@
+package foldtwice.desktop;
+
+import foldtwice.desktop.frame.Frame;
+import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.Session;
+import foldtwice.library.file.LibraryStore;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
+import javafx.application.Platform;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.robot.Robot;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+
+/** The real window, worked with real keys and clicks, and read as it is shown. */
+final class Hands implements AutoCloseable {
+
+  private static final long PATIENCE_MILLIS = 10_000;
+  private static boolean started;
+
+  private final Stage stage;
+  private final Scene scene;
+  private final Robot robot;
+  final Session session;
+
+  private Hands(Stage stage, Session session, Robot robot) {
+    this.stage = stage;
+    this.scene = stage.getScene();
+    this.session = session;
+    this.robot = robot;
+  }
+
+  private static synchronized void start() throws InterruptedException {
+    if (!started) {
+      CountDownLatch up = new CountDownLatch(1);
+      Platform.startup(up::countDown);
+      up.await();
+      Platform.setImplicitExit(false);
+      started = true;
+    }
+  }
+
+  /** A window over a fresh copy of the demo library in this folder, or over the copy there. */
+  static Hands open(Path folder) throws Exception {
+    return open(folder, "tester");
+  }
+
+  static Hands open(Path folder, String who) throws Exception {
+    start();
+    Path file = folder.resolve("fernhollow.json");
+    if (!Files.exists(file)) {
+      Files.copy(root().resolve("demo/fernhollow.json"), file);
+    }
+    LibraryStore store = LibraryStore.open(file, who, Clock.systemUTC());
+    Hands hands =
+        ask(
+            () -> {
+              Theme.install();
+              Session session = new Session(store);
+              Stage stage = new Stage();
+              stage.setScene(new Frame(session, new Theme()).scene(1280, 800));
+              stage.setX(0);
+              stage.setY(0);
+              stage.show();
+              stage.requestFocus();
+              return new Hands(stage, session, new Robot());
+            });
+    hands.settle();
+    return hands;
+  }
+
+  static Path root() {
+    return Path.of(System.getProperty("project.root"));
+  }
+
+  /** Does something on the interface thread. */
+  static <T> T ask(Callable<T> what) {
+    FutureTask<T> task = new FutureTask<>(what);
+    Platform.runLater(task);
+    try {
+      return task.get(PATIENCE_MILLIS, TimeUnit.MILLISECONDS);
+    } catch (Exception e) {
+      throw new AssertionError("on the interface thread", e);
+    }
+  }
+
+  private static void run(Runnable what) {
+    ask(
+        () -> {
+          what.run();
+          return true;
+        });
+  }
+
+  /** Lets events, layout and a frame go by. */
+  void settle() {
+    for (int i = 0; i < 3; i++) {
+      CountDownLatch frame = new CountDownLatch(1);
+      run(
+          () -> {
+            scene.addPostLayoutPulseListener(
+                new Runnable() {
+                  @Override
+                  public void run() {
+                    scene.removePostLayoutPulseListener(this);
+                    frame.countDown();
+                  }
+                });
+            Platform.requestNextPulse();
+          });
+      try {
+        if (!frame.await(PATIENCE_MILLIS, TimeUnit.MILLISECONDS)) {
+          throw new AssertionError("no frame was drawn");
+        }
+      } catch (InterruptedException e) {
+        throw new AssertionError(e);
+      }
+    }
+  }
+
+  /** Presses keys together, the last one under the others, and lets them go. */
+  void press(KeyCode... keys) {
+    run(() -> List.of(keys).forEach(robot::keyPress));
+    run(() -> List.of(keys).reversed().forEach(robot::keyRelease));
+    settle();
+  }
+
+  /** Types a text of small letters, digits and a few signs, key by key. */
+  void type(String text) {
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      KeyCode code =
+          switch (c) {
+            case ' ' -> KeyCode.SPACE;
+            case '.' -> KeyCode.PERIOD;
+            case '-' -> KeyCode.MINUS;
+            default -> KeyCode.getKeyCode(String.valueOf(c).toUpperCase(java.util.Locale.ROOT));
+          };
+      run(() -> robot.keyType(code));
+    }
+    settle();
+  }
+
+  /** Selects all in the field that has the keys and types over it. */
+  void retype(String text) {
+    press(KeyCode.CONTROL, KeyCode.A);
+    type(text);
+  }
+
+  void click(String selector) {
+    Node node = node(selector);
+    run(
+        () -> {
+          Bounds b = node.localToScreen(node.getBoundsInLocal());
+          robot.mouseMove(b.getCenterX(), b.getCenterY());
+          robot.mouseClick(MouseButton.PRIMARY);
+        });
+    settle();
+  }
+
+  Node node(String selector) {
+    Node found = ask(() -> scene.lookup(selector));
+    if (found == null) {
+      throw new AssertionError("nothing on the screen is " + selector);
+    }
+    return found;
+  }
+
+  /** Puts a text into a field, as pasting does. */
+  void paste(String selector, String text) {
+    TextInputControl field = (TextInputControl) node(selector);
+    run(() -> field.setText(text));
+    settle();
+  }
+
+  boolean has(String selector) {
+    return ask(() -> scene.lookup(selector) != null);
+  }
+
+  /** Every text that is shown in a part of the window, joined by blanks. */
+  String text(String selector) {
+    Node node = node(selector);
+    return ask(() -> shown(node).stream().collect(Collectors.joining(" ")));
+  }
+
+  private static List<String> shown(Node node) {
+    List<String> texts = new ArrayList<>();
+    if (!node.isVisible()) {
+      return texts;
+    }
+    if (node instanceof TextInputControl field) {
+      texts.add(field.getText());
+    } else if (node instanceof Labeled labeled
+        && labeled.getText() != null
+        && !labeled.getText().isEmpty()) {
+      texts.add(labeled.getText());
+    } else if (node instanceof Text text) {
+      texts.add(text.getText());
+    }
+    if (node instanceof Parent parent && !(node instanceof TextInputControl)) {
+      boolean own = node instanceof Labeled;
+      for (Node child : parent.getChildrenUnmodifiable()) {
+        if (!(own && child instanceof Text)) {
+          texts.addAll(shown(child));
+        }
+      }
+    }
+    return texts;
+  }
+
+  Scene scene() {
+    return scene;
+  }
+
+  /** The node that has the keys. */
+  Node focus() {
+    return ask(scene::getFocusOwner);
+  }
+
+  void waitUntil(String what, BooleanSupplier holds) {
+    long end = System.currentTimeMillis() + PATIENCE_MILLIS;
+    while (!ask(holds::getAsBoolean)) {
+      if (System.currentTimeMillis() > end) {
+        throw new AssertionError("waited in vain until " + what);
+      }
+      settle();
+    }
+  }
+
+  @Override
+  public void close() throws java.io.IOException {
+    run(stage::hide);
+    session.close();
+  }
+}
