@@ -1,0 +1,200 @@
+package foldtwice.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import foldtwice.library.file.Json;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class CommandLineTest {
+
+  private static final Path DEMO =
+      Path.of(System.getProperty("project.root"), "demo", "fernhollow.json");
+
+  @TempDir Path folder;
+
+  private record Ran(int exit, String out, String err) {
+    JsonNode json() throws Exception {
+      return Json.parse(out.getBytes(StandardCharsets.UTF_8));
+    }
+  }
+
+  private static Ran run(String... arguments) {
+    StringWriter out = new StringWriter();
+    StringWriter err = new StringWriter();
+    int exit = Main.run(new PrintWriter(out), new PrintWriter(err), arguments);
+    return new Ran(exit, out.toString(), err.toString());
+  }
+
+  private static Ran demo(String command, String... more) {
+    String[] all = new String[more.length + 2];
+    all[0] = command;
+    all[1] = DEMO.toString();
+    System.arraycopy(more, 0, all, 2, more.length);
+    return run(all);
+  }
+
+  @Test
+  void checkListsConflictsAndSaysByExitWhetherSomeBlock() throws Exception {
+    Ran text = demo("check");
+    assertThat(text.exit).isEqualTo(1);
+    assertThat(text.err).isEmpty();
+    assertThat(text.out)
+        .contains("blocks  double-claim")
+        .contains("L then B never completes in Tagpress \u203a sheet: Line tool fires before.")
+        .contains("48 bindings on Camera bench: 5 block, 5 cost, 0 notes");
+    JsonNode json = demo("check", "--format", "json").json();
+    assertThat(json.get("conflicts")).hasSize(10);
+    for (JsonNode c : json.get("conflicts")) {
+      assertThat(c.get("kind").asText()).matches("[a-z]+(-[a-z]+)*");
+      assertThat(c.get("weight").asText()).isIn("blocks", "costs", "note");
+      assertThat(c.get("places")).isNotEmpty();
+      assertThat(c.get("claims").get(0).get("binding").asText()).startsWith("b");
+      assertThat(c.get("evidence").get("place").asText()).contains("/");
+      assertThat(c.get("evidence").get("presses")).isNotEmpty();
+    }
+  }
+
+  @Test
+  void aLibraryWithoutBlockingConflictsExitsWithZero() throws Exception {
+    Path calm = folder.resolve("calm.json");
+    String demo = Files.readString(DEMO);
+    for (String id : new String[] {"b13", "b28", "b30", "b48"}) {
+      demo =
+          demo.replaceFirst(
+              "(\"id\": \"" + id + "\"[^\\]]*?\"triggers\": )\\[[^\\]]*\\]\\}\\]", "$1[]");
+    }
+    Files.writeString(calm, demo);
+    Ran ran = run("check", calm.toString());
+    assertThat(ran.out).contains("48 bindings on Camera bench: 0 block, 5 cost, 0 notes");
+    assertThat(ran.exit).isZero();
+  }
+
+  @Test
+  void theStationMatters() throws Exception {
+    assertThat(demo("check", "--station", "Register desk").out).contains("Lock the screen");
+    assertThat(demo("check", "--station", "nowhere"))
+        .satisfies(r -> assertThat(r.exit).isEqualTo(2))
+        .satisfies(r -> assertThat(r.out).isEmpty())
+        .satisfies(r -> assertThat(r.err).contains("there are camera-bench, mounting-table"));
+  }
+
+  @Test
+  void pressTellsWhatFiresAndWhy() throws Exception {
+    Ran text = demo("press", "--place", "Tagpress/box selected", "Alt+.");
+    assertThat(text.exit).isZero();
+    assertThat(text.out).startsWith("Alt+. fires Shift boxes, dx +0.5 mm\n");
+    JsonNode json =
+        demo("press", "--place", "Tagpress/box selected", "Alt+.", "--format", "json").json();
+    assertThat(json.get("fired").get("binding").asText()).isEqualTo("b01");
+    assertThat(json.get("binding").asText()).isEqualTo("b01");
+    assertThat(json.get("routine").asText()).isEqualTo("shift-boxes");
+    assertThat(json.get("arguments").get("dx").asText()).isEqualTo("0.5 mm");
+    assertThat(json.get("layers")).hasSize(5);
+    assertThat(json.get("layers").get(2).get("verdict").asText()).isEqualTo("takes");
+  }
+
+  @ParameterizedTest(name = "{1} in {0} gives {2}")
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "Tagpress/text edit; Alt+.; 0; Middle dot",
+        "tagpress/nothing-selected; alt+.; 0; Set unit, unit pica",
+        "Tagpress/box selected; L then B; 0; Line tool, then Box tool",
+        "Tagpress/box selected; A then L; 0; Align boxes, edges Left edges",
+        "Tagpress/box selected; Ctrl+Shift+A; 1; nothing",
+        "Vasculum/grid; Alt+.; 0; Next record",
+        "Vasculum/grid; Logo+L; 0; Lock the screen",
+        "Vasculum/cell edit; A; 1; nothing",
+      })
+  void pressInPlaces(String place, String keys, int exit, String fires) {
+    Ran ran = demo("press", "--place", place, keys);
+    assertThat(ran.out.lines().findFirst()).contains(keys + " fires " + fires);
+    assertThat(ran.exit).isEqualTo(exit);
+  }
+
+  @Test
+  void whatFiresNothingIsNullInJson() throws Exception {
+    JsonNode json = demo("press", "--place", "Vasculum/grid", "F9", "--format", "json").json();
+    assertThat(json.get("fired").isNull()).isTrue();
+    assertThat(json.get("binding").isNull()).isTrue();
+    assertThat(json.get("outcomes").get(0).get("nothing").get(0).asText()).isEqualTo("[F9]");
+  }
+
+  @Test
+  void runPrintsTheTraceAndWhatChanged() throws Exception {
+    Ran text = demo("run", "shift-boxes", "--arg", "dx=0.5mm", "--setting", "unit=in");
+    assertThat(text.exit).isZero();
+    assertThat(text.out)
+        .contains("Right by with 0.5")
+        .contains("box 1 x 12 mm \u2192 12.5 mm")
+        .contains("unit mm \u2192 in")
+        .endsWith("Done\n");
+    JsonNode json = demo("run", "Shift boxes", "--arg", "dx=0.5mm", "--format", "json").json();
+    assertThat(json.get("finished").asBoolean()).isTrue();
+    assertThat(json.get("steps").get(0).get("number").asText()).isEqualTo("1");
+  }
+
+  @Test
+  void aRunThatFailsExitsWithOne() {
+    Ran ran = demo("run", "spread-evenly");
+    assertThat(ran.exit).isEqualTo(1);
+    assertThat(ran.out)
+        .contains("Failed at step 1")
+        .contains("expected three selected boxes or more, found 1 selected");
+  }
+
+  /** What cannot be used: nothing on standard output, what and what to do on standard error. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "run|shift-boxes --arg dx=0.5|needs its unit, one of mm, cm, in, pt, pica",
+        "run|shift-boxes --arg dx=0.5furlong|is no unit here",
+        "run|shift-boxes --arg dx=500mm|a distance from -100 mm to 100 mm",
+        "run|shift-boxes --arg dz=1mm|has no parameter \"dz\"; it has dx, dy",
+        "run|no-such|no routine \"no-such\"; there are shift-boxes",
+        "run|shift-boxes --setting unit=ell|expected a unit",
+        "press|--place Tagpress/sheet Alt+L|is a group of places",
+        "press|--place Nowhere Alt+L|no place \"Nowhere\"; there are Vasculum",
+        "press|--place Vasculum/grid Hyper+L|cannot be read at \"Hyper\"",
+        "press|--place Vasculum/grid --station register-desk \u00e4|cannot be typed on the layout us",
+        "press|Alt+L|--place",
+        "check|--format xml|--format",
+      })
+  void whatCannotBeUsedExitsWithTwo(String command, String arguments, String says) {
+    Ran ran = demo(command, arguments.split(" "));
+    assertThat(ran.exit).isEqualTo(2);
+    assertThat(ran.out).isEmpty();
+    assertThat(ran.err).contains(says);
+  }
+
+  @Test
+  void aBrokenLibraryIsNamedByFileAndLine() throws Exception {
+    Path broken = folder.resolve("broken.json");
+    Files.writeString(broken, Files.readString(DEMO).substring(0, 5000));
+    Ran ran = run("check", broken.toString());
+    assertThat(ran.exit).isEqualTo(2);
+    assertThat(ran.out).isEmpty();
+    assertThat(ran.err).contains("broken.json, line ").contains("this is not whole JSON");
+    assertThat(Files.size(broken)).isEqualTo(5000L);
+    assertThat(run("check", "no-such.json").err).contains("no such file");
+    assertThat(run("check", folder.toString()).exit).isEqualTo(2);
+  }
+
+  @Test
+  void helpNamesEveryCommand() {
+    Ran ran = run("--help");
+    assertThat(ran.exit).isZero();
+    assertThat(ran.out).contains("check").contains("press").contains("run");
+    assertThat(run().exit).isEqualTo(2);
+  }
+}
