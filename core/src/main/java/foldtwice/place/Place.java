@@ -31,15 +31,4 @@ public sealed interface Place {
       case Within(String application, String context) -> application + "/" + context;
     };
   }
-
-  /**
-   * Reads {@link #id()}. Whether the application and the context exist is for the library to say.
-   */
-  static Place read(String id) {
-    if (id.equals("everywhere")) {
-      return new Everywhere();
-    }
-    int slash = id.indexOf('/');
-    return slash < 0 ? new Whole(id) : new Within(id.substring(0, slash), id.substring(slash + 1));
-  }
 }

@@ -30,17 +30,20 @@ public final class Keymap {
   private final Layout layout;
   private final Map<String, Application> applications;
   private final Map<Place, List<Compiled>> claims;
+  private final Map<Place, List<Place>> statesOf;
   private final Map<Place, StateMap> states = new ConcurrentHashMap<>();
 
   private Keymap(
       Station station,
       Layout layout,
       Map<String, Application> applications,
-      Map<Place, List<Compiled>> claims) {
+      Map<Place, List<Compiled>> claims,
+      Map<Place, List<Place>> statesOf) {
     this.station = station;
     this.layout = layout;
     this.applications = applications;
     this.claims = claims;
+    this.statesOf = statesOf;
   }
 
   /** Compiles a library for a station. */
@@ -61,7 +64,7 @@ public final class Keymap {
     for (Binding b : library.bindings().values()) {
       claims(b).forEach(claim -> add(claims, claim, layout));
     }
-    return new Keymap(station, layout, library.applications(), claims);
+    return new Keymap(station, layout, library.applications(), claims, new ConcurrentHashMap<>());
   }
 
   private static void add(Map<Place, List<Compiled>> claims, Claim claim, Layout layout) {
@@ -109,7 +112,7 @@ public final class Keymap {
   private Keymap changed(Place place, List<Compiled> now) {
     Map<Place, List<Compiled>> next = new HashMap<>(claims);
     next.put(place, now);
-    Keymap keymap = new Keymap(station, layout, applications, next);
+    Keymap keymap = new Keymap(station, layout, applications, next, statesOf);
     states.forEach(
         (state, map) -> {
           if (place.applicationId().isPresent()
@@ -135,6 +138,10 @@ public final class Keymap {
 
   /** The states in which a claim made in this place can be heard. */
   public List<Place> statesOf(Place place) {
+    return statesOf.computeIfAbsent(place, this::findStates);
+  }
+
+  private List<Place> findStates(Place place) {
     return switch (place) {
       case Place.Everywhere() -> states();
       case Place.Whole(String id) -> application(id).map(Application::states).orElse(List.of());

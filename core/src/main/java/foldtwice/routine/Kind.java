@@ -93,10 +93,22 @@ public sealed interface Kind {
   }
 
   private static BigDecimal amount(String typed, String wanted, boolean alone) {
-    Matcher m = AMOUNT.matcher(typed);
-    if (!m.matches() || (alone && !m.group(3).isEmpty())) {
+    Matcher m = matched(typed, wanted);
+    if (alone && !m.group(3).isEmpty()) {
       throw new ValueException(typed, wanted);
     }
+    return amount(m);
+  }
+
+  private static Matcher matched(String typed, String wanted) {
+    Matcher m = AMOUNT.matcher(typed);
+    if (!m.matches()) {
+      throw new ValueException(typed, wanted);
+    }
+    return m;
+  }
+
+  private static BigDecimal amount(Matcher m) {
     BigDecimal size = new BigDecimal(m.group(2).replace(',', '.'));
     return m.group(1).equals("-") || m.group(1).equals("\u2212") ? size.negate() : size;
   }
@@ -107,15 +119,14 @@ public sealed interface Kind {
    * @throws ValueException when the number or the unit is missing or unknown
    */
   static Length length(String typed) {
-    BigDecimal amount = amount(typed, "a number with a unit, such as 0.5 mm", false);
-    Matcher m = AMOUNT.matcher(typed);
-    String unit = m.matches() ? m.group(3) : "";
+    Matcher m = matched(typed, "a number with a unit, such as 0.5 mm");
+    String unit = m.group(3);
     if (unit.isEmpty()) {
       throw new ValueException(
           typed, "a distance needs its unit, one of " + LengthUnit.symbols() + ", such as 0.5 mm");
     }
     return new Length(
-        amount,
+        amount(m),
         LengthUnit.of(unit)
             .orElseThrow(
                 () ->

@@ -3,7 +3,6 @@ package foldtwice.routine;
 import java.math.BigDecimal;
 import java.math.BigInteger;
 import java.util.Arrays;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -18,6 +17,8 @@ public enum LengthUnit {
   IN("in", 9144),
   PT("pt", 127),
   PICA("pica", 1524);
+
+  private static final LengthUnit[] UNITS = values();
 
   private final String symbol;
   private final BigDecimal grid;
@@ -58,9 +59,12 @@ public enum LengthUnit {
 
   /** The unit of this symbol, whatever its letter case. */
   public static Optional<LengthUnit> of(String symbol) {
-    return Arrays.stream(values())
-        .filter(u -> u.symbol.equals(symbol.toLowerCase(Locale.ROOT)))
-        .findFirst();
+    for (LengthUnit u : UNITS) {
+      if (u.symbol.equalsIgnoreCase(symbol)) {
+        return Optional.of(u);
+      }
+    }
+    return Optional.empty();
   }
 
   /** All symbols, for messages. */

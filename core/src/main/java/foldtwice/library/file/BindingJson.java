@@ -22,33 +22,35 @@ final class BindingJson {
   private BindingJson() {}
 
   /** Reads one binding; its arguments are read by the kinds of the routine's parameters. */
-  static Binding read(In in, Map<String, Routine> routines) throws FormatException {
+  static Binding read(In in, Map<String, Routine> routines, Map<String, Place> places)
+      throws FormatException {
     String routine = in.id("routine");
     Map<String, Value> arguments = new LinkedHashMap<>();
     for (var argument : in.fields("arguments").entrySet()) {
-      Kind kind =
-          routines.containsKey(routine)
-              ? routines
-                  .get(routine)
-                  .parameter(argument.getKey())
-                  .map(Parameter::kind)
-                  .orElseThrow(
-                      () ->
-                          argument
-                              .getValue()
-                              .fault(
-                                  "the routine \"" + routine + "\" has no parameter of this name"))
-              : new Kind.Words();
+      Kind kind = kind(argument.getKey(), argument.getValue(), routine, routines.get(routine));
       arguments.put(argument.getKey(), RoutineJson.value(argument.getValue(), kind));
     }
     return new Binding(
         in.id("id"),
         routine,
-        Place.read(in.id("place")),
+        PlaceJson.place(in.at("place"), places),
         in.list("triggers", TriggerJson::read),
         arguments,
         in.number("usesPerWeek", 0),
         in.rest(BINDING));
+  }
+
+  /** What a parameter takes; any text when the routine is not in the library. */
+  private static Kind kind(String name, In at, String id, Routine routine) throws FormatException {
+    if (routine == null) {
+      return new Kind.Words();
+    }
+    for (Parameter p : routine.parameters()) {
+      if (p.name().equals(name)) {
+        return p.kind();
+      }
+    }
+    throw at.fault("the routine \"" + id + "\" has no parameter of this name");
   }
 
   static ObjectNode write(Binding b) {

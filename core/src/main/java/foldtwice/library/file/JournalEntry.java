@@ -88,7 +88,9 @@ sealed interface JournalEntry {
   private static Edit edit(In in, Library library) throws FormatException {
     if (in.has("put")) {
       return new Edit.PutBinding(
-          BindingJson.read(in.at("put"), library.routines()), in.whole("at"));
+          BindingJson.read(
+              in.at("put"), library.routines(), PlaceJson.byId(library.applications().values())),
+          in.whole("at"));
     }
     if (in.has("together")) {
       return new Edit.Together(in.list("together", e -> edit(e, library)));

@@ -1,8 +1,6 @@
 package foldtwice.library.file;
 
-import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.cfg.JsonNodeFeature;
@@ -14,8 +12,8 @@ import foldtwice.extras.Extras;
 public final class Json {
 
   static final JsonMapper MAPPER =
-      JsonMapper.builder(
-              JsonFactory.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION).build())
+      JsonMapper.builder()
+          .enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY)
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
           .enable(DeserializationFeature.USE_BIG_DECIMAL_FOR_FLOATS)
           .disable(JsonNodeFeature.STRIP_TRAILING_BIGDECIMAL_ZEROES)

@@ -7,13 +7,11 @@ import foldtwice.binding.Binding;
 import foldtwice.binding.Proof;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
-import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.routine.Routine;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -76,50 +74,17 @@ public final class LibraryJson {
     for (BindingJson.ProofOf p : in.list("proofs", BindingJson::proof)) {
       proofs.put(p.binding(), p.proof());
     }
-    Library library =
-        new Library(
-            in.text("name"),
-            in.byId("applications", PlaceJson::application, Application::id),
-            in.byId("stations", PlaceJson::station, Station::id),
-            routines,
-            in.byId("bindings", b -> BindingJson.read(b, routines), Binding::id),
-            proofs,
-            in.rest(LIBRARY));
-    checkPlaces(library);
-    return library;
-  }
-
-  /** Every place that is named has to be one of the document's own. */
-  private static void checkPlaces(Library library) throws FormatException {
-    Set<Place> known = Set.copyOf(library.places());
-    int a = 0;
-    for (Application application : library.applications().values()) {
-      int c = 0;
-      for (NativeCommand command : application.commands()) {
-        Place place = command.place();
-        if (!known.contains(place)
-            || !place.applicationId().equals(Optional.of(application.id()))) {
-          throw unknown("/applications/" + a + "/commands/" + c + "/place", place);
-        }
-        c++;
-      }
-      a++;
-    }
-    int b = 0;
-    for (Binding binding : library.bindings().values()) {
-      if (!known.contains(binding.place())) {
-        throw unknown("/bindings/" + b + "/place", binding.place());
-      }
-      b++;
-    }
-  }
-
-  private static FormatException unknown(String where, Place place) {
-    return new FormatException(
-        where,
-        "expected everywhere, an application's id, or application/context as listed in this file, found \""
-            + place.id()
-            + "\"");
+    LinkedHashMap<String, Application> applications =
+        in.byId("applications", PlaceJson::application, Application::id);
+    Map<String, Place> places = PlaceJson.byId(applications.values());
+    return new Library(
+        in.text("name"),
+        applications,
+        in.byId("stations", PlaceJson::station, Station::id),
+        routines,
+        in.byId("bindings", b -> BindingJson.read(b, routines, places), Binding::id),
+        proofs,
+        in.rest(LIBRARY));
   }
 
   /** The document, in stable order, ending in a line feed. */

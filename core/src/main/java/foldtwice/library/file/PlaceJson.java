@@ -13,7 +13,11 @@ import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Shape;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /** Applications and stations. */
@@ -30,21 +34,56 @@ final class PlaceJson {
   private PlaceJson() {}
 
   static Application application(In in) throws FormatException {
-    String id = in.id("id");
-    Application read =
+    Application bare =
         new Application(
-            id,
+            in.id("id"),
             in.text("name"),
             in.text("version", ""),
             in.list("contexts", PlaceJson::context),
-            List.copyOf(in.byId("commands", PlaceJson::command, NativeCommand::id).values()),
+            List.of(),
             in.list("rules", PlaceJson::rule),
             in.rest(APPLICATION));
-    if (read.allContexts().stream().map(Context::id).distinct().count()
-        < read.allContexts().size()) {
-      throw in.at("contexts").fault("two contexts of one application have the same id");
+    Map<String, Place> places = new HashMap<>();
+    places.put(bare.id(), new Place.Whole(bare.id()));
+    for (Context c : bare.allContexts()) {
+      Place place = new Place.Within(bare.id(), c.id());
+      if (places.put(place.id(), place) != null) {
+        throw in.at("contexts").fault("two contexts of one application have the same id");
+      }
     }
-    return read;
+    return new Application(
+        bare.id(),
+        bare.name(),
+        bare.version(),
+        bare.contexts(),
+        List.copyOf(in.byId("commands", c -> command(c, places), NativeCommand::id).values()),
+        bare.rules(),
+        bare.extras());
+  }
+
+  /** Every place there is, by its id; those of bindings are looked up here. */
+  static Map<String, Place> byId(Collection<Application> applications) {
+    Map<String, Place> places = new HashMap<>();
+    List<Place> all = new ArrayList<>(List.of(new Place.Everywhere()));
+    for (Application a : applications) {
+      all.add(new Place.Whole(a.id()));
+      a.allContexts().forEach(c -> all.add(new Place.Within(a.id(), c.id())));
+    }
+    all.forEach(p -> places.put(p.id(), p));
+    return places;
+  }
+
+  /** The place a field names. */
+  static Place place(In in, Map<String, Place> known) throws FormatException {
+    String id = in.text();
+    Place place = known.get(id);
+    if (place == null) {
+      throw in.fault(
+          "expected everywhere, an application's id, or application/context as listed in this file, found \""
+              + id
+              + "\"");
+    }
+    return place;
   }
 
   private static Context context(In in) throws FormatException {
@@ -57,14 +96,14 @@ final class PlaceJson {
         in.rest(CONTEXT));
   }
 
-  private static NativeCommand command(In in) throws FormatException {
+  private static NativeCommand command(In in, Map<String, Place> places) throws FormatException {
     return new NativeCommand(
         in.id("id"),
         in.text("name"),
         in.text("group", ""),
         in.list("menu", In::text),
         in.list("triggers", TriggerJson::read),
-        Place.read(in.id("place")),
+        place(in.at("place"), places),
         in.number("usesPerWeek", 0),
         in.word(Danger.class, "danger", Danger.NONE),
         in.rest(COMMAND));

@@ -1,0 +1,105 @@
+package foldtwice.bench;
+
+import java.util.Collection;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.TimeValue;
+
+/**
+ * Runs all benchmarks and prints each promise with what was measured: for every figure the best
+ * iteration, the one that other work on the machine disturbed least.
+ */
+public final class Ratios {
+
+  private Ratios() {}
+
+  public static void main(String[] args) throws Exception {
+    Map<String, Double> scores = micro();
+    Starts starts = Starts.measure();
+    System.out.println();
+    row("promise", "ours", "rival", "measured", "kept");
+    ratio("resolver within 3 x a plain HashMap", scores, "resolver", "plainHashMap", "ns", 3);
+    times("resolver at least 50 x faster than a scan", scores, "resolver", "linearScan", "ns", 50);
+    most("audit of 10,000 bindings under 300 ms", scores, "audit", "ms", 300);
+    ratio("loading within 3 x Jackson's tree", scores, "load", "jacksonTree", "ms", 3);
+    most("advice among 10,000 bindings under 50 ms", scores, "advice", "ms", 50);
+    double start = starts.application() / starts.emptyTable();
+    row(
+        "start within 2 x an empty window with a table",
+        number(starts.application()) + " ms",
+        number(starts.emptyTable()) + " ms",
+        number(start) + " x",
+        start <= 2);
+  }
+
+  private static Map<String, Double> micro() throws RunnerException {
+    Collection<RunResult> results =
+        new Runner(
+                new OptionsBuilder()
+                    .include("foldtwice\\.bench\\..*Bench\\.")
+                    .forks(1)
+                    .warmupIterations(3)
+                    .warmupTime(TimeValue.seconds(1))
+                    .measurementIterations(5)
+                    .measurementTime(TimeValue.seconds(1))
+                    .shouldFailOnError(true)
+                    .build())
+            .run();
+    return results.stream()
+        .collect(
+            Collectors.toMap(
+                r -> r.getPrimaryResult().getLabel(),
+                r -> r.getPrimaryResult().getStatistics().getMin()));
+  }
+
+  private static void ratio(
+      String promise,
+      Map<String, Double> scores,
+      String ours,
+      String rival,
+      String unit,
+      int most) {
+    double ratio = scores.get(ours) / scores.get(rival);
+    row(
+        promise,
+        number(scores.get(ours)) + " " + unit,
+        number(scores.get(rival)) + " " + unit,
+        number(ratio) + " x",
+        ratio <= most);
+  }
+
+  private static void times(
+      String promise,
+      Map<String, Double> scores,
+      String ours,
+      String rival,
+      String unit,
+      int least) {
+    double times = scores.get(rival) / scores.get(ours);
+    row(
+        promise,
+        number(scores.get(ours)) + " " + unit,
+        number(scores.get(rival)) + " " + unit,
+        number(times) + " x",
+        times >= least);
+  }
+
+  private static void most(
+      String promise, Map<String, Double> scores, String ours, String unit, int most) {
+    double score = scores.get(ours);
+    row(promise, number(score) + " " + unit, "", number(score) + " " + unit, score <= most);
+  }
+
+  private static void row(Object... cells) {
+    System.out.printf(Locale.ROOT, "%-46s %12s %12s %12s  %s%n", cells);
+  }
+
+  private static String number(double n) {
+    return String.format(Locale.ROOT, n < 10 ? "%.2f" : "%.0f", n);
+  }
+}
