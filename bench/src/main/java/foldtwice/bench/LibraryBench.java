@@ -1,16 +1,11 @@
 package foldtwice.bench;
 
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
 import foldtwice.conflict.Auditor;
 import foldtwice.library.Library;
-import foldtwice.library.file.FormatException;
-import foldtwice.library.file.LibraryJson;
 import foldtwice.resolve.Keymap;
 import foldtwice.trigger.Notation;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -20,23 +15,20 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 
-/** A library of 10,000 bindings over 200 contexts: audited, loaded, and asked for advice. */
+/** A library of 10,000 bindings over 200 contexts: audited and asked for advice. */
 @State(Scope.Thread)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 public class LibraryBench {
 
-  private final JsonMapper mapper = new JsonMapper();
   private Library library;
   private Keymap warm;
-  private byte[] document;
   private Binding binding;
   private int i;
 
   @Setup
-  public void write() {
+  public void compile() {
     library = Big.library(10_000, 200, 1);
-    document = LibraryJson.write(library).getBytes(StandardCharsets.UTF_8);
     warm = keymap();
     binding = library.bindings().get("b17");
   }
@@ -49,16 +41,6 @@ public class LibraryBench {
   @Benchmark
   public Object audit() {
     return Auditor.audit(library, keymap());
-  }
-
-  @Benchmark
-  public Object load() throws FormatException {
-    return LibraryJson.read(document);
-  }
-
-  @Benchmark
-  public Object jacksonTree() throws IOException {
-    return mapper.readTree(document);
   }
 
   /** What is said of one stroke while it is pressed. */

@@ -26,29 +26,45 @@ record Starts(double application, double emptyTable) {
     List<Double> ours = new ArrayList<>();
     List<Double> rivals = new ArrayList<>();
     for (int turn = 0; turn < TURNS; turn++) {
-      rivals.add(one(EmptyTable.class.getName()));
-      ours.add(one("foldtwice.desktop.Launch"));
+      rivals.add(one(rivalCommand()));
+      ours.add(one(ourCommand()));
     }
     return new Starts(median(ours), median(rivals));
   }
 
-  private static double median(List<Double> times) {
+  static double median(List<Double> times) {
     return times.stream().sorted().toList().get(times.size() / 2);
   }
 
-  private static double one(String main) throws IOException, InterruptedException {
+  /** The rival, from the very Java. */
+  private static ProcessBuilder rivalCommand() {
+    return new ProcessBuilder(
+        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+        "--enable-native-access=ALL-UNNAMED",
+        "--sun-misc-unsafe-memory-access=allow",
+        "-Dglass.platform=Headless",
+        "-Dprism.order=sw",
+        "-cp",
+        System.getProperty("java.class.path"),
+        EmptyTable.class.getName());
+  }
+
+  /** The command a person types, in a data folder that is new. */
+  private static ProcessBuilder ourCommand() throws IOException {
     Path data = Files.createTempDirectory("foldtwice-start");
-    List<String> command = new ArrayList<>();
-    command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-    command.add("--enable-native-access=ALL-UNNAMED");
-    command.add("--sun-misc-unsafe-memory-access=allow");
-    command.add("-Dglass.platform=Headless");
-    command.add("-Dprism.order=sw");
-    command.add("-Dfoldtwice.home=" + System.getProperty("foldtwice.home"));
-    command.add("-Dfoldtwice.data=" + data);
-    command.addAll(List.of("-cp", System.getProperty("java.class.path"), main));
+    ProcessBuilder command =
+        new ProcessBuilder(Path.of(System.getProperty("foldtwice.home"), "foldtwice").toString());
+    command
+        .environment()
+        .put(
+            "FOLDTWICE_OPTS",
+            "-Dglass.platform=Headless -Dprism.order=sw -Dfoldtwice.data=" + data);
+    return command;
+  }
+
+  private static double one(ProcessBuilder command) throws IOException, InterruptedException {
     long began = System.nanoTime();
-    Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+    Process process = command.redirectErrorStream(true).start();
     var watch =
         process
             .onExit()
@@ -64,7 +80,8 @@ record Starts(double application, double emptyTable) {
           return (System.nanoTime() - began) / 1e6;
         }
       }
-      throw new IOException(main + " ended without a window: " + String.join("\n", said));
+      throw new IOException(
+          command.command() + " ended without a window: " + String.join("\n", said));
     } finally {
       process.destroy();
       process.waitFor();

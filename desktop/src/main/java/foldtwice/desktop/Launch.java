@@ -24,7 +24,9 @@ public final class Launch {
   public static void main(String[] args) {
     TOOLKIT.setLevel(Level.SEVERE);
     List<String> arguments = List.of(args);
-    boolean pictures = !arguments.isEmpty() && arguments.getFirst().equals("pictures");
+    boolean pictures =
+        !arguments.isEmpty()
+            && List.of("pictures", Pictures.REHEARSE).contains(arguments.getFirst());
     if (pictures || noDisplay()) {
       System.setProperty("glass.platform", "Headless");
       System.setProperty("prism.order", "sw");

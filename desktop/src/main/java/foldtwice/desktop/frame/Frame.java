@@ -45,7 +45,7 @@ public final class Frame extends StackPane implements Finder.Targets {
   private final HeldKeys held = new HeldKeys();
   private final Theme theme;
   private final BindView bind;
-  private final TryView trying;
+  private TryView trying;
   private final StackPane sheet = new StackPane();
   private final ToggleButton bindTab = tab("bind");
   private final ToggleButton tryTab = tab("try");
@@ -64,7 +64,6 @@ public final class Frame extends StackPane implements Finder.Targets {
     this.session = session;
     this.theme = theme;
     bind = new BindView(session);
-    trying = new TryView(session);
     Pane overlay = new Pane();
     lookUp = new LookUp(session, this, overlay);
     undo = Parts.icon("undo", new FontIcon(Feather.CORNER_UP_LEFT), Ui.text("undo"), session::undo);
@@ -182,14 +181,22 @@ public final class Frame extends StackPane implements Finder.Targets {
     checking.setText(now.audited() ? "" : Ui.text("foot.auditing"));
   }
 
+  /** Try, made when it is first gone to: most of a start is making what is shown. */
+  private TryView trying() {
+    if (trying == null) {
+      trying = new TryView(session);
+    }
+    return trying;
+  }
+
   private void go(ToggleButton tab) {
     tab.setSelected(true);
-    sheet.getChildren().setAll(tab == bindTab ? bind : trying);
+    sheet.getChildren().setAll(tab == bindTab ? bind : trying());
     if (tab == bindTab) {
       bind.focusRegister();
     } else {
-      trying.refresh();
-      trying.focusWindow();
+      trying().refresh();
+      trying().focusWindow();
     }
   }
 
@@ -279,7 +286,7 @@ public final class Frame extends StackPane implements Finder.Targets {
     } else if (bindTab.isSelected()) {
       bind.focusRegister();
     } else {
-      trying.focusWindow();
+      trying().focusWindow();
     }
   }
 
@@ -299,14 +306,14 @@ public final class Frame extends StackPane implements Finder.Targets {
   public void stand(String application) {
     if (session.programs().containsKey(application)) {
       go(tryTab);
-      trying.go(application);
+      trying().go(application);
     }
   }
 
   /** Goes to Try, for pictures. */
   public TryView showTry() {
     go(tryTab);
-    return trying;
+    return trying();
   }
 
   /** Goes to Bind, for pictures. */

@@ -35,19 +35,28 @@ import javax.imageio.ImageIO;
 /** Works the real window on a fresh copy of the demo library and writes what it shows. */
 public final class Pictures extends Application {
 
+  /**
+   * Works the window just the same and writes nothing: the launcher learns from it what to load.
+   */
+  public static final String REHEARSE = "rehearse";
+
   private final Deque<Runnable> script = new ArrayDeque<>();
   private Path folder;
+  private boolean rehearsing;
   private Scene scene;
   private Session session;
 
   @Override
   public void start(Stage stage) throws Exception {
     List<String> arguments = getParameters().getRaw();
+    rehearsing = arguments.getFirst().equals(REHEARSE);
     folder =
         arguments.size() > 1
             ? Path.of(arguments.get(1))
             : Path.of(System.getProperty("foldtwice.home", "."), "docs", "screenshots");
-    Files.createDirectories(folder);
+    if (!rehearsing) {
+      Files.createDirectories(folder);
+    }
     Path data = Files.createTempDirectory("foldtwice-pictures");
     session =
         new Session(
@@ -103,7 +112,8 @@ public final class Pictures extends Application {
   private void next() {
     Runnable step = script.poll();
     if (step != null) {
-      Timeline pause = new Timeline(new KeyFrame(Duration.millis(250), e -> step(step)));
+      Timeline pause =
+          new Timeline(new KeyFrame(Duration.millis(rehearsing ? 20 : 250), e -> step(step)));
       pause.play();
     }
   }
@@ -123,6 +133,9 @@ public final class Pictures extends Application {
 
   private void picture(String name) {
     WritableImage shot = scene.snapshot(null);
+    if (rehearsing) {
+      return;
+    }
     int width = (int) shot.getWidth();
     int height = (int) shot.getHeight();
     int[] pixels = new int[width * height];
