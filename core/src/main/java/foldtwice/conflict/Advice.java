@@ -28,7 +28,7 @@ public record Advice(Trigger.Keys trigger, List<Conflict> conflicts, List<Claim>
   /**
    * Advice on giving a binding this trigger in its place.
    *
-   * @param keymap compiled from the library, with or without the binding's present triggers
+   * @param keymap compiled from the library
    */
   public static Advice on(Library library, Keymap keymap, Binding binding, Trigger.Keys trigger) {
     Keymap candidate = candidate(library, keymap, binding, trigger);
@@ -45,6 +45,11 @@ public record Advice(Trigger.Keys trigger, List<Conflict> conflicts, List<Claim>
   private static Keymap candidate(
       Library library, Keymap keymap, Binding binding, Trigger.Keys trigger) {
     Binding present = library.bindings().get(binding.id());
+    if (present != null
+        && present.place().equals(binding.place())
+        && present.triggers().contains(trigger)) {
+      return keymap; // it has it already: what is compiled is what is asked about
+    }
     Keymap others = present == null ? keymap : keymap.without(present);
     return others.with(binding.withTriggers(List.of(trigger)));
   }

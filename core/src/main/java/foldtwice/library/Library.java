@@ -40,7 +40,14 @@ public record Library(
     proofs = ordered(proofs);
   }
 
+  /** The class of our own maps: what an edit leaves alone is handed on as it is, not copied. */
+  private static final Class<?> OURS =
+      Collections.unmodifiableMap(new LinkedHashMap<>()).getClass();
+
   private static <T> Map<String, T> ordered(Map<String, T> map) {
+    if (OURS.isInstance(map)) {
+      return map;
+    }
     return Collections.unmodifiableMap(
         map instanceof LinkedHashMap<String, T> fresh ? fresh : new LinkedHashMap<>(map));
   }

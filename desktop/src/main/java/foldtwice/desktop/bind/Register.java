@@ -10,7 +10,10 @@ import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
@@ -37,6 +40,8 @@ final class Register extends TableView<Row> {
   private final ObservableList<Row> rows = FXCollections.observableArrayList();
   private final FilteredList<Row> filtered = new FilteredList<>(rows);
   private final ReadOnlyObjectWrapper<String> chosen = new ReadOnlyObjectWrapper<>("");
+  private Map<String, Row> byId = Map.of();
+  private Snapshot shown;
   private String application = "";
   private String filter = "";
   private boolean filling;
@@ -169,30 +174,63 @@ final class Register extends TableView<Row> {
     return box;
   }
 
-  /** Shows the bindings of a library; rows that stay the same keep their place on the screen. */
+  /**
+   * Shows the bindings of a library. Only what an edit touched is made anew, so that a library of
+   * ten thousand bindings follows at once.
+   */
   void show(Snapshot now) {
     Words words = now.words();
-    List<Row> next =
-        now.library().bindings().values().stream().map(b -> Row.of(b, now, words)).toList();
+    List<Row> next = new ArrayList<>(now.library().bindings().size());
+    Map<String, Row> fresh = new HashMap<>();
+    for (Binding b : now.library().bindings().values()) {
+      Row was = byId.get(b.id());
+      Row row = was != null && isCurrent(was, b, now) ? was : Row.of(b, now, words);
+      next.add(row);
+      fresh.put(b.id(), row);
+    }
+    byId = fresh;
+    shown = now;
     filling = true;
     try {
-      if (ids(rows).equals(ids(next))) {
-        for (int i = 0; i < next.size(); i++) {
-          if (!rows.get(i).equals(next.get(i))) {
-            rows.set(i, next.get(i));
-          }
-        }
-      } else {
-        rows.setAll(next);
-      }
+      replaceWhatDiffers(next);
       select(chosen.get());
     } finally {
       filling = false;
     }
   }
 
-  private static List<String> ids(List<Row> rows) {
-    return rows.stream().map(r -> r.binding().id()).toList();
+  private boolean isCurrent(Row row, Binding b, Snapshot now) {
+    return row.binding().equals(b)
+        && shown.library().routines().equals(now.library().routines())
+        && shown.library().applications().equals(now.library().applications())
+        && Objects.equals(shown.library().proofs().get(b.id()), now.library().proofs().get(b.id()))
+        && shown.conflictsOf(b.id()).equals(now.conflictsOf(b.id()));
+  }
+
+  /** The rows before the first difference and after the last one stay untouched. */
+  private void replaceWhatDiffers(List<Row> next) {
+    int start = 0;
+    int shorter = Math.min(rows.size(), next.size());
+    while (start < shorter && rows.get(start).equals(next.get(start))) {
+      start++;
+    }
+    int same = 0;
+    while (same < shorter - start
+        && rows.get(rows.size() - 1 - same).equals(next.get(next.size() - 1 - same))) {
+      same++;
+    }
+    int oldEnd = rows.size() - same;
+    int newEnd = next.size() - same;
+    if (oldEnd == newEnd) {
+      for (int i = start; i < newEnd; i++) {
+        if (!rows.get(i).equals(next.get(i))) {
+          rows.set(i, next.get(i));
+        }
+      }
+    } else {
+      rows.remove(start, oldEnd);
+      rows.addAll(start, next.subList(start, newEnd));
+    }
   }
 
   /** Chooses a binding; the first row when it is not shown. */
