@@ -76,7 +76,7 @@ class SheetTest {
     }
     assertThat(contrast(t.get("ink"), t.get("desk"))).isGreaterThan(4.5);
     assertThat(contrast(t.get("soft"), t.get("desk"))).isGreaterThan(4.5);
-    assertThat(contrast(t.get("soft"), t.get("tab"))).as("tabs").isGreaterThan(4.5);
+    assertThat(contrast(t.get("ink"), t.get("tab"))).as("tabs").isGreaterThan(4.5);
     assertThat(contrast(t.get("on-yours"), t.get("yours"))).isGreaterThan(4.5);
     for (String flag : List.of("rust", "straw", "moss", "sky")) {
       assertThat(contrast(t.get("ink"), t.get(flag))).as(flag).isGreaterThan(3.0);

@@ -56,10 +56,14 @@ final class Register extends TableView<Row> {
     getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
     setPlaceholder(Parts.label(Ui.text("bind.empty"), "soft"));
     column(
-        "trigger",
-        196,
-        Comparator.comparing(Row::trigger),
-        (row, cell) -> cell.setGraphic(triggers(row)));
+            "trigger",
+            196,
+            Comparator.comparing(Row::trigger),
+            (row, cell) -> {
+              cell.setGraphic(triggers(row));
+              cell.setTooltip(row.trigger().isEmpty() ? null : new Tooltip(row.trigger()));
+            })
+        .setMinWidth(168);
     column(
         "does",
         286,

@@ -45,11 +45,19 @@ import javafx.util.StringConverter;
 final class SetsLeaf extends Leaf implements Capture.Listener {
 
   private static final int NEAR = 6;
+  private static final double TOP = 66;
 
   private final Session session;
   private final Capture capture;
   private final Button press;
-  private final VBox top = new VBox(6);
+  private final VBox top =
+      new VBox(6) {
+        @Override
+        protected double computeMinHeight(double width) {
+          return Math.max(
+              TOP, computePrefHeight(width)); // never squeezed, and steady while capturing
+        }
+      };
   private final ComboBox<Place> where = new ComboBox<>();
   private final VBox here = new VBox(4);
   private final Label elsewhere = Parts.wrapped("");
@@ -95,7 +103,6 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     elsewhere.setId("elsewhere");
     layouts.setId("layouts");
     near.setId("near");
-    top.setMinHeight(66);
     HBox nearRow = Parts.fact(Ui.text("sets.near"), near);
     HBox.setHgrow(near, javafx.scene.layout.Priority.ALWAYS);
     HBox hereRow = Parts.fact(Ui.text("sets.here"), here);
@@ -160,7 +167,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       choose.setAccessibleText(Notation.write(binding.triggers().get(i)));
       all.getChildren().add(choose);
     }
-    HBox actions = new HBox(10);
+    FlowPane actions = new FlowPane(10, 4);
     if (!binding.triggers().isEmpty()) {
       top.getChildren().add(all);
       actions

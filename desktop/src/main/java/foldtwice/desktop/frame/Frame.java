@@ -41,6 +41,9 @@ import org.kordamp.ikonli.javafx.FontIcon;
 /** The whole window: strip above, tabs at the left, the view, the foot. */
 public final class Frame extends StackPane implements Finder.Targets {
 
+  /** Below this width what can be guessed is left out. */
+  private static final double NARROW = 1150;
+
   private final Session session;
   private final HeldKeys held = new HeldKeys();
   private final Theme theme;
@@ -95,10 +98,12 @@ public final class Frame extends StackPane implements Finder.Targets {
 
   private Node strip() {
     Label name = Parts.label(Ui.text("app.name"), "brand");
+    name.setMinWidth(USE_PREF_SIZE);
     Label library = Parts.label(session.now().library().name(), "strong");
     library.setMinWidth(0);
     Label kept = Parts.label("", "soft");
     kept.setId("kept");
+    kept.setMinWidth(USE_PREF_SIZE);
     kept.textProperty().bind(session.keptProperty());
     station.setId("station");
     station.setAccessibleText(Ui.text("station"));
@@ -120,6 +125,11 @@ public final class Frame extends StackPane implements Finder.Targets {
     station.setValue(session.now().station());
     station.setOnAction(e -> session.choose(station.getValue()));
     station.setMinWidth(USE_PREF_SIZE);
+    Label stationName = Parts.label(Ui.text("station"), "soft");
+    stationName.setMinWidth(USE_PREF_SIZE);
+    stationName.setLabelFor(station);
+    stationName.visibleProperty().bind(widthProperty().greaterThan(NARROW));
+    stationName.managedProperty().bind(stationName.visibleProperty());
     HBox strip =
         new HBox(
             new Mark(),
@@ -129,7 +139,7 @@ public final class Frame extends StackPane implements Finder.Targets {
             Parts.gap(),
             lookUp.bar(),
             Parts.gap(),
-            Parts.label(Ui.text("station"), "soft"),
+            stationName,
             station,
             undo,
             redo,

@@ -43,6 +43,7 @@ final class LookUp {
     StackPane.setAlignment(key, Pos.CENTER_RIGHT);
     key.setPadding(new javafx.geometry.Insets(0, 10, 0, 0));
     bar.getChildren().addAll(field, key);
+    bar.setMinWidth(200);
     bar.setPrefWidth(400);
     bar.setMaxWidth(400);
     list.setId("look-list");

@@ -6,6 +6,8 @@ import foldtwice.standin.tagpress.Box;
 import foldtwice.standin.tagpress.Sheet;
 import foldtwice.standin.tagpress.Tagpress;
 import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import javafx.scene.Node;
@@ -22,6 +24,9 @@ final class SheetPicture extends Pane {
 
   /** Small marks from one numbered mark of a ruler to the next. */
   private static final int PARTS = 5;
+
+  /** A box lower than this shows a bar in place of its text. */
+  private static final double READABLE = 14;
 
   /** How much of a sheet a preview shows across. */
   private static final double NEAR_MM = 105;
@@ -93,7 +98,32 @@ final class SheetPicture extends Pane {
     }
     if (rulers) {
       rulers(left, top, perMm);
+    } else if (focus.isPresent() && before != null) {
+      Box now = focus.get();
+      double x = left + mm(now.x()) * perMm;
+      double y = top + mm(now.y()) * perMm;
+      before.box(now.number()).ifPresent(was -> tell(was, now, x, y));
     }
+  }
+
+  /** Writes above a box where it came from. */
+  private void tell(Box was, Box now, double x, double y) {
+    LengthUnit unit = program.unit();
+    List<String> moves = new ArrayList<>();
+    if (was.x().compareTo(now.x()) != 0) {
+      moves.add(move("x", was.left(unit), now.left(unit)));
+    }
+    if (was.y().compareTo(now.y()) != 0) {
+      moves.add(move("y", was.top(unit), now.top(unit)));
+    }
+    if (!moves.isEmpty()) {
+      Text text = new Text(x, y - 5, String.join("   ", moves) + " " + unit.symbol());
+      add(text, "moved-text");
+    }
+  }
+
+  private static String move(String axis, Length was, Length now) {
+    return axis + " " + Tagpress.shown(was) + " \u2192 " + Tagpress.shown(now);
   }
 
   /** Where the labels are cut apart. */
@@ -108,7 +138,15 @@ final class SheetPicture extends Pane {
         e -> onClick.accept(box.number(), e.isShiftDown() || e.isControlDown()));
     getChildren().add(outline);
     boolean editing = program.editing().filter(n -> n == box.number()).isPresent();
-    if (outline.getHeight() >= 11) {
+    if (outline.getHeight() < READABLE) {
+      Rectangle bar =
+          new Rectangle(
+              outline.getX() + 4,
+              outline.getY() + outline.getHeight() / 2 - 1.5,
+              Math.max(4, outline.getWidth() * 0.6),
+              3);
+      add(bar, "text-bar");
+    } else {
       Label text =
           new Label(box.text() + (editing ? "\u2502" : "") + (box.locked() ? "  (locked)" : ""));
       text.getStyleClass().add("box-text");

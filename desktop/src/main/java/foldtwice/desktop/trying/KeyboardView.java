@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
+import javafx.scene.control.OverrunStyle;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Polygon;
 
@@ -30,6 +31,11 @@ final class KeyboardView extends Pane {
   private static final double KEY = 39;
   private static final double ROW = 33;
   private static final double GAP = 3;
+
+  /** Key widths across, to the end of the arrows, and rows down. */
+  private static final double ACROSS = 18.25;
+
+  private static final int DOWN = 5;
 
   private final Map<KeyCode, Button> keys = new EnumMap<>(KeyCode.class);
   private final Map<KeyCode, Polygon> ears = new EnumMap<>(KeyCode.class);
@@ -59,24 +65,52 @@ final class KeyboardView extends Pane {
     getChildren().clear();
     keys.clear();
     ears.clear();
-    double step = KEY + GAP;
     for (Shape.Cap cap : keymap.station().shape().caps()) {
       Button key = new Button(legend(keymap.layout(), cap.code()));
       key.getStyleClass().setAll("key");
       key.setId("key-" + cap.code().code());
       key.setFocusTraversable(false);
+      key.setTextOverrun(OverrunStyle.CLIP);
       key.setAccessibleText(cap.code().code());
-      double width = cap.width() * step - GAP;
-      key.setMinSize(width, ROW - 3);
-      key.setMaxSize(width, ROW - 3);
-      key.relocate(cap.x() * step, cap.y() * ROW);
       key.setOnAction(e -> press(cap.code()));
       Polygon ear = new Polygon(0, 0, 9, 0, 9, 9);
       ear.setMouseTransparent(true);
-      ear.relocate(cap.x() * step + width - 10, cap.y() * ROW + 1);
       keys.put(cap.code(), key);
       ears.put(cap.code(), ear);
       getChildren().addAll(key, ear);
+    }
+    requestLayout();
+  }
+
+  @Override
+  protected double computePrefWidth(double height) {
+    return ACROSS * (KEY + GAP);
+  }
+
+  @Override
+  protected double computeMinWidth(double height) {
+    return 0;
+  }
+
+  @Override
+  protected double computePrefHeight(double width) {
+    return DOWN * ROW;
+  }
+
+  /** Keys become narrower where there is little room; rows keep their height. */
+  @Override
+  protected void layoutChildren() {
+    if (keymap == null) {
+      return;
+    }
+    double step = Math.min(KEY + GAP, getWidth() / ACROSS);
+    boolean narrow = step < KEY;
+    for (Shape.Cap cap : keymap.station().shape().caps()) {
+      Button key = keys.get(cap.code());
+      style(key, "narrow", narrow);
+      double width = Math.floor(cap.width() * step - GAP);
+      key.resizeRelocate(Math.floor(cap.x() * step), cap.y() * ROW, width, ROW - 3);
+      ears.get(cap.code()).relocate(Math.floor(cap.x() * step) + width - 10, cap.y() * ROW + 1);
     }
   }
 
@@ -174,9 +208,10 @@ final class KeyboardView extends Pane {
   }
 
   private static void style(Button key, String style, boolean on) {
-    key.getStyleClass().remove(style);
-    if (on) {
+    if (on && !key.getStyleClass().contains(style)) {
       key.getStyleClass().add(style);
+    } else if (!on) {
+      key.getStyleClass().remove(style);
     }
   }
 }

@@ -124,20 +124,15 @@ public final class TryView extends BorderPane {
     presses.setId("try-presses");
     presses.setSpacing(4);
     again = Parts.button("try-again", Ui.text("try.again"), () -> press(last));
-    undo = Parts.button("try-undo", Ui.text("try.undo"), this::undoRun);
+    undo = Parts.button("try-undo", Ui.text("try.undo"), this::undoRun, "link");
     pressed.setId("try-pressed");
     pressed.setStyle("-fx-font-size: 16px;");
     HBox head = new HBox(8, pressed, Parts.gap(), again);
     head.setAlignment(Pos.CENTER_LEFT);
+    HBox reason = new HBox(8, Parts.label(Ui.text("try.why"), "soft"), Parts.gap(), undo);
+    reason.setAlignment(Pos.CENTER_LEFT);
     VBox reasons =
-        new VBox(
-            8,
-            head,
-            Parts.label(Ui.text("try.why"), "soft"),
-            why,
-            new HBox(8, undo),
-            Parts.label(Ui.text("try.sofar"), "heading"),
-            presses);
+        new VBox(8, head, reason, why, Parts.label(Ui.text("try.sofar"), "heading"), presses);
     reasons.getStyleClass().add("why");
     ScrollPane scroll = new ScrollPane(reasons);
     scroll.setFitToWidth(true);
