@@ -10,7 +10,7 @@ set "home=%home:~0,-1%"
 set "need=25"
 set "jdk="
 call :try "%JAVA_HOME%"
-for /d %%d in ("%ProgramFiles%\Eclipse Adoptium\*" "%ProgramFiles%\Java\*" "%ProgramFiles%\Microsoft\jdk*" "%USERPROFILE%\.jdks\*") do call :try "%%~d"
+for /d %%d in ("%ProgramFiles%\Eclipse Adoptium\*" "%ProgramFiles%\Java\*" "%USERPROFILE%\.jdks\*") do call :try "%%~d"
 if not defined jdk (
   echo foldtwice: no JDK %need% or newer found; install one, for instance Temurin %need%, or set JAVA_HOME to it 1>&2
   exit /b 2

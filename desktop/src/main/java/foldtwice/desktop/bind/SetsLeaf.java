@@ -2,10 +2,8 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
-import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.KeyCaps;
-import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.OwnKeys;
 import foldtwice.desktop.session.Session;
@@ -14,7 +12,6 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
-import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Resolver;
 import foldtwice.trigger.Layout;
@@ -30,7 +27,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -44,11 +40,11 @@ import javafx.util.StringConverter;
 /** What sets a binding off: its triggers and its place, with advice before anything is taken. */
 final class SetsLeaf extends Leaf implements Capture.Listener {
 
-  private static final int NEAR = 6;
   private static final double TOP = 66;
 
   private final Session session;
   private final Capture capture;
+  private final AdvicePanel advice;
   private final Button press;
   private final VBox top =
       new VBox(6) {
@@ -59,16 +55,10 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
         }
       };
   private final ComboBox<Place> where = new ComboBox<>();
-  private final VBox here = new VBox(4);
-  private final Label elsewhere = Parts.wrapped("");
-  private final Label layouts = Parts.wrapped("");
-  private final FlowPane near = new FlowPane(4, 4);
   private Binding binding;
   private int index;
   private boolean adding;
   private boolean filling;
-  private long asked;
-  private List<Object> nearOf = List.of();
 
   SetsLeaf(Session session) {
     this(session, new Button(Ui.text("sets.press")));
@@ -78,6 +68,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     super("leaf-sets", Ui.text("leaf.sets"), press);
     this.session = session;
     this.press = press;
+    this.advice = new AdvicePanel(session, this::offer);
     this.capture = new Capture(() -> session.now().keymap().layout(), this);
     press.setId("press-keys");
     press.setTooltip(new Tooltip(OwnKeys.PRESS_KEYS.keys()));
@@ -99,24 +90,10 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
           }
         });
     where.setOnAction(e -> chooseWhere());
-    here.setId("here");
-    elsewhere.setId("elsewhere");
-    layouts.setId("layouts");
-    near.setId("near");
-    HBox nearRow = Parts.fact(Ui.text("sets.near"), near);
-    HBox.setHgrow(near, javafx.scene.layout.Priority.ALWAYS);
-    HBox hereRow = Parts.fact(Ui.text("sets.here"), here);
-    HBox.setHgrow(here, javafx.scene.layout.Priority.ALWAYS);
     HBox whereRow = Parts.fact(Ui.text("sets.where"), where);
     HBox.setHgrow(where, javafx.scene.layout.Priority.ALWAYS);
     whereRow.setAlignment(Pos.CENTER_LEFT);
-    body(
-        top,
-        whereRow,
-        hereRow,
-        Parts.fact(Ui.text("sets.elsewhere"), elsewhere),
-        Parts.fact(Ui.text("sets.layouts"), layouts),
-        nearRow);
+    body(top, whereRow, advice);
   }
 
   void show(Snapshot now, Binding b) {
@@ -138,7 +115,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       showTriggers();
     }
     if (!capture.isOn()) {
-      present().ifPresentOrElse(this::advise, this::clearAdvice);
+      present().ifPresentOrElse(this::advise, advice::clear);
     }
   }
 
@@ -240,7 +217,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     capture.start(getScene());
     press.setText(Ui.text("sets.stop"));
     showCapturing(List.of(), Modifiers.NONE, Ui.text("sets.pressing"));
-    clearAdvice();
+    advice.clear();
   }
 
   boolean isCapturing() {
@@ -296,7 +273,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   public void left() {
     stopCapture();
     showTriggers();
-    present().ifPresentOrElse(this::advise, this::clearAdvice);
+    present().ifPresentOrElse(this::advise, advice::clear);
     press.requestFocus();
   }
 
@@ -308,8 +285,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
   /** Takes a free trigger at once; one with consequences is taken only when a person says so. */
   private void offer(Trigger.Keys trigger) {
-    Advice advice = advise(trigger);
-    boolean serious = advice.weight().filter(w -> w != Weight.NOTE).isPresent();
+    boolean serious = advise(trigger).weight().filter(w -> w != Weight.NOTE).isPresent();
     if (!serious) {
       take(trigger);
       return;
@@ -429,7 +405,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
               try {
                 advise(Notation.read(text));
               } catch (NotationException unfinished) {
-                clearAdvice(); // said only when it is entered: it may still be unfinished
+                advice.clear(); // said only when it is entered: it may still be unfinished
               }
             });
     top.getChildren().setAll(field, wrong);
@@ -445,82 +421,8 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     }
   }
 
-  private void clearAdvice() {
-    asked++;
-    nearOf = List.of();
-    here.getChildren().clear();
-    elsewhere.setText("");
-    layouts.setText("");
-    near.getChildren().clear();
-  }
-
   /** Shows what would follow from a trigger, and returns it. */
   private Advice advise(Trigger.Keys trigger) {
-    Snapshot now = session.now();
-    Advice advice = Advice.on(now.library(), now.keymap(), binding, trigger);
-    Words words = now.words();
-    here.getChildren().clear();
-    if (advice.isFree()) {
-      here.getChildren().add(Parts.label(Ui.text("sets.free"), "good"));
-    }
-    for (Conflict c : advice.conflicts()) {
-      here.getChildren().add(said(c, words));
-    }
-    elsewhere.setText(
-        advice.elsewhere().isEmpty()
-            ? Ui.text("sets.nowhere")
-            : advice.elsewhere().stream()
-                .map(c -> words.place(c.place()) + ": " + words.owner(c.owner()))
-                .distinct()
-                .limit(4)
-                .collect(Collectors.joining("; ")));
-    layouts.setText(LayoutNotes.of(trigger, now.library()));
-    showNear(now, trigger);
-    return advice;
-  }
-
-  private static Node said(Conflict c, Words words) {
-    Label text = Parts.wrapped(words.sentence(c));
-    HBox.setHgrow(text, javafx.scene.layout.Priority.ALWAYS);
-    Node mark = Marks.of(c.weight());
-    Label weight = Parts.label(Words.weight(c.weight()), Marks.style(c.weight()));
-    weight.setMinWidth(USE_PREF_SIZE);
-    HBox row = new HBox(7, mark, weight, text);
-    HBox.setMargin(mark, new javafx.geometry.Insets(3, 0, 0, 0));
-    row.getStyleClass().addAll("said", Marks.style(c.weight()));
-    row.setStyle("-fx-font-family: 'Hanken Grotesk';");
-    return row;
-  }
-
-  private void showNear(Snapshot now, Trigger.Keys trigger) {
-    List<Object> question = List.of(binding, trigger, System.identityHashCode(now.keymap()));
-    if (question.equals(nearOf)) {
-      return;
-    }
-    nearOf = question;
-    long mine = ++asked;
-    Binding of = binding;
-    near.getChildren().clear();
-    Keymap keymap = now.keymap();
-    session.work(
-        () -> Advice.freeNear(now.library(), keymap, of, trigger, NEAR),
-        free -> {
-          if (mine == asked) {
-            near.getChildren().setAll(free.stream().map(this::nearCap).toList());
-            if (free.isEmpty()) {
-              near.getChildren().setAll(Parts.label(Ui.text("sets.nonefree"), "soft"));
-            }
-          }
-        });
-  }
-
-  private Node nearCap(Trigger.Keys trigger) {
-    Button button =
-        Parts.button("near-" + Notation.write(trigger), "", () -> offer(trigger), "caps-link");
-    String last = Notation.word(trigger.strokes().getLast().key());
-    button.setGraphic(Parts.label(last, "cap"));
-    button.setAccessibleText(Notation.write(trigger));
-    button.setTooltip(new Tooltip(Notation.write(trigger)));
-    return button;
+    return advice.show(binding, trigger);
   }
 }

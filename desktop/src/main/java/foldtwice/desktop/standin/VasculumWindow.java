@@ -1,6 +1,7 @@
 package foldtwice.desktop.standin;
 
 import foldtwice.desktop.session.Ui;
+import foldtwice.standin.vasculum.RegisterWords;
 import foldtwice.standin.vasculum.Vasculum;
 
 final class VasculumWindow extends StandInWindow {
@@ -26,7 +27,7 @@ final class VasculumWindow extends StandInWindow {
 
   @Override
   protected String status() {
-    String selected = Ui.text("standin.selected", Vasculum.words(program.document().selection()));
+    String selected = Ui.text("standin.selected", RegisterWords.of(program.document().selection()));
     return program.finding()
         ? Ui.text("standin.find") + ": " + program.typed() + "\u2502     " + selected
         : selected;

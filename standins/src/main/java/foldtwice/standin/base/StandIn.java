@@ -281,7 +281,7 @@ public abstract class StandIn<D> implements Program {
   }
 
   /** Adds a change where two values differ. */
-  protected static void compare(List<Change> changes, String what, String before, String after) {
+  public static void compare(List<Change> changes, String what, String before, String after) {
     if (!before.equals(after)) {
       changes.add(new Change(what, before, after));
     }

@@ -394,43 +394,7 @@ public final class Tagpress extends StandIn<Sheet> {
 
   @Override
   protected List<Change> differences(Sheet before, Sheet after) {
-    List<Change> changes = changes();
-    for (Box b : after.boxes()) {
-      Optional<Box> old = before.box(b.number());
-      if (old.isEmpty()) {
-        changes.add(new Change("box " + b.number(), "none", "made"));
-      } else if (!old.get().equals(b)) {
-        box(changes, old.get(), b);
-      }
-    }
-    for (Box b : before.boxes()) {
-      if (after.box(b.number()).isEmpty()) {
-        changes.add(new Change("box " + b.number(), "there", "deleted"));
-      }
-    }
-    compare(changes, "selection", words(before), words(after));
-    return changes;
-  }
-
-  private void box(List<Change> changes, Box old, Box now) {
-    String name = "box " + now.number() + " ";
-    LengthUnit u = unit();
-    compare(changes, name + "x", with(old.left(u)), with(now.left(u)));
-    compare(changes, name + "y", with(old.top(u)), with(now.top(u)));
-    compare(changes, name + "width", with(old.wide(u)), with(now.wide(u)));
-    compare(changes, name + "height", with(old.high(u)), with(now.high(u)));
-    compare(changes, name + "text", old.text(), now.text());
-    compare(changes, name + "lock", old.locked() ? "on" : "off", now.locked() ? "on" : "off");
-  }
-
-  private static String with(Value.Length length) {
-    return shown(length) + " " + length.unit().symbol();
-  }
-
-  private static String words(Sheet sheet) {
-    return sheet.selected().isEmpty()
-        ? "nothing"
-        : "box " + String.join(", ", sheet.selected().stream().map(String::valueOf).toList());
+    return SheetWords.differences(before, after, unit());
   }
 
   @Override
@@ -449,7 +413,7 @@ public final class Tagpress extends StandIn<Sheet> {
   public Map<String, String> state() {
     Map<String, String> state = commonState();
     document().boxes().forEach(b -> state.put("box " + b.number(), b.toString()));
-    state.put("selection", words(document()));
+    state.put("selection", SheetWords.selection(document()));
     state.put("tool", tool);
     state.put("zoom", zoom + " %");
     state.put("saves", Integer.toString(saves));

@@ -3,7 +3,9 @@ package foldtwice.standin.vasculum;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /**
@@ -88,6 +90,22 @@ public record Register(List<List<String>> rows, Cells selection, Map<Cell, Strin
 
   public String text(int row, int column) {
     return rows.get(row).get(column);
+  }
+
+  /**
+   * The first cell that holds a text, from a row on and round to it; letter case does not matter.
+   */
+  Optional<Cell> find(String text, int from) {
+    String sought = text.toLowerCase(Locale.ROOT);
+    for (int i = 0; i < rows.size(); i++) {
+      int row = (from + i) % rows.size();
+      for (int column = 0; column < COLUMNS.size(); column++) {
+        if (text(row, column).toLowerCase(Locale.ROOT).contains(sought)) {
+          return Optional.of(new Cell(row, column));
+        }
+      }
+    }
+    return Optional.empty();
   }
 
   Register selecting(Cells cells) {

@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.function.Supplier;
 
@@ -286,7 +285,7 @@ public final class Vasculum extends StandIn<Register> {
 
   private String keys() {
     if (editing != null) {
-      return name(editing.row(), editing.column());
+      return RegisterWords.name(editing);
     }
     return finding ? "find bar" : inHeader ? "header" : "grid";
   }
@@ -323,16 +322,11 @@ public final class Vasculum extends StandIn<Register> {
       return new Reply.Refused("something to find", "nothing typed");
     }
     int from = document().selection().isEmpty() ? 0 : document().selection().top() + 1;
-    for (int i = 0; i <= lastRow(); i++) {
-      int row = (from + i) % (lastRow() + 1);
-      for (int column = 0; column <= lastColumn(); column++) {
-        if (document()
-            .text(row, column)
-            .toLowerCase(Locale.ROOT)
-            .contains(typed.toLowerCase(Locale.ROOT))) {
-          return become(document().selecting(new Cells(row, column, row, column)));
-        }
-      }
+    Optional<Cell> found = document().find(typed, from);
+    if (found.isPresent()) {
+      Cell cell = found.get();
+      return become(
+          document().selecting(new Cells(cell.row(), cell.column(), cell.row(), cell.column())));
     }
     return new Reply.Refused("a cell with \"" + typed + "\"", "none");
   }
@@ -418,52 +412,7 @@ public final class Vasculum extends StandIn<Register> {
 
   @Override
   protected List<Change> differences(Register before, Register after) {
-    List<Change> changes = changes();
-    compare(changes, "records", size(before), size(after));
-    if (!before.rows().equals(after.rows())) {
-      for (int r = 0; r < Math.min(before.rows().size(), after.rows().size()); r++) {
-        for (int c = 0; c <= lastColumn(); c++) {
-          compare(changes, name(r, c), before.text(r, c), after.text(r, c));
-        }
-      }
-    }
-    if (!before.flags().equals(after.flags())) {
-      Map<Cell, String> all =
-          new TreeMap<>(java.util.Comparator.comparing(Cell::row).thenComparing(Cell::column));
-      all.putAll(before.flags());
-      all.putAll(after.flags());
-      for (Cell cell : all.keySet()) {
-        compare(
-            changes,
-            "flag of " + name(cell.row(), cell.column()),
-            before.flags().getOrDefault(cell, "none"),
-            after.flags().getOrDefault(cell, "none"));
-      }
-    }
-    compare(changes, "selection", words(before.selection()), words(after.selection()));
-    return changes;
-  }
-
-  private static String size(Register register) {
-    return Integer.toString(register.rows().size());
-  }
-
-  private static String name(int row, int column) {
-    return Register.COLUMNS.get(column) + " " + (row + 1);
-  }
-
-  /** A selection as people say it: {@code Date, rows 3 to 5}. */
-  public static String words(Cells cells) {
-    if (cells.isEmpty()) {
-      return "nothing";
-    }
-    String columns = Register.COLUMNS.get(cells.left());
-    if (cells.right() > cells.left()) {
-      columns += " to " + Register.COLUMNS.get(cells.right());
-    }
-    return cells.top() == cells.bottom()
-        ? columns + ", row " + (cells.top() + 1)
-        : columns + ", rows " + (cells.top() + 1) + " to " + (cells.bottom() + 1);
+    return RegisterWords.differences(before, after);
   }
 
   @Override
@@ -488,8 +437,8 @@ public final class Vasculum extends StandIn<Register> {
     }
     document()
         .flags()
-        .forEach((cell, colour) -> state.put("flag of " + name(cell.row(), cell.column()), colour));
-    state.put("selection", words(document().selection()));
+        .forEach((cell, colour) -> state.put("flag of " + RegisterWords.name(cell), colour));
+    state.put("selection", RegisterWords.of(document().selection()));
     state.put("typed", typed);
     state.put("clipboard", clipboard);
     state.put("saves", Integer.toString(saves));

@@ -1,0 +1,74 @@
+package foldtwice;
+
+import foldtwice.binding.Binding;
+import foldtwice.extras.Extras;
+import foldtwice.library.Library;
+import foldtwice.place.Place;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Resolver;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+
+/** Few keys, few places, many claims: libraries in which things really meet. */
+public final class RandomClaims {
+
+  private static final List<String> STROKES = List.of("A", "B", "Alt+A", "Alt+[KeyA]", "F2");
+  private static final List<String> PLACES =
+      List.of("box", "bare", "sheet", "app", "grid", "cell", "text", "word", "everywhere");
+
+  private RandomClaims() {}
+
+  /** A library of this many claims, native ones among them. */
+  public static Library library(Random random, int claims) {
+    List<String> rows = new ArrayList<>();
+    for (int i = 0; i < claims; i++) {
+      boolean mine = random.nextInt(3) > 0;
+      String place = one(random, PLACES);
+      rows.add(
+          (mine ? "mine " : "native ")
+              + (!mine && place.equals("everywhere") ? "app" : place)
+              + " "
+              + keys(random));
+    }
+    return Fixture.library(rows.stream().distinct().toArray(String[]::new));
+  }
+
+  public static Binding binding(Random random, String id) {
+    Place place = Fixture.place(one(random, PLACES));
+    return new Binding(id, "r", place, List.of(trigger(random)), Map.of(), 1, Extras.NONE);
+  }
+
+  public static Trigger.Keys trigger(Random random) {
+    return Notation.read(keys(random));
+  }
+
+  private static String keys(Random random) {
+    List<String> strokes = new ArrayList<>();
+    for (int i = random.nextInt(3); i >= 0; i--) {
+      strokes.add(one(random, STROKES));
+    }
+    return String.join(Notation.THEN, strokes);
+  }
+
+  public static Place state(Random random, Keymap keymap) {
+    return one(random, keymap.states());
+  }
+
+  public static List<Press> presses(Random random, Keymap keymap) {
+    return keymap.paths(trigger(random)).getFirst();
+  }
+
+  /** Presses something somewhere. */
+  public static void press(Random random, Keymap keymap) {
+    Resolver.outcomes(keymap, state(random, keymap), presses(random, keymap));
+  }
+
+  private static <T> T one(Random random, List<T> of) {
+    return of.get(random.nextInt(of.size()));
+  }
+}
