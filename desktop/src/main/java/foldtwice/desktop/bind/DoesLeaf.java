@@ -47,6 +47,7 @@ final class DoesLeaf extends Leaf {
   private Binding binding;
   private Routine shown;
   private boolean filling;
+  private boolean putting;
 
   DoesLeaf(Session session, Consumer<Binding> onAdd) {
     super("leaf-does", Ui.text("leaf.does"));
@@ -68,7 +69,7 @@ final class DoesLeaf extends Leaf {
             return routine.getValue();
           }
         });
-    routine.setOnAction(e -> chooseRoutine());
+    Parts.onChosen(routine, this::chooseRoutine);
     opposite = Parts.button("opposite", Ui.text("does.opposite"), () -> add(opposite()));
     Button copy = Parts.button("copy", Ui.text("does.copy"), () -> add(binding.arguments()));
     HBox buttons = new HBox(8, copy, opposite);
@@ -82,13 +83,18 @@ final class DoesLeaf extends Leaf {
   }
 
   void show(Snapshot now, Binding b) {
+    Binding before = binding;
     binding = b;
     Routine of = now.library().routineOf(b).orElse(null);
     filling = true;
     routine.getItems().setAll(now.library().routines().values());
     routine.setValue(of);
     filling = false;
-    boolean sameFields = of != null && of.equals(shown);
+    boolean sameFields =
+        of != null
+            && of.equals(shown)
+            && b.id().equals(before.id())
+            && (putting || b.arguments().equals(before.arguments()));
     shown = of;
     if (of == null) {
       arguments.getChildren().clear();
@@ -105,7 +111,7 @@ final class DoesLeaf extends Leaf {
     acts.setText(of instanceof Routine.Macro m ? m.actsOn() : "");
     leaves.setText(leaves(Reading.of(of)));
     opposite.setDisable(opposite().equals(b.arguments()));
-    if (!sameFields || !isFocusWithin()) {
+    if (!sameFields || !arguments.isFocusWithin()) {
       arguments.getChildren().setAll(of.parameters().stream().map(this::row).toList());
     }
   }
@@ -141,7 +147,8 @@ final class DoesLeaf extends Leaf {
     box.getItems().setAll(options);
     box.setValue(value.shown());
     box.setAccessibleText(p.name());
-    box.setOnAction(e -> put(p, new Value.Text(box.getValue())));
+    String of = binding.id();
+    Parts.onChosen(box, () -> put(of, p, new Value.Text(box.getValue())));
     return box;
   }
 
@@ -151,7 +158,8 @@ final class DoesLeaf extends Leaf {
     field.getStyleClass().add("value");
     field.setPrefColumnCount(9);
     field.setAccessibleText(p.name());
-    Runnable take = () -> take(p, field, hint, wrong);
+    String of = binding.id();
+    Runnable take = () -> take(of, p, field, hint, wrong);
     field.setOnAction(e -> take.run());
     field
         .focusedProperty()
@@ -172,7 +180,7 @@ final class DoesLeaf extends Leaf {
     return field;
   }
 
-  private void take(Parameter p, TextField field, Label hint, Label wrong) {
+  private void take(String of, Parameter p, TextField field, Label hint, Label wrong) {
     try {
       Value value = p.kind().read(field.getText());
       field.getStyleClass().remove("wrong");
@@ -180,7 +188,7 @@ final class DoesLeaf extends Leaf {
       wrong.setManaged(false);
       hint.setText(hint(value));
       field.setText(Words.value(p, value));
-      put(p, value);
+      put(of, p, value);
     } catch (ValueException e) {
       if (!field.getStyleClass().contains("wrong")) {
         field.getStyleClass().add("wrong");
@@ -209,14 +217,22 @@ final class DoesLeaf extends Leaf {
     }
   }
 
-  private void put(Parameter p, Value value) {
-    if (!Library.argument(binding, p).equals(value)) {
-      Binding next =
-          value.equals(p.otherwise())
-              ? binding.withoutArgument(p.name())
-              : binding.withArgument(p.name(), value);
+  /** Gives a binding an argument: the one its field was made for, whichever is chosen by now. */
+  private void put(String of, Parameter p, Value value) {
+    Binding target = session.now().library().bindings().get(of);
+    if (target == null || Library.argument(target, p).equals(value)) {
+      return;
+    }
+    Binding next =
+        value.equals(p.otherwise())
+            ? target.withoutArgument(p.name())
+            : target.withArgument(p.name(), value);
+    putting = true; // the field that asks shows it already, and keeps the keys
+    try {
       session.make(
           new Edit.PutBinding(next), Ui.text("said.changed", session.now().words().binding(next)));
+    } finally {
+      putting = false;
     }
   }
 

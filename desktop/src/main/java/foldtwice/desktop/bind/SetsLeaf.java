@@ -89,7 +89,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
             return where.getValue();
           }
         });
-    where.setOnAction(e -> chooseWhere());
+    Parts.onChosen(where, this::chooseWhere);
     HBox whereRow = Parts.fact(Ui.text("sets.where"), where);
     HBox.setHgrow(where, javafx.scene.layout.Priority.ALWAYS);
     whereRow.setAlignment(Pos.CENTER_LEFT);

@@ -2,6 +2,7 @@ package foldtwice.desktop.parts;
 
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -43,6 +44,17 @@ public final class Parts {
     button.setAccessibleText(name);
     button.setTooltip(new Tooltip(name));
     return button;
+  }
+
+  /** Calls when a value is chosen: once, however many the keys went over in the open list. */
+  public static void onChosen(ComboBox<?> box, Runnable action) {
+    box.setOnAction(
+        e -> {
+          if (!box.isShowing()) {
+            action.run();
+          }
+        });
+    box.setOnHidden(e -> action.run());
   }
 
   public static Region gap() {
