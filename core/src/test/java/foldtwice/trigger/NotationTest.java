@@ -3,8 +3,6 @@ package foldtwice.trigger;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.awt.event.InputEvent;
-import javax.swing.KeyStroke;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Combinators;
@@ -70,33 +68,6 @@ class NotationTest {
   @CsvSource({"Ctrl+m", "CTRL+", "CTRL+nosuch", "CTRL+CTRL+m", "CTRL+[Nope]"})
   void filesAreReadStrictly(String text) {
     assertThatThrownBy(() -> FileNotation.read(text)).isInstanceOf(NotationException.class);
-  }
-
-  /** Reference: javax.swing.KeyStroke. */
-  @ParameterizedTest
-  @CsvSource({
-    "Ctrl+Shift+M,ctrl shift M",
-    "Alt+F4,alt F4",
-    "Ctrl+7,ctrl 7",
-    "Shift+Delete,shift DELETE",
-    "Logo+Left,meta LEFT",
-    "Enter,ENTER",
-    "Ctrl+Alt+PageUp,ctrl alt PAGE_UP"
-  })
-  void agreesWithTheKeyStrokesOfTheJdk(String ours, String theirs) {
-    Stroke stroke = Notation.read(ours).strokes().getFirst();
-    KeyStroke reference = KeyStroke.getKeyStroke(theirs);
-    int modifiers = reference.getModifiers();
-    assertThat(stroke.modifiers().has(Modifier.CTRL))
-        .isEqualTo((modifiers & InputEvent.CTRL_DOWN_MASK) != 0);
-    assertThat(stroke.modifiers().has(Modifier.ALT))
-        .isEqualTo((modifiers & InputEvent.ALT_DOWN_MASK) != 0);
-    assertThat(stroke.modifiers().has(Modifier.SHIFT))
-        .isEqualTo((modifiers & InputEvent.SHIFT_DOWN_MASK) != 0);
-    assertThat(stroke.modifiers().has(Modifier.LOGO))
-        .isEqualTo((modifiers & InputEvent.META_DOWN_MASK) != 0);
-    String key = java.awt.event.KeyEvent.getKeyText(reference.getKeyCode()).replace(" ", "");
-    assertThat(Notation.word(stroke.key())).isEqualToIgnoringCase(key);
   }
 
   @Property(tries = 2000)

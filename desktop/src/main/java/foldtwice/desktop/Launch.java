@@ -32,7 +32,7 @@ public final class Launch {
       System.setProperty("prism.order", "sw");
       if (!pictures) {
         System.err.println(
-            "foldtwice: no display found, so the window is open without one; end it with Ctrl+C");
+            "foldtwice: no display found, so the window is drawn without one; end it with Ctrl+C");
       }
     }
     Application.launch(pictures ? Pictures.class : App.class, args);

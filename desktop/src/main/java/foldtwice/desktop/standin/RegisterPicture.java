@@ -20,6 +20,9 @@ final class RegisterPicture extends Pane {
   private static final double[] WIDTHS = {84, 160, 92, 78, 86, 86, 74, 74, 96};
   private static final double ROW = 27;
 
+  /** Columns give way to a narrow window as far as this, then they are cut off. */
+  private static final double NARROWEST = 0.85;
+
   private final Vasculum program;
   private final double scale;
   private Cells before;
@@ -49,7 +52,7 @@ final class RegisterPicture extends Pane {
 
   private double width(int column) {
     double all = java.util.Arrays.stream(WIDTHS).sum();
-    return WIDTHS[column] * (scale < 1 ? scale : Math.max(scale, getWidth() / all));
+    return WIDTHS[column] * (scale < 1 ? scale : Math.max(NARROWEST, getWidth() / all));
   }
 
   private void draw() {
