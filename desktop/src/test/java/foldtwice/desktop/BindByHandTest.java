@@ -103,17 +103,9 @@ class BindByHandTest {
       hands.press(KeyCode.HOME);
       hands.press(KeyCode.F4);
       hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.U);
-      hands.waitUntil(
-          "the first is bound",
-          () ->
-              hands
-                  .session
-                  .now()
-                  .library()
-                  .bindings()
-                  .get("b31")
-                  .triggers()
-                  .contains(keys("Ctrl+Alt+U")));
+      assertThat(triggers(hands, "b31"))
+          .as("at once: Vasculum takes single strokes only")
+          .containsExactly(keys("Ctrl+Alt+U"));
       assertThat(Hands.ask(() -> register.getItems().size())).as("the filter stays").isEqualTo(6);
       assertThat(hands.text("#leaf-sets")).as("the binding stays chosen").contains("U");
       hands.click("#register");
@@ -201,20 +193,12 @@ class BindByHandTest {
       hands.press(KeyCode.F4);
       hands.press(KeyCode.L);
       assertThat(hands.text("#here")).contains("takes the place of Line tool");
+      assertThat(hands.text("#capturing")).startsWith("L Press the next stroke");
       hands.press(KeyCode.X);
-      assertThat(hands.text("#capturing")).startsWith("L then X ");
+      assertThat(triggers(hands, "b01"))
+          .as("at once: Tagpress takes two strokes at most")
+          .containsExactly(keys("L then X"));
       assertThat(hands.text("#here")).isEqualTo("free");
-      hands.waitUntil(
-          "it is taken",
-          () ->
-              hands
-                  .session
-                  .now()
-                  .library()
-                  .bindings()
-                  .get("b01")
-                  .triggers()
-                  .contains(keys("L then X")));
     }
   }
 

@@ -6,10 +6,10 @@ import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
-import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntSupplier;
 import java.util.function.Supplier;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
@@ -44,6 +44,7 @@ final class Capture {
   }
 
   private final Supplier<Layout> layout;
+  private final IntSupplier mostStrokes;
   private final Listener listener;
   private final List<Press> strokes = new ArrayList<>();
   private final HeldKeys held = new HeldKeys();
@@ -53,8 +54,14 @@ final class Capture {
       new Timeline(new KeyFrame(Duration.millis(Resolver.TIME_LIMIT_MILLIS), e -> end()));
   private Scene scene;
 
-  Capture(Supplier<Layout> layout, Listener listener) {
+  /**
+   * Off until it is started.
+   *
+   * @param mostStrokes how many strokes make sense; it ends at once after so many
+   */
+  Capture(Supplier<Layout> layout, IntSupplier mostStrokes, Listener listener) {
     this.layout = layout;
+    this.mostStrokes = mostStrokes;
     this.listener = listener;
   }
 
@@ -107,7 +114,7 @@ final class Capture {
     strokes.add(press.get());
     limit.playFromStart();
     listener.pressed(List.copyOf(strokes));
-    if (strokes.size() == Trigger.Keys.MOST_STROKES) {
+    if (strokes.size() >= mostStrokes.getAsInt() && !isEscape(press.get())) {
       end();
     }
   }

@@ -11,6 +11,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
 import foldtwice.place.Place;
+import foldtwice.place.Rule;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Resolver;
@@ -69,7 +70,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     this.session = session;
     this.press = press;
     this.advice = new AdvicePanel(session, this::offer);
-    this.capture = new Capture(() -> session.now().keymap().layout(), this);
+    this.capture = new Capture(() -> session.now().keymap().layout(), this::mostStrokes, this);
     press.setId("press-keys");
     press.setTooltip(new Tooltip(OwnKeys.PRESS_KEYS.keys()));
     press.setOnAction(e -> toggle());
@@ -222,6 +223,19 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
   boolean isCapturing() {
     return capture.isOn();
+  }
+
+  /** As many as the application takes: where single strokes are taken, nothing is waited for. */
+  private int mostStrokes() {
+    return binding
+        .place()
+        .applicationId()
+        .map(id -> session.now().library().applications().get(id))
+        .stream()
+        .flatMap(a -> a.rules().stream())
+        .mapToInt(r -> r instanceof Rule.MostStrokes(int count) ? count : Trigger.Keys.MOST_STROKES)
+        .min()
+        .orElse(Trigger.Keys.MOST_STROKES);
   }
 
   private void stopCapture() {

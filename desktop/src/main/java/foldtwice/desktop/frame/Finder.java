@@ -51,6 +51,8 @@ final class Finder {
     void stand(String application);
 
     void action(OwnKeys own);
+
+    void stations();
   }
 
   static List<Found> find(Snapshot now, Targets targets, String query) {
@@ -116,7 +118,7 @@ final class Finder {
               case Owner.Yours(String id) -> () -> targets.binding(id);
               case Owner.Native(String application, String command) ->
                   () -> targets.stand(application);
-              case Owner.Desktop d -> () -> {};
+              case Owner.Desktop d -> targets::stations;
             };
         String kind =
             switch (c.owner()) {

@@ -320,6 +320,12 @@ public final class Frame extends StackPane implements Finder.Targets {
     }
   }
 
+  /** What the desktop keeps is a matter of the station. */
+  @Override
+  public void stations() {
+    station.requestFocus();
+  }
+
   /** Goes to Try, for pictures. */
   public TryView showTry() {
     go(tryTab);
