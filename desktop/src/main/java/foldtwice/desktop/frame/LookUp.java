@@ -20,7 +20,8 @@ import javafx.scene.layout.StackPane;
 /** The field that finds anything, and the list of what it found, laid over the window. */
 final class LookUp {
 
-  private static final double WIDTH = 520;
+  private static final double WIDTH = 540;
+  private static final double KIND_WIDTH = 112;
   private static final int MOST_ROWS = 12;
 
   private final Session session;
@@ -153,8 +154,8 @@ final class LookUp {
       setPrefWidth(0);
       if (!empty && found != null) {
         Label kind = Parts.label(found.kind(), "soft");
-        kind.setMinWidth(96);
-        kind.setPrefWidth(96);
+        kind.setMinWidth(KIND_WIDTH);
+        kind.setPrefWidth(KIND_WIDTH);
         Label title = Parts.label(found.title(), "strong");
         Label detail = Parts.label(found.detail(), "soft");
         detail.setMinWidth(0);

@@ -31,6 +31,9 @@ final class SheetPicture extends Pane {
   /** How much of a sheet a preview shows across. */
   private static final double NEAR_MM = 105;
 
+  /** And at least how much down. */
+  private static final double NEAR_DOWN_MM = 38;
+
   private final Tagpress program;
   private final boolean rulers;
   private Sheet before;
@@ -74,7 +77,7 @@ final class SheetPicture extends Pane {
     double top = edge + 4;
     Optional<Box> focus = program.document().selectedBoxes().stream().findFirst();
     if (!rulers && focus.isPresent()) { // close to what is selected
-      perMm = getWidth() / NEAR_MM;
+      perMm = Math.min(getWidth() / NEAR_MM, getHeight() / NEAR_DOWN_MM);
       left = Math.min(edge, 24 - (mm(focus.get().x()) - 8) * perMm);
       top = Math.min(edge, getHeight() / 2 - (mm(focus.get().y()) + 6) * perMm);
     }
