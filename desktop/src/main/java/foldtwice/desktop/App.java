@@ -38,9 +38,9 @@ public final class App extends Application {
       Path file = library(getParameters().getRaw());
       session = open(file);
       stage.setTitle(session.now().library().name() + ", " + Ui.text("app.name"));
-      Theme theme = new Theme();
-      Scene scene = new Frame(session, theme).scene(1280, 800);
-      theme.turn(scene, Theme.remembered());
+      Frame frame = new Frame(session, new Theme());
+      Scene scene = frame.scene(1280, 800);
+      frame.showSheet(Theme.remembered());
       stage.setScene(scene);
     } catch (IOException | FormatException e) {
       LOG.error("{}", e.getMessage());

@@ -124,20 +124,13 @@ class BindByHandTest {
   @Test
   void afterATriggerIsTakenAwayAPressShowsWhatIsLeft() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      choose(hands, "repeat box 1");
+      hands.choose("repeat box 1");
       assertThat(hands.text("#here")).contains("takes the place of Duplicate");
       hands.click("#take-away");
       assertThat(triggers(hands, "b14")).isEmpty();
       assertThat(hands.text("#left")).isEqualTo("After this a press here gives: Duplicate");
       assertThat(hands.text("#readiness")).isEqualTo("draft");
     }
-  }
-
-  private static void choose(Hands hands, String words) {
-    hands.press(KeyCode.CONTROL, KeyCode.F);
-    hands.type(words);
-    hands.press(KeyCode.ENTER);
-    hands.press(KeyCode.HOME);
   }
 
   @Test

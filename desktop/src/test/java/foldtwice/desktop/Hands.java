@@ -163,6 +163,14 @@ final class Hands implements AutoCloseable {
     type(text);
   }
 
+  /** Narrows the register to what matches the words and chooses the first row. */
+  void choose(String words) {
+    press(KeyCode.CONTROL, KeyCode.F);
+    type(words);
+    press(KeyCode.ENTER);
+    press(KeyCode.HOME);
+  }
+
   void click(String selector) {
     Node node = node(selector);
     run(

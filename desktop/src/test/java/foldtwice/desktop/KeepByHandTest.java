@@ -20,13 +20,6 @@ class KeepByHandTest {
     return hands.session.now().library().bindings();
   }
 
-  private static void choose(Hands hands, String words) {
-    hands.press(KeyCode.CONTROL, KeyCode.F);
-    hands.type(words);
-    hands.press(KeyCode.ENTER);
-    hands.press(KeyCode.HOME);
-  }
-
   @Test
   void theOppositeIsOneClickAway() throws Exception {
     try (Hands hands = Hands.open(folder)) {
@@ -43,7 +36,7 @@ class KeepByHandTest {
   @Test
   void severalAreRemovedTogetherAndComeBackTogether() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      choose(hands, "flag cells");
+      hands.choose("flag cells");
       hands.press(KeyCode.SHIFT, KeyCode.DOWN);
       hands.press(KeyCode.SHIFT, KeyCode.DOWN);
       hands.press(KeyCode.DELETE);
@@ -129,7 +122,7 @@ class KeepByHandTest {
   @Test
   void firingInTheRegisterShowsTheSelectionMove() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      choose(hands, "move selection columns 1");
+      hands.choose("move selection columns 1");
       hands.press(KeyCode.F5);
       assertThat(hands.text("#result"))
           .contains("selection  Date, rows 3 to 5 \u2192 Elevation m, rows 3 to 5");

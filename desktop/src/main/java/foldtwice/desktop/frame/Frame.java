@@ -210,10 +210,15 @@ public final class Frame extends StackPane implements Finder.Targets {
     }
   }
 
-  /** From the day sheet to the night sheet, and back. */
-  public void turnSheet() {
-    theme.turn(getScene(), !theme.isNight());
+  /** From the day sheet to the night sheet, and back; the choice is kept for the next start. */
+  private void turnSheet() {
+    showSheet(!theme.isNight());
     Theme.remember(theme.isNight());
+  }
+
+  /** Lays the night sheet over the window, or the day sheet, for now. */
+  public void showSheet(boolean atNight) {
+    theme.turn(getScene(), atNight);
     night.setGraphic(new FontIcon(theme.isNight() ? Feather.SUN : Feather.MOON));
     night.setAccessibleText(Ui.text(theme.isNight() ? "day" : "night"));
     night.getTooltip().setText(night.getAccessibleText());

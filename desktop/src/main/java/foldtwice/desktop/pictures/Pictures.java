@@ -88,9 +88,9 @@ public final class Pictures extends Application {
     script.add(() -> key(javafx.scene.input.KeyCode.ESCAPE));
     script.add(() -> bind.choose("b34"));
     script.add(bind::fire);
-    script.add(frame::turnSheet);
+    script.add(() -> frame.showSheet(true));
     script.add(() -> picture("bind-night"));
-    script.add(frame::turnSheet);
+    script.add(() -> frame.showSheet(false));
     script.add(frame::openLookUp);
     script.add(() -> ((TextField) scene.lookup("#look-up")).setText("alt+."));
     script.add(() -> picture("look-up"));
