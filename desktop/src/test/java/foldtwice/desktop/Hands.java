@@ -31,7 +31,7 @@ import javafx.stage.Stage;
 /** The real window, worked with real keys and clicks, and read as it is shown. */
 final class Hands implements AutoCloseable {
 
-  private static final long PATIENCE_MILLIS = 10_000;
+  private static final long PATIENCE_MILLIS = 40_000;
   private static boolean started;
 
   private final Stage stage;
@@ -136,9 +136,22 @@ final class Hands implements AutoCloseable {
 
   /** Presses keys together, the last one under the others, and lets them go. */
   void press(KeyCode... keys) {
-    run(() -> List.of(keys).forEach(robot::keyPress));
-    run(() -> List.of(keys).reversed().forEach(robot::keyRelease));
+    run(() -> pressNow(keys));
     settle();
+  }
+
+  /**
+   * Presses one key after the other with no time between, however slow the machine is: a sequence
+   * within its time limit.
+   */
+  void pressInTurn(KeyCode... keys) {
+    run(() -> List.of(keys).forEach(this::pressNow));
+    settle();
+  }
+
+  private void pressNow(KeyCode... keys) {
+    List.of(keys).forEach(robot::keyPress);
+    List.of(keys).reversed().forEach(robot::keyRelease);
   }
 
   /** Types a text of small letters, digits and a few signs, key by key. */

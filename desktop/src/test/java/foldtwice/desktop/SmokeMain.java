@@ -37,14 +37,16 @@ final class SmokeMain {
               window.getWindow().getY() + window.getHeight() - 10);
           return robot;
         });
-    Thread.sleep(500);
+    until("the window has the keys", () -> window.getWindow().isFocused());
     press(KeyCode.F4);
+    until("keys are captured", () -> window.lookup("#capturing") != null);
     press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.M);
-    System.out.println("advice " + text(window, "#here .label"));
-    Thread.sleep(2500);
-    System.out.println("said " + text(window, "#said"));
+    until("the trigger is taken", () -> text(window, "#said").startsWith("Replaced"));
+    print("advice", window, "#here .label");
+    print("said", window, "#said");
     press(KeyCode.F5);
-    System.out.println("fired " + text(window, "#result .changed"));
+    until("it was fired", () -> window.lookup("#result .changed") != null);
+    print("fired", window, "#result .changed");
     ask(
         () -> {
           Platform.exit();
@@ -76,11 +78,26 @@ final class SmokeMain {
           List.of(keys).reversed().forEach(robot::keyRelease);
           return true;
         });
-    Thread.sleep(700);
   }
 
-  private static String text(Scene scene, String selector) throws Exception {
-    return ask(() -> scene.lookup(selector) instanceof Labeled l ? l.getText() : "nothing");
+  /** Waits as long as a slow machine may need; says what it waited for in vain. */
+  private static void until(String what, Callable<Boolean> holds) throws Exception {
+    for (int i = 0; i < 300; i++) {
+      if (ask(holds)) {
+        return;
+      }
+      Thread.sleep(200);
+    }
+    System.out.println("waited in vain until " + what);
+    System.exit(1);
+  }
+
+  private static void print(String name, Scene scene, String selector) throws Exception {
+    System.out.println(name + " " + ask(() -> text(scene, selector)));
+  }
+
+  private static String text(Scene scene, String selector) {
+    return scene.lookup(selector) instanceof Labeled l ? l.getText() : "nothing";
   }
 
   private static <T> T ask(Callable<T> what) throws Exception {

@@ -39,7 +39,7 @@ class StartTest {
     var watch =
         process
             .onExit()
-            .completeOnTimeout(process, 60, TimeUnit.SECONDS)
+            .completeOnTimeout(process, 180, TimeUnit.SECONDS)
             .thenAccept(Process::destroyForcibly);
     List<String> said = new ArrayList<>();
     try (BufferedReader out =

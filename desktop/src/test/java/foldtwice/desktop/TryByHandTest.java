@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.MenuBar;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -69,19 +70,14 @@ class TryByHandTest {
     try (Hands hands = tagpress()) {
       hands.press(KeyCode.U);
       assertThat(hands.text("#try-why")).contains("waits for the rest of a sequence");
-      hands.press(KeyCode.I);
-      assertThat(hands.text("#try-pressed")).isEqualTo("U then I");
-      assertThat(hands.text("#standin-foot")).contains("Unit in");
-      hands.press(KeyCode.U);
       hands.waitUntil(
           "the time is up",
           () ->
-              ((javafx.scene.Parent) hands.scene().lookup("#try-presses"))
-                  .lookupAll(".label").stream()
-                      .anyMatch(
-                          l ->
-                              l instanceof javafx.scene.control.Label t
-                                  && t.getText().equals("means nothing here")));
+              hands.scene().lookup("#try-presses").lookupAll(".label").stream()
+                  .anyMatch(l -> l instanceof Label t && t.getText().equals("means nothing here")));
+      hands.pressInTurn(KeyCode.U, KeyCode.I);
+      assertThat(hands.text("#try-pressed")).isEqualTo("U then I");
+      assertThat(hands.text("#standin-foot")).contains("Unit in");
     }
   }
 

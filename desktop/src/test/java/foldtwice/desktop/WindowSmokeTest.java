@@ -74,7 +74,7 @@ class WindowSmokeTest {
     var watch =
         process
             .onExit()
-            .completeOnTimeout(process, 120, TimeUnit.SECONDS)
+            .completeOnTimeout(process, 300, TimeUnit.SECONDS)
             .thenAccept(Process::destroyForcibly);
     try (BufferedReader out =
         new BufferedReader(
