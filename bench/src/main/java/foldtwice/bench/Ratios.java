@@ -27,22 +27,27 @@ public final class Ratios {
     ratio("resolver within 3 x a plain HashMap", scores, "resolver", "plainHashMap", "ns", 3);
     times("resolver at least 50 x faster than a scan", scores, "resolver", "linearScan", "ns", 50);
     most("audit of 10,000 bindings under 300 ms", scores, "audit", "ms", 300);
-    pair("loading within 3 x Jackson's tree", loading.library(), loading.tree(), 3);
+    turns("loading within 3 x Jackson's tree", loading.library(), loading.tree(), 3);
     most("advice among 10,000 bindings under 50 ms", scores, "advice", "ms", 50);
-    pair(
+    turns(
         "start within 2 x an empty window with a table",
         starts.application(),
         starts.emptyTable(),
         2);
   }
 
-  private static void pair(String promise, double ours, double rival, int most) {
+  private static void turns(String promise, double ours, double rival, int most) {
+    pair(promise, ours, rival, "ms", ours / rival, ours / rival <= most);
+  }
+
+  private static void pair(
+      String promise, double ours, double rival, String unit, double measured, boolean kept) {
     row(
         promise,
-        number(ours) + " ms",
-        number(rival) + " ms",
-        number(ours / rival) + " x",
-        ours / rival <= most);
+        number(ours) + " " + unit,
+        number(rival) + " " + unit,
+        number(measured) + " x",
+        kept);
   }
 
   private static Map<String, Double> micro() throws RunnerException {
@@ -73,12 +78,7 @@ public final class Ratios {
       String unit,
       int most) {
     double ratio = scores.get(ours) / scores.get(rival);
-    row(
-        promise,
-        number(scores.get(ours)) + " " + unit,
-        number(scores.get(rival)) + " " + unit,
-        number(ratio) + " x",
-        ratio <= most);
+    pair(promise, scores.get(ours), scores.get(rival), unit, ratio, ratio <= most);
   }
 
   private static void times(
@@ -89,12 +89,7 @@ public final class Ratios {
       String unit,
       int least) {
     double times = scores.get(rival) / scores.get(ours);
-    row(
-        promise,
-        number(scores.get(ours)) + " " + unit,
-        number(scores.get(rival)) + " " + unit,
-        number(times) + " x",
-        times >= least);
+    pair(promise, scores.get(ours), scores.get(rival), unit, times, times >= least);
   }
 
   private static void most(

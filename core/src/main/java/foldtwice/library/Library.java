@@ -127,10 +127,7 @@ public record Library(
   /** Every place a binding can be made in: everywhere, each application, each of its contexts. */
   public List<Place> places() {
     List<Place> all = new java.util.ArrayList<>();
-    for (Application a : applications.values()) {
-      all.add(new Place.Whole(a.id()));
-      a.allContexts().forEach(c -> all.add(new Place.Within(a.id(), c.id())));
-    }
+    applications.values().forEach(a -> all.addAll(a.places()));
     all.add(new Place.Everywhere());
     return List.copyOf(all);
   }

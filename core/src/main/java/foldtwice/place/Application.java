@@ -1,6 +1,7 @@
 package foldtwice.place;
 
 import foldtwice.extras.Extras;
+import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -65,6 +66,24 @@ public record Application(
       all.add(c);
       collect(c.inner(), all);
     }
+  }
+
+  /** Every place of the application: as a whole, then each of its contexts. */
+  public List<Place> places() {
+    List<Place> places = new ArrayList<>(List.of(new Place.Whole(id)));
+    allContexts().forEach(c -> places.add(new Place.Within(id, c.id())));
+    return List.copyOf(places);
+  }
+
+  /** How many strokes a trigger may have: what the rules allow, at most as many as there can be. */
+  public int mostStrokes() {
+    int most = Trigger.Keys.MOST_STROKES;
+    for (Rule rule : rules) {
+      if (rule instanceof Rule.MostStrokes(int count)) {
+        most = Math.min(most, count);
+      }
+    }
+    return most;
   }
 
   /**

@@ -42,7 +42,7 @@ public sealed interface Kind {
     return check(
         switch (this) {
           case Distance d -> length(typed);
-          case Count c -> new Value.Amount(amount(typed, "a whole number", true));
+          case Count c -> new Value.Amount(amount(typed, "a whole number"));
           case Words w -> new Value.Text(typed);
           case Choice c -> new Value.Text(typed.strip());
           case YesNo y ->
@@ -92,9 +92,10 @@ public sealed interface Kind {
     };
   }
 
-  private static BigDecimal amount(String typed, String wanted, boolean alone) {
+  /** A number with nothing after it. */
+  private static BigDecimal amount(String typed, String wanted) {
     Matcher m = matched(typed, wanted);
-    if (alone && !m.group(3).isEmpty()) {
+    if (!m.group(3).isEmpty()) {
       throw new ValueException(typed, wanted);
     }
     return amount(m);

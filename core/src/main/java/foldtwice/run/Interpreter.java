@@ -38,7 +38,7 @@ public final class Interpreter {
   private final Map<String, Value> toPutBack = new LinkedHashMap<>();
   private final List<Trace.Entry> entries = new ArrayList<>();
   private int steps;
-  private long began;
+  private long runBegan;
   private String number = "";
   private Step current;
 
@@ -75,7 +75,7 @@ public final class Interpreter {
   }
 
   private Trace run(Routine.Macro macro) {
-    began = System.nanoTime();
+    runBegan = System.nanoTime();
     Trace.Ending ending;
     program.beginRun();
     try {
@@ -91,7 +91,7 @@ public final class Interpreter {
       putBack();
       program.endRun();
     }
-    return new Trace(entries, ending, System.nanoTime() - began);
+    return new Trace(entries, ending, System.nanoTime() - runBegan);
   }
 
   private void checkArguments(Routine.Macro macro) throws StepFailure {
@@ -117,7 +117,7 @@ public final class Interpreter {
       throw new StepFailure("an end within " + MOST_STEPS + " steps", "more");
     }
     long began = System.nanoTime();
-    if (began - this.began > MOST_MILLIS * 1_000_000) {
+    if (began - runBegan > MOST_MILLIS * 1_000_000) {
       throw new StepFailure("an end within " + MOST_MILLIS + " ms", "more");
     }
     switch (step) {

@@ -179,6 +179,26 @@ class BindByHandTest {
     }
   }
 
+  @Test
+  void moreStrokesThanATriggerCanHaveAreNotWaitedFor() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      choose(hands, "everywhere");
+      hands.press(KeyCode.F4);
+      hands.pressInTurn(
+          KeyCode.A, KeyCode.B, KeyCode.C, KeyCode.D, KeyCode.E, KeyCode.ESCAPE, KeyCode.X);
+      assertThat(hands.has("#capturing")).isFalse();
+      assertThat(hands.text("#leaf-sets")).contains("Escape");
+    }
+  }
+
+  /** Puts the chosen binding in another place, chosen by its end of the list. */
+  private static void choose(Hands hands, String place) {
+    hands.click("#where");
+    hands.press(KeyCode.END);
+    hands.press(KeyCode.ENTER);
+    assertThat(hands.session.now().library().bindings().get("b01").place().id()).isEqualTo(place);
+  }
+
   private static boolean isTriggerOf(Hands hands, String binding, String trigger) {
     return hands.session.now().library().bindings().get(binding).triggers().contains(keys(trigger));
   }

@@ -88,8 +88,7 @@ sealed interface JournalEntry {
   private static Edit edit(In in, Library library) throws FormatException {
     if (in.has("put")) {
       return new Edit.PutBinding(
-          BindingJson.read(
-              in.at("put"), library.routines(), PlaceJson.byId(library.applications().values())),
+          BindingJson.read(in.at("put"), library.routines(), PlaceJson.byId(library.places())),
           in.whole("at"));
     }
     if (in.has("together")) {

@@ -10,7 +10,9 @@ import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.routine.Routine;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
@@ -76,7 +78,9 @@ public final class LibraryJson {
     }
     LinkedHashMap<String, Application> applications =
         in.byId("applications", PlaceJson::application, Application::id);
-    Map<String, Place> places = PlaceJson.byId(applications.values());
+    List<Place> all = new ArrayList<>(List.of(new Place.Everywhere()));
+    applications.values().forEach(a -> all.addAll(a.places()));
+    Map<String, Place> places = PlaceJson.byId(all);
     return new Library(
         in.text("name"),
         applications,

@@ -13,7 +13,6 @@ import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Shape;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -43,13 +42,9 @@ final class PlaceJson {
             List.of(),
             in.list("rules", PlaceJson::rule),
             in.rest(APPLICATION));
-    Map<String, Place> places = new HashMap<>();
-    places.put(bare.id(), new Place.Whole(bare.id()));
-    for (Context c : bare.allContexts()) {
-      Place place = new Place.Within(bare.id(), c.id());
-      if (places.put(place.id(), place) != null) {
-        throw in.at("contexts").fault("two contexts of one application have the same id");
-      }
+    Map<String, Place> places = byId(bare.places());
+    if (places.size() < bare.places().size()) {
+      throw in.at("contexts").fault("two contexts of one application have the same id");
     }
     return new Application(
         bare.id(),
@@ -61,16 +56,11 @@ final class PlaceJson {
         bare.extras());
   }
 
-  /** Every place there is, by its id; those of bindings are looked up here. */
-  static Map<String, Place> byId(Collection<Application> applications) {
-    Map<String, Place> places = new HashMap<>();
-    List<Place> all = new ArrayList<>(List.of(new Place.Everywhere()));
-    for (Application a : applications) {
-      all.add(new Place.Whole(a.id()));
-      a.allContexts().forEach(c -> all.add(new Place.Within(a.id(), c.id())));
-    }
-    all.forEach(p -> places.put(p.id(), p));
-    return places;
+  /** Places by their ids, for looking up what fields name. */
+  static Map<String, Place> byId(Collection<Place> places) {
+    Map<String, Place> byId = new HashMap<>();
+    places.forEach(p -> byId.put(p.id(), p));
+    return byId;
   }
 
   /** The place a field names. */

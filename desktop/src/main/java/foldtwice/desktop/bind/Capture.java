@@ -6,6 +6,7 @@ import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -114,7 +115,8 @@ final class Capture {
     strokes.add(press.get());
     limit.playFromStart();
     listener.pressed(List.copyOf(strokes));
-    if (strokes.size() >= mostStrokes.getAsInt() && !isEscape(press.get())) {
+    boolean full = strokes.size() == Trigger.Keys.MOST_STROKES;
+    if (full || (strokes.size() >= mostStrokes.getAsInt() && !isEscape(press.get()))) {
       end();
     }
   }

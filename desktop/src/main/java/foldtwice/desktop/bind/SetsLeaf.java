@@ -11,7 +11,6 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
 import foldtwice.place.Place;
-import foldtwice.place.Rule;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Resolver;
@@ -230,11 +229,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     return binding
         .place()
         .applicationId()
-        .map(id -> session.now().library().applications().get(id))
-        .stream()
-        .flatMap(a -> a.rules().stream())
-        .mapToInt(r -> r instanceof Rule.MostStrokes(int count) ? count : Trigger.Keys.MOST_STROKES)
-        .min()
+        .map(id -> session.now().library().applications().get(id).mostStrokes())
         .orElse(Trigger.Keys.MOST_STROKES);
   }
 

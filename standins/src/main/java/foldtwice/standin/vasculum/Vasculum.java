@@ -126,10 +126,10 @@ public final class Vasculum extends StandIn<Register> {
     working("previous-record", "Select \u203a Previous record", () -> record(-1));
     working("header", "Select \u203a Column header", () -> keysTo(null, false, true));
     working("leave-header", "", () -> keysTo(null, false, false));
-    working("go-left", "", () -> select(0, -1, Step.Edge.CLAMP));
-    working("go-right", "", () -> select(0, 1, Step.Edge.CLAMP));
-    working("go-up", "", () -> select(-1, 0, Step.Edge.CLAMP));
-    working("go-down", "", () -> select(1, 0, Step.Edge.CLAMP));
+    command("go-left", "", () -> select(0, -1, Step.Edge.CLAMP));
+    command("go-right", "", () -> select(0, 1, Step.Edge.CLAMP));
+    command("go-up", "", () -> select(-1, 0, Step.Edge.CLAMP));
+    command("go-down", "", () -> select(1, 0, Step.Edge.CLAMP));
   }
 
   private void textCommands() {
