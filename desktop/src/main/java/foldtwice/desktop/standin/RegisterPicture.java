@@ -17,7 +17,7 @@ final class RegisterPicture extends Pane {
     void at(int row, int column, boolean extend, boolean twice);
   }
 
-  private static final double[] WIDTHS = {84, 160, 92, 78, 86, 86, 74, 74, 96};
+  private static final double[] WIDTHS = {80, 149, 103, 72, 84, 87, 68, 85, 88};
   private static final double ROW = 27;
 
   /** Columns give way to a narrow window as far as this, then they are cut off. */
