@@ -74,7 +74,7 @@ public final class Fixture {
             commands,
             rules,
             Extras.NONE);
-    Routine routine = new Routine.Macro("r", "R", "", "app", "", List.of(), List.of(), Extras.NONE);
+    Routine routine = Routine.Macro.of("r", "R", "app", List.of(), List.of());
     return new Library(
         "test",
         Map.of("app", app),
@@ -92,6 +92,7 @@ public final class Fixture {
         "us",
         Shape.ANSI,
         List.of(new Station.Reserved(Notation.read("Logo+L"), "lock")),
+        List.of(),
         Extras.NONE);
   }
 

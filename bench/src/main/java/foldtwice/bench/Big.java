@@ -84,6 +84,7 @@ final class Big {
         "us",
         Shape.ISO,
         List.of(new Station.Reserved(Notation.read("Logo+L"), "lock")),
+        List.of(),
         Extras.NONE);
   }
 
@@ -119,7 +120,7 @@ final class Big {
     Value.Length ten = new Value.Length(BigDecimal.TEN, LengthUnit.MM);
     Parameter dx =
         new Parameter("dx", new Kind.Distance(ten.negated(), ten, zero), zero, Extras.NONE);
-    return new Routine.Macro("r", "R", "", "app0", "", List.of(dx), List.of(), Extras.NONE);
+    return Routine.Macro.of("r", "R", "app0", List.of(dx), List.of());
   }
 
   private static Trigger.Keys trigger(Random random, int oneSequenceIn) {

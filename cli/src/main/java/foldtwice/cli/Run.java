@@ -4,15 +4,17 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.library.Library;
 import foldtwice.library.file.Json;
+import foldtwice.resolve.Keymap;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.run.Change;
-import foldtwice.run.Interpreter;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.run.Trace;
+import foldtwice.run.Trial;
+import foldtwice.standin.SimulatedComputer;
 import foldtwice.standin.StandIns;
 import foldtwice.words.StepWords;
 import java.io.PrintWriter;
@@ -68,17 +70,24 @@ final class Run implements Callable<Integer> {
                             + routine
                             + "\"; there are "
                             + String.join(", ", library.routines().keySet())));
+    SimulatedComputer computer =
+        SimulatedComputer.of(input.station(library), SimulatedComputer.standingClock());
     Program program =
-        StandIns.of(found.application())
+        computer
+            .program(found.application())
             .orElseThrow(
                 () ->
                     new Unusable(
                         "no stand-in for "
                             + found.application()
                             + "; routines run on "
-                            + String.join(", ", StandIns.all().keySet())));
+                            + String.join(", ", StandIns.ids())));
     set(program);
-    Trace trace = Interpreter.run(found, values(found), program);
+    computer.bringToFront(found.application());
+    Keymap keymap = Keymap.of(library, input.station(library));
+    Trace trace =
+        foldtwice.run.Run.of(found, values(found), new Trial(library, keymap, computer).around())
+            .toEnd();
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
       case json -> out.print(Json.print(json(found, trace)));

@@ -9,15 +9,32 @@ import java.util.List;
  * One computer: its keyboard and what its desktop keeps for itself.
  *
  * @param layout id of the keyboard layout in use
+ * @param installed versions and add-ons of the applications
  * @param reserved triggers the desktop takes before any program sees them
  */
 public record Station(
-    String id, String name, String layout, Shape shape, List<Reserved> reserved, Extras extras) {
+    String id,
+    String name,
+    String layout,
+    Shape shape,
+    List<Reserved> reserved,
+    List<Installed> installed,
+    Extras extras) {
 
   /** A trigger the desktop keeps, and what it does with it. */
   public record Reserved(Trigger.Keys trigger, String what) {}
 
+  /**
+   * An application as it is on this computer; what is not listed is there as the library has it.
+   */
+  public record Installed(String application, String version, List<String> addOns) {
+    public Installed {
+      addOns = List.copyOf(addOns);
+    }
+  }
+
   public Station {
     reserved = List.copyOf(reserved);
+    installed = List.copyOf(installed);
   }
 }

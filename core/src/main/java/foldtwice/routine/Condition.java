@@ -1,16 +1,37 @@
 package foldtwice.routine;
 
-/** What an <em>if</em> step looks at. */
+import java.util.List;
+
+/** What an <em>if</em> or a <em>wait until</em> step looks at. */
 public sealed interface Condition {
 
   /** How two values compare. */
   record Compare(Expr left, Relation relation, Expr right) implements Condition {}
 
-  /** A setting of the program has this value. */
-  record SettingIs(String setting, Expr value) implements Condition {}
+  /** How something of the program compares. */
+  record Reads(Readout what, Relation relation, Expr value) implements Condition {}
 
   /** Something is selected in the program. */
   record SomethingSelected() implements Condition {}
+
+  /** A menu item is ticked. */
+  record Ticked(List<Template> menuPath) implements Condition {
+    public Ticked {
+      menuPath = List.copyOf(menuPath);
+    }
+  }
+
+  /** The program is of this version or a later one. */
+  record VersionAtLeast(String version) implements Condition {}
+
+  /** A dialog of this title is open. */
+  record DialogOpen(String title) implements Condition {}
+
+  /** A program's window is in front. */
+  record InFront(String application) implements Condition {}
+
+  /** The other does not hold. */
+  record Not(Condition of) implements Condition {}
 
   /** How two values compare. Lengths compare by size, whatever their units. */
   enum Relation {

@@ -13,6 +13,9 @@ public sealed interface Expr {
   /** The value of a parameter or variable at run time. */
   record Name(String name) implements Expr {}
 
+  /** A text with insertions. */
+  record Written(Template text) implements Expr {}
+
   /** The opposite of a number or a length. */
   record Opposite(Expr of) implements Expr {}
 

@@ -6,7 +6,9 @@ import foldtwice.routine.Expr.Name;
 import foldtwice.routine.Expr.Operator;
 import foldtwice.routine.Expr.Opposite;
 import foldtwice.routine.Expr.UnitOf;
+import foldtwice.routine.Expr.Written;
 import java.math.BigDecimal;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -20,8 +22,8 @@ import java.util.regex.Pattern;
  * </pre>
  *
  * <p>Law: {@code read(write(e)).equals(e)} for every expression whose numbers are not negative (a
- * negative number is read back as the opposite of a positive one). Depth is limited to {@value
- * #DEEPEST}.
+ * negative number is read back as the opposite of a positive one) and whose plain texts hold no
+ * insertion. Depth is limited to {@value #DEEPEST}.
  */
 public final class ExprNotation {
 
@@ -29,7 +31,7 @@ public final class ExprNotation {
   public static final int DEEPEST = 50;
 
   private static final Pattern NUMBER =
-      Pattern.compile("(\\d{1,12}(?:\\.\\d{1,12})?)(?:\\s*([a-z]+))?");
+      Pattern.compile("(\\d{1,12}(?:\\.\\d{1,12})?)(?:\\s*([a-zA-Z]+|\u00b0|%))?");
 
   private final String text;
   private int at;
@@ -55,7 +57,8 @@ public final class ExprNotation {
 
   public static String write(Expr e) {
     return switch (e) {
-      case Literal(Value.Text(String text)) -> "'" + text.replace("'", "''") + "'";
+      case Literal(Value.Text(String text)) -> quoted(text);
+      case Written(Template text) -> quoted(text.source());
       case Literal(Value value) -> value.shown();
       case Name(String name) -> "\u2039" + name + "\u203a";
       case Opposite(Expr of) -> "-" + tight(of);
@@ -63,6 +66,10 @@ public final class ExprNotation {
       case Joined(Expr left, Operator op, Expr right) ->
           (op == Operator.TIMES ? tight(left) : write(left)) + " " + op.sign() + " " + tight(right);
     };
+  }
+
+  private static String quoted(String text) {
+    return "'" + text.replace("'", "''") + "'";
   }
 
   private static String tight(Expr e) {
@@ -108,11 +115,16 @@ public final class ExprNotation {
             yield inner;
           }
           case '\u2039' -> new Name(between('\u203a'));
-          case '\'' -> new Literal(new Value.Text(quoted()));
+          case '\'' -> text(quoted());
           default -> word();
         };
     depth--;
     return e;
+  }
+
+  private static Expr text(String quoted) {
+    Template template = new Template(quoted);
+    return template.names().isEmpty() ? new Literal(new Value.Text(quoted)) : new Written(template);
   }
 
   private Expr word() {
@@ -135,7 +147,9 @@ public final class ExprNotation {
     if (m.group(2) == null) {
       return new Literal(new Value.Amount(amount));
     }
-    return new Literal(Kind.length(m.group()));
+    Optional<Scale> scale = Scale.of(m.group(2));
+    return new Literal(
+        scale.isPresent() ? new Value.Quantity(amount, scale.get()) : Kind.length(m.group()));
   }
 
   private String quoted() {

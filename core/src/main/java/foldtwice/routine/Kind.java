@@ -1,6 +1,9 @@
 package foldtwice.routine;
 
 import foldtwice.routine.Value.Length;
+import foldtwice.routine.Value.Quantity;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.NotationException;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -14,6 +17,15 @@ public sealed interface Kind {
 
   /** A whole number between two others, both included. */
   record Count(long least, long most) implements Kind {}
+
+  /** An amount on a scale, between two others, both included. */
+  record Measure(Quantity least, Quantity most, Quantity step) implements Kind {}
+
+  /** A key press, in the notation for people: {@code Ctrl+M}. */
+  record KeyPress() implements Kind {}
+
+  /** A colour as six hexadecimal digits: {@code #1e6b5e}. */
+  record Colour() implements Kind {}
 
   /** Any text. */
   record Words() implements Kind {}
@@ -43,6 +55,9 @@ public sealed interface Kind {
         switch (this) {
           case Distance d -> length(typed);
           case Count c -> new Value.Amount(amount(typed, "a whole number"));
+          case Measure m -> quantity(typed, m.least().scale());
+          case KeyPress k -> keys(typed);
+          case Colour c -> new Value.Text(typed.strip().toLowerCase(java.util.Locale.ROOT));
           case Words w -> new Value.Text(typed);
           case Choice c -> new Value.Text(typed.strip());
           case YesNo y ->
@@ -69,6 +84,13 @@ public sealed interface Kind {
                   && n.scale() <= 0
                   && n.compareTo(BigDecimal.valueOf(least)) >= 0
                   && n.compareTo(BigDecimal.valueOf(most)) <= 0;
+          case Measure(Quantity least, Quantity most, Quantity step) ->
+              value instanceof Quantity q
+                  && q.scale() == least.scale()
+                  && q.compareTo(least) >= 0
+                  && q.compareTo(most) <= 0;
+          case KeyPress k -> value instanceof Value.Text(String text) && isKeys(text);
+          case Colour c -> value instanceof Value.Text(String text) && text.matches("#[0-9a-f]{6}");
           case Words w -> value instanceof Value.Text;
           case Choice(List<String> options) ->
               value instanceof Value.Text(String text) && options.contains(text);
@@ -86,10 +108,44 @@ public sealed interface Kind {
       case Distance(Length least, Length most, Length step) ->
           "a distance from " + least.shown() + " to " + most.shown();
       case Count(long least, long most) -> "a whole number from " + least + " to " + most;
+      case Measure(Quantity least, Quantity most, Quantity step) ->
+          "from " + least.shown() + " to " + most.shown();
+      case KeyPress k -> "keys, such as Ctrl+M";
+      case Colour c -> "a colour, such as #1e6b5e";
       case Words w -> "a text";
       case Choice(List<String> options) -> "one of " + String.join(", ", options);
       case YesNo y -> "yes or no";
     };
+  }
+
+  /** Keys in their one way of writing. */
+  private static Value keys(String typed) {
+    try {
+      return new Value.Text(Notation.write(Notation.read(typed)));
+    } catch (NotationException e) {
+      throw new ValueException(typed, e.getMessage());
+    }
+  }
+
+  private static boolean isKeys(String text) {
+    try {
+      return Notation.write(Notation.read(text)).equals(text);
+    } catch (NotationException e) {
+      return false; // what cannot be read is no key press
+    }
+  }
+
+  /**
+   * Reads an amount on a scale; the scale's symbol may be left out.
+   *
+   * @throws ValueException when it is no number, or of another scale
+   */
+  static Quantity quantity(String typed, Scale scale) {
+    Matcher m = matched(typed, "a number in " + scale.symbol());
+    if (!m.group(3).isEmpty() && !m.group(3).equals(scale.symbol())) {
+      throw new ValueException(typed, "a number in " + scale.symbol());
+    }
+    return new Quantity(amount(m), scale);
   }
 
   /** A number with nothing after it. */

@@ -2,6 +2,7 @@ package foldtwice.routine;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 
 /**
  * A text with insertions: {@code Flags for ‹colour›}.
@@ -10,17 +11,55 @@ import java.util.List;
  */
 public record Template(String source) {
 
+  /** No text. */
+  public static final Template EMPTY = new Template("");
+
+  private static final char OPEN = '\u2039';
+  private static final char CLOSE = '\u203a';
+
   /** The names inserted, in order of appearance. */
   public List<String> names() {
-    List<String> names = new ArrayList<>();
-    for (int open = source.indexOf('\u2039');
-        open >= 0;
-        open = source.indexOf('\u2039', open + 1)) {
-      int close = source.indexOf('\u203a', open);
-      if (close > open) {
-        names.add(source.substring(open + 1, close));
-      }
+    if (source.indexOf(OPEN) < 0) {
+      return List.of();
     }
+    List<String> names = new ArrayList<>();
+    with(
+        name -> {
+          names.add(name);
+          return "";
+        });
     return names;
+  }
+
+  /** The text with each insertion replaced by what its name stands for; nothing is put in twice. */
+  public String with(Function<String, String> value) {
+    int open = source.indexOf(OPEN);
+    if (open < 0) {
+      return source;
+    }
+    StringBuilder out = new StringBuilder();
+    int from = 0;
+    while (open >= 0) {
+      int close = source.indexOf(CLOSE, open);
+      int again = source.indexOf(OPEN, open + 1);
+      if (close < 0) {
+        break;
+      }
+      if (again >= 0 && again < close) {
+        open = again;
+        continue;
+      }
+      if (close > open + 1) {
+        out.append(source, from, open).append(value.apply(source.substring(open + 1, close)));
+        from = close + 1;
+      }
+      open = source.indexOf(OPEN, close);
+    }
+    return out.append(source, from, source.length()).toString();
+  }
+
+  /** Texts as templates. */
+  public static List<Template> all(List<String> texts) {
+    return texts.stream().map(Template::new).toList();
   }
 }

@@ -24,6 +24,27 @@ public sealed interface Value {
     }
   }
 
+  /** A number of something that is not a length: exposure, temperature, an angle, pixels. */
+  record Quantity(BigDecimal amount, Scale scale) implements Value, Comparable<Quantity> {
+    public Quantity {
+      amount = plain(amount);
+    }
+
+    public static Quantity of(String amount, Scale scale) {
+      return new Quantity(new BigDecimal(amount), scale);
+    }
+
+    public Quantity plus(Quantity other) {
+      return new Quantity(amount.add(other.amount), scale);
+    }
+
+    /** By amount; only quantities of one scale compare. */
+    @Override
+    public int compareTo(Quantity other) {
+      return amount.compareTo(other.amount);
+    }
+  }
+
   /** A length in the unit it was written in. 10 mm and 1 cm are different values of one size. */
   record Length(BigDecimal amount, LengthUnit unit) implements Value, Comparable<Length> {
 
@@ -82,6 +103,10 @@ public sealed interface Value {
       case Amount(BigDecimal amount) -> amount.toPlainString();
       case Length(BigDecimal amount, LengthUnit unit) ->
           amount.toPlainString() + " " + unit.symbol();
+      case Quantity(BigDecimal amount, Scale scale) ->
+          amount.toPlainString()
+              + (scale == Scale.DEGREE || scale == Scale.PERCENT ? "" : " ")
+              + scale.symbol();
     };
   }
 

@@ -1,6 +1,7 @@
 package foldtwice.run;
 
 import foldtwice.routine.LengthUnit;
+import foldtwice.routine.Scale;
 import java.util.List;
 import java.util.Optional;
 
@@ -22,10 +23,57 @@ public record Dialog(String title, List<Field> fields, List<String> buttons) {
    *
    * @param label as the program writes it
    * @param text what stands in it
-   * @param unit the unit its number is read in; empty where it takes a text or a bare number
-   * @param decimals the most decimal places it takes
+   * @param unit the unit its number is read in; empty where it takes no length
+   * @param scale the scale its number is read on; empty where it takes no amount
+   * @param decimals the most decimal places it takes; negative where it takes a text
+   * @param options what it can be, where it is a choice; empty where it is free
    */
-  public record Field(String label, String text, Optional<LengthUnit> unit, int decimals) {}
+  public record Field(
+      String label,
+      String text,
+      Optional<LengthUnit> unit,
+      Optional<Scale> scale,
+      int decimals,
+      List<String> options) {
+
+    public Field {
+      options = List.copyOf(options);
+    }
+
+    /** A field for any text. */
+    public static Field text(String label, String text) {
+      return new Field(label, text, Optional.empty(), Optional.empty(), -1, List.of());
+    }
+
+    /** A field for a bare number. */
+    public static Field number(String label, String text, int decimals) {
+      return new Field(label, text, Optional.empty(), Optional.empty(), decimals, List.of());
+    }
+
+    /** A field for a length in a unit. */
+    public static Field length(String label, String text, LengthUnit unit, int decimals) {
+      return new Field(label, text, Optional.of(unit), Optional.empty(), decimals, List.of());
+    }
+
+    /** A field for an amount on a scale. */
+    public static Field amount(String label, String text, Scale scale, int decimals) {
+      return new Field(label, text, Optional.empty(), Optional.of(scale), decimals, List.of());
+    }
+
+    /** A field that is one of several. */
+    public static Field choice(String label, String text, String... options) {
+      return new Field(label, text, Optional.empty(), Optional.empty(), -1, List.of(options));
+    }
+
+    public Field with(String other) {
+      return new Field(label, other, unit, scale, decimals, options);
+    }
+
+    /** The symbol of its unit or scale; empty where it has none. */
+    public String symbol() {
+      return unit.map(LengthUnit::symbol).or(() -> scale.map(Scale::symbol)).orElse("");
+    }
+  }
 
   public Optional<Field> field(String label) {
     return fields.stream().filter(f -> f.label().equals(label)).findFirst();

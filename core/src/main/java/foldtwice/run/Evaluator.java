@@ -5,21 +5,32 @@ import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import java.math.BigDecimal;
+import java.time.Clock;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Map;
+import java.util.TreeSet;
 
 /** Computes expressions from the values of names at run time. */
 final class Evaluator {
 
-  private final Map<String, Value> names;
+  private static final DateTimeFormatter STAMP =
+      DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH-mm-ss");
 
-  Evaluator(Map<String, Value> names) {
+  private final Map<String, Value> names;
+  private final Clock clock;
+
+  Evaluator(Map<String, Value> names, Clock clock) {
     this.names = names;
+    this.clock = clock;
   }
 
   Value value(Expr e) throws StepFailure {
     return switch (e) {
       case Expr.Literal(Value value) -> value;
       case Expr.Name(String name) -> named(name);
+      case Expr.Written(Template text) -> new Value.Text(text(text));
       case Expr.Opposite(Expr of) -> opposite(value(of), e);
       case Expr.UnitOf(Expr length) -> {
         if (value(length) instanceof Value.Length l) {
@@ -34,45 +45,69 @@ final class Evaluator {
 
   private Value named(String name) throws StepFailure {
     Value value = names.get(name);
-    if (value == null) {
-      throw new StepFailure(
-          "a parameter or variable, one of " + String.join(", ", names.keySet()),
-          "no \u2039" + name + "\u203a");
+    if (value != null) {
+      return value;
     }
-    return value;
+    LocalDateTime now = LocalDateTime.ofInstant(clock.instant(), clock.getZone());
+    return switch (name) {
+      case "today" -> new Value.Text(now.toLocalDate().toString());
+      case "stamp" -> new Value.Text(STAMP.format(now));
+      default -> {
+        TreeSet<String> all = new TreeSet<>(names.keySet());
+        all.addAll(foldtwice.shape.Builtin.ALWAYS);
+        throw new StepFailure(
+            "a parameter or variable, one of " + String.join(", ", all),
+            "no \u2039" + name + "\u203a");
+      }
+    };
   }
 
   private Value opposite(Value of, Expr e) throws StepFailure {
     return switch (of) {
       case Value.Amount(BigDecimal amount) -> new Value.Amount(amount.negate());
       case Value.Length l -> l.negated();
+      case Value.Quantity(BigDecimal amount, var scale) ->
+          new Value.Quantity(amount.negate(), scale);
       default -> throw mismatch("a number or a length", e);
     };
   }
 
   private Value joined(Value left, Expr.Operator operator, Value right, Expr e) throws StepFailure {
-    if (left instanceof Value.Amount(BigDecimal a) && right instanceof Value.Amount(BigDecimal b)) {
-      return new Value.Amount(
-          switch (operator) {
-            case PLUS -> a.add(b);
-            case MINUS -> a.subtract(b);
-            case TIMES -> a.multiply(b);
-          });
+    return switch (left) {
+      case Value.Amount(BigDecimal a) when right instanceof Value.Amount(BigDecimal b) ->
+          new Value.Amount(
+              switch (operator) {
+                case PLUS -> a.add(b);
+                case MINUS -> a.subtract(b);
+                case TIMES -> a.multiply(b);
+              });
+      case Value.Length a when right instanceof Value.Length b && operator != Expr.Operator.TIMES ->
+          a.plus(operator == Expr.Operator.PLUS ? b : b.negated());
+      case Value.Quantity a
+          when right instanceof Value.Quantity b
+              && a.scale() == b.scale()
+              && operator != Expr.Operator.TIMES ->
+          new Value.Quantity(
+              operator == Expr.Operator.PLUS
+                  ? a.amount().add(b.amount())
+                  : a.amount().subtract(b.amount()),
+              a.scale());
+      case Value any when operator == Expr.Operator.TIMES -> times(left, right, e);
+      default -> throw mismatch("two numbers, two lengths, or one of those times a number", e);
+    };
+  }
+
+  private Value times(Value left, Value right, Expr e) throws StepFailure {
+    Value size = left instanceof Value.Amount ? right : left;
+    Value factor = left instanceof Value.Amount ? left : right;
+    if (!(factor instanceof Value.Amount by)) {
+      throw mismatch("two numbers, two lengths, or one of those times a number", e);
     }
-    if (left instanceof Value.Length a
-        && right instanceof Value.Length b
-        && operator != Expr.Operator.TIMES) {
-      return a.plus(operator == Expr.Operator.PLUS ? b : b.negated());
-    }
-    if (operator == Expr.Operator.TIMES) {
-      if (left instanceof Value.Length l && right instanceof Value.Amount(BigDecimal n)) {
-        return l.times(n);
-      }
-      if (left instanceof Value.Amount(BigDecimal n) && right instanceof Value.Length l) {
-        return l.times(n);
-      }
-    }
-    throw mismatch("two numbers, two lengths, or a length times a number", e);
+    return switch (size) {
+      case Value.Length l -> l.times(by.amount());
+      case Value.Quantity q -> new Value.Quantity(q.amount().multiply(by.amount()), q.scale());
+      default -> throw mismatch("two numbers, two lengths, or one of those times a number", e);
+    };
   }
 
   /** A whole number small enough to count with. */
@@ -86,11 +121,22 @@ final class Evaluator {
   }
 
   String text(Template template) throws StepFailure {
-    String text = template.source();
-    for (String name : template.names()) {
-      text = text.replace("\u2039" + name + "\u203a", named(name).shown());
+    List<String> names = template.names();
+    if (names.isEmpty()) {
+      return template.source();
     }
-    return text;
+    for (String name : names) {
+      named(name); // a name nobody knows ends the step here
+    }
+    return template.with(this::shownName);
+  }
+
+  private String shownName(String name) {
+    try {
+      return named(name).shown();
+    } catch (StepFailure e) {
+      throw new IllegalStateException("was there a moment ago: " + name, e);
+    }
   }
 
   private StepFailure mismatch(String expected, Expr e) throws StepFailure {
@@ -101,6 +147,7 @@ final class Evaluator {
     return switch (e) {
       case Expr.Literal(Value value) -> value.shown();
       case Expr.Name(String name) -> named(name).shown();
+      case Expr.Written(Template text) -> text(text);
       case Expr.Joined(Expr left, Expr.Operator operator, Expr right) ->
           shown(left) + " " + operator.sign() + " " + shown(right);
       case Expr.Opposite(Expr of) -> "-" + shown(of);

@@ -3,6 +3,8 @@ package foldtwice.run;
 import foldtwice.place.Place;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
+import foldtwice.routine.Whom;
+import foldtwice.shape.Facts;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,12 +14,16 @@ import java.util.Optional;
  *
  * <p>Law: between {@link #beginRun} and {@link #endRun} any number of changes is one step of the
  * undo history; {@link #undo} after it brings back the document and the selection as they were
- * before.
+ * before. A command that empties the history says so in its {@linkplain #facts facts}; then nothing
+ * before it can be undone.
  */
 public interface Program {
 
   /** The application's id. */
   String application();
+
+  /** What it offers, as it is here: this version, these add-ons. */
+  Facts facts();
 
   /** The state it is in: what keys mean depends on it. */
   Place place();
@@ -28,8 +34,14 @@ public interface Program {
   /** Chooses a command by the labels of its menu path. */
   Reply choose(List<String> menuPath);
 
+  /** True when the item of this menu path is ticked. */
+  boolean ticked(List<String> menuPath);
+
   /** Does what a native command does, by its id. */
   Reply fire(String command);
+
+  /** Does once more what it was told to do last. */
+  Reply again();
 
   /** Types text where text is taken. */
   Reply type(String text);
@@ -43,7 +55,12 @@ public interface Program {
   /** Presses a button of the open dialog. */
   Reply press(String button);
 
-  /** Closes whatever dialog is open without doing what it offers. */
+  /**
+   * Ends what is half done by taking it: a text being typed, an open dialog by its first button.
+   */
+  Reply finish();
+
+  /** Ends what is half done as if it had not begun. */
   Reply cancel();
 
   /** The settings and their values, by name, in the program's order. */
@@ -52,10 +69,39 @@ public interface Program {
   /** Changes a setting. */
   Reply change(String setting, Value value);
 
-  boolean somethingSelected();
+  /** What it shows and nobody can set, such as how many exports still wait, by name. */
+  Map<String, Value> indicators();
+
+  /** The adjustable values of what is selected, by name; empty where there is nothing to adjust. */
+  Map<String, Value.Quantity> values();
+
+  /** Sets an adjustable value. Beyond its range it is clamped or refused, as {@code edge} says. */
+  Reply adjust(String value, Step.Way way, Value.Quantity to, Step.Edge edge);
+
+  /** The names of what is selected, in the order of selecting. */
+  List<String> selected();
+
+  /** The text of the object selected last; empty when there is none. */
+  String selectedText();
+
+  default boolean somethingSelected() {
+    return !selected().isEmpty();
+  }
 
   /** Moves the selection. */
   Reply select(int rows, int columns, Step.Edge edge);
+
+  /** Selects by a rule, in place of what is selected or besides it. */
+  Reply select(Whom.Group whom, boolean adding);
+
+  /** Selects an object by its name. */
+  Reply selectNamed(String name, boolean adding);
+
+  /** The mouse clicks an object, or with an empty name beside them all. */
+  Reply click(String name, boolean adding);
+
+  /** Puts the pointer over an object; an empty name is over nothing. */
+  Reply point(String name);
 
   /** What was half done, such as a text being typed, is finished first and is not the run's. */
   void beginRun();
@@ -70,12 +116,20 @@ public interface Program {
   /** How many steps can be undone. */
   int undoDepth();
 
+  /** What has been changed and takes effect only later, and what it waits for, in words. */
+  List<String> pending();
+
+  /** Ends it and starts it anew: what waited for that takes effect. */
+  Reply restart();
+
   /** The same program in the same state, independent from now on. */
   Program copy();
 
   /**
    * Everything that makes up its state, in words, so that two states can be compared and shown. The
-   * undo history is not part of it.
+   * undo history is not part of it. Names beginning with {@code setting}, {@code selection}, {@code
+   * field}, {@code file}, {@code window}, {@code view} and {@code clipboard} tell of those; all
+   * others of the document.
    */
   Map<String, String> state();
 }

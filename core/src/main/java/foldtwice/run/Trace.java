@@ -6,7 +6,7 @@ import java.util.List;
 /**
  * What a run did, step by step.
  *
- * @param nanos how long it took in all
+ * @param nanos how long it computed in all; waiting and asking are not counted
  */
 public record Trace(List<Entry> entries, Ending ending, long nanos) {
 
@@ -24,7 +24,8 @@ public record Trace(List<Entry> entries, Ending ending, long nanos) {
   /**
    * A step that was taken.
    *
-   * @param number its place in the macro, such as {@code 5.2}
+   * @param number its place in the macro, such as {@code 5.2}; {@code 3/2} is the second step of
+   *     the routine that step 3 runs
    * @param detail the values it worked with, as they were at that moment
    */
   public record Taken(String number, Step step, String detail, List<Change> changes, long nanos)
@@ -54,13 +55,20 @@ public record Trace(List<Entry> entries, Ending ending, long nanos) {
   /** A step could not be taken; those before it were, and settings are put back. */
   public record Failed(String number, Step step, String expected, String found) implements Ending {}
 
+  /** The person gave it up before this step. */
+  public record GivenUp(String number) implements Ending {}
+
+  /** It has not ended yet. */
+  public record Underway(String number) implements Ending {}
+
   /** All changes, in order. */
   public List<Change> changes() {
     return entries.stream().flatMap(e -> e.changes().stream()).toList();
   }
 
-  /** True when no step failed and every setting changed for the run is as it was. */
+  /** True when it went to its end or stopped as foreseen, and settings are as they were. */
   public boolean wentWell() {
-    return !(ending instanceof Failed) && entries.stream().noneMatch(e -> e instanceof NotPutBack);
+    return (ending instanceof Finished || ending instanceof Stopped)
+        && entries.stream().noneMatch(e -> e instanceof NotPutBack);
   }
 }

@@ -9,15 +9,16 @@ import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
 import foldtwice.routine.Routine;
+import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 
 /**
- * A program in front of a keyboard: presses are resolved where the program is, and what they set
- * off is really done to it.
+ * A computer and its keyboard: presses are resolved where the program in front is, and what they
+ * set off is really done.
  */
 public final class Trial {
 
@@ -25,7 +26,11 @@ public final class Trial {
   public sealed interface Effect {
 
     /** A binding fired and its routine ran. */
-    record Ran(Binding binding, Routine routine, Trace trace) implements Effect {}
+    record Ran(Binding binding, Routine routine, Run run) implements Effect {
+      public Trace trace() {
+        return run.trace();
+      }
+    }
 
     /** A binding fired, but its routine, or the program the routine acts on, is not here. */
     record Lacking(Binding binding, String what) implements Effect {}
@@ -54,33 +59,47 @@ public final class Trial {
 
   private final Library library;
   private final Keymap keymap;
-  private final Map<String, Program> programs;
-  private final Program program;
+  private final Computer computer;
+  private final Consumer<Run> driver;
   private final Resolver resolver;
   private Resolver.State state;
 
+  /** A trial in which every run is run to its end at once; for simulated time. */
+  public Trial(Library library, Keymap keymap, Computer computer) {
+    this(library, keymap, computer, Run::toEnd);
+  }
+
   /**
-   * A trial of one program among those that run.
+   * A trial of whatever is in front.
    *
-   * @param programs by application id
-   * @param front the id of the one that has the keyboard
+   * @param driver gets each run that is set off, and takes its steps
    */
-  public Trial(Library library, Keymap keymap, Map<String, Program> programs, String front) {
+  public Trial(Library library, Keymap keymap, Computer computer, Consumer<Run> driver) {
     this.library = library;
     this.keymap = keymap;
-    this.programs = Map.copyOf(programs);
-    this.program = programs.get(front);
+    this.computer = computer;
+    this.driver = driver;
     this.resolver = new Resolver(keymap);
-    this.state = Resolver.start(program.place());
+    this.state = Resolver.start(computer.front().place());
   }
 
   /** A key goes down, at a time in milliseconds of any clock that only goes forward. */
   public Result press(Press press, long now) {
     follow();
+    computer.hold(press.held());
     List<Press> together = new ArrayList<>(state.pending());
     together.add(press);
     Explanation explanation = Explanation.of(keymap, state.place(), together);
-    return take(resolver.press(state, press, now), Optional.of(explanation));
+    Result result = take(resolver.press(state, press, now), Optional.of(explanation));
+    if (!underway(result)) {
+      computer.hold(Modifiers.NONE);
+    }
+    return result;
+  }
+
+  private static boolean underway(Result result) {
+    return result.effects().stream()
+        .anyMatch(e -> e instanceof Effect.Ran ran && !(ran.run().status() instanceof Status.Over));
   }
 
   /** Time passes; what a sequence held back may fire. */
@@ -95,8 +114,8 @@ public final class Trial {
 
   /** When the program has gone elsewhere, strokes pressed before mean nothing any more. */
   private void follow() {
-    if (!state.place().equals(program.place())) {
-      state = Resolver.start(program.place());
+    if (!state.place().equals(computer.front().place())) {
+      state = Resolver.start(computer.front().place());
     }
   }
 
@@ -111,7 +130,7 @@ public final class Trial {
       case Outcome.Fired(Claim claim) -> fire(claim.owner());
       case Outcome.Waiting(Optional<Claim> otherwise) -> new Effect.Waits(otherwise);
       case Outcome.Undecided(List<Claim> claims) -> new Effect.Undecided(claims);
-      case Outcome.Typed(String text) -> new Effect.Typed(text, program.type(text));
+      case Outcome.Typed(String text) -> new Effect.Typed(text, computer.front().type(text));
       case Outcome.Unclaimed(Press press) -> new Effect.Nothing(press);
     };
   }
@@ -119,7 +138,7 @@ public final class Trial {
   private Effect fire(Owner owner) {
     return switch (owner) {
       case Owner.Desktop(String what) -> new Effect.Kept(what);
-      case Owner.Native n -> new Effect.Native(n, program.fire(n.command()));
+      case Owner.Native n -> new Effect.Native(n, computer.front().fire(n.command()));
       case Owner.Yours(String id) -> {
         Binding binding = library.bindings().get(id);
         Optional<Routine> routine = library.routineOf(binding);
@@ -131,9 +150,19 @@ public final class Trial {
   }
 
   private Effect run(Binding binding, Routine routine) {
-    Program acted = programs.get(routine.application());
-    return acted == null
-        ? new Effect.Lacking(binding, routine.application())
-        : new Effect.Ran(binding, routine, Interpreter.run(routine, binding.arguments(), acted));
+    if (computer.program(routine.application()).isEmpty()) {
+      return new Effect.Lacking(binding, routine.application());
+    }
+    Run run = Run.of(routine, binding.arguments(), around());
+    driver.accept(run);
+    return new Effect.Ran(binding, routine, run);
+  }
+
+  /** What surrounds the runs of this trial. */
+  public Around around() {
+    return new Around(
+        computer,
+        id -> Optional.ofNullable(library.routines().get(id)),
+        new Strikes(library, keymap));
   }
 }

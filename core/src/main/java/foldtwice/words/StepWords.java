@@ -1,15 +1,23 @@
 package foldtwice.words;
 
 import foldtwice.routine.Condition;
+import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Readout;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
+import foldtwice.routine.Whom;
 import foldtwice.run.Trace;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Trigger;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 
 /** Steps and traces in words. A step reads as a verb and what it is about. */
 public final class StepWords {
+
+  private static final String UNDER = " \u203a ";
 
   private StepWords() {}
 
@@ -21,36 +29,123 @@ public final class StepWords {
   /** The rest of a step, with its expressions as written. */
   public static String rest(Step step) {
     return switch (step) {
-      case Step.Choose(List<Template> menu) ->
-          menu.stream().map(Template::source).collect(Collectors.joining(" \u203a "));
-      case Step.Fill(String field, var value) ->
-          Words.TEXTS.get("step.fill", field, ExprNotation.write(value));
+      case Step.Choose(List<Template> menu) -> path(menu);
+      case Step.Fill(String field, Expr value) -> text("step.fill", field, expr(value));
       case Step.PressButton(String label) -> label;
-      case Step.ReadSetting(String setting, String variable) ->
-          Words.TEXTS.get("step.read", setting, variable);
-      case Step.ChangeSetting(String setting, var value, Step.Lasting lasting) ->
-          Words.TEXTS.get("step.change." + lasting, setting, ExprNotation.write(value));
-      case Step.SelectOffset(var rows, var columns, Step.Edge edge) ->
-          Words.TEXTS.get(
-              "step.select",
-              ExprNotation.write(rows),
-              ExprNotation.write(columns),
-              Words.TEXTS.get("edge." + edge));
-      case Step.SetVariable(String name, var value) ->
-          Words.TEXTS.get("step.set", name, ExprNotation.write(value));
+      case Step.Read(Readout what, String variable) -> text("step.read", readable(what), variable);
+      case Step.ChangeSetting(String setting, Expr value, Step.Lasting lasting) ->
+          text("step.change." + lasting, setting, expr(value));
+      case Step.Cycle(String setting, List<Expr> values, Step.Lasting lasting) ->
+          text("step.cycle." + lasting, setting, exprs(values));
+      case Step.Adjust(String value, Step.Way way, Expr to, Step.Edge edge) ->
+          text("step.adjust." + way, value, expr(to), text("edge." + edge));
+      case Step.Select(Whom whom, boolean adding) ->
+          text(adding ? "step.select.adding" : "step.select.only", whom(whom));
+      case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) ->
+          text("step.offset", expr(rows), expr(columns), text("edge." + edge));
+      case Step.TypeText(Template text) -> text.source();
+      case Step.PressKeys(Trigger.Keys keys) -> Notation.write(keys);
+      case Step.SetVariable(String name, Expr value) -> text("step.set", name, expr(value));
+      case Step.Leave(Step.Leaving leaving) -> text("leaving." + leaving);
+      case Step.Modifiers(Step.Holding holding) -> text("holding." + holding);
+      case Step.Again() -> text("step.again");
+      case Step.Capture(Step.Area area, Template file) ->
+          text(
+              "step.capture",
+              text("area." + area),
+              file.source().isEmpty() ? text("step.clipboard") : file.source());
+      case Step.RunRoutine(String routine, Map<String, Expr> arguments) ->
+          arguments.isEmpty() ? routine : text("step.run", routine, arguments(arguments));
+      case Step.StartProgram(String application, List<Template> arguments) ->
+          arguments.isEmpty()
+              ? application
+              : text(
+                  "step.start",
+                  application,
+                  arguments.stream().map(Template::source).collect(Collectors.joining(" ")));
+      case Step.BringToFront(String application) -> application;
+      case Step.WaitUntil(Condition condition, Expr limit) ->
+          text("step.wait", condition(condition), expr(limit));
+      case Step.Ask(Template ask, List<Step.Question> questions) ->
+          text("step.ask", ask.source(), names(questions));
+      case Step.Pause(Template note, List<Step.Question> offers) ->
+          offers.isEmpty() ? note.source() : text("step.pause", note.source(), names(offers));
       case Step.If(Condition condition, var then, var otherwise) -> condition(condition);
-      case Step.Repeat(var times, var body) ->
-          Words.TEXTS.get("step.repeat", ExprNotation.write(times));
+      case Step.Repeat(Expr times, var body) -> text("step.repeat", expr(times));
+      case Step.ForEach(String variable, Step.Items items, var body) ->
+          text("step.each", variable, items(items));
+      case Step.Stop(Template reason) -> reason.source();
+      case Step.Note(Template note) -> note.source();
     };
   }
 
-  private static String condition(Condition condition) {
+  private static String text(String key, Object... values) {
+    return Words.TEXTS.get(key, values);
+  }
+
+  private static String expr(Expr e) {
+    return e instanceof Expr.Written(Template t) ? t.source() : ExprNotation.write(e);
+  }
+
+  private static String exprs(List<Expr> list) {
+    return list.stream().map(StepWords::expr).collect(Collectors.joining(", "));
+  }
+
+  private static String path(List<Template> menu) {
+    return menu.stream().map(Template::source).collect(Collectors.joining(UNDER));
+  }
+
+  private static String names(List<Step.Question> questions) {
+    return questions.stream()
+        .map(q -> "\u2039" + q.variable() + "\u203a")
+        .collect(Collectors.joining(", "));
+  }
+
+  private static String arguments(Map<String, Expr> arguments) {
+    return arguments.entrySet().stream()
+        .map(e -> e.getKey() + " " + expr(e.getValue()))
+        .collect(Collectors.joining(", "));
+  }
+
+  private static String whom(Whom whom) {
+    return switch (whom) {
+      case Whom.Group group -> text("whom." + group);
+      case Whom.Named(Template name) -> name.source();
+    };
+  }
+
+  private static String items(Step.Items items) {
+    return switch (items) {
+      case Step.Items.Given(List<Expr> values) -> exprs(values);
+      case Step.Items.LinesOf(Expr of) -> text("items.lines", expr(of));
+      case Step.Items.Selected() -> text("items.selected");
+    };
+  }
+
+  /** What can be read, in words: {@code unit}, {@code how many are selected}. */
+  public static String readable(Readout what) {
+    return switch (what) {
+      case Readout.Setting(String name) -> name;
+      case Readout.Adjustable(String name) -> name;
+      case Readout.Indicator(String name) -> name;
+      case Readout.Field(String label) -> text("readable.field", label);
+      case Readout.Of of -> text("readable." + of);
+    };
+  }
+
+  /** A condition in words. */
+  public static String condition(Condition condition) {
     return switch (condition) {
       case Condition.Compare(var left, Condition.Relation relation, var right) ->
-          ExprNotation.write(left) + " " + relation.words() + " " + ExprNotation.write(right);
-      case Condition.SettingIs(String setting, var value) ->
-          Words.TEXTS.get("condition.setting", setting, ExprNotation.write(value));
-      case Condition.SomethingSelected() -> Words.TEXTS.get("condition.selected");
+          expr(left) + " " + relation.words() + " " + expr(right);
+      case Condition.Reads(Readout what, Condition.Relation relation, var value) ->
+          readable(what) + " " + relation.words() + " " + expr(value);
+      case Condition.SomethingSelected() -> text("condition.selected");
+      case Condition.Ticked(List<Template> menu) -> text("condition.ticked", path(menu));
+      case Condition.VersionAtLeast(String version) -> text("condition.version", version);
+      case Condition.DialogOpen(String title) -> text("condition.dialog", title);
+      case Condition.InFront(String application) -> text("condition.front", application);
+      case Condition.Not(Condition of) -> text("condition.not", condition(of));
     };
   }
 
@@ -58,23 +153,30 @@ public final class StepWords {
   public static String line(Trace.Entry entry) {
     return switch (entry) {
       case Trace.Taken(String number, Step step, String detail, var changes, long nanos) ->
-          switch (step) {
-            case Step.Fill(String field, var value) -> Words.TEXTS.get("step.fill", field, detail);
-            case Step.ChangeSetting(String setting, var value, var lasting) ->
-                Words.TEXTS.get("line.change", setting, detail);
-            case Step.ReadSetting(String setting, String variable) ->
-                Words.TEXTS.get("line.read", setting, detail);
-            case Step.SetVariable(String name, var value) ->
-                Words.TEXTS.get("line.change", name, detail);
-            case Step.SelectOffset s -> Words.TEXTS.get("line.select", detail);
-            case Step.If i -> rest(step) + ": " + detail;
-            case Step.Repeat r -> Words.TEXTS.get("step.repeat", detail);
-            case Step.Choose c -> detail;
-            case Step.PressButton b -> detail;
-          };
+          taken(step, detail);
       case Trace.PutBack(String setting, var changes, long nanos) -> setting;
       case Trace.NotPutBack(String setting, String expected, String found, long nanos) ->
-          Words.TEXTS.get("line.notputback", setting, expected, found);
+          text("line.notputback", setting, expected, found);
+    };
+  }
+
+  private static String taken(Step step, String detail) {
+    return switch (step) {
+      case Step.Fill(String field, var value) -> text("step.fill", field, detail);
+      case Step.ChangeSetting(String setting, var value, var lasting) ->
+          text("line.change", setting, detail);
+      case Step.Cycle(String setting, var values, var lasting) ->
+          text("line.change", setting, detail);
+      case Step.Adjust(String value, Step.Way way, var to, var edge) ->
+          text(way == Step.Way.TO ? "line.change" : "line.by", value, detail);
+      case Step.Read(Readout what, String variable) -> text("line.read", readable(what), detail);
+      case Step.SetVariable(String name, var value) -> text("line.change", name, detail);
+      case Step.SelectOffset s -> text("line.offset", detail);
+      case Step.If i -> rest(step) + ": " + detail;
+      case Step.Repeat r -> text("step.repeat", detail);
+      case Step.ForEach(String variable, var items, var body) ->
+          text("line.each", variable, detail);
+      default -> detail.isEmpty() ? rest(step) : detail;
     };
   }
 
@@ -82,22 +184,23 @@ public final class StepWords {
   public static String verb(Trace.Entry entry) {
     return switch (entry) {
       case Trace.Taken taken -> verb(taken.step());
-      case Trace.PutBack p -> Words.TEXTS.get("verb.PutBack");
-      case Trace.NotPutBack n -> Words.TEXTS.get("verb.NotPutBack");
+      case Trace.PutBack p -> text("verb.PutBack");
+      case Trace.NotPutBack n -> text("verb.NotPutBack");
     };
   }
 
-  /** How a run ended. */
+  /** How a run ended, or where it is. */
   public static String ending(Trace.Ending ending) {
     return switch (ending) {
-      case Trace.Finished() -> Words.TEXTS.get("ending.finished");
-      case Trace.Stopped(String number, String reason) ->
-          Words.TEXTS.get("ending.stopped", number, reason);
+      case Trace.Finished() -> text("ending.finished");
+      case Trace.Stopped(String number, String reason) -> text("ending.stopped", number, reason);
+      case Trace.GivenUp(String number) ->
+          number.isEmpty() ? text("ending.givenup.before") : text("ending.givenup", number);
+      case Trace.Underway(String number) -> text("ending.underway", number);
       case Trace.Failed(String number, Step step, String expected, String found) ->
           number.isEmpty()
-              ? Words.TEXTS.get("ending.refused", expected, found)
-              : Words.TEXTS.get(
-                  "ending.failed", number, verb(step) + " " + rest(step), expected, found);
+              ? text("ending.refused", expected, found)
+              : text("ending.failed", number, verb(step) + " " + rest(step), expected, found);
     };
   }
 }

@@ -15,7 +15,10 @@ import foldtwice.resolve.Owner;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Target;
 import foldtwice.routine.Value;
+import foldtwice.shape.Reading;
+import foldtwice.shape.Touch;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Notation;
 import java.math.BigDecimal;
@@ -81,22 +84,36 @@ public final class Words {
         switch (parameter.kind()) {
           case Kind.Distance d -> d.least().amount().signum() < 0;
           case Kind.Count c -> c.least() < 0;
-          case Kind.Words w -> false;
-          case Kind.Choice c -> false;
-          case Kind.YesNo y -> false;
+          case Kind.Measure m -> m.least().amount().signum() < 0;
+          default -> false;
         };
     BigDecimal amount =
         switch (value) {
           case Value.Length l -> l.amount();
           case Value.Amount(BigDecimal n) -> n;
-          default -> BigDecimal.ZERO;
+          case Value.Quantity q -> q.amount();
+          default -> null;
         };
     String shown = value.shown().replace("-", MINUS);
-    boolean numeric = value instanceof Value.Length || value instanceof Value.Amount;
-    if (!numeric) {
+    if (amount == null) {
       return value.shown();
     }
     return signed && amount.signum() > 0 ? "+" + shown : shown;
+  }
+
+  /** What a routine acts on. */
+  public static String target(Target target) {
+    return TEXTS.get("target." + target);
+  }
+
+  /** What it may change that is no setting. */
+  public static String touch(Touch touch) {
+    return TEXTS.get("touch." + touch);
+  }
+
+  /** What about it cannot be read beforehand. */
+  public static String beyond(Reading.Beyond beyond) {
+    return TEXTS.get("beyond." + beyond);
   }
 
   public String place(Place place) {

@@ -10,15 +10,23 @@ import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
 import foldtwice.place.Station;
+import foldtwice.routine.Card;
 import foldtwice.routine.Condition;
+import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Line;
+import foldtwice.routine.Manner;
 import foldtwice.routine.Parameter;
+import foldtwice.routine.Readout;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Scale;
 import foldtwice.routine.Step;
+import foldtwice.routine.Target;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.routine.Whom;
+import foldtwice.routine.Yardstick;
 import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Notation;
@@ -149,19 +157,61 @@ public final class RandomLibraries {
         one(Layouts.IDS),
         one(List.of(Shape.values())),
         List.of(new Station.Reserved(Notation.read(one(KEYS)), text())),
+        List.of(new Station.Installed(id(), "1." + random.nextInt(9), List.of(text()))),
         extras());
   }
 
   private Routine routine(String application) {
+    Scale scale = one(List.of(Scale.values()));
     List<Parameter> parameters =
         List.of(
             parameter("dx", new Kind.Distance(mm("-9"), mm("9"), mm("0.1")), mm("0.5")),
             parameter("times", new Kind.Count(-5, 5), Value.Amount.of(-2)),
             parameter("words", new Kind.Words(), new Value.Text(text())),
             parameter("way", new Kind.Choice(List.of("Up", "Down")), new Value.Text("Up")),
-            parameter("sure", new Kind.YesNo(), new Value.Flag(random.nextBoolean())));
+            parameter("sure", new Kind.YesNo(), new Value.Flag(random.nextBoolean())),
+            parameter(
+                "level",
+                new Kind.Measure(
+                    Value.Quantity.of("-2.5", scale),
+                    Value.Quantity.of("4", scale),
+                    Value.Quantity.of("0.5", scale)),
+                Value.Quantity.of("1.5", scale)),
+            parameter("press", new Kind.KeyPress(), new Value.Text("Ctrl+M")),
+            parameter("paint", new Kind.Colour(), new Value.Text("#1e6b5e")));
     return new Routine.Macro(
-        id(), text(), text(), application, text(), parameters, lines(2), extras());
+        id(),
+        text(),
+        text(),
+        application,
+        one(List.of(Target.values())),
+        parameters,
+        lines(2),
+        new Manner(
+            one(List.of(Manner.Asking.values())),
+            random.nextBoolean() ? "" : "4.1",
+            some(text()),
+            some(id())),
+        new Card(
+            random.nextBoolean(),
+            random.nextBoolean(),
+            random.nextBoolean(),
+            some(text()),
+            random.nextBoolean() ? "" : "fern",
+            random.nextBoolean() ? "" : text()),
+        new Yardstick(
+            List.<Yardstick.Move>of(
+                    new Yardstick.Move.Keys(3),
+                    new Yardstick.Move.Point(240, 20),
+                    new Yardstick.Move.Clicks(1),
+                    new Yardstick.Move.Menu(2),
+                    new Yardstick.Move.Hand())
+                .subList(0, random.nextInt(6))),
+        extras());
+  }
+
+  private List<String> some(String text) {
+    return random.nextBoolean() ? List.of() : List.of(text);
   }
 
   private Parameter parameter(String name, Kind kind, Value otherwise) {
@@ -174,31 +224,109 @@ public final class RandomLibraries {
 
   private List<Line> lines(int depth) {
     return random
-        .ints(random.nextInt(4), 0, depth == 0 ? 7 : 9)
-        .mapToObj(kind -> new Line(step(kind, depth), extras()))
+        .ints(random.nextInt(4), 0, depth == 0 ? 24 : 27)
+        .mapToObj(
+            kind ->
+                new Line(
+                    step(kind, depth),
+                    random.nextInt(5) > 0,
+                    random.nextInt(5) > 0 ? "" : text(),
+                    extras()))
         .toList();
   }
 
+  private Expr value() {
+    return ExprNotation.read(
+        one(
+            List.of(
+                "-\u2039dx\u203a * 2",
+                "'it''s'",
+                "0.5 mm",
+                "yes",
+                "1.5 EV",
+                "12%",
+                "30 s",
+                "'sheet \u2039words\u203a, \u2039today\u203a'")));
+  }
+
+  private Template template() {
+    return new Template(one(List.of("Box", "\u2039way\u203a", "no " + "\u2039turn\u203a.")));
+  }
+
+  private Readout readout() {
+    return one(
+        List.of(
+            new Readout.Setting(text()),
+            new Readout.Adjustable(text()),
+            new Readout.Indicator(text()),
+            new Readout.Field(text()),
+            Readout.Of.SELECTED_COUNT,
+            Readout.Of.SELECTED_TEXT,
+            Readout.Of.CLIPBOARD));
+  }
+
+  private Condition condition() {
+    Condition.Relation relation = one(List.of(Condition.Relation.values()));
+    return one(
+        List.of(
+            new Condition.Reads(readout(), relation, value()),
+            new Condition.SomethingSelected(),
+            new Condition.Compare(value(), relation, value()),
+            new Condition.Ticked(List.of(template())),
+            new Condition.VersionAtLeast("4.1"),
+            new Condition.DialogOpen(text()),
+            new Condition.InFront(id()),
+            new Condition.Not(new Condition.SomethingSelected())));
+  }
+
+  private List<Step.Question> questions() {
+    return random.nextBoolean()
+        ? List.of()
+        : List.of(new Step.Question("margin", new Kind.Count(1, 9), value()));
+  }
+
   private Step step(int kind, int depth) {
-    var value = ExprNotation.read(one(List.of("-\u2039dx\u203a * 2", "'it''s'", "0.5 mm", "yes")));
+    Step.Edge edge = one(List.of(Step.Edge.values()));
     return switch (kind) {
-      case 0 -> new Step.Choose(List.of(new Template("Box"), new Template("\u2039way\u203a")));
-      case 1 -> new Step.Fill(text(), value);
+      case 0 -> new Step.Choose(List.of(new Template("Box"), template()));
+      case 1 -> new Step.Fill(text(), value());
       case 2 -> new Step.PressButton(text());
-      case 3 -> new Step.ReadSetting(text(), "before");
-      case 4 -> new Step.ChangeSetting(text(), value, one(List.of(Step.Lasting.values())));
-      case 5 -> new Step.SelectOffset(value, value, one(List.of(Step.Edge.values())));
-      case 6 -> new Step.SetVariable("v", value);
+      case 3 -> new Step.Read(readout(), "before");
+      case 4 -> new Step.ChangeSetting(text(), value(), one(List.of(Step.Lasting.values())));
+      case 5 -> new Step.SelectOffset(value(), value(), edge);
+      case 6 -> new Step.SetVariable("v", value());
       case 7 ->
-          new Step.If(
+          new Step.Cycle(text(), List.of(value(), value()), one(List.of(Step.Lasting.values())));
+      case 8 -> new Step.Adjust(text(), one(List.of(Step.Way.values())), value(), edge);
+      case 9 -> new Step.Select(one(List.of(Whom.Group.values())), random.nextBoolean());
+      case 10 -> new Step.Select(new Whom.Named(template()), random.nextBoolean());
+      case 11 -> new Step.TypeText(template());
+      case 12 -> new Step.PressKeys(Notation.read(one(KEYS)));
+      case 13 -> new Step.Leave(one(List.of(Step.Leaving.values())));
+      case 14 -> new Step.Modifiers(one(List.of(Step.Holding.values())));
+      case 15 -> new Step.Again();
+      case 16 ->
+          new Step.Capture(
+              one(List.of(Step.Area.values())), random.nextBoolean() ? Template.EMPTY : template());
+      case 17 -> new Step.RunRoutine(id(), random.nextBoolean() ? Map.of() : Map.of("x", value()));
+      case 18 ->
+          new Step.StartProgram(id(), random.nextBoolean() ? List.of() : List.of(template()));
+      case 19 -> new Step.BringToFront(id());
+      case 20 -> new Step.WaitUntil(condition(), value());
+      case 21 -> new Step.Ask(template(), questions());
+      case 22 -> new Step.Pause(template(), questions());
+      case 23 -> random.nextBoolean() ? new Step.Stop(template()) : new Step.Note(template());
+      case 24 -> new Step.If(condition(), lines(depth - 1), lines(depth - 1));
+      case 25 ->
+          new Step.ForEach(
+              "it",
               one(
                   List.of(
-                      new Condition.SettingIs(text(), value),
-                      new Condition.SomethingSelected(),
-                      new Condition.Compare(value, Condition.Relation.IS_NOT, value))),
-              lines(depth - 1),
+                      new Step.Items.Given(List.of(value())),
+                      new Step.Items.LinesOf(value()),
+                      new Step.Items.Selected())),
               lines(depth - 1));
-      default -> new Step.Repeat(value, lines(depth - 1));
+      default -> new Step.Repeat(value(), lines(depth - 1));
     };
   }
 

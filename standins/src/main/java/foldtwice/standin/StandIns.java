@@ -1,27 +1,117 @@
 package foldtwice.standin;
 
+import foldtwice.place.Station;
 import foldtwice.run.Program;
+import foldtwice.shape.Facts;
+import foldtwice.standin.base.Edition;
+import foldtwice.standin.base.StandIn;
+import foldtwice.standin.copystand.Copystand;
+import foldtwice.standin.desk.Desk;
+import foldtwice.standin.muniment.Muniment;
 import foldtwice.standin.tagpress.Tagpress;
+import foldtwice.standin.trackway.Trackway;
 import foldtwice.standin.vasculum.Vasculum;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** The stand-ins that ship. */
 public final class StandIns {
 
+  /**
+   * One that ships.
+   *
+   * @param versions the earliest first
+   * @param usual the version it is of unless said otherwise
+   */
+  private record Kind(
+      String id,
+      Function<Edition, StandIn<?>> make,
+      List<String> versions,
+      String usual,
+      List<String> addOns) {
+
+    StandIn<?> fresh() {
+      return make.apply(Edition.of(usual, addOns));
+    }
+  }
+
+  private static final List<Kind> KINDS =
+      List.of(
+          new Kind(
+              Vasculum.ID,
+              Vasculum::new,
+              Vasculum.VERSIONS,
+              Vasculum.VERSIONS.getFirst(),
+              List.of(Vasculum.SYMBOLS)),
+          new Kind(
+              Tagpress.ID,
+              Tagpress::new,
+              Tagpress.VERSIONS,
+              Tagpress.VERSIONS.getFirst(),
+              List.of(Tagpress.FITTER)),
+          new Kind(
+              Copystand.ID,
+              Copystand::new,
+              Copystand.VERSIONS,
+              Copystand.VERSIONS.getLast(),
+              List.of(Copystand.STRAIGHTENER)),
+          new Kind(
+              Muniment.ID,
+              Muniment::new,
+              Muniment.VERSIONS,
+              Muniment.VERSIONS.getFirst(),
+              List.of(Muniment.LISTER)),
+          new Kind(
+              Trackway.ID,
+              Trackway::new,
+              Trackway.VERSIONS,
+              Trackway.VERSIONS.getLast(),
+              List.of(Trackway.CHAINER)),
+          new Kind(
+              Desk.ID, Desk::new, Desk.VERSIONS, Desk.VERSIONS.getFirst(), List.of(Desk.DATER)));
+
   private StandIns() {}
 
+  /** The ids of those that ship. */
+  public static List<String> ids() {
+    return KINDS.stream().map(Kind::id).toList();
+  }
+
   /** A fresh one of each, by application id. */
-  public static Map<String, Program> all() {
-    Map<String, Program> all = new LinkedHashMap<>();
-    all.put(Vasculum.ID, new Vasculum());
-    all.put(Tagpress.ID, new Tagpress());
+  public static Map<String, StandIn<?>> all() {
+    Map<String, StandIn<?>> all = new LinkedHashMap<>();
+    KINDS.forEach(k -> all.put(k.id(), k.fresh()));
+    return all;
+  }
+
+  /** A fresh one of each as it is on a station. */
+  public static Map<String, StandIn<?>> on(Station station) {
+    Map<String, StandIn<?>> all = all();
+    for (Station.Installed i : station.installed()) {
+      KINDS.stream()
+          .filter(k -> k.id().equals(i.application()) && k.versions().contains(i.version()))
+          .forEach(k -> all.put(k.id(), k.make().apply(Edition.of(i.version(), i.addOns()))));
+    }
     return all;
   }
 
   /** A fresh one for this application, if one ships. */
   public static Optional<Program> of(String application) {
-    return Optional.ofNullable(all().get(application));
+    return KINDS.stream().filter(k -> k.id().equals(application)).findFirst().map(Kind::fresh);
+  }
+
+  /** What every version offers, with all its add-ons. */
+  public static List<Facts> everyVersion() {
+    List<Facts> all = new ArrayList<>();
+    for (Kind k : KINDS) {
+      for (String version : k.versions()) {
+        all.add(k.make().apply(Edition.of(version, k.addOns())).facts());
+      }
+    }
+    return List.copyOf(all);
   }
 }

@@ -9,8 +9,8 @@ import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
-import foldtwice.run.Interpreter;
 import foldtwice.run.Program;
+import foldtwice.run.Run;
 import foldtwice.run.Trace;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -48,6 +48,6 @@ final class Demo {
       Kind kind = r.parameter(f[0]).map(Parameter::kind).orElseThrow();
       values.put(f[0], kind.read(f[1]));
     }
-    return Interpreter.run(r, values, program);
+    return Run.whole(r, values, program);
   }
 }

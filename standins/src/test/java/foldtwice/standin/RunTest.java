@@ -5,18 +5,18 @@ import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
-import foldtwice.extras.Extras;
 import foldtwice.routine.Condition;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Line;
+import foldtwice.routine.Readout;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
-import foldtwice.run.Interpreter;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
+import foldtwice.run.Run;
 import foldtwice.run.Trace;
 import foldtwice.standin.tagpress.Tagpress;
 import foldtwice.standin.vasculum.Register.Cells;
@@ -32,13 +32,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class RunTest {
 
-  private static Routine macro(Step... steps) {
-    return new Routine.Macro(
-        "m", "M", "", "", "", List.of(), Stream.of(steps).map(Line::new).toList(), Extras.NONE);
+  private static Routine macro(String application, Step... steps) {
+    return Routine.Macro.of(
+        "m", "M", application, List.of(), Stream.of(steps).map(Line::new).toList());
   }
 
   private static Trace run(Program program, Step... steps) {
-    return Interpreter.run(macro(steps), Map.of(), program);
+    return Run.whole(macro(program.application(), steps), Map.of(), program);
   }
 
   private static Step choose(String... menu) {
@@ -127,6 +127,9 @@ class RunTest {
   @Test
   void aSettingTheProgramWillNotTakeBackIsToldOf() {
     Program program = mock(Program.class);
+    when(program.application()).thenReturn("tagpress");
+    when(program.facts()).thenReturn(new Tagpress().facts());
+    when(program.place()).thenReturn(new Tagpress().place());
     when(program.settings()).thenReturn(Map.of("unit", new Value.Text("mm")));
     when(program.dialog()).thenReturn(Optional.empty());
     when(program.change(any(), any()))
@@ -221,9 +224,12 @@ class RunTest {
                                 ExprNotation.read("5")),
                             List.of(new Line(choose("Flags", "Moss"))),
                             List.of(new Line(choose("Flags", "Rust"))))))),
-            new Step.ReadSetting("date form", "form"),
+            new Step.Read(new Readout.Setting("date form"), "form"),
             new Step.If(
-                new Condition.SettingIs("date form", ExprNotation.read("\u2039form\u203a")),
+                new Condition.Reads(
+                    new Readout.Setting("date form"),
+                    Condition.Relation.IS,
+                    ExprNotation.read("\u2039form\u203a")),
                 List.of(),
                 List.of(new Line(choose("no", "such")))),
             new Step.If(new Condition.SomethingSelected(), List.of(), List.of()));
@@ -243,13 +249,13 @@ class RunTest {
     Tagpress program = new Tagpress();
     assertFails(choose("Box", "Shift..."), "a menu path, such as Box \u203a Shift \u2026");
     assertFails(new Step.PressButton("OK"), "an open dialog with the button \"OK\"");
-    assertFails(new Step.ReadSetting("colour", "v"), "a setting, one of unit");
+    assertFails(new Step.Read(new Readout.Setting("colour"), "v"), "a setting, one of unit");
     assertFails(
         new Step.SetVariable("v", ExprNotation.read("\u2039dz\u203a")), "a parameter or variable");
     assertFails(
         new Step.SetVariable("v", ExprNotation.read("1 mm * 2 mm")),
-        "two numbers, two lengths, or a length times a number");
-    assertFails(unit("ell", Step.Lasting.THIS_RUN), "a unit, one of mm, cm, in, pt, pica");
+        "two numbers, two lengths, or one of those times a number");
+    assertFails(unit("ell", Step.Lasting.THIS_RUN), "one of mm, cm, in, pt, pica");
     assertFails(
         new Step.Repeat(ExprNotation.read("0.5"), List.of()),
         "a whole number of at most a million");
@@ -284,7 +290,7 @@ class RunTest {
     Tagpress program = new Tagpress();
     Map<String, String> before = program.state();
     Trace trace =
-        Interpreter.run(
+        Run.whole(
             Demo.LIBRARY.routines().get("repeat-box"),
             Map.of("times", Value.Amount.of(21)),
             program);

@@ -28,7 +28,8 @@ final class PlaceJson {
       Set.of("id", "name", "groupOnly", "takesText", "inner");
   private static final Set<String> COMMAND =
       Set.of("id", "name", "group", "menu", "triggers", "place", "usesPerWeek", "danger");
-  private static final Set<String> STATION = Set.of("id", "name", "layout", "shape", "reserved");
+  private static final Set<String> STATION =
+      Set.of("id", "name", "layout", "shape", "reserved", "installed");
 
   private PlaceJson() {}
 
@@ -145,6 +146,11 @@ final class PlaceJson {
         layout,
         in.word(Shape.class, "shape", Shape.ISO),
         in.list("reserved", r -> new Station.Reserved(TriggerJson.readKeys(r), r.text("what"))),
+        in.list(
+            "installed",
+            i ->
+                new Station.Installed(
+                    i.id("application"), i.text("version"), i.list("addOns", In::text))),
         in.rest(STATION));
   }
 
@@ -213,6 +219,17 @@ final class PlaceJson {
     out.put("shape", In.word(s.shape()));
     ArrayNode reserved = out.putArray("reserved");
     s.reserved().forEach(r -> reserved.add(TriggerJson.write(r.trigger()).put("what", r.what())));
+    if (!s.installed().isEmpty()) {
+      ArrayNode installed = out.putArray("installed");
+      for (Station.Installed i : s.installed()) {
+        ObjectNode one =
+            installed.addObject().put("application", i.application()).put("version", i.version());
+        if (!i.addOns().isEmpty()) {
+          ArrayNode addOns = one.putArray("addOns");
+          i.addOns().forEach(addOns::add);
+        }
+      }
+    }
     return Json.with(s.extras(), out);
   }
 }

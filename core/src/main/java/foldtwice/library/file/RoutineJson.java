@@ -2,44 +2,44 @@ package foldtwice.library.file;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import foldtwice.routine.Condition;
-import foldtwice.routine.Expr;
-import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Card;
 import foldtwice.routine.Kind;
-import foldtwice.routine.Line;
+import foldtwice.routine.Manner;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
-import foldtwice.routine.Step;
-import foldtwice.routine.Template;
+import foldtwice.routine.Scale;
+import foldtwice.routine.Target;
 import foldtwice.routine.Value;
+import foldtwice.routine.Yardstick;
 import java.util.List;
 import java.util.Set;
 
-/** Routines, their parameters and their steps. Expressions are written in their own notation. */
+/** Routines and their parameters. */
 final class RoutineJson {
 
   private static final Set<String> MACRO =
-      Set.of("kind", "id", "name", "category", "application", "actsOn", "parameters", "steps");
-  private static final Set<String> PARAMETER =
-      Set.of("name", "kind", "least", "most", "step", "options", "default");
-  private static final Set<String> STEP =
       Set.of(
-          "do",
-          "menu",
-          "field",
-          "value",
-          "button",
-          "setting",
-          "variable",
-          "lasting",
-          "rows",
-          "columns",
-          "edge",
-          "if",
-          "then",
-          "else",
-          "times",
-          "steps");
+          "kind",
+          "id",
+          "name",
+          "category",
+          "application",
+          "actsOn",
+          "asking",
+          "fromVersion",
+          "addOns",
+          "startIn",
+          "pinned",
+          "setAside",
+          "off",
+          "tags",
+          "colour",
+          "note",
+          "parameters",
+          "steps",
+          "byHand");
+  private static final Set<String> PARAMETER =
+      Set.of("name", "kind", "least", "most", "step", "scale", "options", "default");
 
   private RoutineJson() {}
 
@@ -53,9 +53,22 @@ final class RoutineJson {
         in.text("name"),
         in.text("category", ""),
         in.id("application"),
-        in.text("actsOn", ""),
+        in.word(Target.class, "actsOn", Target.SELECTION),
         List.copyOf(in.byId("parameters", RoutineJson::parameter, Parameter::name).values()),
-        in.list("steps", RoutineJson::line),
+        in.list("steps", StepJson::line),
+        new Manner(
+            in.word(Manner.Asking.class, "asking", Manner.Asking.NEVER),
+            in.text("fromVersion", ""),
+            in.list("addOns", In::text),
+            in.list("startIn", In::text)),
+        new Card(
+            in.flag("pinned"),
+            in.flag("setAside"),
+            in.flag("off"),
+            in.list("tags", In::text),
+            in.text("colour", ""),
+            in.text("note", "")),
+        new Yardstick(in.list("byHand", RoutineJson::move)),
         in.rest(MACRO));
   }
 
@@ -66,20 +79,55 @@ final class RoutineJson {
     return new Parameter(in.id("name"), kind, value, in.rest(PARAMETER));
   }
 
-  private static Kind kind(In in) throws FormatException {
+  private static Yardstick.Move move(In in) throws FormatException {
+    String move = in.text("move");
+    return switch (move) {
+      case "keys" -> new Yardstick.Move.Keys(in.whole("count"));
+      case "point" -> new Yardstick.Move.Point(in.whole("distance"), in.whole("width"));
+      case "clicks" -> new Yardstick.Move.Clicks(in.whole("count"));
+      case "menu" -> new Yardstick.Move.Menu(in.whole("levels"));
+      case "hand" -> new Yardstick.Move.Hand();
+      default ->
+          throw in.at("move")
+              .fault("expected one of keys, point, clicks, menu, hand, found \"" + move + "\"");
+    };
+  }
+
+  static Kind kind(In in) throws FormatException {
     String kind = in.text("kind");
     return switch (kind) {
       case "distance" ->
           new Kind.Distance(length(in.at("least")), length(in.at("most")), length(in.at("step")));
       case "count" -> new Kind.Count(in.whole("least"), in.whole("most"));
+      case "measure" -> {
+        String scale = in.text("scale");
+        Scale known = Scale.of(scale).orElse(null);
+        if (known == null) {
+          throw in.at("scale")
+              .fault("expected one of " + Scale.symbols() + ", found \"" + scale + "\"");
+        }
+        yield new Kind.Measure(
+            quantity(in.at("least"), known),
+            quantity(in.at("most"), known),
+            quantity(in.at("step"), known));
+      }
+      case "key" -> new Kind.KeyPress();
+      case "colour" -> new Kind.Colour();
       case "text" -> new Kind.Words();
       case "choice" -> new Kind.Choice(in.at("options").list(In::text));
       case "yes-no" -> new Kind.YesNo();
       default ->
           throw in.at("kind")
               .fault(
-                  "expected one of distance, count, text, choice, yes-no, found \"" + kind + "\"");
+                  "expected one of distance, count, measure, text, choice, yes-no, key, colour, found \""
+                      + kind
+                      + "\"");
     };
+  }
+
+  private static Value.Quantity quantity(In in, Scale scale) throws FormatException {
+    String text = in.text();
+    return in.placing(() -> Kind.quantity(text, scale));
   }
 
   private static Value.Length length(In in) throws FormatException {
@@ -93,78 +141,83 @@ final class RoutineJson {
     return in.placing(() -> kind.read(text));
   }
 
-  private static Line line(In in) throws FormatException {
-    return new Line(step(in), in.rest(STEP));
-  }
-
-  private static Step step(In in) throws FormatException {
-    String what = in.text("do");
-    return switch (what) {
-      case "choose" -> new Step.Choose(in.at("menu").list(m -> new Template(m.text())));
-      case "fill" -> new Step.Fill(in.text("field"), expr(in.at("value")));
-      case "press" -> new Step.PressButton(in.text("button"));
-      case "read" -> new Step.ReadSetting(in.text("setting"), in.id("variable"));
-      case "change" ->
-          new Step.ChangeSetting(
-              in.text("setting"),
-              expr(in.at("value")),
-              in.word(Step.Lasting.class, "lasting", Step.Lasting.THIS_RUN));
-      case "select" ->
-          new Step.SelectOffset(
-              expr(in.at("rows")),
-              expr(in.at("columns")),
-              in.word(Step.Edge.class, "edge", Step.Edge.REPORT));
-      case "set" -> new Step.SetVariable(in.id("variable"), expr(in.at("value")));
-      case "if" ->
-          new Step.If(
-              condition(in.at("if")),
-              in.list("then", RoutineJson::line),
-              in.list("else", RoutineJson::line));
-      case "repeat" -> new Step.Repeat(expr(in.at("times")), in.list("steps", RoutineJson::line));
-      default ->
-          throw in.at("do")
-              .fault(
-                  "expected one of choose, fill, press, read, change, select, set, if, repeat, found \""
-                      + what
-                      + "\"");
-    };
-  }
-
-  private static Expr expr(In in) throws FormatException {
-    String text = in.text();
-    return in.placing(() -> ExprNotation.read(text));
-  }
-
-  private static Condition condition(In in) throws FormatException {
-    if (in.has("setting")) {
-      return new Condition.SettingIs(in.text("setting"), expr(in.at("is")));
-    }
-    if (in.flag("selected")) {
-      return new Condition.SomethingSelected();
-    }
-    return new Condition.Compare(
-        expr(in.at("left")),
-        in.word(Condition.Relation.class, "relation", Condition.Relation.IS),
-        expr(in.at("right")));
-  }
-
   static ObjectNode write(Routine routine) {
     return switch (routine) {
       case Routine.Macro m -> {
         ObjectNode out = Json.object().put("kind", "macro").put("id", m.id()).put("name", m.name());
         out.put("category", m.category()).put("application", m.application());
-        out.put("actsOn", m.actsOn());
+        out.put("actsOn", In.word(m.target()));
+        write(m.manner(), out);
+        write(m.card(), out);
         ArrayNode parameters = out.putArray("parameters");
         m.parameters().forEach(p -> parameters.add(write(p)));
-        out.set("steps", lines(m.steps()));
+        out.set("steps", StepJson.lines(m.steps()));
+        if (!m.yardstick().moves().isEmpty()) {
+          ArrayNode moves = out.putArray("byHand");
+          m.yardstick().moves().forEach(move -> write(move, moves.addObject()));
+        }
         yield Json.with(m.extras(), out);
       }
     };
   }
 
+  private static void write(Manner manner, ObjectNode out) {
+    if (manner.asking() != Manner.Asking.NEVER) {
+      out.put("asking", In.word(manner.asking()));
+    }
+    text("fromVersion", manner.fromVersion(), out);
+    texts("addOns", manner.addOns(), out);
+    texts("startIn", manner.startIn(), out);
+  }
+
+  private static void write(Card card, ObjectNode out) {
+    flag("pinned", card.pinned(), out);
+    flag("setAside", card.setAside(), out);
+    flag("off", card.off(), out);
+    texts("tags", card.tags(), out);
+    text("colour", card.colour(), out);
+    text("note", card.note(), out);
+  }
+
+  private static void flag(String name, boolean yes, ObjectNode out) {
+    if (yes) {
+      out.put(name, true);
+    }
+  }
+
+  private static void text(String name, String text, ObjectNode out) {
+    if (!text.isEmpty()) {
+      out.put(name, text);
+    }
+  }
+
+  private static void texts(String name, List<String> texts, ObjectNode out) {
+    if (!texts.isEmpty()) {
+      ArrayNode list = out.putArray(name);
+      texts.forEach(list::add);
+    }
+  }
+
+  private static void write(Yardstick.Move move, ObjectNode out) {
+    switch (move) {
+      case Yardstick.Move.Keys(int count) -> out.put("move", "keys").put("count", count);
+      case Yardstick.Move.Point(int distance, int width) ->
+          out.put("move", "point").put("distance", distance).put("width", width);
+      case Yardstick.Move.Clicks(int count) -> out.put("move", "clicks").put("count", count);
+      case Yardstick.Move.Menu(int levels) -> out.put("move", "menu").put("levels", levels);
+      case Yardstick.Move.Hand() -> out.put("move", "hand");
+    }
+  }
+
   private static ObjectNode write(Parameter p) {
     ObjectNode out = Json.object().put("name", p.name());
-    switch (p.kind()) {
+    write(p.kind(), out);
+    out.put("default", p.otherwise().shown());
+    return Json.with(p.extras(), out);
+  }
+
+  static void write(Kind kind, ObjectNode out) {
+    switch (kind) {
       case Kind.Distance(Value.Length least, Value.Length most, Value.Length step) ->
           out.put("kind", "distance")
               .put("least", least.shown())
@@ -172,70 +225,20 @@ final class RoutineJson {
               .put("step", step.shown());
       case Kind.Count(long least, long most) ->
           out.put("kind", "count").put("least", (int) least).put("most", (int) most);
+      case Kind.Measure(var least, var most, var step) ->
+          out.put("kind", "measure")
+              .put("scale", least.scale().symbol())
+              .put("least", least.amount().toPlainString())
+              .put("most", most.amount().toPlainString())
+              .put("step", step.amount().toPlainString());
       case Kind.Words w -> out.put("kind", "text");
+      case Kind.KeyPress k -> out.put("kind", "key");
+      case Kind.Colour c -> out.put("kind", "colour");
       case Kind.Choice(List<String> options) -> {
         ArrayNode list = out.put("kind", "choice").putArray("options");
         options.forEach(list::add);
       }
       case Kind.YesNo y -> out.put("kind", "yes-no");
     }
-    out.put("default", p.otherwise().shown());
-    return Json.with(p.extras(), out);
-  }
-
-  private static ArrayNode lines(List<Line> lines) {
-    ArrayNode out = Json.MAPPER.createArrayNode();
-    lines.forEach(l -> out.add(Json.with(l.extras(), write(l.step()))));
-    return out;
-  }
-
-  private static ObjectNode write(Step step) {
-    ObjectNode out = Json.object();
-    switch (step) {
-      case Step.Choose(List<Template> menu) -> {
-        ArrayNode path = out.put("do", "choose").putArray("menu");
-        menu.forEach(m -> path.add(m.source()));
-      }
-      case Step.Fill(String field, Expr value) ->
-          out.put("do", "fill").put("field", field).put("value", ExprNotation.write(value));
-      case Step.PressButton(String label) -> out.put("do", "press").put("button", label);
-      case Step.ReadSetting(String setting, String variable) ->
-          out.put("do", "read").put("setting", setting).put("variable", variable);
-      case Step.ChangeSetting(String setting, Expr value, Step.Lasting lasting) ->
-          out.put("do", "change")
-              .put("setting", setting)
-              .put("value", ExprNotation.write(value))
-              .put("lasting", In.word(lasting));
-      case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) ->
-          out.put("do", "select")
-              .put("rows", ExprNotation.write(rows))
-              .put("columns", ExprNotation.write(columns))
-              .put("edge", In.word(edge));
-      case Step.SetVariable(String name, Expr value) ->
-          out.put("do", "set").put("variable", name).put("value", ExprNotation.write(value));
-      case Step.If(Condition condition, List<Line> then, List<Line> otherwise) -> {
-        out.put("do", "if").set("if", write(condition));
-        out.set("then", lines(then));
-        if (!otherwise.isEmpty()) {
-          out.set("else", lines(otherwise));
-        }
-      }
-      case Step.Repeat(Expr times, List<Line> body) ->
-          out.put("do", "repeat").put("times", ExprNotation.write(times)).set("steps", lines(body));
-    }
-    return out;
-  }
-
-  private static ObjectNode write(Condition condition) {
-    ObjectNode out = Json.object();
-    return switch (condition) {
-      case Condition.Compare(Expr left, Condition.Relation relation, Expr right) ->
-          out.put("left", ExprNotation.write(left))
-              .put("relation", In.word(relation))
-              .put("right", ExprNotation.write(right));
-      case Condition.SettingIs(String setting, Expr value) ->
-          out.put("setting", setting).put("is", ExprNotation.write(value));
-      case Condition.SomethingSelected() -> out.put("selected", true);
-    };
   }
 }

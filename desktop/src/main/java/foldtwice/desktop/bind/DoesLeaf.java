@@ -10,10 +10,10 @@ import foldtwice.library.Library;
 import foldtwice.routine.Kind;
 import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Parameter;
-import foldtwice.routine.Reading;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
+import foldtwice.shape.Reading;
 import foldtwice.words.Words;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -108,8 +108,8 @@ final class DoesLeaf extends Leaf {
             .map(a -> a.name())
             .orElse(of.application());
     kind.setText(Ui.text("does.kind", application, in));
-    acts.setText(of instanceof Routine.Macro m ? m.actsOn() : "");
-    leaves.setText(leaves(Reading.of(of)));
+    acts.setText(Words.target(of.target()));
+    leaves.setText(leaves(Reading.of(of, session.known())));
     opposite.setDisable(opposite().equals(b.arguments()));
     if (!sameFields || !arguments.isFocusWithin()) {
       arguments.getChildren().setAll(of.parameters().stream().map(this::row).toList());
@@ -209,6 +209,11 @@ final class DoesLeaf extends Leaf {
                 ((Value.Length) now).plus(direction > 0 ? step : step.negated());
             case Kind.Count c ->
                 new Value.Amount(((Value.Amount) now).amount().add(BigDecimal.valueOf(direction)));
+            case Kind.Measure(var least, var most, var step) -> {
+              Value.Quantity q = (Value.Quantity) now;
+              yield q.plus(
+                  direction > 0 ? step : new Value.Quantity(step.amount().negate(), step.scale()));
+            }
             default -> now;
           };
       field.setText(Words.value(p, p.kind().check(next)));
@@ -266,6 +271,8 @@ final class DoesLeaf extends Leaf {
             switch (value) {
               case Value.Length l -> fits(name, l.negated(), l);
               case Value.Amount(BigDecimal n) -> fits(name, new Value.Amount(n.negate()), value);
+              case Value.Quantity(BigDecimal n, var scale) ->
+                  fits(name, new Value.Quantity(n.negate(), scale), value);
               default -> value;
             });
     return turned;

@@ -3,6 +3,7 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Proof;
 import foldtwice.binding.Readiness;
+import foldtwice.desktop.parts.Asking;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.OwnKeys;
@@ -16,6 +17,8 @@ import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Resolver;
 import foldtwice.run.Change;
 import foldtwice.run.Program;
+import foldtwice.run.Run;
+import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
@@ -51,6 +54,10 @@ final class HappensLeaf extends Leaf {
   private Binding binding;
   private String application = "";
   private String firedFor = "";
+  private String firedIn = "";
+  private String firedFront = "";
+  private Program firedBefore;
+  private List<Effect> fired = List.of();
 
   HappensLeaf(Session session) {
     this(session, new Button(Ui.text("happens.fire")));
@@ -180,17 +187,38 @@ final class HappensLeaf extends Leaf {
     session.programs().get(front).enter(place);
     Program acted = session.programs().get(application.isEmpty() ? front : application);
     Program before = acted.copy();
-    Trial trial = new Trial(now.library(), now.keymap(), session.programs(), front);
+    session.computer().bringToFront(front);
+    Trial trial = new Trial(now.library(), now.keymap(), session.computer(), this::drive);
     List<Effect> effects = new ArrayList<>();
     for (Press p : path()) {
       effects.addAll(trial.press(p, 0).effects());
     }
     effects.addAll(trial.tick(Resolver.TIME_LIMIT_MILLIS + 1).effects());
     firedFor = binding.id();
-    preview.show(acted, before);
+    firedIn = acted.application();
+    firedBefore = before;
+    firedFront = front;
+    fired = effects;
+    showFired();
+  }
+
+  /** Runs it; what takes time is shown again when it stands still or is over. */
+  private void drive(Run run) {
+    String of = binding.id();
+    session.runs().drive(run, r -> later(of));
+  }
+
+  private void later(String of) {
+    if (binding.id().equals(of) && firedFor.equals(of)) {
+      showFired();
+    }
+  }
+
+  private void showFired() {
+    preview.show(session.programs().get(firedIn), firedBefore);
     result.getChildren().clear();
-    for (Effect effect : effects) {
-      show(effect, now.words(), front);
+    for (Effect effect : fired) {
+      show(effect, session.now().words(), firedFront);
     }
   }
 
@@ -200,6 +228,10 @@ final class HappensLeaf extends Leaf {
     switch (effect) {
       case Effect.Ran ran -> {
         boolean failed = ran.trace().ending() instanceof Trace.Failed;
+        if (ran.run().status() instanceof Status.Asking) {
+          result.getChildren().add(new Asking(session.runs(), ran.run()));
+          return;
+        }
         HBox head =
             new HBox(
                 10,
@@ -208,12 +240,16 @@ final class HappensLeaf extends Leaf {
                 Parts.gap(),
                 undo);
         result.getChildren().add(head);
-        for (Change c : net(ran.trace())) {
+        List<Change> changes =
+            ran.run().status() instanceof Status.Over ? net(ran.trace()) : List.of();
+        for (Change c : changes) {
           Label line = Parts.wrapped(WhyRows.changed(c), "changed");
           result.getChildren().add(line);
         }
         session.say(Ui.text("said.fired", keys, name, words.binding(ran.binding())));
-        session.prove(ran);
+        if (ran.run().status() instanceof Status.Over) {
+          session.prove(ran);
+        }
       }
       case Effect.Native(var owner, var reply) -> {
         result

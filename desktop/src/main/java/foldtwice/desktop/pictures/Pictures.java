@@ -103,6 +103,21 @@ public final class Pictures extends Application {
     script.add(() -> frame.showTry().press(Press.of(KeyCode.DIGIT_3, Modifier.CTRL)));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_L, Modifier.CTRL, Modifier.ALT)));
     script.add(() -> picture("try-vasculum"));
+    script.add(() -> frame.showTry().go("copystand"));
+    script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_UP, Modifier.SHIFT)));
+    script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_RIGHT, Modifier.CTRL)));
+    script.add(() -> picture("try-copystand"));
+    script.add(() -> frame.showTry().go("muniment"));
+    script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_O, Modifier.CTRL, Modifier.ALT)));
+    script.add(() -> picture("try-muniment"));
+    script.add(() -> frame.showTry().go("trackway"));
+    script.add(() -> session.programs().get("trackway").click("Lower weir", false));
+    script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_C)));
+    script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_L)));
+    script.add(() -> picture("try-trackway"));
+    script.add(() -> frame.showTry().go("desk"));
+    script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_U, Modifier.LOGO)));
+    script.add(() -> picture("try-desk"));
     script.add(Platform::exit);
   }
 

@@ -12,10 +12,12 @@ import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
-import foldtwice.run.Program;
 import foldtwice.run.Trial;
-import foldtwice.standin.StandIns;
+import foldtwice.shape.Known;
+import foldtwice.standin.SimulatedComputer;
+import foldtwice.standin.base.StandIn;
 import java.io.IOException;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -48,7 +50,8 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Snapshot> now = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper("");
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
-  private final Map<String, Program> programs = StandIns.all();
+  private final Map<String, SimulatedComputer> computers = new LinkedHashMap<>();
+  private final Runs runs = new Runs();
   private final ExecutorService background =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("audit").factory());
   private final AtomicLong generation = new AtomicLong();
@@ -58,6 +61,7 @@ public final class Session implements AutoCloseable {
     Station first = store.library().stations().values().iterator().next();
     kept.set(store.mayWrite() ? Ui.text("kept.open") : Ui.text("kept.looking", store.holder()));
     publish(store.history(), first, Keymap.of(store.library(), first), true);
+    WarmUp.START.run();
   }
 
   public ReadOnlyObjectProperty<Snapshot> nowProperty() {
@@ -90,9 +94,28 @@ public final class Session implements AutoCloseable {
     return store;
   }
 
-  /** The stand-ins, by application id. */
-  public Map<String, Program> programs() {
-    return programs;
+  /**
+   * The simulated computer of the station in view; it stays as it is while another is looked at.
+   */
+  public SimulatedComputer computer() {
+    return computers.computeIfAbsent(
+        now().station().id(),
+        id -> SimulatedComputer.of(now().station(), Clock.system(ZoneId.systemDefault())));
+  }
+
+  /** Its programs, by application id. */
+  public Map<String, StandIn<?>> programs() {
+    return computer().programs();
+  }
+
+  /** What macros are checked against: the programs of the station in view, and the library. */
+  public Known known() {
+    return new Surroundings(computer(), now().library());
+  }
+
+  /** The runs that are on. */
+  public Runs runs() {
+    return runs;
   }
 
   /** Makes an edit and says so. */

@@ -2,14 +2,14 @@ package foldtwice.desktop.standin;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
+import foldtwice.run.Act;
 import foldtwice.run.Dialog;
-import foldtwice.run.Program;
 import foldtwice.run.Reply;
-import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -23,7 +23,10 @@ final class DialogCard extends VBox {
 
   private final String closing;
 
-  DialogCard(Program program, Dialog dialog, Consumer<Reply> after) {
+  private final StandInWindow window;
+
+  DialogCard(StandInWindow window, Dialog dialog) {
+    this.window = window;
     getStyleClass().add("dialog-card");
     setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     closing = dialog.buttons().getLast();
@@ -34,8 +37,7 @@ final class DialogCard extends VBox {
     VBox body = new VBox();
     body.getStyleClass().add("dialog-body");
     for (Dialog.Field field : dialog.fields()) {
-      body.getChildren()
-          .add(row(program, field, () -> press(program, dialog.buttons().getFirst(), after)));
+      body.getChildren().add(row(field, () -> press(dialog.buttons().getFirst())));
     }
     body.getChildren().add(wrong);
     HBox buttons = new HBox(8);
@@ -43,7 +45,7 @@ final class DialogCard extends VBox {
     for (String label : dialog.buttons()) {
       Button button = new Button(label);
       button.setId("dialog-" + label);
-      button.setOnAction(e -> press(program, label, after));
+      button.setOnAction(e -> press(label));
       buttons.getChildren().add(button);
     }
     body.getChildren().add(buttons);
@@ -57,34 +59,54 @@ final class DialogCard extends VBox {
   }
 
   /** A field; Enter in it presses the first button. What is typed is in the program at once. */
-  private static HBox row(Program program, Dialog.Field field, Runnable onEnter) {
-    TextField text = new TextField(field.text());
-    text.setId("field-" + field.label());
-    text.getStyleClass().add("value");
-    text.setPrefColumnCount(8);
-    text.setUserData(field.label());
-    text.setOnAction(e -> onEnter.run());
-    text.textProperty().addListener((o, was, is) -> program.fill(field.label(), is));
+  private HBox row(Dialog.Field field, Runnable onEnter) {
+    Node input = field.options().isEmpty() ? text(field, onEnter) : choice(field);
+    input.setId("field-" + field.label());
+    input.setUserData(field.label());
     Label name = Parts.label(field.label());
-    name.setLabelFor(text);
+    name.setLabelFor(input);
     name.setMinWidth(80);
-    HBox row =
-        new HBox(8, name, text, Parts.label(field.unit().map(u -> u.symbol()).orElse(""), "soft"));
+    HBox row = new HBox(8, name, input, Parts.label(field.symbol(), "soft"));
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }
 
+  private TextField text(Dialog.Field field, Runnable onEnter) {
+    TextField text = new TextField(field.text());
+    text.getStyleClass().add("value");
+    boolean words = field.decimals() < 0;
+    text.setPrefColumnCount(words ? 16 : 8);
+    text.setOnAction(e -> onEnter.run());
+    text.textProperty().addListener((o, was, is) -> fill(field.label(), is));
+    return text;
+  }
+
+  private ComboBox<String> choice(Dialog.Field field) {
+    ComboBox<String> box = new ComboBox<>();
+    box.getItems().setAll(field.options());
+    box.setValue(field.text());
+    Parts.onChosen(box, () -> fill(field.label(), box.getValue()));
+    return box;
+  }
+
+  private Reply fill(String field, String text) {
+    Act act = new Act.Fill(field, text);
+    Reply reply = act.on(window.program());
+    window.told(act, reply);
+    return reply;
+  }
+
   /** Presses a button; stays as it is when a field is refused, unless the button only closes. */
-  private void press(Program program, String button, Consumer<Reply> after) {
+  private void press(String button) {
     say("");
     if (button.equals(closing)) {
-      after.accept(program.press(button));
+      window.work(new Act.PressButton(button));
       return;
     }
     for (Node node : lookupAll(".text-field")) {
       if (node instanceof TextField field) {
         field.getStyleClass().remove("wrong");
-        if (program.fill((String) field.getUserData(), field.getText())
+        if (window.program().fill((String) field.getUserData(), field.getText())
             instanceof Reply.Refused(String expected, String found)) {
           field.getStyleClass().add("wrong");
           field.requestFocus();
@@ -93,7 +115,7 @@ final class DialogCard extends VBox {
         }
       }
     }
-    after.accept(program.press(button));
+    window.work(new Act.PressButton(button));
   }
 
   private void say(String what) {

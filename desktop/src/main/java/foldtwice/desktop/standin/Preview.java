@@ -1,8 +1,12 @@
 package foldtwice.desktop.standin;
 
 import foldtwice.run.Program;
+import foldtwice.standin.copystand.Copystand;
+import foldtwice.standin.desk.Desk;
+import foldtwice.standin.muniment.Muniment;
 import foldtwice.standin.tagpress.Sheet;
 import foldtwice.standin.tagpress.Tagpress;
+import foldtwice.standin.trackway.Trackway;
 import foldtwice.standin.vasculum.Register;
 import foldtwice.standin.vasculum.Vasculum;
 import javafx.scene.layout.StackPane;
@@ -34,8 +38,21 @@ public final class Preview extends StackPane {
         Register was = before instanceof Vasculum b ? b.document() : null;
         picture.show(was == null ? null : was.selection());
       }
+      case Copystand c -> picture(new StripPicture(c, false));
+      case Muniment m -> picture(new ConsolePicture(m, false));
+      case Trackway t -> {
+        MapPicture picture = new MapPicture(t, false);
+        picture(picture);
+        picture.show(before instanceof Trackway b ? b.document() : null);
+      }
+      case Desk d -> picture(new DeskPicture(d, false));
       default -> getChildren().clear();
     }
     setMouseTransparent(true);
+  }
+
+  private void picture(Picture picture) {
+    getChildren().setAll(picture);
+    picture.redraw();
   }
 }

@@ -3,19 +3,12 @@ package foldtwice.desktop.standin;
 import foldtwice.standin.vasculum.Register;
 import foldtwice.standin.vasculum.Register.Cell;
 import foldtwice.standin.vasculum.Register.Cells;
+import foldtwice.standin.vasculum.RegisterWords;
 import foldtwice.standin.vasculum.Vasculum;
 import javafx.scene.control.Label;
-import javafx.scene.layout.Pane;
-import javafx.scene.layout.Region;
-import javafx.scene.shape.Rectangle;
 
 /** A register as a grid of cells; scrolls so that the selection is in view. */
-final class RegisterPicture extends Pane {
-
-  /** Takes a click on a cell. */
-  interface CellClick {
-    void at(int row, int column, boolean extend, boolean twice);
-  }
+final class RegisterPicture extends Picture {
 
   private static final double[] WIDTHS = {80, 149, 103, 72, 84, 87, 68, 85, 88};
   private static final double ROW = 27;
@@ -26,28 +19,16 @@ final class RegisterPicture extends Pane {
   private final Vasculum program;
   private final double scale;
   private Cells before;
-  private CellClick onClick = (row, column, extend, twice) -> {};
 
   RegisterPicture(Vasculum program, double scale) {
     this.program = program;
     this.scale = scale;
-    setMinSize(0, 0);
-    Rectangle clip = new Rectangle();
-    clip.widthProperty().bind(widthProperty());
-    clip.heightProperty().bind(heightProperty());
-    setClip(clip);
-    widthProperty().addListener((o, a, b) -> draw());
-    heightProperty().addListener((o, a, b) -> draw());
-  }
-
-  void setOnCellClicked(CellClick action) {
-    onClick = action;
   }
 
   /** Draws the register as it is, with a dashed outline where the selection was. */
   void show(Cells previous) {
     before = previous;
-    draw();
+    redraw();
   }
 
   private double width(int column) {
@@ -55,8 +36,8 @@ final class RegisterPicture extends Pane {
     return WIDTHS[column] * (scale < 1 ? scale : Math.max(NARROWEST, getWidth() / all));
   }
 
-  private void draw() {
-    getChildren().clear();
+  @Override
+  protected void draw() {
     Register register = program.document();
     Cells selection = register.selection();
     double row = ROW * scale;
@@ -125,14 +106,7 @@ final class RegisterPicture extends Pane {
       cell.getStyleClass().add("was");
     }
     cell.setId("cell-" + row + "-" + column);
-    cell.setOnMousePressed(e -> onClick.at(row, column, e.isShiftDown(), e.getClickCount() == 2));
+    clickable(cell, RegisterWords.name(at));
     return cell;
-  }
-
-  private void place(Region node, double x, double y, double width, double height) {
-    node.resizeRelocate(x, y, width, height);
-    node.setMinSize(width, height);
-    node.setMaxSize(width, height);
-    getChildren().add(node);
   }
 }

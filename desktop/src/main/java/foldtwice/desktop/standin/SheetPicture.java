@@ -9,16 +9,14 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BiConsumer;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.layout.Pane;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 
 /** A label sheet, drawn to scale, with rulers in the program's unit. */
-final class SheetPicture extends Pane {
+final class SheetPicture extends Picture {
 
   private static final double RULER = 20;
 
@@ -37,34 +35,21 @@ final class SheetPicture extends Pane {
   private final Tagpress program;
   private final boolean rulers;
   private Sheet before;
-  private BiConsumer<Integer, Boolean> onClick = (box, add) -> {};
 
   SheetPicture(Tagpress program, boolean rulers) {
     this.program = program;
     this.rulers = rulers;
     getStyleClass().add("label-desk");
-    setMinSize(0, 0);
-    Rectangle clip = new Rectangle();
-    clip.widthProperty().bind(widthProperty());
-    clip.heightProperty().bind(heightProperty());
-    setClip(clip);
-    widthProperty().addListener((o, a, b) -> draw());
-    heightProperty().addListener((o, a, b) -> draw());
-  }
-
-  /** Box number, 0 for the bare sheet, and whether it adds to the selection. */
-  void setOnBoxClicked(BiConsumer<Integer, Boolean> action) {
-    onClick = action;
   }
 
   /** Draws the sheet as it is, with dashed outlines where boxes were. */
   void show(Sheet previous) {
     before = previous;
-    draw();
+    redraw();
   }
 
-  private void draw() {
-    getChildren().clear();
+  @Override
+  protected void draw() {
     double edge = rulers ? RULER : 8;
     double perMm =
         Math.min(
@@ -83,7 +68,7 @@ final class SheetPicture extends Pane {
     }
     Rectangle paper = new Rectangle(left, top, Sheet.WIDTH_MM * perMm, Sheet.HEIGHT_MM * perMm);
     paper.getStyleClass().add("label-paper");
-    paper.setOnMousePressed(e -> onClick.accept(0, false));
+    clickable(paper, "");
     getChildren().add(paper);
     double right = left + Sheet.WIDTH_MM * perMm;
     double bottom = top + Sheet.HEIGHT_MM * perMm;
@@ -137,8 +122,7 @@ final class SheetPicture extends Pane {
 
   private void draw(Box box, boolean selected, double left, double top, double perMm) {
     Rectangle outline = outline(box, left, top, perMm, selected ? "selected" : "plain");
-    outline.setOnMousePressed(
-        e -> onClick.accept(box.number(), e.isShiftDown() || e.isControlDown()));
+    clickable(outline, "box " + box.number());
     getChildren().add(outline);
     boolean editing = program.editing().filter(n -> n == box.number()).isPresent();
     if (outline.getHeight() < READABLE) {

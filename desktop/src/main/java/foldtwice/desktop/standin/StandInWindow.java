@@ -2,11 +2,14 @@ package foldtwice.desktop.standin;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
-import foldtwice.run.Program;
+import foldtwice.run.Act;
 import foldtwice.run.Reply;
 import foldtwice.standin.base.StandIn;
 import java.util.List;
-import java.util.function.Consumer;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.collections.ObservableList;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuBar;
@@ -18,120 +21,151 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
-/** The window of a stand-in: title, menus, what it shows, foot. Focused, it has the keys. */
-public abstract class StandInWindow extends VBox {
+/**
+ * The window of a stand-in: title, menus, what it shows, foot. Focused, it has the keys. Whatever a
+ * person does in it is an {@link Act}, told to whoever listens.
+ */
+public final class StandInWindow extends VBox {
+
+  /** Hears what a person did, and what the program answered. */
+  public interface OnAct {
+    void done(Act act, Reply reply);
+  }
 
   private final StandIn<?> program;
+  private final Runnable draw;
+  private final Supplier<String> status;
   private final Label foot = Parts.label("");
   private final Label undo = Parts.label("");
+  private final Label pending = Parts.label("", "right");
   private final Label refused = Parts.label("", "refused");
   private final StackPane content = new StackPane();
-  private Consumer<Reply> onWorked = r -> {};
+  private OnAct onAct = (act, reply) -> {};
 
-  protected StandInWindow(StandIn<?> program, String title) {
+  /**
+   * A window.
+   *
+   * @param draw draws the picture as the program is now
+   * @param status the line at the foot
+   */
+  StandInWindow(
+      StandIn<?> program, String title, Region picture, Runnable draw, Supplier<String> status) {
     this.program = program;
+    this.draw = draw;
+    this.status = status;
     getStyleClass().add("window");
     setFocusTraversable(true);
     setId("window-" + program.application());
     setAccessibleText(title);
-    HBox head = new HBox(Parts.label(title));
+    HBox head =
+        new HBox(
+            Parts.label(title),
+            Parts.label(program.facts().version(), "right"),
+            Parts.gap(),
+            pending);
+    head.setSpacing(8);
     head.getStyleClass().add("window-title");
+    pending.setId("standin-pending");
     MenuBar menus = new MenuBar();
-    program.menuPaths().forEach(path -> add(menus.getMenus(), path, 0));
+    program.menuPaths().forEach(path -> add(menus.getMenus(), path));
     foot.setId("standin-foot");
     HBox bottom = new HBox(foot, undo, refused);
     bottom.getStyleClass().add("window-foot");
+    content.getChildren().setAll(picture);
     VBox.setVgrow(content, Priority.ALWAYS);
     getChildren().addAll(head, menus, content, bottom);
     addEventFilter(MouseEvent.MOUSE_PRESSED, e -> requestFocus());
-  }
-
-  /** The window for a stand-in. */
-  public static StandInWindow of(Program program) {
-    return switch (program) {
-      case foldtwice.standin.tagpress.Tagpress t -> new TagpressWindow(t);
-      case foldtwice.standin.vasculum.Vasculum v -> new VasculumWindow(v);
-      default -> throw new IllegalArgumentException("no window for " + program.application());
-    };
+    refresh();
   }
 
   /** Called after mouse or menu did something to the program. */
-  public final void setOnWorked(Consumer<Reply> action) {
-    onWorked = action;
+  public void setOnAct(OnAct action) {
+    onAct = action;
   }
 
-  public final Program program() {
+  public StandIn<?> program() {
     return program;
   }
 
-  private void add(List<? super Menu> menus, List<String> path, int depth) {
+  private void add(ObservableList<Menu> menus, List<String> path) {
     Menu menu =
         menus.stream()
-            .filter(m -> m instanceof Menu known && known.getText().equals(path.get(depth)))
-            .map(m -> (Menu) m)
+            .filter(m -> m.getText().equals(path.getFirst()))
             .findFirst()
             .orElseGet(
                 () -> {
-                  Menu made = new Menu(path.get(depth));
+                  Menu made = new Menu(path.getFirst());
+                  made.setOnShowing(e -> tick(made.getItems()));
                   menus.add(made);
                   return made;
                 });
-    if (depth < path.size() - 2) {
-      addInner(menu, path, depth + 1);
-    } else {
-      MenuItem item = new MenuItem(path.getLast());
-      item.setOnAction(e -> worked(program.choose(path)));
-      menu.getItems().add(item);
-    }
+    item(menu, path, 1);
   }
 
-  private void addInner(Menu menu, List<String> path, int depth) {
-    Menu inner =
+  private void item(Menu menu, List<String> path, int depth) {
+    if (depth == path.size() - 1) {
+      CheckMenuItem item = new CheckMenuItem(path.getLast());
+      item.setUserData(path);
+      item.setOnAction(e -> work(new Act.Choose(path)));
+      menu.getItems().add(item);
+      return;
+    }
+    Optional<MenuItem> inner =
         menu.getItems().stream()
             .filter(m -> m instanceof Menu && m.getText().equals(path.get(depth)))
+            .findFirst();
+    Menu sub =
+        inner
             .map(m -> (Menu) m)
-            .findFirst()
             .orElseGet(
                 () -> {
                   Menu made = new Menu(path.get(depth));
                   menu.getItems().add(made);
                   return made;
                 });
-    MenuItem item = new MenuItem(path.getLast());
-    item.setOnAction(e -> worked(program.choose(path)));
-    inner.getItems().add(item);
+    item(sub, path, depth + 1);
   }
 
-  /** Shows the program as it is after something was done to it. */
-  protected final void worked(Reply reply) {
+  @SuppressWarnings("unchecked")
+  private void tick(List<MenuItem> items) {
+    for (MenuItem item : items) {
+      if (item instanceof Menu menu) {
+        tick(menu.getItems());
+      } else if (item instanceof CheckMenuItem check) {
+        check.setSelected(program.ticked((List<String>) check.getUserData()));
+      }
+    }
+  }
+
+  /** Does something to the program, as a person, and shows and tells it. */
+  public void work(Act act) {
+    worked(act, act.on(program));
+  }
+
+  /** Shows and tells what was done to the program. */
+  void worked(Act act, Reply reply) {
     refresh();
     refused.setText(
         reply instanceof Reply.Refused(String expected, String found)
             ? Ui.text("standin.refused", expected, found)
             : "");
-    onWorked.accept(reply);
+    onAct.done(act, reply);
   }
 
-  protected final void show(Region picture) {
-    content.getChildren().setAll(picture);
+  /** Tells what was done without drawing anew. */
+  void told(Act act, Reply reply) {
+    onAct.done(act, reply);
   }
 
   /** Shows the program as it is. */
-  public final void refresh() {
+  public void refresh() {
     refused.setText("");
-    draw();
-    foot.setText(status());
+    draw.run();
+    foot.setText(status.get());
     undo.setText(Ui.text("standin.undo", program.undoDepth()));
+    List<String> waits = program.pending();
+    pending.setText(waits.isEmpty() ? "" : Ui.text("standin.waits", String.join("; ", waits)));
     content.getChildren().removeIf(n -> n instanceof DialogCard);
-    program
-        .dialog()
-        .ifPresentOrElse(
-            d -> content.getChildren().add(new DialogCard(program, d, this::worked)), () -> {});
+    program.dialog().ifPresent(d -> content.getChildren().add(new DialogCard(this, d)));
   }
-
-  /** Draws what the program shows. */
-  protected abstract void draw();
-
-  /** The line at the foot. */
-  protected abstract String status();
 }

@@ -1,5 +1,6 @@
 package foldtwice.desktop.trying;
 
+import foldtwice.desktop.parts.Asking;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
@@ -8,13 +9,17 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.StandInWindow;
+import foldtwice.desktop.standin.Windows;
 import foldtwice.place.Application;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Resolver;
 import foldtwice.run.Program;
+import foldtwice.run.Run;
+import foldtwice.run.Status;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
+import foldtwice.standin.SimulatedComputer;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
@@ -26,6 +31,7 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -58,6 +64,9 @@ public final class TryView extends BorderPane {
   private final VBox presses = new VBox();
   private final HeldKeys held = new HeldKeys();
   private final TimeLimit timer = new TimeLimit();
+  private final HBox bar = new HBox();
+  private SimulatedComputer computer;
+  private Trial.Result shown;
   private Trial trial;
   private Keymap trialOf;
   private String application;
@@ -89,28 +98,8 @@ public final class TryView extends BorderPane {
   public TryView(Session session) {
     this.session = session;
     this.keyboard = new KeyboardView(this::press);
-    HBox bar = new HBox();
     bar.getStyleClass().add("bar");
-    ToggleGroup group = new ToggleGroup();
-    for (var entry : session.programs().entrySet()) {
-      StandInWindow window = StandInWindow.of(entry.getValue());
-      window.setOnWorked(r -> follow());
-      window.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-      window.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
-      window.addEventFilter(KeyEvent.KEY_TYPED, TryView::swallow);
-      window.focusedProperty().addListener((o, a, b) -> follow());
-      window.focusWithinProperty().addListener((o, a, within) -> held.reset());
-      windows.put(entry.getKey(), window);
-      ToggleButton chip = new ToggleButton(name(entry.getKey()));
-      chip.setId("try-" + entry.getKey());
-      chip.getStyleClass().add("chip");
-      chip.setToggleGroup(group);
-      chip.setOnAction(e -> go(entry.getKey()));
-      chips.put(entry.getKey(), chip);
-      bar.getChildren().add(chip);
-    }
     context.setId("try-context");
-    bar.getChildren().addAll(Parts.label(Ui.text("try.in"), "soft"), context);
     front.setMinSize(0, 0);
     VBox.setVgrow(front, Priority.ALWAYS);
     VBox.setMargin(front, new javafx.geometry.Insets(0, 14, 8, 14));
@@ -147,11 +136,56 @@ public final class TryView extends BorderPane {
     why.getChildren().setAll(Parts.wrapped(Ui.text("try.none"), "soft"));
     again.setDisable(true);
     undo.setDisable(true);
-    session.nowProperty().addListener((o, a, b) -> follow());
-    go(
-        session.programs().containsKey("tagpress")
-            ? "tagpress"
-            : windows.keySet().iterator().next());
+    session.nowProperty().addListener((o, a, b) -> otherNow());
+    build();
+    go("tagpress");
+  }
+
+  private void otherNow() {
+    if (computer.equals(session.computer())) {
+      follow();
+    } else {
+      build();
+      go(application);
+    }
+  }
+
+  /** Windows and chips for the programs of the station in view. */
+  private void build() {
+    computer = session.computer();
+    windows.clear();
+    chips.clear();
+    bar.getChildren().clear();
+    ToggleGroup group = new ToggleGroup();
+    for (var entry : session.programs().entrySet()) {
+      StandInWindow window = Windows.of(entry.getValue());
+      window.setOnAct((act, reply) -> worked());
+      window.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+      window.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
+      window.addEventFilter(KeyEvent.KEY_TYPED, TryView::swallow);
+      window.focusedProperty().addListener((o, a, b) -> follow());
+      window.focusWithinProperty().addListener((o, a, within) -> held.reset());
+      windows.put(entry.getKey(), window);
+      ToggleButton chip = new ToggleButton(name(entry.getKey()));
+      chip.setId("try-" + entry.getKey());
+      chip.getStyleClass().add("chip");
+      chip.setToggleGroup(group);
+      chip.setOnAction(e -> go(entry.getKey()));
+      chips.put(entry.getKey(), chip);
+      bar.getChildren().add(chip);
+    }
+    context.setMinWidth(0);
+    bar.getChildren().addAll(Parts.label(Ui.text("try.in"), "soft"), context);
+  }
+
+  /** After the program in front was worked: another may have come to the front. */
+  private void worked() {
+    String front = computer.front().application();
+    if (!front.equals(application)) {
+      go(front);
+    } else {
+      follow();
+    }
   }
 
   private String name(String application) {
@@ -162,6 +196,9 @@ public final class TryView extends BorderPane {
   /** Brings a stand-in to front. */
   public void go(String id) {
     application = id;
+    if (!computer.front().application().equals(id)) {
+      computer.bringToFront(id);
+    }
     chips.get(id).setSelected(true);
     front.getChildren().setAll(windows.get(id));
     trial = null;
@@ -182,6 +219,19 @@ public final class TryView extends BorderPane {
   public void refresh() {
     windows.get(application).refresh();
     follow();
+  }
+
+  /** Takes a run's steps; one that has to wait or asks is shown again each time it stands still. */
+  private void drive(Run run) {
+    session.runs().drive(run, r -> stood());
+  }
+
+  private void stood() {
+    if (shown != null) {
+      explain();
+      worked();
+      windows.get(application).refresh();
+    }
   }
 
   private Program program() {
@@ -214,7 +264,7 @@ public final class TryView extends BorderPane {
   private Trial trial() {
     Snapshot now = session.now();
     if (trial == null || trialOf != now.keymap()) {
-      trial = new Trial(now.library(), now.keymap(), session.programs(), application);
+      trial = new Trial(now.library(), now.keymap(), computer, this::drive);
       trialOf = now.keymap();
     }
     return trial;
@@ -250,6 +300,7 @@ public final class TryView extends BorderPane {
 
   private void released(KeyEvent e) {
     held.follow(e);
+    computer.hold(held.during(e));
     keyboard.hold(held.during(e));
   }
 
@@ -285,23 +336,19 @@ public final class TryView extends BorderPane {
       return;
     }
     Words words = session.now().words();
-    List<Stroke> shown =
+    List<Stroke> strokesShown =
         strokes.stream().map(p -> session.now().keymap().layout().stroke(p)).toList();
-    String notation = String.join(Notation.THEN, shown.stream().map(Notation::write).toList());
+    String notation =
+        String.join(Notation.THEN, strokesShown.stream().map(Notation::write).toList());
     pressed.setText(notation);
-    if (result.explanation().isPresent()) {
-      why.getChildren()
-          .setAll(
-              WhyRows.layers(result.explanation().get(), words, session.now().keymap().layout()));
-    }
+    shown = result;
+    explain();
     for (Effect effect : result.effects()) {
-      why.getChildren().addAll(rows(effect));
-      list(shown, effect, words);
+      list(strokesShown, effect, words);
       if (effect instanceof Effect.Ran ran) {
         undoIn = ran.routine().application();
         session.say(
             Ui.text("said.fired", notation, name(application), words.binding(ran.binding())));
-        session.prove(ran);
       } else if (effect instanceof Effect.Native(var owner, var reply)) {
         session.say(Ui.text("said.firednative", notation, name(application), words.owner(owner)));
       }
@@ -309,12 +356,35 @@ public final class TryView extends BorderPane {
     again.setDisable(false);
     windows.get(application).refresh();
     undo.setDisable(undoIn.isEmpty() || session.programs().get(undoIn).undoDepth() == 0);
-    follow();
+    worked();
+  }
+
+  /** Who looked at the press and what it did, as far as that has come. */
+  private void explain() {
+    why.getChildren().clear();
+    if (shown.explanation().isPresent()) {
+      why.getChildren()
+          .addAll(
+              WhyRows.layers(
+                  shown.explanation().get(),
+                  session.now().words(),
+                  session.now().keymap().layout()));
+    }
+    for (Effect effect : shown.effects()) {
+      why.getChildren().addAll(rows(effect));
+      if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Asking) {
+        Asking asking = new Asking(session.runs(), ran.run());
+        why.getChildren().add(asking);
+        Platform.runLater(asking::focusFirst);
+      } else if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Over) {
+        session.prove(ran);
+      }
+    }
   }
 
   private static List<Node> rows(Effect effect) {
     return switch (effect) {
-      case Effect.Ran(var binding, var routine, var trace) -> WhyRows.trace(trace);
+      case Effect.Ran ran -> WhyRows.trace(ran.trace());
       case Effect.Native(var command, foldtwice.run.Reply.Done(var changes)) ->
           changes.stream().<Node>map(c -> Parts.wrapped(WhyRows.changed(c), "mono")).toList();
       case Effect.Native(var command, foldtwice.run.Reply.Refused(var expected, var found)) ->
@@ -323,10 +393,10 @@ public final class TryView extends BorderPane {
     };
   }
 
-  private void list(List<Stroke> shown, Effect effect, Words words) {
+  private void list(List<Stroke> pressed, Effect effect, Words words) {
     String what =
         switch (effect) {
-          case Effect.Ran(var binding, var routine, var trace) -> words.binding(binding);
+          case Effect.Ran ran -> words.binding(ran.binding());
           case Effect.Lacking(var binding, String lacks) -> Ui.text("try.lacking", lacks);
           case Effect.Native(var owner, var reply) -> words.owner(owner);
           case Effect.Kept(String by) -> by;
@@ -348,7 +418,7 @@ public final class TryView extends BorderPane {
     middle.setMaxWidth(Double.MAX_VALUE);
     Label outcome = Parts.label(how, "soft", "mono");
     outcome.setMinWidth(USE_PREF_SIZE);
-    HBox row = new HBox(8, KeyCaps.of(shown), middle, outcome);
+    HBox row = new HBox(8, KeyCaps.of(pressed), middle, outcome);
     row.setAlignment(Pos.CENTER_LEFT);
     row.getStyleClass().add("why-row");
     presses.getChildren().addFirst(row);

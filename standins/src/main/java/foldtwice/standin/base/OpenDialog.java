@@ -3,7 +3,10 @@ package foldtwice.standin.base;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
+import foldtwice.shape.Effects;
+import foldtwice.shape.Facts;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,23 +15,41 @@ import java.util.Optional;
 /**
  * A dialog and what its buttons do with what stands in its fields.
  *
- * @param actions by button label, in order
+ * @param buttons by label, in order
  */
-public record OpenDialog(Dialog view, Map<String, Action> actions) {
+public record OpenDialog(Dialog view, Map<String, Button> buttons) {
 
   /** What a button does: to the program it is given, so that a copy's dialog works the copy. */
   public interface Action {
     Reply on(Program program, Dialog dialog);
   }
 
-  /** A dialog whose buttons are added one by one with {@link #button}. */
+  /** A button, what it may change, and whether the dialog is gone after it. */
+  public record Button(Action action, Effects effects, boolean closes) {}
+
+  /** A dialog whose buttons are added one by one. */
   public static OpenDialog of(String title, Dialog.Field... fields) {
     return new OpenDialog(new Dialog(title, List.of(fields), List.of()), Map.of());
   }
 
-  public OpenDialog button(String label, Action action) {
-    Map<String, Action> more = new LinkedHashMap<>(actions);
-    more.put(label, action);
+  /** A button that leaves the dialog open. */
+  public OpenDialog button(String label, Effects effects, Action action) {
+    return with(label, new Button(action, effects, false));
+  }
+
+  /** A button after which the dialog is gone, unless it was refused. */
+  public OpenDialog closing(String label, Effects effects, Action action) {
+    return with(label, new Button(action, effects, true));
+  }
+
+  /** The button that does nothing but close; it must be the last. */
+  public OpenDialog leaving(String label) {
+    return closing(label, Effects.NONE, (program, dialog) -> Reply.QUIET);
+  }
+
+  private OpenDialog with(String label, Button button) {
+    Map<String, Button> more = new LinkedHashMap<>(buttons);
+    more.put(label, button);
     return new OpenDialog(
         new Dialog(view.title(), view.fields(), List.copyOf(more.keySet())), more);
   }
@@ -36,14 +57,32 @@ public record OpenDialog(Dialog view, Map<String, Action> actions) {
   /** With another text in a field. */
   OpenDialog with(String field, String text) {
     List<Dialog.Field> fields =
-        view.fields().stream()
-            .map(
-                f ->
-                    f.label().equals(field)
-                        ? new Dialog.Field(f.label(), text, f.unit(), f.decimals())
-                        : f)
-            .toList();
-    return new OpenDialog(new Dialog(view.title(), fields, view.buttons()), actions);
+        view.fields().stream().map(f -> f.label().equals(field) ? f.with(text) : f).toList();
+    return new OpenDialog(new Dialog(view.title(), fields, view.buttons()), buttons);
+  }
+
+  /** What can be said of it whatever stands in it. */
+  Facts.Dialog facts() {
+    List<Facts.Field> fields = new ArrayList<>();
+    for (Dialog.Field f : view.fields()) {
+      fields.add(new Facts.Field(f.label(), takes(f), f.scale(), f.options()));
+    }
+    List<Facts.Button> all = new ArrayList<>();
+    buttons.forEach((label, b) -> all.add(new Facts.Button(label, b.effects(), b.closes())));
+    return new Facts.Dialog(view.title(), fields, all);
+  }
+
+  private static Facts.Takes takes(Dialog.Field field) {
+    if (field.unit().isPresent()) {
+      return Facts.Takes.LENGTH;
+    }
+    if (field.scale().isPresent()) {
+      return Facts.Takes.AMOUNT;
+    }
+    if (!field.options().isEmpty()) {
+      return Facts.Takes.CHOICE;
+    }
+    return field.decimals() >= 0 ? Facts.Takes.NUMBER : Facts.Takes.TEXT;
   }
 
   /** Reads a number as a dialog does. */

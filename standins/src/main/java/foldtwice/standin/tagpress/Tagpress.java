@@ -8,6 +8,9 @@ import foldtwice.run.Change;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
+import foldtwice.shape.Effects;
+import foldtwice.shape.Touch;
+import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
 import foldtwice.standin.base.StandIn;
 import java.math.BigDecimal;
@@ -29,7 +32,22 @@ public final class Tagpress extends StandIn<Sheet> {
   /** The setting that says which unit dialogs and rulers use. */
   public static final String UNIT = "unit";
 
+  /** How sheets are marked for cutting; takes effect after a restart. */
+  public static final String MARKS = "cutting marks";
+
+  /** The versions there are; in the later one some commands have moved. */
+  public static final List<String> VERSIONS = List.of("3.2", "4.0");
+
+  /** The add-on that fits boxes to their text. */
+  public static final String FITTER = "Label fitter";
+
+  private static final String OLD = VERSIONS.getFirst();
+  private static final Effects VIEW = Effects.of(Touch.VIEW);
+  private static final Effects OBJECTS = Effects.of(Touch.OBJECTS);
+  private static final Effects SELECTION = Effects.of(Touch.SELECTION);
+  private static final Effects DOCUMENT = Effects.of(Touch.OBJECTS, Touch.SELECTION);
   private static final int DECIMALS = 4;
+  private static final String NAME = "box ";
   private static final String RIGHT = "Right by";
   private static final String DOWN = "Down by";
 
@@ -40,8 +58,13 @@ public final class Tagpress extends StandIn<Sheet> {
   private int prints;
 
   public Tagpress() {
-    super(ID, Sheet.first());
-    setting(UNIT, new Value.Text(LengthUnit.MM.symbol()));
+    this(Edition.of(OLD, List.of(FITTER)));
+  }
+
+  public Tagpress(Edition edition) {
+    super(ID, edition, Sheet.first());
+    setting(UNIT, LengthUnit.MM.symbol(), "mm", "cm", "in", "pt", "pica");
+    settingFromRestart(MARKS, "corners", "corners", "frame", "none");
     sheetCommands();
     boxCommands();
     viewCommands();
@@ -51,78 +74,134 @@ public final class Tagpress extends StandIn<Sheet> {
     command(
         "save",
         "Sheet \u203a Save",
-        () -> counted("saves", Integer.toString(saves), Integer.toString(++saves)));
+        Effects.of(Touch.FILES),
+        () -> changed("saves", saves, ++saves));
     command(
         "print",
         "Sheet \u203a Print",
-        () -> counted("prints", Integer.toString(prints), Integer.toString(++prints)));
+        Effects.of(Touch.FILES),
+        () -> changed("prints", prints, ++prints));
     command(
         "proof",
         "Sheet \u203a Proof sheet",
-        () -> counted("zoom", zoom + " %", (zoom = 60) + " %"));
-    command("undo", "Edit \u203a Undo", this::undo);
-    command("redo", "Edit \u203a Redo", this::redo);
-    command("duplicate", "Edit \u203a Duplicate", () -> onSelected(this::duplicate));
-    command("delete", "Edit \u203a Delete", () -> onSelected(s -> become(s.without(s.selected()))));
-    command("select-all", "Edit \u203a Select all", () -> become(document().selecting(all())));
+        VIEW,
+        () -> changed("zoom", zoom + " %", (zoom = 60) + " %"));
     command(
-        "select-none", "Edit \u203a Select nothing", () -> become(document().selecting(List.of())));
-    command("next-box", "Edit \u203a Next box", () -> select(1, 0, Step.Edge.CLAMP));
-    command("previous-box", "Edit \u203a Previous box", () -> select(-1, 0, Step.Edge.CLAMP));
+        "take-over",
+        "Sheet \u203a Take over as template",
+        Effects.of(Touch.OBJECTS, Touch.SELECTION, Touch.UNDO_HISTORY),
+        () -> becomeForGood(document().changing(b -> b.locked(false)).selecting(List.of())));
+    command("undo", "Edit \u203a Undo", DOCUMENT, this::undo);
+    command("redo", "Edit \u203a Redo", DOCUMENT, this::redo);
+    command(
+        "duplicate",
+        "Edit \u203a Duplicate",
+        DOCUMENT.onSelection(),
+        () -> onSelected(this::duplicate));
+    command(
+        "delete",
+        "Edit \u203a Delete",
+        DOCUMENT.onSelection(),
+        () -> onSelected(s -> become(s.without(s.selected()))));
+    command(
+        "select-all",
+        "Edit \u203a Select all",
+        SELECTION,
+        () -> become(document().selecting(all())));
+    command(
+        "select-none",
+        "Edit \u203a Select nothing",
+        SELECTION,
+        () -> become(document().selecting(List.of())));
+    command("next-box", "Edit \u203a Next box", SELECTION, () -> select(1, 0, Step.Edge.CLAMP));
+    command(
+        "previous-box",
+        "Edit \u203a Previous box",
+        SELECTION,
+        () -> select(-1, 0, Step.Edge.CLAMP));
   }
 
   private void boxCommands() {
-    command("shift", "Box \u203a Shift \u2026", () -> onSelected(s -> open(shiftDialog())));
-    command("size", "Box \u203a Size \u2026", () -> onSelected(s -> open(sizeDialog())));
+    opening(
+        "shift",
+        edition().version().equals(OLD)
+            ? "Box \u203a Shift \u2026"
+            : "Box \u203a Place \u203a Shift \u2026",
+        VIEW.onSelection(),
+        this::shiftDialog);
+    opening("size", "Box \u203a Size \u2026", VIEW.onSelection(), this::sizeDialog);
+    command(
+        "fit",
+        "Box \u203a Fit to text",
+        OBJECTS.onSelection().from(FITTER),
+        () -> onUnlocked(b -> b.sized(fitting(b), b.height())));
+    command(
+        "style",
+        "Box \u203a Take style of last",
+        OBJECTS.onSelection(),
+        () -> align(b -> last -> b.sized(last.width(), last.height())));
     command(
         "align-left",
         "Box \u203a Align \u203a Left edges",
+        OBJECTS.onSelection(),
         () -> align(b -> last -> b.at(last.x(), b.y())));
     command(
         "align-top",
         "Box \u203a Align \u203a Top edges",
+        OBJECTS.onSelection(),
         () -> align(b -> last -> b.at(b.x(), last.y())));
     command(
         "spread-across",
         "Box \u203a Spread \u203a Across",
+        OBJECTS.onSelection(),
         () -> spread(Box::x, (b, x) -> b.at(x, b.y())));
     command(
         "spread-down",
         "Box \u203a Spread \u203a Down",
+        OBJECTS.onSelection(),
         () -> spread(Box::y, (b, y) -> b.at(b.x(), y)));
     command(
         "lock",
         "Box \u203a Lock",
+        OBJECTS.onSelection(),
         () -> onSelected(s -> become(s.changing(b -> b.locked(!b.locked())))));
-    command("nudge-left", "", () -> nudge(-1, 0));
-    command("nudge-right", "", () -> nudge(1, 0));
-    command("nudge-up", "", () -> nudge(0, -1));
-    command("nudge-down", "", () -> nudge(0, 1));
-    command("edit-text", "Text \u203a Edit text", this::editText);
-    command("leave-text", "Text \u203a Leave text", this::leaveText);
-    command("mid-dot", "Text \u203a Middle dot", () -> type("\u00b7"));
-    command("erase", "", this::erase);
-    command("leave-dialog", "", this::cancel);
+    command("nudge-left", "", OBJECTS.onSelection(), () -> nudge(-1, 0));
+    command("nudge-right", "", OBJECTS.onSelection(), () -> nudge(1, 0));
+    command("nudge-up", "", OBJECTS.onSelection(), () -> nudge(0, -1));
+    command("nudge-down", "", OBJECTS.onSelection(), () -> nudge(0, 1));
+    command(
+        "edit-text",
+        "Text \u203a Edit text",
+        Effects.of(Touch.SELECTION, Touch.VIEW).onSelection(),
+        this::editText);
+    command("leave-text", "Text \u203a Leave text", VIEW, this::leaveText);
+    command("mid-dot", "Text \u203a Middle dot", OBJECTS, () -> type("\u00b7"));
+    command("erase", "", OBJECTS, this::erase);
+    command("leave-dialog", "", VIEW, this::cancel);
   }
 
   private void viewCommands() {
-    command("line-tool", "Draw \u203a Line tool", () -> tool("line"));
-    command("box-tool", "Draw \u203a Box tool", () -> tool("box"));
-    command("arrow-tool", "Draw \u203a Arrow tool", () -> tool("arrow"));
+    command("line-tool", "Draw \u203a Line tool", VIEW, () -> tool("line"));
+    command("box-tool", "Draw \u203a Box tool", VIEW, () -> tool("box"));
+    command("arrow-tool", "Draw \u203a Arrow tool", VIEW, () -> tool("arrow"));
     for (LengthUnit unit : LengthUnit.values()) {
       command(
           "unit-" + unit.symbol(),
           "View \u203a Unit \u203a " + name(unit),
+          Effects.of().setting(UNIT),
           () -> change(UNIT, new Value.Text(unit.symbol())));
+      tick("unit-" + unit.symbol(), () -> unit() == unit);
     }
     command(
         "zoom-in",
         "View \u203a Larger",
-        () -> counted("zoom", zoom + " %", (zoom = Math.min(400, zoom + 20)) + " %"));
+        VIEW,
+        () -> changed("zoom", zoom + " %", (zoom = Math.min(400, zoom + 20)) + " %"));
     command(
         "zoom-out",
         "View \u203a Smaller",
-        () -> counted("zoom", zoom + " %", (zoom = Math.max(20, zoom - 20)) + " %"));
+        VIEW,
+        () -> changed("zoom", zoom + " %", (zoom = Math.max(20, zoom - 20)) + " %"));
   }
 
   private static String name(LengthUnit unit) {
@@ -155,30 +234,21 @@ public final class Tagpress extends StandIn<Sheet> {
     return editingText ? document().selected().stream().findFirst() : Optional.empty();
   }
 
-  /** The mouse clicks a box, or with {@code 0} the bare sheet. */
-  public Reply click(int number, boolean add) {
+  /** A click leaves the text that is being edited. */
+  @Override
+  public Reply click(String name, boolean adding) {
     editingText = false;
-    List<Integer> selected = new ArrayList<>(add ? document().selected() : List.of());
-    if (number != 0 && !selected.remove(Integer.valueOf(number))) {
-      selected.add(number);
-    }
-    return become(document().selecting(selected));
+    return super.click(name, adding);
   }
 
   private List<Integer> all() {
     return document().boxes().stream().map(Box::number).toList();
   }
 
-  private static Reply counted(String what, String before, String after) {
-    return before.equals(after)
-        ? Reply.QUIET
-        : new Reply.Done(List.of(new Change(what, before, after)));
-  }
-
   private Reply tool(String next) {
     String before = tool;
     tool = next;
-    return counted("tool", before, next);
+    return changed("tool", before, next);
   }
 
   private Reply onSelected(Function<Sheet, Reply> action) {
@@ -212,17 +282,21 @@ public final class Tagpress extends StandIn<Sheet> {
 
   private OpenDialog shiftDialog() {
     return OpenDialog.of("Shift boxes", field(RIGHT, "0"), field(DOWN, "0"))
-        .button("Shift", on((p, d) -> p.onUnlocked(b -> b.shifted(grid(d, RIGHT), grid(d, DOWN)))))
-        .button("Close", on((p, d) -> p.cancel()));
+        .button(
+            "Shift",
+            OBJECTS.onSelection(),
+            on((p, d) -> p.onUnlocked(b -> b.shifted(grid(d, RIGHT), grid(d, DOWN)))))
+        .leaving("Close");
   }
 
   private OpenDialog sizeDialog() {
-    Box first = document().selectedBoxes().getFirst();
-    Dialog.Field width = field("Width", shown(first.wide(unit())));
-    Dialog.Field height = field("Height", shown(first.high(unit())));
+    Optional<Box> first = document().selectedBoxes().stream().findFirst();
+    Dialog.Field width = field("Width", first.map(b -> shown(b.wide(unit()))).orElse("0"));
+    Dialog.Field height = field("Height", first.map(b -> shown(b.high(unit()))).orElse("0"));
     return OpenDialog.of("Size of boxes", width, height)
         .button(
             "Set",
+            OBJECTS.onSelection(),
             on(
                 (p, d) ->
                     p.onUnlocked(
@@ -230,7 +304,13 @@ public final class Tagpress extends StandIn<Sheet> {
                             b.sized(
                                 isTouched(d, width) ? grid(d, "Width") : b.width(),
                                 isTouched(d, height) ? grid(d, "Height") : b.height()))))
-        .button("Close", on((p, d) -> p.cancel()));
+        .leaving("Close");
+  }
+
+  /** Room for the text: 2 mm a letter and 4 mm around. */
+  private static BigDecimal fitting(Box box) {
+    int letters = box.text().codePointCount(0, box.text().length());
+    return LengthUnit.MM.toGrid(BigDecimal.valueOf(2L * letters + 4));
   }
 
   private static OpenDialog.Action on(BiFunction<Tagpress, Dialog, Reply> action) {
@@ -243,7 +323,7 @@ public final class Tagpress extends StandIn<Sheet> {
   }
 
   private Dialog.Field field(String label, String text) {
-    return new Dialog.Field(label, text, Optional.of(unit()), DECIMALS);
+    return Dialog.Field.length(label, text, unit(), DECIMALS);
   }
 
   /** In the unit the dialog was opened with, whatever is set by now. */
@@ -301,8 +381,9 @@ public final class Tagpress extends StandIn<Sheet> {
   }
 
   private Reply leaveText() {
+    boolean before = editingText;
     editingText = false;
-    return Reply.QUIET;
+    return changed("keys go to", before ? "text" : "sheet", "sheet");
   }
 
   private Reply erase() {
@@ -359,37 +440,35 @@ public final class Tagpress extends StandIn<Sheet> {
   }
 
   @Override
-  public boolean somethingSelected() {
-    return !document().selected().isEmpty();
-  }
-
-  /** Rows go through the boxes in the order they were made; columns have no meaning here. */
-  @Override
-  public Reply select(int rows, int columns, Step.Edge edge) {
-    if (columns != 0) {
-      return new Reply.Refused("an offset by rows only", columns + " columns");
-    }
-    List<Integer> order = all();
-    if (order.isEmpty()) {
-      return new Reply.Refused("a box on the sheet", "none");
-    }
-    int from = somethingSelected() ? order.indexOf(document().selected().getLast()) : -1;
-    int to = from + rows;
-    if (to < 0 || to >= order.size()) {
-      if (edge != Step.Edge.CLAMP) {
-        return new Reply.Refused("a box " + rows + " further", "the end of the sheet");
-      }
-      to = Math.clamp(to, 0, order.size() - 1);
-    }
-    return become(document().selecting(List.of(order.get(to))));
+  protected List<String> names() {
+    return document().boxes().stream().map(b -> NAME + b.number()).toList();
   }
 
   @Override
-  protected Optional<Reply> refusal(String setting, Value value) {
-    boolean known = value instanceof Value.Text(String symbol) && LengthUnit.of(symbol).isPresent();
-    return known
-        ? Optional.empty()
-        : Optional.of(new Reply.Refused("a unit, one of " + LengthUnit.symbols(), value.shown()));
+  public List<String> selected() {
+    return document().selected().stream().map(n -> NAME + n).toList();
+  }
+
+  @Override
+  protected Sheet selecting(List<String> names) {
+    return document()
+        .selecting(names.stream().map(n -> Integer.valueOf(n.substring(NAME.length()))).toList());
+  }
+
+  @Override
+  public String selectedText() {
+    List<Box> boxes = document().selectedBoxes();
+    return boxes.isEmpty() ? "" : boxes.getLast().text();
+  }
+
+  @Override
+  protected void settle() {
+    editingText = false;
+  }
+
+  @Override
+  protected Reply drop() {
+    return leaveText();
   }
 
   @Override
@@ -399,7 +478,7 @@ public final class Tagpress extends StandIn<Sheet> {
 
   @Override
   public Program copy() {
-    Tagpress copy = new Tagpress();
+    Tagpress copy = new Tagpress(edition());
     copy.takeOver(this);
     copy.editingText = editingText;
     copy.tool = tool;
@@ -413,11 +492,10 @@ public final class Tagpress extends StandIn<Sheet> {
   public Map<String, String> state() {
     Map<String, String> state = commonState();
     document().boxes().forEach(b -> state.put("box " + b.number(), b.toString()));
-    state.put("selection", SheetWords.selection(document()));
-    state.put("tool", tool);
-    state.put("zoom", zoom + " %");
-    state.put("saves", Integer.toString(saves));
-    state.put("prints", Integer.toString(prints));
+    state.put("view tool", tool);
+    state.put("view zoom", zoom + " %");
+    state.put("file saves", Integer.toString(saves));
+    state.put("file prints", Integer.toString(prints));
     return state;
   }
 }

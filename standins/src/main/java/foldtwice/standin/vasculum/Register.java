@@ -50,6 +50,17 @@ public record Register(List<List<String>> rows, Cells selection, Map<Cell, Strin
       return new Cells(top + rows, left + columns, bottom + rows, right + columns);
     }
 
+    /** The least block that holds this one and a cell. */
+    Cells around(Cell cell) {
+      return isEmpty()
+          ? new Cells(cell.row(), cell.column(), cell.row(), cell.column())
+          : new Cells(
+              Math.min(top, cell.row()),
+              Math.min(left, cell.column()),
+              Math.max(bottom, cell.row()),
+              Math.max(right, cell.column()));
+    }
+
     List<Cell> list() {
       List<Cell> cells = new ArrayList<>();
       for (int r = top; r <= bottom; r++) {
@@ -147,6 +158,26 @@ public record Register(List<List<String>> rows, Cells selection, Map<Cell, Strin
     next.add(row);
     int last = next.size() - 1;
     return new Register(next, new Cells(last, 0, last, 0), flags);
+  }
+
+  /** Without records that name neither taxon nor collector, flags going with their records. */
+  Register compacted() {
+    List<List<String>> kept = new ArrayList<>();
+    Map<Cell, String> next = new HashMap<>();
+    for (int row = 0; row < rows.size(); row++) {
+      if (!text(row, 1).isEmpty() || !text(row, 3).isEmpty()) {
+        int old = row;
+        int now = kept.size();
+        flags.forEach(
+            (cell, colour) -> {
+              if (cell.row() == old) {
+                next.put(new Cell(now, cell.column()), colour);
+              }
+            });
+        kept.add(rows.get(row));
+      }
+    }
+    return new Register(kept, Cells.NONE, next);
   }
 
   /** Sorted by a column, flags going with their records. */

@@ -16,8 +16,16 @@ public final class RegisterWords {
   private RegisterWords() {}
 
   /** A cell by its column and row: {@code Date 3}. */
-  static String name(Cell cell) {
+  public static String name(Cell cell) {
     return Register.COLUMNS.get(cell.column()) + " " + (cell.row() + 1);
+  }
+
+  /** The cell of a name. */
+  static Cell cell(String name) {
+    int space = name.lastIndexOf(' ');
+    return new Cell(
+        Integer.parseInt(name.substring(space + 1)) - 1,
+        Register.COLUMNS.indexOf(name.substring(0, space)));
   }
 
   /** A selection: {@code Date, rows 3 to 5}. */

@@ -2,17 +2,26 @@ package foldtwice.standin.vasculum;
 
 import foldtwice.place.Place;
 import foldtwice.routine.Step;
-import foldtwice.routine.Value;
 import foldtwice.run.Change;
+import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
+import foldtwice.shape.Effects;
+import foldtwice.shape.Touch;
+import foldtwice.standin.base.Edition;
+import foldtwice.standin.base.OpenDialog;
 import foldtwice.standin.base.StandIn;
 import foldtwice.standin.vasculum.Register.Cell;
 import foldtwice.standin.vasculum.Register.Cells;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 
@@ -24,27 +33,53 @@ public final class Vasculum extends StandIn<Register> {
   /** The flag colours, in menu order. */
   public static final List<String> COLOURS = List.of("rust", "straw", "moss", "sky");
 
+  /** The versions there are; in the later one flags lie deeper in the menus. */
+  public static final List<String> VERSIONS = List.of("5.0", "5.2");
+
+  /** The add-on with the symbols. */
+  public static final String SYMBOLS = "Symbol shelf";
+
+  /** The symbols of the add-on, with their names. Source of the code points: Unicode. */
+  public static final Map<String, String> SIGNS = signs();
+
+  private static final Effects FILES = Effects.of(Touch.FILES);
+  private static final Effects VIEW = Effects.of(Touch.VIEW);
+  private static final Effects OBJECTS = Effects.of(Touch.OBJECTS);
+  private static final Effects SELECTION = Effects.of(Touch.SELECTION);
+  private static final Effects DOCUMENT = Effects.of(Touch.OBJECTS, Touch.SELECTION);
   private static final String DATES = "date form";
 
   private Cell editing;
   private String typed = "";
   private boolean finding;
   private boolean inHeader;
-  private String clipboard = "";
+  private String savedAs = "register";
   private int saves;
   private int prints;
 
   public Vasculum() {
-    super(ID, Register.first());
-    setting(DATES, new Value.Text("year first"));
+    this(Edition.of(VERSIONS.getFirst(), List.of(SYMBOLS)));
+  }
+
+  public Vasculum(Edition edition) {
+    super(ID, edition, Register.first());
+    setting(DATES, "year first", "year first", "day first");
+    settingFromRestart("column set", "all", "all", "places", "names");
     registerCommands();
     selectCommands();
     textCommands();
   }
 
+  /** What is being typed is taken first, which changes the cell and where keys go. */
+  private static Effects finishing(Effects effects) {
+    Set<Touch> touches = EnumSet.of(Touch.OBJECTS, Touch.VIEW);
+    touches.addAll(effects.touches());
+    return new Effects(touches, effects.settings(), effects.needsSelection(), effects.addOn());
+  }
+
   /** Adds a command that takes over a cell being edited before it does its own work. */
-  private void working(String id, String menu, Supplier<Reply> action) {
-    command(id, menu, () -> settled(action));
+  private void working(String id, String menu, Effects effects, Supplier<Reply> action) {
+    command(id, menu, finishing(effects), () -> settled(action));
   }
 
   private Reply settled(Supplier<Reply> action) {
@@ -78,33 +113,61 @@ public final class Vasculum extends StandIn<Register> {
   }
 
   private void registerCommands() {
-    working("save", "Register \u203a Save", () -> counted("saves", saves, ++saves));
-    working("print", "Register \u203a Print list", () -> counted("prints", prints, ++prints));
-    working("new-record", "Register \u203a New record", this::newRecord);
+    working("save", "Register \u203a Save", FILES, () -> changed("saves", saves, ++saves));
+    working(
+        "print", "Register \u203a Print list", FILES, () -> changed("prints", prints, ++prints));
+    opening(
+        "save-as",
+        "Register \u203a Save a copy \u2026",
+        VIEW,
+        () ->
+            OpenDialog.of("Save a copy", Dialog.Field.text("Name", savedAs))
+                .closing("Save", FILES, (p, d) -> ((Vasculum) p).saveAs(d))
+                .leaving("Cancel"));
+    command(
+        "compact",
+        "Register \u203a Compact",
+        Effects.of(Touch.OBJECTS, Touch.SELECTION, Touch.UNDO_HISTORY, Touch.VIEW),
+        this::compact);
+    working("new-record", "Register \u203a New record", DOCUMENT, this::newRecord);
     working(
         "sort",
         "Register \u203a Sort by column",
+        OBJECTS.onSelection(),
         () -> onSelected(r -> become(r.sortedBy(r.selection().left()))));
-    working("undo", "Edit \u203a Undo", this::undo);
-    working("redo", "Edit \u203a Redo", this::redo);
-    working("copy", "Edit \u203a Copy", this::copyCell);
+    working("undo", "Edit \u203a Undo", DOCUMENT, this::undo);
+    working("redo", "Edit \u203a Redo", DOCUMENT, this::redo);
+    working("copy", "Edit \u203a Copy", Effects.of(Touch.CLIPBOARD).onSelection(), this::copyCell);
     working(
-        "paste", "Edit \u203a Paste", () -> onSelected(r -> become(r.changing(t -> clipboard))));
-    working("clear", "Edit \u203a Clear cells", () -> onSelected(r -> become(r.changing(t -> ""))));
-    working("edit-cell", "Edit \u203a Edit cell", () -> onSelected(this::edit));
-    command("accept", "", this::accept);
-    command("leave", "", this::leave);
-    command("erase", "", this::erase);
+        "paste",
+        "Edit \u203a Paste",
+        OBJECTS.onSelection(),
+        () -> onSelected(r -> become(r.changing(t -> clipboard().text()))));
+    working(
+        "clear",
+        "Edit \u203a Clear cells",
+        OBJECTS.onSelection(),
+        () -> onSelected(r -> become(r.changing(t -> ""))));
+    working(
+        "edit-cell",
+        "Edit \u203a Edit cell",
+        SELECTION.onSelection(),
+        () -> onSelected(this::edit));
+    command("accept", "", finishing(VIEW), this::accept);
+    command("leave", "", VIEW, this::leave);
+    command("erase", "", VIEW, this::erase);
   }
 
   private void selectCommands() {
     working(
         "select-all",
         "Select \u203a All",
+        SELECTION,
         () -> become(document().selecting(new Cells(0, 0, lastRow(), lastColumn()))));
     working(
         "select-row",
         "Select \u203a Whole records",
+        SELECTION.onSelection(),
         () ->
             onSelected(
                 r ->
@@ -115,6 +178,7 @@ public final class Vasculum extends StandIn<Register> {
     working(
         "select-column",
         "Select \u203a Whole columns",
+        SELECTION.onSelection(),
         () ->
             onSelected(
                 r ->
@@ -122,39 +186,80 @@ public final class Vasculum extends StandIn<Register> {
                         r.selecting(
                             new Cells(
                                 0, r.selection().left(), lastRow(), r.selection().right())))));
-    working("next-record", "Select \u203a Next record", () -> record(1));
-    working("previous-record", "Select \u203a Previous record", () -> record(-1));
-    working("header", "Select \u203a Column header", () -> keysTo(null, false, true));
-    working("leave-header", "", () -> keysTo(null, false, false));
-    command("go-left", "", () -> select(0, -1, Step.Edge.CLAMP));
-    command("go-right", "", () -> select(0, 1, Step.Edge.CLAMP));
-    command("go-up", "", () -> select(-1, 0, Step.Edge.CLAMP));
-    command("go-down", "", () -> select(1, 0, Step.Edge.CLAMP));
+    working("next-record", "Select \u203a Next record", SELECTION.onSelection(), () -> record(1));
+    working(
+        "previous-record",
+        "Select \u203a Previous record",
+        SELECTION.onSelection(),
+        () -> record(-1));
+    working("header", "Select \u203a Column header", VIEW, () -> keysTo(null, false, true));
+    working("leave-header", "", VIEW, () -> keysTo(null, false, false));
+    command("go-left", "", finishing(SELECTION), () -> select(0, -1, Step.Edge.CLAMP));
+    command("go-right", "", finishing(SELECTION), () -> select(0, 1, Step.Edge.CLAMP));
+    command("go-up", "", finishing(SELECTION), () -> select(-1, 0, Step.Edge.CLAMP));
+    command("go-down", "", finishing(SELECTION), () -> select(1, 0, Step.Edge.CLAMP));
   }
 
   private void textCommands() {
     working(
         "capitals",
         "Text \u203a Letter case \u203a Capitals",
+        OBJECTS.onSelection(),
         () -> letters(t -> t.toUpperCase(Locale.ROOT)));
     working(
         "small",
         "Text \u203a Letter case \u203a Small letters",
+        OBJECTS.onSelection(),
         () -> letters(t -> t.toLowerCase(Locale.ROOT)));
     working(
         "first-capital",
         "Text \u203a Letter case \u203a First capital",
+        OBJECTS.onSelection(),
         () -> letters(Vasculum::firstCapital));
     for (String colour : COLOURS) {
       working(
           "flag-" + colour,
-          "Flags \u203a " + firstCapital(colour),
+          flags() + firstCapital(colour),
+          OBJECTS.onSelection(),
           () -> onSelected(r -> become(r.flagging(colour))));
     }
-    working("flag-clear", "Flags \u203a Clear", () -> onSelected(r -> become(r.flagging(""))));
-    working("look-up", "Tools \u203a Look up taxon", () -> onSelected(this::lookUp));
-    working("find", "Tools \u203a Find", () -> keysTo(null, true, false));
-    working("find-next", "", this::findNext);
+    working(
+        "flag-clear",
+        flags() + "Clear",
+        OBJECTS.onSelection(),
+        () -> onSelected(r -> become(r.flagging(""))));
+    SIGNS.forEach(
+        (name, sign) ->
+            command(
+                "sign-" + name,
+                "Text \u203a Symbols \u203a " + sign + " " + name.replace('-', ' '),
+                Effects.of(Touch.OBJECTS, Touch.VIEW).from(SYMBOLS),
+                () -> sign(sign)));
+    working(
+        "look-up",
+        "Tools \u203a Look up taxon",
+        VIEW.onSelection(),
+        () -> onSelected(this::lookUp));
+    working("find", "Tools \u203a Find", VIEW, () -> keysTo(null, true, false));
+    working("find-next", "", SELECTION, this::findNext);
+  }
+
+  private String flags() {
+    return edition().version().equals(VERSIONS.getFirst())
+        ? "Flags \u203a "
+        : "Edit \u203a Flags \u203a ";
+  }
+
+  private static Map<String, String> signs() {
+    Map<String, String> signs = new LinkedHashMap<>();
+    signs.put("plus-minus", "\u00b1");
+    signs.put("times", "\u00d7");
+    signs.put("degree", "\u00b0");
+    signs.put("minute", "\u2032");
+    signs.put("micro", "\u00b5");
+    signs.put("female", "\u2640");
+    signs.put("male", "\u2642");
+    return Collections.unmodifiableMap(signs);
   }
 
   private static String firstCapital(String text) {
@@ -184,20 +289,22 @@ public final class Vasculum extends StandIn<Register> {
     return inHeader;
   }
 
-  /** The mouse clicks a cell; extending makes a block from where the selection begins. */
-  public Reply click(int row, int column, boolean extend) {
+  /** A click takes what is being typed; adding makes a block from where the selection begins. */
+  @Override
+  public Reply click(String name, boolean adding) {
     settle();
-    keysTo(null, false, false);
+    Reply keys = keysTo(null, false, false);
+    if (name.isEmpty()) {
+      return keys;
+    }
+    Cell cell = RegisterWords.cell(name);
+    return both(keys, become(document().selecting(block(cell.row(), cell.column(), adding))));
+  }
+
+  private Cells block(int row, int column, boolean extend) {
     Cells now = document().selection();
-    Cells next =
-        extend && !now.isEmpty()
-            ? new Cells(
-                Math.min(now.top(), row),
-                Math.min(now.left(), column),
-                Math.max(now.bottom(), row),
-                Math.max(now.right(), column))
-            : new Cells(row, column, row, column);
-    return become(document().selecting(next));
+    Cell cell = new Cell(row, column);
+    return extend ? now.around(cell) : Cells.NONE.around(cell);
   }
 
   private int lastRow() {
@@ -208,11 +315,6 @@ public final class Vasculum extends StandIn<Register> {
     return Register.COLUMNS.size() - 1;
   }
 
-  private static Reply counted(String what, int before, int after) {
-    return new Reply.Done(
-        List.of(new Change(what, Integer.toString(before), Integer.toString(after))));
-  }
-
   private Reply onSelected(Function<Register, Reply> action) {
     return document().selection().isEmpty()
         ? new Reply.Refused("a selected cell", "nothing selected")
@@ -221,6 +323,22 @@ public final class Vasculum extends StandIn<Register> {
 
   private Reply letters(java.util.function.UnaryOperator<String> change) {
     return onSelected(r -> become(r.changing(change)));
+  }
+
+  private Reply saveAs(Dialog dialog) {
+    String name = dialog.field("Name").orElseThrow().text().strip();
+    if (name.isEmpty() || !name.matches("[^/\\\\:*?\"<>|]+")) {
+      return new Reply.Refused("a file name without / \\ : * ? \" < > |", "\"" + name + "\"");
+    }
+    String before = savedAs;
+    savedAs = name;
+    return changed("file", before, name);
+  }
+
+  /** Records without a taxon and a note go, and with them all that could be undone. */
+  private Reply compact() {
+    settle();
+    return becomeForGood(document().compacted());
   }
 
   private Reply newRecord() {
@@ -240,11 +358,9 @@ public final class Vasculum extends StandIn<Register> {
   private Reply copyCell() {
     return onSelected(
         r -> {
-          String before = clipboard;
-          clipboard = r.text(r.selection().top(), r.selection().left());
-          List<Change> changes = changes();
-          compare(changes, "clipboard", before, clipboard);
-          return new Reply.Done(changes);
+          String before = clipboard().text();
+          clipboard().put(r.text(r.selection().top(), r.selection().left()));
+          return changed("clipboard", before, clipboard().text());
         });
   }
 
@@ -317,6 +433,13 @@ public final class Vasculum extends StandIn<Register> {
     return new Reply.Done(List.of(new Change("look up", taxon, same + " in the register")));
   }
 
+  /** Into the cell or bar being typed, or after the text of each selected cell. */
+  private Reply sign(String sign) {
+    return editing != null || finding
+        ? retype(typed + sign)
+        : onSelected(r -> become(r.changing(t -> t + sign)));
+  }
+
   private Reply findNext() {
     if (!finding || typed.isEmpty()) {
       return new Reply.Refused("something to find", "nothing typed");
@@ -341,7 +464,9 @@ public final class Vasculum extends StandIn<Register> {
   @Override
   public Place place() {
     String context = "grid";
-    if (editing != null) {
+    if (dialog().isPresent()) {
+      context = "dialog";
+    } else if (editing != null) {
       context = "cell-edit";
     } else if (finding) {
       context = "find-bar";
@@ -368,13 +493,49 @@ public final class Vasculum extends StandIn<Register> {
       case "cell-edit" -> edit(document());
       case "find-bar" -> keysTo(null, true, false);
       case "header" -> keysTo(null, false, true);
+      case "dialog" -> fire("save-as");
       default -> Reply.QUIET;
     };
   }
 
   @Override
+  protected List<String> names() {
+    List<String> names = new ArrayList<>();
+    for (Cell cell : new Cells(0, 0, lastRow(), lastColumn()).list()) {
+      names.add(RegisterWords.name(cell));
+    }
+    return names;
+  }
+
+  @Override
+  public List<String> selected() {
+    return document().selection().list().stream().map(RegisterWords::name).toList();
+  }
+
+  /** A block around all of them: a register has no other selection. */
+  @Override
+  protected Register selecting(List<String> names) {
+    Cells block = Cells.NONE;
+    for (String name : names) {
+      block = block.around(RegisterWords.cell(name));
+    }
+    return document().selecting(block);
+  }
+
+  @Override
   public boolean somethingSelected() {
     return !document().selection().isEmpty();
+  }
+
+  @Override
+  public String selectedText() {
+    Cells cells = document().selection();
+    return cells.isEmpty() ? "" : document().text(cells.bottom(), cells.right());
+  }
+
+  @Override
+  protected Reply drop() {
+    return leave();
   }
 
   @Override
@@ -403,27 +564,19 @@ public final class Vasculum extends StandIn<Register> {
   }
 
   @Override
-  protected Optional<Reply> refusal(String setting, Value value) {
-    List<String> forms = List.of("year first", "day first");
-    return forms.contains(value.shown())
-        ? Optional.empty()
-        : Optional.of(new Reply.Refused("one of " + String.join(", ", forms), value.shown()));
-  }
-
-  @Override
   protected List<Change> differences(Register before, Register after) {
     return RegisterWords.differences(before, after);
   }
 
   @Override
   public Program copy() {
-    Vasculum copy = new Vasculum();
+    Vasculum copy = new Vasculum(edition());
     copy.takeOver(this);
     copy.editing = editing;
     copy.typed = typed;
     copy.finding = finding;
     copy.inHeader = inHeader;
-    copy.clipboard = clipboard;
+    copy.savedAs = savedAs;
     copy.saves = saves;
     copy.prints = prints;
     return copy;
@@ -439,10 +592,11 @@ public final class Vasculum extends StandIn<Register> {
         .flags()
         .forEach((cell, colour) -> state.put("flag of " + RegisterWords.name(cell), colour));
     state.put("selection", RegisterWords.of(document().selection()));
-    state.put("typed", typed);
-    state.put("clipboard", clipboard);
-    state.put("saves", Integer.toString(saves));
-    state.put("prints", Integer.toString(prints));
+    state.put("view typed", typed);
+    state.put("view find bar", finding ? typed : "");
+    state.put("file saves", Integer.toString(saves));
+    state.put("file prints", Integer.toString(prints));
+    state.put("file name", savedAs);
     return state;
   }
 }

@@ -28,9 +28,9 @@ class TagpressTest {
   }
 
   private void select(int... numbers) {
-    program.click(0, false);
+    program.click("", false);
     for (int n : numbers) {
-      program.click(n, true);
+      program.click("box " + n, true);
     }
   }
 
@@ -88,7 +88,7 @@ class TagpressTest {
     select();
     assertThat(program.place().id()).isEqualTo("tagpress/nothing-selected");
     assertThat(program.choose(List.of("Box", "Shift \u2026")))
-        .isEqualTo(new Reply.Refused("a selected box", "nothing selected"));
+        .isEqualTo(new Reply.Refused("something selected", "nothing selected"));
     select(3);
     assertThat(program.place().id()).isEqualTo("tagpress/box-selected");
     program.choose(List.of("Box", "Shift \u2026"));

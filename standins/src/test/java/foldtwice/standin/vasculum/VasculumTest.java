@@ -22,10 +22,14 @@ class VasculumTest {
     return program.document().text(row, column);
   }
 
+  private void click(int row, int column, boolean adding) {
+    program.click(Register.COLUMNS.get(column) + " " + (row + 1), adding);
+  }
+
   @Test
   void aBlockIsSelectedFromItsFirstCell() {
-    program.click(1, 1, false);
-    program.click(3, 2, true);
+    click(1, 1, false);
+    click(3, 2, true);
     assertThat(program.document().selection()).isEqualTo(new Cells(1, 1, 3, 2));
     program.fire("select-row");
     assertThat(program.document().selection()).isEqualTo(new Cells(1, 0, 3, 8));
@@ -35,8 +39,8 @@ class VasculumTest {
 
   @Test
   void flagsColourTheSelectionAndClearTakesThemAway() {
-    program.click(0, 5, false);
-    program.click(5, 5, true);
+    click(0, 5, false);
+    click(5, 5, true);
     program.fire("flag-moss");
     assertThat(program.document().flags())
         .hasSize(6)
@@ -52,7 +56,7 @@ class VasculumTest {
 
   @Test
   void letterCaseFollowsUnicode() {
-    program.click(2, 1, false);
+    click(2, 1, false);
     program.fire("capitals");
     assertThat(text(2, 1)).isEqualTo("SAXIFRAGA \u00d7 ARENDSII");
     program.fire("first-capital");
@@ -61,7 +65,7 @@ class VasculumTest {
 
   @Test
   void flagsGoWithTheirRecordsWhenSorted() {
-    program.click(0, 1, false);
+    click(0, 1, false);
     program.fire("sort");
     assertThat(text(0, 1)).isEqualTo("Asplenium viride");
     assertThat(text(1, 1)).isEqualTo("Botrychium lunaria");
@@ -71,7 +75,7 @@ class VasculumTest {
 
   @Test
   void aNewRecordGetsTheNextAccessionNumber() {
-    program.click(11, 0, false);
+    click(11, 0, false);
     program.fire("clear");
     program.fire("new-record");
     assertThat(text(12, 0)).as("after the highest there is").isEqualTo("FH-02422");
@@ -79,17 +83,17 @@ class VasculumTest {
 
   @Test
   void copyAndPasteFillTheSelection() {
-    program.click(0, 3, false);
+    click(0, 3, false);
     program.fire("copy");
-    program.click(1, 8, false);
-    program.click(3, 8, true);
+    click(1, 8, false);
+    click(3, 8, true);
     program.fire("paste");
     assertThat(List.of(text(1, 8), text(2, 8), text(3, 8))).containsOnly("R. Tarn");
   }
 
   @Test
   void findGoesRoundFromWhereTheSelectionIs() {
-    program.click(6, 0, false);
+    click(6, 0, false);
     program.fire("find");
     assertThat(program.place().id()).isEqualTo("vasculum/find-bar");
     assertThat(program.fire("find-next")).isInstanceOf(Reply.Refused.class);
@@ -102,7 +106,7 @@ class VasculumTest {
 
   @Test
   void whatIsTypedIsTakenBeforeSomethingElseIsDone() {
-    program.click(3, 1, false);
+    click(3, 1, false);
     program.fire("edit-cell");
     program.type("!");
     assertThat(text(3, 1)).as("not yet").isEqualTo("Primula farinosa");
@@ -117,7 +121,7 @@ class VasculumTest {
 
   @Test
   void aRefusedCommandLeavesTheCellBeingEdited() {
-    program.click(3, 1, false);
+    click(3, 1, false);
     program.fire("edit-cell");
     program.type("!");
     assertThat(program.select(100, 0, foldtwice.routine.Step.Edge.REPORT))

@@ -1,0 +1,38 @@
+package foldtwice.routine;
+
+import java.util.List;
+
+/**
+ * How a routine wants to be run.
+ *
+ * @param asking when the person is asked for the arguments before it begins
+ * @param fromVersion the application's version it needs at least; empty for any
+ * @param addOns the add-ons it needs
+ * @param startIn ids of the contexts it may start in; empty for any
+ */
+public record Manner(Asking asking, String fromVersion, List<String> addOns, List<String> startIn) {
+
+  /** Runs at once, anywhere, in any version. */
+  public static final Manner PLAIN = new Manner(Asking.NEVER, "", List.of(), List.of());
+
+  /** When the person is asked. */
+  public enum Asking {
+    NEVER,
+    /** Only when nothing is selected. */
+    WHEN_NOTHING_SELECTED,
+    ALWAYS
+  }
+
+  public Manner {
+    addOns = List.copyOf(addOns);
+    startIn = List.copyOf(startIn);
+  }
+
+  public Manner asking(Asking other) {
+    return new Manner(other, fromVersion, addOns, startIn);
+  }
+
+  public Manner fromVersion(String other) {
+    return new Manner(asking, other, addOns, startIn);
+  }
+}

@@ -1,0 +1,39 @@
+package foldtwice.run;
+
+import foldtwice.routine.Routine;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * What surrounds a run.
+ *
+ * @param routines the routines of the library, by id, for steps that run another
+ * @param keys what presses of keys come to
+ */
+public record Around(Computer computer, Function<String, Optional<Routine>> routines, Keys keys) {
+
+  /** Says what a press of keys comes to, and does it unless it is a routine. */
+  public interface Keys {
+    Struck strike(foldtwice.trigger.Trigger.Keys keys, Computer computer);
+  }
+
+  /** What struck keys came to. */
+  public sealed interface Struck {
+
+    /** The program in front, or the desktop, did something, or refused. */
+    record Done(String what, Reply reply) implements Struck {}
+
+    /** They fire a routine; the run that struck them runs it. */
+    record Fires(Routine routine, java.util.Map<String, foldtwice.routine.Value> arguments)
+        implements Struck {}
+  }
+
+  /** One program, no library. */
+  public static Around alone(Program program) {
+    return new Around(
+        new Alone(program),
+        id -> Optional.empty(),
+        (keys, computer) ->
+            new Struck.Done("", new Reply.Refused("a library that says what keys mean", "none")));
+  }
+}

@@ -1,0 +1,99 @@
+package foldtwice.run;
+
+import foldtwice.routine.Expr;
+import foldtwice.routine.Scale;
+import foldtwice.routine.Step;
+import foldtwice.routine.Value;
+import foldtwice.shape.Builtin;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The turns of loops. */
+final class Loops {
+
+  private Loops() {}
+
+  /** So many turns. */
+  static Frame.Turns counted(Scope scope, int turns) {
+    return turn -> {
+      scope.names.put(Builtin.TURN, Value.Amount.of(turn));
+      return turn <= turns;
+    };
+  }
+
+  static Frame.Turns of(Scope scope, String variable, Step.Items items) throws StepFailure {
+    return switch (items) {
+      case Step.Items.Given(List<Expr> values) -> {
+        List<Value> all = new ArrayList<>();
+        for (Expr e : values) {
+          all.add(scope.value(e));
+        }
+        yield new Each(scope, variable, all, false);
+      }
+      case Step.Items.LinesOf(Expr text) ->
+          new Each(
+              scope,
+              variable,
+              scope.value(text).shown().lines().<Value>map(Value.Text::new).toList(),
+              false);
+      case Step.Items.Selected() ->
+          new Each(
+              scope,
+              variable,
+              scope.program.selected().stream().<Value>map(Value.Text::new).toList(),
+              true);
+    };
+  }
+
+  static String size(Frame.Turns turns) {
+    return turns instanceof Each each ? Integer.toString(each.items.size()) : "";
+  }
+
+  /** A time in seconds, as milliseconds; at most an hour. */
+  static long millis(Value limit) throws StepFailure {
+    BigDecimal seconds =
+        switch (limit) {
+          case Value.Quantity(BigDecimal n, Scale scale) when scale == Scale.SECOND -> n;
+          case Value.Amount(BigDecimal n) -> n;
+          default -> throw new StepFailure("a time in seconds, such as 30 s", limit.shown());
+        };
+    if (seconds.signum() < 0 || seconds.compareTo(BigDecimal.valueOf(3600)) > 0) {
+      throw new StepFailure("a time from 0 s to 3600 s", limit.shown());
+    }
+    return seconds.movePointRight(3).longValue();
+  }
+
+  /** A turn for each item. */
+  private record Each(Scope scope, String variable, List<Value> items, boolean selecting)
+      implements Frame.Turns {
+
+    @Override
+    public boolean again(int turn) throws StepFailure {
+      if (turn > items.size()) {
+        return false;
+      }
+      scope.names.put(variable, items.get(turn - 1));
+      if (selecting) {
+        select(items.get(turn - 1), false);
+      }
+      return true;
+    }
+
+    @Override
+    public void end() throws StepFailure {
+      if (selecting) {
+        for (int i = 0; i < items.size(); i++) {
+          select(items.get(i), i > 0);
+        }
+      }
+    }
+
+    private void select(Value item, boolean adding) throws StepFailure {
+      if (scope.program.selectNamed(item.shown(), adding)
+          instanceof Reply.Refused(String expected, String found)) {
+        throw new StepFailure(expected, found);
+      }
+    }
+  }
+}

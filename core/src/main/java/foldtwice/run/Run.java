@@ -1,0 +1,531 @@
+package foldtwice.run;
+
+import foldtwice.routine.Kind;
+import foldtwice.routine.Line;
+import foldtwice.routine.Manner;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
+import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
+import foldtwice.shape.Facts;
+import foldtwice.shape.Reading;
+import foldtwice.shape.Versions;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Stroke;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A routine being run, step by step, at the pace of whoever holds it. Nothing of it blocks: where
+ * it has to wait or to ask, its {@link #status} says so.
+ *
+ * <p>Whatever happens, the run is one step of each program's undo history, no dialog stays open,
+ * and every setting changed for the run is put back. Nothing is thrown at the caller: how it ended
+ * is in the trace.
+ */
+public final class Run {
+
+  /** A run is stopped after this many steps, so that a mistake cannot go on for ever. */
+  public static final int MOST_STEPS = 100_000;
+
+  /** A run is stopped after computing this long, in milliseconds; a person waits for it. */
+  public static final long MOST_MILLIS = 5_000;
+
+  /** How often a wait looks again, in milliseconds. */
+  public static final long LOOK_EVERY = 50;
+
+  private final Around around;
+  private final Routine.Macro macro;
+  private final Map<String, Program> begun = new LinkedHashMap<>();
+  private final Deque<Scope> scopes = new ArrayDeque<>();
+  private final Deque<Frame> frames = new ArrayDeque<>();
+  private final List<Trace.Entry> entries = new ArrayList<>();
+  private Status status;
+  private int steps;
+  private long nanos;
+  private boolean heldIgnored;
+  private long waitsUntil = -1;
+
+  private Run(Around around, Routine.Macro macro) {
+    this.around = around;
+    this.macro = macro;
+  }
+
+  /**
+   * A run that has not taken a step yet.
+   *
+   * @param arguments by parameter name; defaults are taken for those missing
+   */
+  public static Run of(Routine routine, Map<String, Value> arguments, Around around) {
+    return switch (routine) {
+      case Routine.Macro macro -> {
+        Run run = new Run(around, macro);
+        run.begin(arguments);
+        yield run;
+      }
+    };
+  }
+
+  /** Runs a routine on one program to its end; what it asks is answered with the defaults. */
+  public static Trace whole(Routine routine, Map<String, Value> arguments, Program program) {
+    return of(routine, arguments, Around.alone(program)).toEnd();
+  }
+
+  public Status status() {
+    return status;
+  }
+
+  /** The trace so far. */
+  public Trace trace() {
+    return status instanceof Status.Over(Trace trace)
+        ? trace
+        : new Trace(entries, new Trace.Underway(number()), nanos);
+  }
+
+  /** What was told since so many entries. */
+  public List<Trace.Entry> since(int entry) {
+    return List.copyOf(entries.subList(entry, entries.size()));
+  }
+
+  /** The values of parameters and variables of the routine being run innermost. */
+  public Map<String, Value> variables() {
+    return scopes.isEmpty()
+        ? Map.of()
+        : Collections.unmodifiableMap(new LinkedHashMap<>(scopes.peek().names));
+  }
+
+  /** The number of the step that comes next, or that the run is at. */
+  public String number() {
+    return switch (status) {
+      case Status.Ready(String number, Step next) -> number;
+      case Status.Waiting(String number, Step step, long again) -> number;
+      case Status.Asking(String number, String text, var questions, boolean byHand) -> number;
+      case Status.Over o -> "";
+    };
+  }
+
+  /**
+   * Runs to the end. Waiting lets simulated time pass; what is asked is answered with the defaults.
+   * Only for computers whose time is simulated.
+   */
+  public Trace toEnd() {
+    while (true) {
+      switch (status) {
+        case Status.Ready r -> step();
+        case Status.Waiting w -> {
+          around.computer().pass(Math.max(1, w.lookAgain() - now()));
+          step();
+        }
+        case Status.Asking a -> answer(Map.of());
+        case Status.Over(Trace trace) -> {
+          return trace;
+        }
+      }
+    }
+  }
+
+  /** Takes steps until it must wait, ask or is over, but not for longer than this. */
+  public Status go(long mostNanos) {
+    long began = System.nanoTime();
+    boolean due = true;
+    while (due && System.nanoTime() - began < mostNanos) {
+      step();
+      due = status instanceof Status.Ready;
+    }
+    return status;
+  }
+
+  /** Takes one step, or looks again at what it waits for. Nothing while it asks or is over. */
+  public Status step() {
+    if (status instanceof Status.Asking || status instanceof Status.Over) {
+      return status;
+    }
+    Frame frame = frames.peek();
+    Line line = frame.lines.get(frame.next);
+    String number = frame.number();
+    long began = System.nanoTime();
+    try {
+      if (waitsUntil < 0) {
+        limit();
+      }
+      take(frame, line.step(), number, began);
+      nanos += System.nanoTime() - began;
+      if (!(status instanceof Status.Asking) && waitsUntil < 0) {
+        frame.next++;
+        settle();
+      }
+    } catch (StepFailure failure) {
+      end(new Trace.Failed(number, line.step(), failure.expected(), failure.found()));
+    } catch (Stop stop) {
+      end(new Trace.Stopped(number, stop.getMessage()));
+    }
+    return status;
+  }
+
+  /**
+   * Answers what is asked, or lets a pause go on.
+   *
+   * @param values by name; what is missing keeps the value that was offered
+   * @return what is wrong with them, by name; empty when the run goes on
+   */
+  public Map<String, String> answer(Map<String, Value> values) {
+    if (!(status instanceof Status.Asking asking)) {
+      return Map.of();
+    }
+    Map<String, String> wrong = new LinkedHashMap<>();
+    Map<String, Value> good = new LinkedHashMap<>();
+    for (Status.Asked asked : asking.questions()) {
+      try {
+        Value value = values.getOrDefault(asked.name(), asked.otherwise());
+        good.put(asked.name(), asked.kind().check(value));
+      } catch (ValueException e) {
+        wrong.put(asked.name(), e.allowed());
+      }
+    }
+    if (!wrong.isEmpty()) {
+      return wrong;
+    }
+    Scope scope = scopes.peek();
+    scope.names.putAll(good);
+    if (asking.number().isEmpty()) {
+      frames.push(new Frame(scope, scope.macro.steps(), "", Frame.ONCE));
+    } else {
+      Frame frame = frames.peek();
+      entries.add(
+          new Trace.Taken(
+              asking.number(), frame.lines.get(frame.next).step(), shown(good), List.of(), 0));
+      frame.next++;
+    }
+    try {
+      settle();
+    } catch (StepFailure failure) {
+      end(
+          new Trace.Failed(
+              asking.number(), new Step.Note(Template.EMPTY), failure.expected(), failure.found()));
+    }
+    return wrong;
+  }
+
+  private static String shown(Map<String, Value> values) {
+    List<String> parts = new ArrayList<>();
+    values.forEach((name, value) -> parts.add(name + " " + value.shown()));
+    return String.join(", ", parts);
+  }
+
+  /** The person gives it up: settings are put back, and one undo leads to where it began. */
+  public void giveUp() {
+    if (!(status instanceof Status.Over)) {
+      end(new Trace.GivenUp(number()));
+    }
+  }
+
+  private void begin(Map<String, Value> arguments) {
+    try {
+      Scope scope = enter(macro, arguments, "");
+      boolean asks =
+          !macro.parameters().isEmpty()
+              && (macro.manner().asking() == Manner.Asking.ALWAYS
+                  || (macro.manner().asking() == Manner.Asking.WHEN_NOTHING_SELECTED
+                      && !scope.program.somethingSelected()));
+      if (asks) {
+        List<Status.Asked> questions = new ArrayList<>();
+        for (Parameter p : macro.parameters()) {
+          questions.add(new Status.Asked(p.name(), p.kind(), scope.names.get(p.name())));
+        }
+        status = new Status.Asking("", macro.name(), questions, false);
+      } else {
+        frames.push(new Frame(scope, macro.steps(), "", Frame.ONCE));
+        settle();
+      }
+    } catch (StepFailure failure) {
+      end(new Trace.Failed("", new Step.Note(Template.EMPTY), failure.expected(), failure.found()));
+    }
+  }
+
+  /** Goes into a routine, if it may be run here with these arguments. */
+  private Scope enter(Routine.Macro into, Map<String, Value> arguments, String at)
+      throws StepFailure {
+    if (scopes.size() >= Reading.DEEPEST) {
+      throw new StepFailure(
+          "routines that run routines at most " + Reading.DEEPEST + " deep",
+          into.name() + " once more at step " + at);
+    }
+    Program program =
+        around
+            .computer()
+            .program(into.application())
+            .orElseThrow(
+                () -> new StepFailure(into.application() + " running", "it is not running"));
+    mayRun(into, program);
+    Map<String, Value> names = new LinkedHashMap<>();
+    for (Parameter p : into.parameters()) {
+      Value value = arguments.getOrDefault(p.name(), p.otherwise());
+      try {
+        names.put(p.name(), p.kind().check(value));
+      } catch (ValueException e) {
+        throw new StepFailure(p.name() + ": " + e.allowed(), value.shown());
+      }
+    }
+    begin(program);
+    Scope scope = new Scope(into, program, names, around.computer());
+    scopes.push(scope);
+    return scope;
+  }
+
+  private static void mayRun(Routine.Macro macro, Program program) throws StepFailure {
+    Facts facts = program.facts();
+    Manner manner = macro.manner();
+    if (macro.card().off()) {
+      throw new StepFailure("a routine that is switched on", macro.name() + " is switched off");
+    }
+    if (!manner.fromVersion().isEmpty()
+        && !Versions.atLeast(facts.version(), manner.fromVersion())) {
+      throw new StepFailure(
+          macro.application() + " " + manner.fromVersion() + " or later", facts.version());
+    }
+    for (String addOn : manner.addOns()) {
+      if (!facts.addOns().contains(addOn)) {
+        throw new StepFailure("the add-on " + addOn, "it is not there");
+      }
+    }
+    String state = program.place().id();
+    String context = state.substring(state.indexOf('/') + 1);
+    if (!manner.startIn().isEmpty() && !manner.startIn().contains(context)) {
+      throw new StepFailure(
+          "to start in " + String.join(" or ", manner.startIn()), "it is in " + context);
+    }
+  }
+
+  private void begin(Program program) {
+    if (begun.putIfAbsent(program.application(), program) == null) {
+      program.beginRun();
+    }
+  }
+
+  private void limit() throws StepFailure {
+    if (++steps > MOST_STEPS) {
+      throw new StepFailure("an end within " + MOST_STEPS + " steps", "more");
+    }
+    if (nanos > MOST_MILLIS * 1_000_000) {
+      throw new StepFailure("an end within " + MOST_MILLIS + " ms", "more");
+    }
+  }
+
+  /** Leaves frames that are done, goes round loops, and stands before the next step. */
+  private void settle() throws StepFailure {
+    while (!frames.isEmpty()) {
+      Frame frame = frames.peek();
+      while (frame.next < frame.lines.size() && !frame.lines.get(frame.next).on()) {
+        frame.next++;
+      }
+      if (frame.next < frame.lines.size()) {
+        status = new Status.Ready(frame.number(), frame.lines.get(frame.next).step());
+        return;
+      }
+      if (!frame.goRound()) {
+        frames.pop();
+      } else if (++steps > MOST_STEPS) {
+        throw new StepFailure("an end within " + MOST_STEPS + " steps", "more");
+      }
+    }
+    end(new Trace.Finished());
+  }
+
+  private void take(Frame frame, Step step, String number, long began) throws StepFailure, Stop {
+    Scope scope = frame.scope;
+    switch (step) {
+      case Step.If(var condition, List<Line> then, List<Line> otherwise) -> {
+        boolean holds = new Conditions(scope, around.computer()).holds(condition);
+        note(number, step, holds ? "yes" : "no", Reply.QUIET, began);
+        into(frame, holds ? then : otherwise, number + (holds ? "." : ".e"), Frame.ONCE);
+      }
+      case Step.Repeat(var times, List<Line> body) -> {
+        int turns = scope.evaluator.whole(times);
+        note(number, step, Integer.toString(turns), Reply.QUIET, began);
+        loop(frame, body, number, Loops.counted(scope, turns));
+      }
+      case Step.ForEach(String variable, Step.Items items, List<Line> body) -> {
+        Frame.Turns turns = Loops.of(scope, variable, items);
+        note(number, step, Loops.size(turns), Reply.QUIET, began);
+        loop(frame, body, number, turns);
+      }
+      case Step.RunRoutine(String id, var given) -> {
+        Routine routine =
+            around
+                .routines()
+                .apply(id)
+                .orElseThrow(
+                    () -> new StepFailure("the routine \"" + id + "\"", "it is not there"));
+        Map<String, Value> arguments = new LinkedHashMap<>();
+        for (var e : given.entrySet()) {
+          if (routine.parameter(e.getKey()).isEmpty()) {
+            throw new StepFailure(
+                "a parameter of "
+                    + routine.name()
+                    + ", one of "
+                    + String.join(
+                        ", ", routine.parameters().stream().map(Parameter::name).toList()),
+                "no \"" + e.getKey() + "\"");
+          }
+          arguments.put(e.getKey(), scope.value(e.getValue()));
+        }
+        note(number, step, routine.name(), Reply.QUIET, began);
+        call(routine, arguments, number);
+      }
+      case Step.PressKeys(Trigger.Keys keys) -> {
+        begin(around.computer().front());
+        switch (around.keys().strike(withHeld(keys), around.computer())) {
+          case Around.Struck.Done(String what, Reply reply) ->
+              note(number, step, what, reply, began);
+          case Around.Struck.Fires(Routine routine, Map<String, Value> arguments) -> {
+            note(number, step, routine.name(), Reply.QUIET, began);
+            call(routine, arguments, number);
+          }
+        }
+      }
+      case Step.Modifiers(Step.Holding holding) -> {
+        if (holding == Step.Holding.RELEASE) {
+          around.computer().hold(Modifiers.NONE);
+        }
+        heldIgnored = holding == Step.Holding.IGNORE;
+        note(number, step, "", Reply.QUIET, began);
+      }
+      case Step.WaitUntil(var condition, var limit) -> {
+        if (new Conditions(scope, around.computer()).holds(condition)) {
+          waitsUntil = -1;
+          note(number, step, "", Reply.QUIET, began);
+        } else {
+          wait(step, scope.value(limit), number);
+        }
+      }
+      case Step.Ask(Template text, List<Step.Question> questions) ->
+          ask(scope, text, questions, number, false);
+      case Step.Pause(Template text, List<Step.Question> offers) ->
+          ask(scope, text, offers, number, true);
+      default -> {
+        if (step instanceof Step.TypeText) {
+          begin(around.computer().front());
+        }
+        Doing.Did did = new Doing(scope, around.computer(), heldIgnored).take(step);
+        note(number, step, did.detail(), did.reply(), began);
+      }
+    }
+  }
+
+  private void into(Frame from, List<Line> lines, String prefix, Frame.Turns turns) {
+    frames.push(new Frame(from.scope, lines, prefix, turns));
+  }
+
+  private void loop(Frame from, List<Line> body, String number, Frame.Turns turns)
+      throws StepFailure {
+    if (turns.again(1)) {
+      into(from, body, number + ".", turns);
+    } else {
+      turns.end();
+    }
+  }
+
+  private void call(Routine routine, Map<String, Value> arguments, String number)
+      throws StepFailure {
+    switch (routine) {
+      case Routine.Macro inner -> {
+        Scope scope = enter(inner, arguments, number);
+        frames.push(
+            new Frame(
+                scope,
+                inner.steps(),
+                number + "/",
+                new Frame.Turns() {
+                  @Override
+                  public boolean again(int turn) {
+                    return false;
+                  }
+
+                  @Override
+                  public void end() {
+                    entries.addAll(scope.putBack());
+                    scopes.pop();
+                  }
+                }));
+      }
+    }
+  }
+
+  private Trigger.Keys withHeld(Trigger.Keys keys) {
+    Modifiers held = heldIgnored ? Modifiers.NONE : around.computer().held();
+    return new Trigger.Keys(
+        keys.strokes().stream()
+            .map(s -> new Stroke(new Modifiers(s.modifiers().bits() | held.bits()), s.key()))
+            .toList());
+  }
+
+  private void ask(
+      Scope scope, Template text, List<Step.Question> questions, String number, boolean byHand)
+      throws StepFailure {
+    List<Status.Asked> asked = new ArrayList<>();
+    for (Step.Question q : questions) {
+      Value otherwise = scope.value(q.otherwise());
+      Kind kind = q.kind();
+      try {
+        kind.check(otherwise);
+      } catch (ValueException e) {
+        throw new StepFailure(q.variable() + ": " + e.allowed(), otherwise.shown());
+      }
+      asked.add(new Status.Asked(q.variable(), kind, otherwise));
+    }
+    status = new Status.Asking(number, scope.evaluator.text(text), asked, byHand);
+  }
+
+  private void wait(Step step, Value limit, String number) throws StepFailure {
+    if (waitsUntil < 0) {
+      waitsUntil = now() + Loops.millis(limit);
+    }
+    if (now() >= waitsUntil) {
+      waitsUntil = -1;
+      throw new StepFailure("to go on within " + limit.shown(), "still waiting");
+    }
+    status = new Status.Waiting(number, step, Math.min(waitsUntil, now() + LOOK_EVERY));
+  }
+
+  private long now() {
+    return around.computer().clock().millis();
+  }
+
+  /** Tells a step that was taken, or ends the run when the program refused. */
+  private void note(String number, Step step, String detail, Reply reply, long began)
+      throws StepFailure {
+    switch (reply) {
+      case Reply.Done(List<Change> changes) ->
+          entries.add(new Trace.Taken(number, step, detail, changes, System.nanoTime() - began));
+      case Reply.Refused(String expected, String found) -> throw new StepFailure(expected, found);
+    }
+  }
+
+  private void end(Trace.Ending ending) {
+    begun.values().forEach(p -> p.dialog().ifPresent(d -> p.cancel()));
+    while (!scopes.isEmpty()) {
+      entries.addAll(scopes.pop().putBack());
+    }
+    begun.values().forEach(Program::endRun);
+    frames.clear();
+    status = new Status.Over(new Trace(entries, ending, nanos));
+  }
+
+  /** The program whose run this is. */
+  public Optional<Program> program() {
+    return around.computer().program(macro.application());
+  }
+
+  public Routine.Macro routine() {
+    return macro;
+  }
+}

@@ -1,0 +1,67 @@
+package foldtwice.run;
+
+import foldtwice.routine.Expr;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** One routine being run: its names, its program, and what it has to put back. */
+final class Scope {
+
+  final Routine.Macro macro;
+  final Program program;
+  final Map<String, Value> names;
+  final Evaluator evaluator;
+  private final Map<String, Value> toPutBack = new LinkedHashMap<>();
+
+  Scope(Routine.Macro macro, Program program, Map<String, Value> names, Computer computer) {
+    this.macro = macro;
+    this.program = program;
+    this.names = names;
+    this.evaluator = new Evaluator(names, computer.clock());
+  }
+
+  Value value(Expr e) throws StepFailure {
+    return evaluator.value(e);
+  }
+
+  Value setting(String name) throws StepFailure {
+    Value value = program.settings().get(name);
+    if (value == null) {
+      throw new StepFailure(
+          "a setting, one of " + String.join(", ", program.settings().keySet()),
+          "no \"" + name + "\"");
+    }
+    return value;
+  }
+
+  void putBackLater(String setting, Value before) {
+    toPutBack.putIfAbsent(setting, before);
+  }
+
+  void keep(String setting) {
+    toPutBack.remove(setting);
+  }
+
+  /** Puts back what was changed for the run; tells each. */
+  List<Trace.Entry> putBack() {
+    List<Trace.Entry> entries = new ArrayList<>();
+    toPutBack.forEach(
+        (setting, value) -> {
+          long began = System.nanoTime();
+          Reply reply = program.change(setting, value);
+          long took = System.nanoTime() - began;
+          entries.add(
+              switch (reply) {
+                case Reply.Done(List<Change> changes) -> new Trace.PutBack(setting, changes, took);
+                case Reply.Refused(String expected, String found) ->
+                    new Trace.NotPutBack(setting, expected, found, took);
+              });
+        });
+    toPutBack.clear();
+    return entries;
+  }
+}

@@ -1,0 +1,115 @@
+package foldtwice.shape;
+
+import foldtwice.routine.Kind;
+import foldtwice.routine.Scale;
+import foldtwice.routine.Whom;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a program of one version, with the add-ons it has, offers to be worked.
+ *
+ * @param addOns those it has, by name
+ * @param settings by name, with what each may be
+ * @param values the adjustable values by name, with their ranges
+ * @param indicators what it shows and nobody can set, by name
+ * @param selects the ways of selecting that mean something in it
+ */
+public record Facts(
+    String application,
+    String version,
+    Set<String> addOns,
+    List<Command> commands,
+    List<Dialog> dialogs,
+    Map<String, Kind> settings,
+    Map<String, Kind.Measure> values,
+    Set<String> indicators,
+    Set<Whom.Group> selects) {
+
+  /**
+   * A command.
+   *
+   * @param menu its path; empty for one that only has a key
+   * @param opens the title of the dialog it opens
+   */
+  public record Command(String id, List<String> menu, Effects effects, Optional<String> opens) {
+    public Command {
+      menu = List.copyOf(menu);
+    }
+  }
+
+  /** A dialog, its fields and buttons as labelled. */
+  public record Dialog(String title, List<Field> fields, List<Button> buttons) {
+    public Dialog {
+      fields = List.copyOf(fields);
+      buttons = List.copyOf(buttons);
+    }
+
+    public Optional<Field> field(String label) {
+      return fields.stream().filter(f -> f.label().equals(label)).findFirst();
+    }
+
+    public Optional<Button> button(String label) {
+      return buttons.stream().filter(b -> b.label().equals(label)).findFirst();
+    }
+  }
+
+  /**
+   * A field of a dialog.
+   *
+   * @param takes what may be written into it
+   * @param scale of an amount
+   * @param options of a choice
+   */
+  public record Field(String label, Takes takes, Optional<Scale> scale, List<String> options) {
+    public Field {
+      options = List.copyOf(options);
+    }
+  }
+
+  /** What a field takes. */
+  public enum Takes {
+    TEXT,
+    NUMBER,
+    LENGTH,
+    AMOUNT,
+    CHOICE
+  }
+
+  /**
+   * A button of a dialog.
+   *
+   * @param closes true when the dialog is gone after it
+   */
+  public record Button(String label, Effects effects, boolean closes) {}
+
+  public Facts {
+    addOns = Set.copyOf(addOns);
+    commands = List.copyOf(commands);
+    dialogs = List.copyOf(dialogs);
+    settings = Collections.unmodifiableMap(new LinkedHashMap<>(settings));
+    values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
+    indicators = Set.copyOf(indicators);
+    selects = Set.copyOf(selects);
+  }
+
+  public Optional<Dialog> dialog(String title) {
+    return dialogs.stream().filter(d -> d.title().equals(title)).findFirst();
+  }
+
+  public Optional<Command> command(String id) {
+    return commands.stream().filter(c -> c.id().equals(id)).findFirst();
+  }
+
+  /** The commands by menu path. */
+  public Map<List<String>, Command> menu() {
+    Map<List<String>, Command> byPath = new HashMap<>();
+    commands.stream().filter(c -> !c.menu().isEmpty()).forEach(c -> byPath.put(c.menu(), c));
+    return byPath;
+  }
+}

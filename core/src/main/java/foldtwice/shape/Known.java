@@ -1,0 +1,25 @@
+package foldtwice.shape;
+
+import foldtwice.routine.Routine;
+import java.util.List;
+import java.util.Optional;
+
+/** What a macro can be checked against. */
+public interface Known {
+
+  /** The programs there are, as they are on the computer in view. */
+  List<Facts> programs();
+
+  /** The same programs in other versions. */
+  List<Facts> otherVersions();
+
+  /** A routine of the library. */
+  Optional<Routine> routine(String id);
+
+  /** The ids of all routines of the library. */
+  List<String> routines();
+
+  default Optional<Facts> program(String application) {
+    return programs().stream().filter(f -> f.application().equals(application)).findFirst();
+  }
+}

@@ -1,0 +1,119 @@
+package foldtwice.desktop.parts;
+
+import foldtwice.desktop.session.Runs;
+import foldtwice.desktop.session.Ui;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
+import foldtwice.run.Run;
+import foldtwice.run.Status;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What a run asks: its question, the offered values to change, going on or giving up. */
+public final class Asking extends VBox {
+
+  private final Runs runs;
+  private final Run run;
+  private final Map<Status.Asked, Control> fields = new LinkedHashMap<>();
+  private final Label wrong = Parts.wrapped("", "blocks");
+
+  /**
+   * A panel for a run that asks.
+   *
+   * @throws IllegalArgumentException when it asks nothing
+   */
+  public Asking(Runs runs, Run run) {
+    if (!(run.status() instanceof Status.Asking asking)) {
+      throw new IllegalArgumentException("asks nothing: " + run.status());
+    }
+    this.runs = runs;
+    this.run = run;
+    setId("asking");
+    getStyleClass().addAll("said", "asking");
+    setSpacing(6);
+    getChildren().add(Parts.wrapped(asking.text(), "strong"));
+    if (asking.byHand()) {
+      getChildren().add(Parts.wrapped(Ui.text("asking.byhand"), "soft"));
+    }
+    for (Status.Asked asked : asking.questions()) {
+      Control field = field(asked);
+      fields.put(asked, field);
+      Label name = Parts.label(asked.name(), "argument");
+      name.setLabelFor(field);
+      HBox row = new HBox(8, name, field, Parts.label(asked.kind().allowed(), "soft"));
+      row.setAlignment(Pos.CENTER_LEFT);
+      getChildren().add(row);
+    }
+    wrong.setVisible(false);
+    wrong.setManaged(false);
+    HBox buttons =
+        new HBox(
+            8,
+            Parts.button("asking-on", Ui.text("asking.on"), this::goOn, "main"),
+            Parts.button("asking-up", Ui.text("asking.up"), () -> runs.giveUp(run)));
+    getChildren().addAll(wrong, buttons);
+  }
+
+  private Control field(Status.Asked asked) {
+    Control made =
+        switch (asked.kind()) {
+          case Kind.Choice(var options) -> {
+            ComboBox<String> box = new ComboBox<>();
+            box.getItems().setAll(options);
+            box.setValue(asked.otherwise().shown());
+            yield box;
+          }
+          default -> {
+            TextField text = new TextField(asked.otherwise().shown());
+            text.getStyleClass().add("value");
+            text.setPrefColumnCount(12);
+            text.setOnAction(e -> goOn());
+            yield text;
+          }
+        };
+    made.setId("asked-" + asked.name().replace(' ', '-'));
+    return made;
+  }
+
+  private void goOn() {
+    Map<String, Value> answers = new LinkedHashMap<>();
+    for (var e : fields.entrySet()) {
+      try {
+        answers.put(e.getKey().name(), e.getKey().kind().read(text(e.getValue())));
+      } catch (ValueException refused) {
+        say(e.getKey().name() + ": " + refused.allowed());
+        e.getValue().requestFocus();
+        return;
+      }
+    }
+    run.answer(answers);
+    runs.goOn(run);
+  }
+
+  private static String text(Control field) {
+    return field instanceof TextField t ? t.getText() : (String) ((ComboBox<?>) field).getValue();
+  }
+
+  private void say(String what) {
+    wrong.setText(what);
+    wrong.setVisible(true);
+    wrong.setManaged(true);
+  }
+
+  /** Puts the keys into the first field, or on the button that goes on. */
+  public void focusFirst() {
+    fields.values().stream()
+        .findFirst()
+        .map(f -> (javafx.scene.Node) f)
+        .orElseGet(() -> lookup("#asking-on"))
+        .requestFocus();
+  }
+}

@@ -1,0 +1,104 @@
+package foldtwice.desktop.session;
+
+import foldtwice.run.Run;
+import foldtwice.run.Status;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.util.Duration;
+
+/**
+ * Takes the steps of runs on the interface thread, a few milliseconds at a time, so that the
+ * interface never waits for them. One run is on at a time; it can be paused between two steps, and
+ * given up.
+ */
+public final class Runs {
+
+  /** How long it works before it lets the interface draw, in nanoseconds. */
+  private static final long SLICE = 8_000_000;
+
+  private final ReadOnlyObjectWrapper<Run> current = new ReadOnlyObjectWrapper<>();
+  private Timeline next;
+  private Consumer<Run> after = run -> {};
+
+  /** The run that is on; null when none is. */
+  public ReadOnlyObjectProperty<Run> currentProperty() {
+    return current.getReadOnlyProperty();
+  }
+
+  public Optional<Run> current() {
+    return Optional.ofNullable(current.get());
+  }
+
+  /**
+   * Runs as far as it goes now, and goes on by itself when it has to wait. What it asks is left to
+   * whoever shows it.
+   *
+   * @param then called each time it stands still: waiting, asking or over
+   */
+  public void drive(Run run, Consumer<Run> then) {
+    current().filter(other -> !other.equals(run)).ifPresent(this::giveUp);
+    after = then;
+    current.set(run);
+    go(run);
+  }
+
+  /** Goes on after an answer. */
+  public void goOn(Run run) {
+    if (current().filter(run::equals).isPresent()) {
+      go(run);
+    }
+  }
+
+  /** Gives a run up; nothing when it is over. */
+  public void giveUp(Run run) {
+    run.giveUp();
+    stand(run);
+  }
+
+  private void go(Run run) {
+    stopTimer();
+    Status status = run.go(SLICE);
+    if (!(status instanceof Status.Ready)) {
+      stand(run);
+    }
+    switch (status) {
+      case Status.Ready r -> later(run, 1);
+      case Status.Waiting w -> later(run, Run.LOOK_EVERY);
+      case Status.Asking a -> {}
+      case Status.Over o -> {}
+    }
+  }
+
+  private void stand(Run run) {
+    Consumer<Run> tell = after;
+    if (run.status() instanceof Status.Over) {
+      stopTimer();
+      current.set(null);
+    }
+    tell.accept(run);
+  }
+
+  private void later(Run run, long millis) {
+    next = new Timeline(new KeyFrame(Duration.millis((double) millis), e -> again(run)));
+    next.play();
+  }
+
+  private void again(Run run) {
+    if (current().filter(run::equals).isPresent()) {
+      if (run.status() instanceof Status.Waiting) {
+        run.step();
+      }
+      go(run);
+    }
+  }
+
+  private void stopTimer() {
+    if (next != null) {
+      next.stop();
+    }
+  }
+}

@@ -1,0 +1,182 @@
+package foldtwice.desktop.standin;
+
+import foldtwice.standin.trackway.Fieldmap;
+import foldtwice.standin.trackway.Leg;
+import foldtwice.standin.trackway.Stop;
+import foldtwice.standin.trackway.Trackway;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Ellipse;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.Polygon;
+import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
+
+/** A field map: relief, grid, legs with their lengths, stops, sites with their plots. */
+final class MapPicture extends Picture {
+
+  private static final double EAST = 760;
+  private static final double SOUTH = 480;
+
+  private final Trackway program;
+  private final boolean whole;
+  private Fieldmap before;
+  private double scale;
+  private double left;
+  private double top;
+
+  MapPicture(Trackway program, boolean whole) {
+    this.program = program;
+    this.whole = whole;
+    getStyleClass().add("map-ground");
+  }
+
+  /** Legs that were not there before are drawn as new. */
+  void show(Fieldmap previous) {
+    before = previous;
+    redraw();
+  }
+
+  @Override
+  protected void draw() {
+    view();
+    StackPane behind = new StackPane();
+    clickable(behind, "");
+    place(behind, 0, 0, getWidth(), getHeight());
+    if (program.settings().get("ground").shown().equals("relief")) {
+      relief();
+    }
+    grid();
+    program.document().legs().forEach(this::leg);
+    program.document().stops().forEach(this::stop);
+  }
+
+  /** The whole map, or a site and its plots when one is inside. */
+  private void view() {
+    List<Stop> plots =
+        program.document().stops().stream().filter(s -> s.in().equals(program.site())).toList();
+    if (program.site().isEmpty() || plots.isEmpty()) {
+      scale = Math.min(getWidth() / EAST, getHeight() / SOUTH);
+      left = (getWidth() - EAST * scale) / 2;
+      top = (getHeight() - SOUTH * scale) / 2;
+      return;
+    }
+    double west = plots.stream().mapToInt(Stop::x).min().orElse(0) - 40.0;
+    double east = plots.stream().mapToInt(Stop::x).max().orElse(0) + 40.0;
+    double north = plots.stream().mapToInt(Stop::y).min().orElse(0) - 30.0;
+    double south = plots.stream().mapToInt(Stop::y).max().orElse(0) + 30.0;
+    scale = Math.min(getWidth() / (east - west), getHeight() / (south - north));
+    left = (getWidth() - (east - west) * scale) / 2 - west * scale;
+    top = (getHeight() - (south - north) * scale) / 2 - north * scale;
+  }
+
+  private double x(double metres) {
+    return left + metres * scale;
+  }
+
+  private double y(double metres) {
+    return top + metres * scale;
+  }
+
+  private void relief() {
+    double[][] hills = {{620, 80, 210, 120}, {560, 190, 150, 70}, {170, 380, 220, 90}};
+    for (double[] h : hills) {
+      for (int ring = 3; ring >= 1; ring--) {
+        Ellipse hill =
+            new Ellipse(x(h[0]), y(h[1]), h[2] * scale * ring / 3, h[3] * scale * ring / 3);
+        hill.getStyleClass().add("relief");
+        add(hill);
+      }
+    }
+  }
+
+  private void grid() {
+    double step = 50 * scale;
+    for (double gx = x(0) % step; gx < getWidth(); gx += step) {
+      line(gx, 0, gx, getHeight(), "map-grid");
+    }
+    for (double gy = y(0) % step; gy < getHeight(); gy += step) {
+      line(0, gy, getWidth(), gy, "map-grid");
+    }
+  }
+
+  private Line line(double x1, double y1, double x2, double y2, String style) {
+    Line line = new Line(x1, y1, x2, y2);
+    line.getStyleClass().add(style);
+    add(line);
+    return line;
+  }
+
+  private void add(Node node) {
+    node.setMouseTransparent(true);
+    getChildren().add(node);
+  }
+
+  private void leg(Leg leg) {
+    Stop from = program.document().stop(leg.from()).orElseThrow();
+    Stop to = program.document().stop(leg.to()).orElseThrow();
+    Line line = line(x(from.x()), y(from.y()), x(to.x()), y(to.y()), "leg");
+    boolean fresh = before != null && !before.legs().contains(leg);
+    if (program.document().selected().contains(leg.name()) || fresh) {
+      line.getStyleClass().add("selected");
+    }
+    line.setMouseTransparent(false);
+    line.setId("map-" + leg.name().replace(' ', '-'));
+    clickable(line, leg.name());
+    boolean roomy = Math.hypot(from.x() - to.x(), from.y() - to.y()) * scale > 80;
+    if (whole && namesShown() && roomy) {
+      Text metres = new Text(program.document().metres(leg) + " m");
+      metres.getStyleClass().add("map-metres");
+      metres.relocate((x(from.x()) + x(to.x())) / 2 + 6, (y(from.y()) + y(to.y())) / 2 + 2);
+      add(metres);
+    }
+  }
+
+  private boolean namesShown() {
+    return program.settings().get("names").shown().equals("shown");
+  }
+
+  private void stop(Stop stop) {
+    double r = whole ? 8 : 6;
+    Node shape =
+        switch (stop.kind()) {
+          case STOP -> new Circle(x(stop.x()), y(stop.y()), r);
+          case SITE -> {
+            Rectangle site = new Rectangle(x(stop.x()) - r, y(stop.y()) - r, 2 * r, 2 * r);
+            site.setArcWidth(6);
+            site.setArcHeight(6);
+            yield site;
+          }
+          case PLOT ->
+              new Polygon(
+                  x(stop.x()),
+                  y(stop.y()) - r * 0.8,
+                  x(stop.x()) + r * 0.8,
+                  y(stop.y()) + r * 0.6,
+                  x(stop.x()) - r * 0.8,
+                  y(stop.y()) + r * 0.6);
+        };
+    shape.getStyleClass().add("stop");
+    if (stop.kind() == Stop.Kind.SITE) {
+      shape.getStyleClass().add("site");
+    }
+    if (program.document().selected().contains(stop.name())) {
+      shape.getStyleClass().add("selected");
+    }
+    if (program.drawingFrom().equals(stop.name())) {
+      shape.getStyleClass().add("drawing");
+    }
+    shape.setId("map-" + stop.name().replace(' ', '-'));
+    clickable(shape, stop.name());
+    getChildren().add(shape);
+    boolean small = stop.kind() == Stop.Kind.PLOT && program.site().isEmpty();
+    if (whole && namesShown() && !small) {
+      Text name = new Text(stop.name());
+      name.getStyleClass().add("map-name");
+      name.relocate(x(stop.x()) + r + 2, y(stop.y()) - r - 18);
+      add(name);
+    }
+  }
+}

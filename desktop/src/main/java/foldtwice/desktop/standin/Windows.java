@@ -1,0 +1,174 @@
+package foldtwice.desktop.standin;
+
+import foldtwice.desktop.session.Ui;
+import foldtwice.run.Act;
+import foldtwice.standin.base.StandIn;
+import foldtwice.standin.copystand.Copystand;
+import foldtwice.standin.copystand.Shot;
+import foldtwice.standin.desk.Desk;
+import foldtwice.standin.muniment.Muniment;
+import foldtwice.standin.tagpress.Box;
+import foldtwice.standin.tagpress.Tagpress;
+import foldtwice.standin.trackway.Trackway;
+import foldtwice.standin.vasculum.RegisterWords;
+import foldtwice.standin.vasculum.Vasculum;
+import java.util.List;
+
+/** The window of each stand-in: its picture, how the picture is worked, the line at the foot. */
+public final class Windows {
+
+  private Windows() {}
+
+  /** The window for a stand-in. */
+  public static StandInWindow of(StandIn<?> program) {
+    return switch (program) {
+      case Vasculum v -> register(v);
+      case Tagpress t -> sheet(t);
+      case Copystand c -> strip(c);
+      case Muniment m -> console(m);
+      case Trackway t -> map(t);
+      case Desk d -> desk(d);
+      default -> throw new IllegalArgumentException("no window for " + program.application());
+    };
+  }
+
+  private static StandInWindow register(Vasculum program) {
+    RegisterPicture picture = new RegisterPicture(program, 1);
+    StandInWindow window =
+        new StandInWindow(
+            program,
+            "Vasculum, sheet register",
+            picture,
+            () -> picture.show(null),
+            () -> {
+              String selected =
+                  Ui.text("standin.selected", RegisterWords.of(program.document().selection()));
+              return program.finding()
+                  ? Ui.text("standin.find") + ": " + program.typed() + "\u2502     " + selected
+                  : selected;
+            });
+    picture.setOnObject(
+        (name, adding, twice) ->
+            window.work(twice ? new Act.Fire("edit-cell") : new Act.Click(name, adding)));
+    picture.setOnPointer(program::point);
+    return window;
+  }
+
+  private static StandInWindow sheet(Tagpress program) {
+    SheetPicture picture = new SheetPicture(program, true);
+    StandInWindow window =
+        new StandInWindow(
+            program,
+            "Tagpress, label sheet",
+            picture,
+            () -> picture.show(null),
+            () -> sheetStatus(program));
+    picture.setOnObject(
+        (name, adding, twice) ->
+            window.work(twice ? new Act.Fire("edit-text") : new Act.Click(name, adding)));
+    picture.setOnPointer(program::point);
+    return window;
+  }
+
+  private static String sheetStatus(Tagpress program) {
+    String unit = program.unit().symbol();
+    List<Box> selected = program.document().selectedBoxes();
+    String where =
+        selected.isEmpty()
+            ? Ui.text("standin.selected", Ui.text("standin.nothing"))
+            : Ui.text(
+                "standin.box",
+                selected.getLast().number(),
+                Tagpress.shown(selected.getLast().left(program.unit())) + " " + unit,
+                Tagpress.shown(selected.getLast().top(program.unit())) + " " + unit);
+    return where + "     " + Ui.text("standin.unit", unit);
+  }
+
+  private static StandInWindow strip(Copystand program) {
+    StripPicture picture = new StripPicture(program, true);
+    StandInWindow window =
+        new StandInWindow(
+            program,
+            "Copystand, sheet photographs",
+            picture,
+            picture::redraw,
+            () -> {
+              String size = program.document().last().map(Shot::longSide).orElse(0) + " px";
+              return Ui.text("standin.selected", selected(program))
+                  + "     "
+                  + Ui.text("standin.longside", size)
+                  + "     "
+                  + Ui.text("standin.queue", program.queue(), program.sent().size());
+            });
+    picture.setOnObject((name, adding, twice) -> window.work(new Act.Click(name, adding)));
+    picture.setOnAct(window::work);
+    picture.setOnPointer(program::point);
+    return window;
+  }
+
+  private static StandInWindow console(Muniment program) {
+    ConsolePicture picture = new ConsolePicture(program, true);
+    StandInWindow window =
+        new StandInWindow(
+            program,
+            "Muniment, archive console",
+            picture,
+            picture::redraw,
+            () ->
+                Ui.text("standin.answer", program.document().answer().said())
+                    + "     "
+                    + Ui.text("standin.done", program.document().done().size()));
+    picture.setOnObject((name, adding, twice) -> window.work(new Act.Click(name, adding)));
+    picture.setOnPointer(program::point);
+    return window;
+  }
+
+  private static StandInWindow map(Trackway program) {
+    MapPicture picture = new MapPicture(program, true);
+    StandInWindow window =
+        new StandInWindow(
+            program,
+            "Trackway, field map",
+            picture,
+            () -> picture.show(null),
+            () ->
+                Ui.text("standin.selected", selected(program))
+                    + "     "
+                    + Ui.text("standin.metres", program.indicators().get("metres in all").shown())
+                    + (program.site().isEmpty()
+                        ? ""
+                        : "     " + Ui.text("standin.inside", program.site())));
+    picture.setOnObject(
+        (name, adding, twice) ->
+            window.work(twice ? new Act.Fire("enter-site") : new Act.Click(name, adding)));
+    picture.setOnPointer(program::point);
+    return window;
+  }
+
+  private static StandInWindow desk(Desk program) {
+    DeskPicture picture = new DeskPicture(program, true);
+    StandInWindow window =
+        new StandInWindow(
+            program,
+            "Desk",
+            picture,
+            picture::redraw,
+            () ->
+                program.starting().isEmpty()
+                    ? Ui.text("standin.selected", selected(program))
+                    : Ui.text("standin.starting", String.join(", ", program.starting())));
+    picture.setOnObject((name, adding, twice) -> window.work(new Act.Click(name, adding)));
+    picture.setOnPointer(program::point);
+    return window;
+  }
+
+  private static String selected(StandIn<?> program) {
+    List<String> names = program.selected();
+    if (names.isEmpty()) {
+      return Ui.text("standin.nothing");
+    }
+    return names.size() <= 4
+        ? String.join(", ", names)
+        : Ui.text("standin.some", names.size(), names.getLast());
+  }
+}

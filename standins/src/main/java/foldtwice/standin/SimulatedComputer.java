@@ -1,0 +1,139 @@
+package foldtwice.standin;
+
+import foldtwice.place.Station;
+import foldtwice.routine.Step;
+import foldtwice.run.Alone;
+import foldtwice.run.Computer;
+import foldtwice.run.Program;
+import foldtwice.run.Reply;
+import foldtwice.standin.base.Clipboard;
+import foldtwice.standin.base.StandIn;
+import foldtwice.standin.desk.Desk;
+import foldtwice.trigger.Modifiers;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** All stand-ins on one computer: they share its clipboard, its clock and its windows. */
+public final class SimulatedComputer implements Computer {
+
+  private final Map<String, StandIn<?>> programs;
+  private final Clock clock;
+  private final Desk desk;
+  private final Clipboard clipboard = new Clipboard();
+  private Modifiers held = Modifiers.NONE;
+
+  private SimulatedComputer(Map<String, StandIn<?>> programs, Clock clock) {
+    this.programs = programs;
+    this.clock = clock;
+    this.desk = (Desk) programs.get(Desk.ID);
+    programs.values().forEach(p -> p.attach(clipboard, clock));
+    programs.keySet().forEach(desk::add);
+  }
+
+  /** The programs of a station, at this clock's pace. */
+  public static SimulatedComputer of(Station station, Clock clock) {
+    return new SimulatedComputer(StandIns.on(station), clock);
+  }
+
+  /** Fresh programs; time passes only when a run lets it. */
+  public static SimulatedComputer fresh() {
+    return new SimulatedComputer(StandIns.all(), standingClock());
+  }
+
+  /** A clock that stands at a morning of the archive's year until a run lets time pass. */
+  public static Clock standingClock() {
+    return new Alone.Ticking(Instant.parse("2031-05-08T09:00:00Z"));
+  }
+
+  /**
+   * The same programs in the same state, independent from now on; its time passes as a run lets it.
+   */
+  public SimulatedComputer copy() {
+    Map<String, StandIn<?>> copies = new LinkedHashMap<>();
+    programs.forEach((id, p) -> copies.put(id, (StandIn<?>) p.copy()));
+    SimulatedComputer copy = new SimulatedComputer(copies, new Alone.Ticking(clock.instant()));
+    copy.clipboard.put(clipboard.text());
+    copy.held = held;
+    return copy;
+  }
+
+  /** The programs, by application id. */
+  public Map<String, StandIn<?>> programs() {
+    return Collections.unmodifiableMap(programs);
+  }
+
+  public Desk desk() {
+    return desk;
+  }
+
+  @Override
+  public Optional<Program> program(String application) {
+    return Optional.ofNullable(programs.get(application));
+  }
+
+  @Override
+  public Program front() {
+    return programs.getOrDefault(desk.front(), desk);
+  }
+
+  @Override
+  public String frontWindow() {
+    return desk.front();
+  }
+
+  @Override
+  public Reply bringToFront(String application) {
+    return desk.toFront(application);
+  }
+
+  @Override
+  public Reply start(String application, List<String> arguments) {
+    return programs.containsKey(application) || Desk.smallProgram(application).isPresent()
+        ? desk.start(application, arguments)
+        : new Reply.Refused(
+            "a program, one of "
+                + String.join(", ", programs.keySet())
+                + ", "
+                + Desk.CONVERTER
+                + ", "
+                + Desk.NOTEPAD,
+            "no " + application);
+  }
+
+  @Override
+  public Reply capture(Step.Area area, String file) {
+    return desk.capture(area, file);
+  }
+
+  @Override
+  public String clipboard() {
+    return clipboard.text();
+  }
+
+  @Override
+  public Clock clock() {
+    return clock;
+  }
+
+  @Override
+  public void pass(long millis) {
+    if (clock instanceof Alone.Ticking ticking) {
+      ticking.pass(millis);
+    }
+  }
+
+  @Override
+  public Modifiers held() {
+    return held;
+  }
+
+  @Override
+  public void hold(Modifiers modifiers) {
+    held = modifiers;
+  }
+}

@@ -1,0 +1,354 @@
+package foldtwice.standin.muniment;
+
+import foldtwice.place.Place;
+import foldtwice.routine.Value;
+import foldtwice.run.Change;
+import foldtwice.run.Dialog;
+import foldtwice.run.Program;
+import foldtwice.run.Reply;
+import foldtwice.shape.Effects;
+import foldtwice.shape.Touch;
+import foldtwice.standin.base.Edition;
+import foldtwice.standin.base.OpenDialog;
+import foldtwice.standin.base.StandIn;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.IntStream;
+
+/** The console of the archive database. */
+public final class Muniment extends StandIn<Console> {
+
+  public static final String ID = "muniment";
+
+  /** The versions there are; the later one runs statements from a menu of its own. */
+  public static final List<String> VERSIONS = List.of("2.4", "3.0");
+
+  /** The add-on that copies answers as text. */
+  public static final String LISTER = "Lister";
+
+  /** The setting that says which schema unqualified names are looked up in. */
+  public static final String SCHEMA = "schema";
+
+  private static final List<String> SCHEMAS = List.of("herbarium", "lending", "storage");
+  private static final Effects VIEW = Effects.of(Touch.VIEW);
+  private static final Effects DOCUMENT = Effects.of(Touch.OBJECTS, Touch.SELECTION);
+  private static final Effects SELECTION = Effects.of(Touch.SELECTION);
+  private static final String NAME = "row ";
+
+  private final Archive archive = new Archive();
+  private boolean inAnswer;
+  private int consoles = 1;
+
+  public Muniment() {
+    this(Edition.of(VERSIONS.getFirst(), List.of(LISTER)));
+  }
+
+  public Muniment(Edition edition) {
+    super(ID, edition, Console.first());
+    setting(SCHEMA, "herbarium", SCHEMAS.toArray(new String[0]));
+    settingFromRestart("dates", "year first", "year first", "day first");
+    consoleCommands();
+    storedCommands();
+    answerCommands();
+  }
+
+  private void consoleCommands() {
+    String run =
+        edition().version().equals(VERSIONS.getFirst())
+            ? "Console \u203a Run"
+            : "Run \u203a Statement";
+    command("run", run, DOCUMENT, () -> run(document().text()));
+    command("clear", "Console \u203a Clear", DOCUMENT, () -> become(document().cleared()));
+    command(
+        "new-console",
+        "Console \u203a New console",
+        Effects.of(Touch.WINDOWS, Touch.OBJECTS).setting("dates"),
+        this::newConsole);
+    command("undo", "Edit \u203a Take back", DOCUMENT, this::undo);
+    command("redo", "Edit \u203a Do again", DOCUMENT, this::redo);
+    command(
+        "keep",
+        "Console \u203a Keep changes",
+        Effects.of(Touch.UNDO_HISTORY, Touch.FILES),
+        () -> becomeForGood(document()));
+    for (String schema : SCHEMAS) {
+      command(
+          "schema-" + schema,
+          "Schema \u203a " + capital(schema),
+          Effects.of().setting(SCHEMA),
+          () -> change(SCHEMA, new Value.Text(schema)));
+      tick("schema-" + schema, () -> schema().equals(schema));
+    }
+    command("erase", "", Effects.of(Touch.OBJECTS), this::erase);
+    command("leave", "", VIEW, () -> dialog().isPresent() ? cancel() : keysTo(false));
+  }
+
+  private void storedCommands() {
+    stored(
+        "overdue",
+        "Stored \u203a Overdue loans \u2026",
+        "Overdue loans",
+        "Days over",
+        "0",
+        "CALL LENDING.OVERDUE(%s)");
+    stored(
+        "close-loan",
+        "Stored \u203a Close a loan \u2026",
+        "Close a loan",
+        "Loan",
+        "1",
+        "CALL LENDING.CLOSE_LOAN(%s)");
+    command(
+        "open-locks", "Stored \u203a Open locks", DOCUMENT, () -> run("CALL STORAGE.OPEN_LOCKS()"));
+    command("stocktake", "Stored \u203a Stocktake", DOCUMENT, () -> run("CALL PUBLIC.STOCKTAKE()"));
+  }
+
+  private void stored(
+      String id, String menu, String title, String field, String otherwise, String call) {
+    opening(
+        id,
+        menu,
+        VIEW,
+        () ->
+            OpenDialog.of(title, Dialog.Field.number(field, otherwise, 0))
+                .closing(
+                    "Run",
+                    DOCUMENT,
+                    (p, d) ->
+                        ((Muniment) p)
+                            .run(
+                                call.formatted(
+                                    OpenDialog.number(d.field(field).orElseThrow().text())
+                                        .orElseThrow()
+                                        .toPlainString())))
+                .leaving("Cancel"));
+  }
+
+  private void answerCommands() {
+    command("to-answer", "View \u203a Answer", VIEW, () -> keysTo(true));
+    command("to-console", "View \u203a Console", VIEW, () -> keysTo(false));
+    command(
+        "select-all",
+        "Edit \u203a Select all rows",
+        SELECTION,
+        () -> select(foldtwice.routine.Whom.Group.ALL, false));
+    command(
+        "next-row",
+        "Edit \u203a Next row",
+        SELECTION,
+        () -> select(1, 0, foldtwice.routine.Step.Edge.CLAMP));
+    command(
+        "previous-row",
+        "Edit \u203a Row before",
+        SELECTION,
+        () -> select(-1, 0, foldtwice.routine.Step.Edge.CLAMP));
+    command(
+        "copy",
+        "Edit \u203a Copy",
+        Effects.of(Touch.CLIPBOARD).onSelection(),
+        () -> copyRows("\t"));
+    command(
+        "copy-list",
+        "Edit \u203a Copy as list",
+        Effects.of(Touch.CLIPBOARD).onSelection().from(LISTER),
+        () -> copyRows(", "));
+  }
+
+  private static String capital(String schema) {
+    return schema.substring(0, 1).toUpperCase(Locale.ROOT) + schema.substring(1);
+  }
+
+  /** The current schema: where unqualified names are looked up. */
+  public String schema() {
+    return settings().get(SCHEMA).shown();
+  }
+
+  /** True when keys go to the answer's rows, false when to the console. */
+  public boolean inAnswer() {
+    return inAnswer && !document().answer().rows().isEmpty();
+  }
+
+  /** How many consoles have been opened. */
+  public int consoles() {
+    return consoles;
+  }
+
+  private Reply keysTo(boolean answer) {
+    boolean before = inAnswer();
+    inAnswer = answer;
+    return changed("keys go to", before ? "answer" : "console", inAnswer() ? "answer" : "console");
+  }
+
+  /** Runs a statement in the current schema. */
+  public Reply run(String sql) {
+    if (sql.isBlank()) {
+      return new Reply.Refused("a statement to run", "an empty console");
+    }
+    String schema = schema().toUpperCase(Locale.ROOT);
+    try {
+      Answer answer = archive.answer(document().done(), schema, sql);
+      return become(document().answered(answer, new Archive.Said(schema, sql)));
+    } catch (SqlRefused e) {
+      return new Reply.Refused("a statement that works in the schema " + schema(), e.getMessage());
+    }
+  }
+
+  /** Gets the database ready, which takes a moment the first time; may be called off any thread. */
+  public static void warmUp() {
+    Archive.warmUp();
+  }
+
+  private Reply newConsole() {
+    List<Change> changes = changes();
+    changes.addAll(takeUp());
+    changes.add(new Change("console", Integer.toString(consoles), Integer.toString(++consoles)));
+    if (become(document().saying("")) instanceof Reply.Done(List<Change> some)) {
+      changes.addAll(some);
+    }
+    return new Reply.Done(changes);
+  }
+
+  private Reply copyRows(String between) {
+    if (document().selected().isEmpty()) {
+      return new Reply.Refused("a selected row", "nothing selected");
+    }
+    String before = clipboard().text();
+    List<String> lines = new ArrayList<>();
+    document().selected().forEach(r -> lines.add(String.join(between, row(r))));
+    clipboard().put(String.join("\n", lines));
+    return changed("clipboard", before, clipboard().text());
+  }
+
+  private List<String> row(int number) {
+    return document().answer().rows().get(number - 1);
+  }
+
+  private Reply erase() {
+    String text = document().text();
+    return text.isEmpty()
+        ? new Reply.Refused("a text to erase from", "none")
+        : become(document().saying(text.substring(0, text.offsetByCodePoints(text.length(), -1))));
+  }
+
+  /** A click on a row gives the keys to the answer, one beside them to the console. */
+  @Override
+  public Reply click(String name, boolean adding) {
+    Reply keys = keysTo(!name.isEmpty());
+    return name.isEmpty() ? keys : super.click(name, adding);
+  }
+
+  @Override
+  public Map<String, Value> indicators() {
+    return Map.of("rows found", Value.Amount.of(document().answer().rows().size()));
+  }
+
+  @Override
+  public Reply type(String text) {
+    return inAnswer()
+        ? new Reply.Refused("the console in front", "the answer has the keys")
+        : become(document().saying(document().text() + text));
+  }
+
+  @Override
+  protected String waitsFor() {
+    return "in a new console";
+  }
+
+  @Override
+  protected List<String> names() {
+    return IntStream.rangeClosed(1, document().answer().rows().size())
+        .mapToObj(i -> NAME + i)
+        .toList();
+  }
+
+  @Override
+  public List<String> selected() {
+    return document().selected().stream().map(i -> NAME + i).toList();
+  }
+
+  @Override
+  protected Console selecting(List<String> names) {
+    return document()
+        .selecting(names.stream().map(n -> Integer.valueOf(n.substring(NAME.length()))).toList());
+  }
+
+  @Override
+  public String selectedText() {
+    return document().selected().isEmpty()
+        ? ""
+        : String.join("\t", row(document().selected().getLast()));
+  }
+
+  @Override
+  protected Reply drop() {
+    return keysTo(false);
+  }
+
+  @Override
+  protected void restarted() {
+    inAnswer = false;
+    consoles = 1;
+  }
+
+  @Override
+  public Place place() {
+    if (dialog().isPresent()) {
+      return new Place.Within(ID, "dialog");
+    }
+    return new Place.Within(ID, inAnswer() ? "answer" : schema());
+  }
+
+  @Override
+  public Reply enter(Place state) {
+    if (state.equals(place())) {
+      return Reply.QUIET;
+    }
+    if (!(state instanceof Place.Within(String id, String context)) || !id.equals(ID)) {
+      return new Reply.Refused("a state of Muniment", state.id());
+    }
+    cancel();
+    return switch (context) {
+      case "dialog" -> fire("overdue");
+      case "answer" -> {
+        if (document().answer().rows().isEmpty()) {
+          run("CALL PUBLIC.STOCKTAKE()");
+        }
+        if (!somethingSelected()) {
+          become(document().selecting(List.of(1)));
+        }
+        yield keysTo(true);
+      }
+      default -> {
+        keysTo(false);
+        yield change(SCHEMA, new Value.Text(context));
+      }
+    };
+  }
+
+  @Override
+  protected List<Change> differences(Console before, Console after) {
+    return Console.differences(before, after);
+  }
+
+  @Override
+  public Program copy() {
+    Muniment copy = new Muniment(edition());
+    copy.takeOver(this);
+    copy.inAnswer = inAnswer;
+    copy.consoles = consoles;
+    return copy;
+  }
+
+  @Override
+  public Map<String, String> state() {
+    Map<String, String> state = commonState();
+    state.put("console", document().text());
+    state.put("done", document().done().toString());
+    state.put("answer", document().answer().toString());
+    state.put("view keys", inAnswer() ? "answer" : "console");
+    state.put("window consoles", Integer.toString(consoles));
+    return state;
+  }
+}

@@ -1,0 +1,18 @@
+package foldtwice.standin.muniment;
+
+/** A statement the database would not take; the message is the database's own. */
+final class SqlRefused extends Exception {
+
+  private static final long serialVersionUID = 1L;
+
+  SqlRefused(Throwable cause) {
+    super(firstLine(cause), cause);
+  }
+
+  private static String firstLine(Throwable cause) {
+    String message = cause.getMessage() == null ? cause.toString() : cause.getMessage();
+    int end = message.indexOf("; SQL statement:");
+    return (end < 0 ? message.lines().findFirst().orElse(message) : message.substring(0, end))
+        .replace('\n', ' ');
+  }
+}
