@@ -1,6 +1,7 @@
 package foldtwice.library;
 
 import foldtwice.binding.Binding;
+import foldtwice.routine.Routine;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -29,6 +30,21 @@ public sealed interface Edit {
   /** Takes a binding out. Nothing happens when there is none of this id. */
   record RemoveBinding(String id) implements Edit {}
 
+  /**
+   * Puts a routine in: instead of the one with its id, else as a new one.
+   *
+   * @param at where a new one goes, counted from 0; beyond the end means last
+   */
+  record PutRoutine(Routine routine, int at) implements Edit {
+    /** As the last one when it is new. */
+    public PutRoutine(Routine routine) {
+      this(routine, Integer.MAX_VALUE);
+    }
+  }
+
+  /** Takes a routine out. Bindings to it stay and are drafts. */
+  record RemoveRoutine(String id) implements Edit {}
+
   /** Several edits as one. */
   record Together(List<Edit> edits) implements Edit {
     public Together {
@@ -39,12 +55,12 @@ public sealed interface Edit {
   /** The library after this edit. */
   default Library on(Library library) {
     return switch (this) {
-      case PutBinding(Binding binding, int at) -> library.withBindings(put(library, binding, at));
-      case RemoveBinding(String id) -> {
-        LinkedHashMap<String, Binding> rest = new LinkedHashMap<>(library.bindings());
-        rest.remove(id);
-        yield library.withBindings(rest);
-      }
+      case PutBinding(Binding binding, int at) ->
+          library.withBindings(put(library.bindings(), binding.id(), binding, at));
+      case RemoveBinding(String id) -> library.withBindings(without(library.bindings(), id));
+      case PutRoutine(Routine routine, int at) ->
+          library.withRoutines(put(library.routines(), routine.id(), routine, at));
+      case RemoveRoutine(String id) -> library.withRoutines(without(library.routines(), id));
       case Together(List<Edit> edits) -> {
         Library next = library;
         for (Edit e : edits) {
@@ -68,6 +84,16 @@ public sealed interface Edit {
             ? new Together(List.of())
             : new PutBinding(old, List.copyOf(before.bindings().keySet()).indexOf(id));
       }
+      case PutRoutine(Routine routine, int at) -> {
+        Routine old = before.routines().get(routine.id());
+        yield old == null ? new RemoveRoutine(routine.id()) : new PutRoutine(old);
+      }
+      case RemoveRoutine(String id) -> {
+        Routine old = before.routines().get(id);
+        yield old == null
+            ? new Together(List.of())
+            : new PutRoutine(old, List.copyOf(before.routines().keySet()).indexOf(id));
+      }
       case Together(List<Edit> edits) -> {
         List<Edit> back = new ArrayList<>();
         Library state = before;
@@ -80,18 +106,23 @@ public sealed interface Edit {
     };
   }
 
-  private static LinkedHashMap<String, Binding> put(Library library, Binding binding, int at) {
-    Map<String, Binding> old = library.bindings();
-    LinkedHashMap<String, Binding> next = new LinkedHashMap<>(old.size() * 2);
-    if (old.containsKey(binding.id()) || at >= old.size()) {
+  private static <T> LinkedHashMap<String, T> without(Map<String, T> map, String id) {
+    LinkedHashMap<String, T> rest = new LinkedHashMap<>(map);
+    rest.remove(id);
+    return rest;
+  }
+
+  private static <T> LinkedHashMap<String, T> put(Map<String, T> old, String id, T item, int at) {
+    LinkedHashMap<String, T> next = new LinkedHashMap<>(old.size() * 2);
+    if (old.containsKey(id) || at >= old.size()) {
       next.putAll(old);
-      next.put(binding.id(), binding);
+      next.put(id, item);
       return next;
     }
     int i = 0;
     for (var entry : old.entrySet()) {
       if (i++ == at) {
-        next.put(binding.id(), binding);
+        next.put(id, item);
       }
       next.put(entry.getKey(), entry.getValue());
     }

@@ -136,6 +136,10 @@ public record Library(
     return new Library(name, applications, stations, routines, others, proofs, extras);
   }
 
+  Library withRoutines(LinkedHashMap<String, Routine> others) {
+    return new Library(name, applications, stations, others, bindings, proofs, extras);
+  }
+
   /** The same library, with a binding seen to fire. */
   public Library withProof(String binding, Proof proof) {
     LinkedHashMap<String, Proof> more = new LinkedHashMap<>(proofs);

@@ -2,8 +2,10 @@ package foldtwice.run;
 
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
+import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** One thing a person does to a program by hand. */
 public sealed interface Act {
@@ -15,8 +17,12 @@ public sealed interface Act {
     }
   }
 
-  /** Set off a command by its own key. */
-  record Fire(String command) implements Act {}
+  /**
+   * Set off a command by its own keys.
+   *
+   * @param keys those that were pressed; empty when it was the mouse, as by a double click
+   */
+  record Fire(String command, Optional<Trigger.Keys> keys) implements Act {}
 
   /** Write into a field of the open dialog. */
   record Fill(String field, String text) implements Act {}
@@ -44,7 +50,7 @@ public sealed interface Act {
   default Reply on(Program program) {
     return switch (this) {
       case Choose(List<String> menuPath) -> program.choose(menuPath);
-      case Fire(String command) -> program.fire(command);
+      case Fire(String command, var keys) -> program.fire(command);
       case Fill(String field, String text) -> program.fill(field, text);
       case PressButton(String label) -> program.press(label);
       case Click(String name, boolean adding) -> program.click(name, adding);

@@ -53,6 +53,9 @@ sealed interface JournalEntry {
       case Edit.PutBinding(var binding, int at) ->
           out.put("at", at).set("put", BindingJson.write(binding));
       case Edit.RemoveBinding(String id) -> out.put("remove", id);
+      case Edit.PutRoutine(var routine, int at) ->
+          out.put("at", at).set("putRoutine", RoutineJson.write(routine));
+      case Edit.RemoveRoutine(String id) -> out.put("removeRoutine", id);
       case Edit.Together(List<Edit> edits) -> {
         ArrayNode list = out.putArray("together");
         edits.forEach(e -> list.add(write(e)));
@@ -91,8 +94,22 @@ sealed interface JournalEntry {
           BindingJson.read(in.at("put"), library.routines(), PlaceJson.byId(library.places())),
           in.whole("at"));
     }
+    if (in.has("putRoutine")) {
+      return new Edit.PutRoutine(RoutineJson.read(in.at("putRoutine")), in.whole("at"));
+    }
+    if (in.has("removeRoutine")) {
+      return new Edit.RemoveRoutine(in.text("removeRoutine"));
+    }
     if (in.has("together")) {
-      return new Edit.Together(in.list("together", e -> edit(e, library)));
+      Library[] then = {library}; // each is read by the routines the ones before it leave
+      return new Edit.Together(
+          in.list(
+              "together",
+              e -> {
+                Edit one = edit(e, then[0]);
+                then[0] = one.on(then[0]);
+                return one;
+              }));
     }
     return new Edit.RemoveBinding(in.text("remove"));
   }

@@ -242,14 +242,9 @@ public final class BindView extends BorderPane {
       session.make(new Edit.Together(List.of()), "");
       return;
     }
-    Library library = session.now().library();
-    int n = library.bindings().size() + 1;
-    while (library.bindings().containsKey(String.format("b%02d", n))) {
-      n++;
-    }
     Binding fresh =
         new Binding(
-            String.format("b%02d", n),
+            session.freeBindingId(),
             like.routine(),
             like.place(),
             like.triggers(),

@@ -2,6 +2,7 @@ package foldtwice.desktop.frame;
 
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.bind.BindView;
+import foldtwice.desktop.collect.CollectView;
 import foldtwice.desktop.parts.Mark;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Theme;
@@ -48,8 +49,10 @@ public final class Frame extends StackPane implements Finder.Targets {
   private final HeldKeys held = new HeldKeys();
   private final Theme theme;
   private final BindView bind;
+  private CollectView collect;
   private TryView trying;
   private final StackPane sheet = new StackPane();
+  private final ToggleButton collectTab = tab("collect");
   private final ToggleButton bindTab = tab("bind");
   private final ToggleButton tryTab = tab("try");
   private final LookUp lookUp;
@@ -157,11 +160,11 @@ public final class Frame extends StackPane implements Finder.Targets {
 
   private Node tabs() {
     ToggleGroup group = new ToggleGroup();
-    for (ToggleButton tab : List.of(bindTab, tryTab)) {
+    for (ToggleButton tab : List.of(collectTab, bindTab, tryTab)) {
       tab.setToggleGroup(group);
       tab.setOnAction(e -> go(tab));
     }
-    VBox tabs = new VBox(bindTab, tryTab);
+    VBox tabs = new VBox(collectTab, bindTab, tryTab);
     tabs.getStyleClass().add("tabs");
     return tabs;
   }
@@ -194,16 +197,49 @@ public final class Frame extends StackPane implements Finder.Targets {
   /** Try, made when it is first gone to: most of a start is making what is shown. */
   private TryView trying() {
     if (trying == null) {
-      trying = new TryView(session);
+      trying =
+          new TryView(
+              session,
+              id -> {
+                go(collectTab);
+                collect().choose(id);
+              });
     }
     return trying;
   }
 
+  /** Collect, made when it is first gone to. */
+  private CollectView collect() {
+    if (collect == null) {
+      collect =
+          new CollectView(
+              session,
+              new CollectView.Ways() {
+                @Override
+                public void toBinding(String id) {
+                  binding(id);
+                }
+
+                @Override
+                public void toRecording(String application) {
+                  go(tryTab);
+                  if (!session.recorder().isOn()) {
+                    trying().go(application);
+                    trying().record();
+                  }
+                }
+              });
+    }
+    return collect;
+  }
+
   private void go(ToggleButton tab) {
     tab.setSelected(true);
-    sheet.getChildren().setAll(tab == bindTab ? bind : trying());
+    sheet.getChildren().setAll(tab == bindTab ? bind : tab == collectTab ? collect() : trying());
     if (tab == bindTab) {
       bind.focusRegister();
+    } else if (tab == collectTab) {
+      collect().focusList();
     } else {
       trying().refresh();
       trying().focusWindow();
@@ -267,6 +303,19 @@ public final class Frame extends StackPane implements Finder.Targets {
       case NEXT_AREA -> nextArea();
       case UNDO -> session.undo();
       case REDO -> session.redo();
+      case COLLECT_VIEW -> go(collectTab);
+      case RECORD -> {
+        go(tryTab);
+        trying().record();
+      }
+      case STEP -> {
+        go(collectTab);
+        collect().stepOnce();
+      }
+      case RUN -> {
+        go(collectTab);
+        collect().runAll();
+      }
       case BIND_VIEW -> go(bindTab);
       case TRY_VIEW -> go(tryTab);
       case PRESS_KEYS -> {
@@ -294,15 +343,22 @@ public final class Frame extends StackPane implements Finder.Targets {
     Node owner = getScene().getFocusOwner();
     if (inside(owner, StandInWindow.class)
         || inside(owner, BindView.class)
+        || inside(owner, CollectView.class)
         || inside(owner, TryView.class)) {
-      (bindTab.isSelected() ? bindTab : tryTab).requestFocus();
-    } else if (owner == bindTab || owner == tryTab) {
+      selectedTab().requestFocus();
+    } else if (owner instanceof ToggleButton) {
       station.requestFocus();
     } else if (bindTab.isSelected()) {
       bind.focusRegister();
+    } else if (collectTab.isSelected()) {
+      collect().focusList();
     } else {
       trying().focusWindow();
     }
+  }
+
+  private ToggleButton selectedTab() {
+    return collectTab.isSelected() ? collectTab : bindTab.isSelected() ? bindTab : tryTab;
   }
 
   @Override
@@ -313,8 +369,11 @@ public final class Frame extends StackPane implements Finder.Targets {
 
   @Override
   public void routine(String name) {
-    go(bindTab);
-    bind.filter(name);
+    go(collectTab);
+    session.now().library().routines().values().stream()
+        .filter(r -> r.name().equals(name))
+        .findFirst()
+        .ifPresent(r -> collect().choose(r.id()));
   }
 
   @Override
@@ -335,6 +394,12 @@ public final class Frame extends StackPane implements Finder.Targets {
   public TryView showTry() {
     go(tryTab);
     return trying();
+  }
+
+  /** Goes to Collect, for pictures. */
+  public CollectView showCollect() {
+    go(collectTab);
+    return collect();
   }
 
   /** Goes to Bind, for pictures. */

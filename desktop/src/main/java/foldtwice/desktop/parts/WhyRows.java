@@ -71,8 +71,22 @@ public final class WhyRows {
 
   /** One row a step, and how it ended. */
   public static List<Node> trace(Trace trace) {
+    List<Node> rows = entries(trace.entries());
+    boolean failed =
+        trace.ending() instanceof Trace.Failed || trace.ending() instanceof Trace.GivenUp;
+    rows.add(
+        row(
+            "",
+            millis(trace.nanos()),
+            StepWords.ending(trace.ending()),
+            failed ? "blocks" : "good"));
+    return rows;
+  }
+
+  /** One row a step, its changes under it. */
+  public static List<Node> entries(List<Trace.Entry> entries) {
     List<Node> rows = new ArrayList<>();
-    for (Trace.Entry e : trace.entries()) {
+    for (Trace.Entry e : entries) {
       String number = e instanceof Trace.Taken t ? t.number() + " " : "";
       String style = e instanceof Trace.NotPutBack ? "blocks" : "plain";
       rows.add(row(number + StepWords.verb(e), millis(e.nanos()), StepWords.line(e), style));
@@ -80,13 +94,6 @@ public final class WhyRows {
         rows.add(row("", "", changed(c), "change"));
       }
     }
-    boolean failed = trace.ending() instanceof Trace.Failed;
-    rows.add(
-        row(
-            "",
-            millis(trace.nanos()),
-            StepWords.ending(trace.ending()),
-            failed ? "blocks" : "good"));
     return rows;
   }
 

@@ -6,6 +6,7 @@ import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.run.Status;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Press;
@@ -31,6 +32,8 @@ import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** Works the real window on a fresh copy of the demo library and writes what it shows. */
 public final class Pictures extends Application {
@@ -39,6 +42,8 @@ public final class Pictures extends Application {
    * Works the window just the same and writes nothing: the launcher learns from it what to load.
    */
   public static final String REHEARSE = "rehearse";
+
+  private static final Logger LOG = LoggerFactory.getLogger(Pictures.class);
 
   private final Deque<Runnable> script = new ArrayDeque<>();
   private Path folder;
@@ -73,13 +78,14 @@ public final class Pictures extends Application {
   }
 
   private void write(Frame frame) {
+    collect(frame);
     BindView bind = frame.showBind();
     script.add(bind::fire);
     script.add(() -> picture("bind"));
     script.add(() -> bind.choose("b14"));
     script.add(bind::fire);
     script.add(() -> picture("bind-conflict"));
-    script.add(() -> ((Button) scene.lookup("#undo-run")).fire());
+    script.add(() -> press("#undo-run"));
     script.add(() -> bind.choose("b02"));
     script.add(bind::pressKeys);
     script.add(() -> key(javafx.scene.input.KeyCode.P));
@@ -118,7 +124,23 @@ public final class Pictures extends Application {
     script.add(() -> frame.showTry().go("desk"));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_U, Modifier.LOGO)));
     script.add(() -> picture("try-desk"));
+    script.add(() -> press("#asking-up"));
+    script.add(() -> frame.showTry().go("tagpress"));
+    script.add(frame.showTry()::record);
+    script.add(() -> picture("try-record"));
     script.add(Platform::exit);
+  }
+
+  private void collect(Frame frame) {
+    script.add(() -> frame.showCollect().choose("send-reading-copies"));
+    script.add(() -> picture("collect"));
+    script.add(() -> frame.showCollect().choose("inch-shift"));
+    script.add(() -> frame.showCollect().chooseStep("3"));
+    script.add(frame.showCollect()::stepOnce);
+    for (int i = 0; i < 3; i++) {
+      script.add(frame.showCollect()::stepOnce);
+    }
+    script.add(() -> picture("collect-step"));
   }
 
   /**
@@ -134,8 +156,32 @@ public final class Pictures extends Application {
   }
 
   private void step(Runnable step) {
-    step.run();
+    boolean busy =
+        session
+            .runs()
+            .current()
+            .filter(run -> run.status() instanceof Status.Waiting && !rehearsing)
+            .isPresent();
+    if (busy) {
+      script.addFirst(step);
+      next();
+      return;
+    }
+    try {
+      step.run();
+    } catch (RuntimeException e) {
+      LOG.error("a step of the pictures failed", e);
+      Platform.exit();
+      return;
+    }
     next();
+  }
+
+  /** Presses a button, if it is there by now: a machine may be slow. */
+  private void press(String button) {
+    if (scene.lookup(button) instanceof Button b) {
+      b.fire();
+    }
   }
 
   /** A real key event with Ctrl held; Escape without. */

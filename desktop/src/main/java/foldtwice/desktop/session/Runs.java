@@ -22,6 +22,7 @@ public final class Runs {
 
   private final ReadOnlyObjectWrapper<Run> current = new ReadOnlyObjectWrapper<>();
   private Timeline next;
+  private boolean held;
   private Consumer<Run> after = run -> {};
 
   /** The run that is on; null when none is. */
@@ -42,13 +43,42 @@ public final class Runs {
   public void drive(Run run, Consumer<Run> then) {
     current().filter(other -> !other.equals(run)).ifPresent(this::giveUp);
     after = then;
+    held = false;
     current.set(run);
     go(run);
   }
 
-  /** Goes on after an answer. */
-  public void goOn(Run run) {
+  /**
+   * Holds a run that somebody takes step by step; what it asks can be answered, and it stands still
+   * again after that.
+   *
+   * @param then called when it has been answered or given up
+   */
+  public void hold(Run run, Consumer<Run> then) {
+    current().filter(other -> !other.equals(run)).ifPresent(this::giveUp);
+    stopTimer();
+    after = then;
+    held = true;
+    current.set(run);
+  }
+
+  /** Lets a run go that is over. */
+  public void let(Run run) {
     if (current().filter(run::equals).isPresent()) {
+      stopTimer();
+      held = false;
+      current.set(null);
+    }
+  }
+
+  /** Goes on after an answer; one that is held stands still at its next step. */
+  public void goOn(Run run) {
+    if (current().filter(run::equals).isEmpty()) {
+      return;
+    }
+    if (held) {
+      stand(run);
+    } else {
       go(run);
     }
   }

@@ -52,6 +52,7 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
   private final Map<String, SimulatedComputer> computers = new LinkedHashMap<>();
   private final Runs runs = new Runs();
+  private final Recorder recorder = new Recorder(this);
   private final ExecutorService background =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("audit").factory());
   private final AtomicLong generation = new AtomicLong();
@@ -111,6 +112,25 @@ public final class Session implements AutoCloseable {
   /** What macros are checked against: the programs of the station in view, and the library. */
   public Known known() {
     return new Surroundings(computer(), now().library());
+  }
+
+  public Recorder recorder() {
+    return recorder;
+  }
+
+  /** An id no binding has yet. */
+  public String freeBindingId() {
+    Library library = now().library();
+    int n = library.bindings().size() + 1;
+    while (library.bindings().containsKey(String.format("b%02d", n))) {
+      n++;
+    }
+    return String.format("b%02d", n);
+  }
+
+  /** An id no routine has yet, made of a name. */
+  public String freeRoutineId(String name) {
+    return recorder.freeId(name);
   }
 
   /** The runs that are on. */

@@ -13,6 +13,7 @@ import foldtwice.standin.trackway.Trackway;
 import foldtwice.standin.vasculum.RegisterWords;
 import foldtwice.standin.vasculum.Vasculum;
 import java.util.List;
+import java.util.Optional;
 
 /** The window of each stand-in: its picture, how the picture is worked, the line at the foot. */
 public final class Windows {
@@ -49,7 +50,8 @@ public final class Windows {
             });
     picture.setOnObject(
         (name, adding, twice) ->
-            window.work(twice ? new Act.Fire("edit-cell") : new Act.Click(name, adding)));
+            window.work(
+                twice ? new Act.Fire("edit-cell", Optional.empty()) : new Act.Click(name, adding)));
     picture.setOnPointer(program::point);
     return window;
   }
@@ -65,7 +67,8 @@ public final class Windows {
             () -> sheetStatus(program));
     picture.setOnObject(
         (name, adding, twice) ->
-            window.work(twice ? new Act.Fire("edit-text") : new Act.Click(name, adding)));
+            window.work(
+                twice ? new Act.Fire("edit-text", Optional.empty()) : new Act.Click(name, adding)));
     picture.setOnPointer(program::point);
     return window;
   }
@@ -140,7 +143,10 @@ public final class Windows {
                         : "     " + Ui.text("standin.inside", program.site())));
     picture.setOnObject(
         (name, adding, twice) ->
-            window.work(twice ? new Act.Fire("enter-site") : new Act.Click(name, adding)));
+            window.work(
+                twice
+                    ? new Act.Fire("enter-site", Optional.empty())
+                    : new Act.Click(name, adding)));
     picture.setOnPointer(program::point);
     return window;
   }

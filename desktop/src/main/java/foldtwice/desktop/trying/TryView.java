@@ -14,6 +14,7 @@ import foldtwice.place.Application;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Resolver;
+import foldtwice.run.Act;
 import foldtwice.run.Program;
 import foldtwice.run.Run;
 import foldtwice.run.Status;
@@ -23,12 +24,14 @@ import foldtwice.standin.SimulatedComputer;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
+import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.application.Platform;
@@ -41,6 +44,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -65,6 +69,7 @@ public final class TryView extends BorderPane {
   private final HeldKeys held = new HeldKeys();
   private final TimeLimit timer = new TimeLimit();
   private final HBox bar = new HBox();
+  private final RecordPanel recording;
   private SimulatedComputer computer;
   private Trial.Result shown;
   private Trial trial;
@@ -95,8 +100,15 @@ public final class TryView extends BorderPane {
     }
   }
 
-  public TryView(Session session) {
+  /**
+   * A view of the station's programs.
+   *
+   * @param onKept gets the id of a macro that was recorded and kept
+   */
+  public TryView(Session session, Consumer<String> onKept) {
     this.session = session;
+    recording =
+        new RecordPanel(session.recorder(), id -> id.ifPresentOrElse(onKept, this::focusWindow));
     this.keyboard = new KeyboardView(this::press);
     bar.getStyleClass().add("bar");
     context.setId("try-context");
@@ -121,7 +133,8 @@ public final class TryView extends BorderPane {
     HBox reason = new HBox(8, Parts.label(Ui.text("try.why"), "soft"), Parts.gap(), undo);
     reason.setAlignment(Pos.CENTER_LEFT);
     VBox reasons =
-        new VBox(8, head, reason, why, Parts.label(Ui.text("try.sofar"), "heading"), presses);
+        new VBox(
+            8, recording, head, reason, why, Parts.label(Ui.text("try.sofar"), "heading"), presses);
     reasons.getStyleClass().add("why");
     ScrollPane scroll = new ScrollPane(reasons);
     scroll.setFitToWidth(true);
@@ -159,7 +172,14 @@ public final class TryView extends BorderPane {
     ToggleGroup group = new ToggleGroup();
     for (var entry : session.programs().entrySet()) {
       StandInWindow window = Windows.of(entry.getValue());
-      window.setOnAct((act, reply) -> worked());
+      window.setOnAct(
+          (act, reply) -> {
+            session.recorder().hear(act, reply, entry.getValue());
+            if (!(act instanceof Act.Fill)) {
+              worked();
+            }
+          });
+      window.addEventFilter(MouseEvent.MOUSE_PRESSED, this::clicked);
       window.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
       window.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
       window.addEventFilter(KeyEvent.KEY_TYPED, TryView::swallow);
@@ -175,7 +195,63 @@ public final class TryView extends BorderPane {
       bar.getChildren().add(chip);
     }
     context.setMinWidth(0);
-    bar.getChildren().addAll(Parts.label(Ui.text("try.in"), "soft"), context);
+    bar.getChildren()
+        .addAll(
+            Parts.label(Ui.text("try.in"), "soft"),
+            context,
+            Parts.gap(),
+            Parts.button("try-record", Ui.text("collect.record"), this::record));
+  }
+
+  private void clicked(MouseEvent e) {
+    double width = e.getTarget() instanceof Node n ? n.getBoundsInLocal().getWidth() : 1;
+    session.recorder().click(e.getSceneX(), e.getSceneY(), width);
+  }
+
+  /** Begins a recording of the program in front, or keeps the one that is on. */
+  public void record() {
+    if (session.recorder().isOn()) {
+      recording.lookup("#record-keep").fireEvent(new javafx.event.ActionEvent());
+      return;
+    }
+    session.recorder().start(program());
+    recording.begin();
+    windows.get(application).requestFocus();
+  }
+
+  /** Tells the recorder what keys came to. */
+  private void heard(Trial.Result result, String in) {
+    if (!session.recorder().isOn()) {
+      return;
+    }
+    Program program = session.programs().get(in);
+    for (Effect effect : result.effects()) {
+      switch (effect) {
+        case Effect.Native(var command, var reply) ->
+            session
+                .recorder()
+                .hear(
+                    new Act.Fire(
+                        command.command(),
+                        Optional.of(
+                            new Trigger.Keys(
+                                strokes.stream()
+                                    .map(p -> session.now().keymap().layout().stroke(p))
+                                    .toList()))),
+                    reply,
+                    program);
+        case Effect.Typed(String text, var reply) ->
+            session.recorder().hear(new Act.Type(text), reply, program);
+        case Effect.Ran ran ->
+            session
+                .recorder()
+                .hear(
+                    new Act.Ran(ran.routine().id(), ran.binding().arguments()),
+                    foldtwice.run.Reply.QUIET,
+                    program);
+        default -> {}
+      }
+    }
   }
 
   /** After the program in front was worked: another may have come to the front. */
@@ -321,7 +397,10 @@ public final class TryView extends BorderPane {
     }
     strokes.add(press);
     count++;
+    String in = application;
+    session.recorder().key();
     Trial.Result result = trial().press(press, millis());
+    heard(result, in);
     keyboard.flash(press);
     show(result);
     if (trial != null && !trial.pending().isEmpty()) {

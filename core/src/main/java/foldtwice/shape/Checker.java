@@ -1,0 +1,612 @@
+package foldtwice.shape;
+
+import foldtwice.routine.Condition;
+import foldtwice.routine.Expr;
+import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Line;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Readout;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
+import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
+import foldtwice.routine.Whom;
+import foldtwice.shape.Types.ValueType;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/**
+ * Finds what is wrong with a macro while it is written: names nobody gives, menu paths, fields and
+ * buttons the program does not have, values of the wrong kind, circles. One walk over the steps;
+ * the nearest right name is sought only where something is wrong.
+ */
+public final class Checker {
+
+  private final Known known;
+  private final Types types = new Types();
+  private final Optional<Facts> facts;
+  private final Map<List<String>, Facts.Command> menu;
+  private final Routine.Macro macro;
+  private final List<Mark> marks = new ArrayList<>();
+  private Facts.Dialog open;
+  private boolean dialogUnsure;
+  private String number = "";
+
+  private Checker(Routine.Macro macro, Known known) {
+    this.macro = macro;
+    this.known = known;
+    this.facts = known.program(macro.application());
+    this.menu = facts.map(Facts::menu).orElse(Map.of());
+  }
+
+  /** What is wrong, in the order of the steps. */
+  public static List<Mark> check(Routine.Macro macro, Known known) {
+    Checker checker = new Checker(macro, known);
+    macro.parameters().forEach(p -> checker.types.put(p.name(), Types.of(p.kind())));
+    checker.lines(macro.steps(), "");
+    return List.copyOf(checker.marks);
+  }
+
+  private void mark(Mark.Fault fault, String found, String expected) {
+    marks.add(new Mark(number, fault, found, expected, Optional.empty(), Optional.empty()));
+  }
+
+  private void mark(
+      Mark.Fault fault,
+      String found,
+      String expected,
+      Collection<String> right,
+      Function<String, Step> mend) {
+    Optional<String> near = Nearness.nearest(found, right);
+    marks.add(new Mark(number, fault, found, expected, near.map(mend), near));
+  }
+
+  private void lines(List<Line> lines, String prefix) {
+    for (int i = 0; i < lines.size(); i++) {
+      if (lines.get(i).on()) {
+        number = prefix + (i + 1);
+        step(lines.get(i).step());
+      }
+    }
+  }
+
+  private void step(Step step) {
+    String here = number;
+    switch (step) {
+      case Step.Choose(List<Template> path) -> choose(path);
+      case Step.Fill(String field, Expr value) -> fill(field, value);
+      case Step.PressButton(String label) -> press(label);
+      case Step.Read(Readout what, String variable) -> {
+        readout(what);
+        types.put(variable, typeOf(what));
+      }
+      case Step.ChangeSetting(String setting, Expr value, Step.Lasting lasting) ->
+          setting(setting, List.of(value), s -> new Step.ChangeSetting(s, value, lasting));
+      case Step.Cycle(String setting, List<Expr> values, Step.Lasting lasting) ->
+          setting(setting, values, s -> new Step.Cycle(s, values, lasting));
+      case Step.Adjust(String value, Step.Way way, Expr to, Step.Edge edge) ->
+          adjust(value, way, to, edge);
+      case Step.Select(Whom whom, boolean adding) -> select(whom);
+      case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) -> {
+        wants(rows, ValueType.NUMBER);
+        wants(columns, ValueType.NUMBER);
+      }
+      case Step.TypeText(Template text) -> names(text, t -> new Step.TypeText(new Template(t)));
+      case Step.SetVariable(String name, Expr value) -> {
+        expr(value);
+        types.put(name, types.of(value));
+      }
+      case Step.Leave l -> closed();
+      case Step.Capture(Step.Area area, Template file) ->
+          names(file, t -> new Step.Capture(area, new Template(t)));
+      case Step.RunRoutine(String id, Map<String, Expr> arguments) -> run(id, arguments);
+      case Step.StartProgram(String application, List<Template> arguments) ->
+          arguments.forEach(a -> names(a, t -> step));
+      case Step.BringToFront(String application) ->
+          program(application, a -> new Step.BringToFront(a));
+      case Step.WaitUntil(Condition condition, Expr limit) -> {
+        condition(condition);
+        ValueType type = expr(limit);
+        if (!type.fits(ValueType.amount(foldtwice.routine.Scale.SECOND))
+            && !type.equals(ValueType.NUMBER)) {
+          mark(Mark.Fault.WRONG_KIND, ExprNotation.write(limit), "a time in seconds, such as 30 s");
+        }
+      }
+      case Step.Ask(Template text, List<Step.Question> questions) -> {
+        names(text, t -> new Step.Ask(new Template(t), questions));
+        questions(questions);
+      }
+      case Step.Pause(Template note, List<Step.Question> offers) -> {
+        names(note, t -> new Step.Pause(new Template(t), offers));
+        questions(offers);
+        dialogUnsure = true;
+      }
+      case Step.If(Condition condition, List<Line> then, List<Line> otherwise) -> {
+        condition(condition);
+        Facts.Dialog before = open;
+        lines(then, here + ".");
+        Facts.Dialog after = open;
+        open = before;
+        lines(otherwise, here + ".e");
+        dialogUnsure |= after == null ? open != null : !after.equals(open);
+      }
+      case Step.Repeat(Expr times, List<Line> body) -> {
+        wants(times, ValueType.NUMBER);
+        types.put(Builtin.TURN, ValueType.NUMBER);
+        loop(body, here);
+      }
+      case Step.ForEach(String variable, Step.Items items, List<Line> body) -> {
+        types.put(variable, items(items));
+        loop(body, here);
+      }
+      case Step.Stop(Template reason) -> names(reason, t -> new Step.Stop(new Template(t)));
+      case Step.Note(Template text) -> names(text, t -> new Step.Note(new Template(t)));
+      case Step.PressKeys k -> dialogUnsure = true;
+      case Step.Again a -> dialogUnsure = true;
+      case Step.Modifiers m -> {}
+    }
+  }
+
+  private void loop(List<Line> body, String here) {
+    if (body.stream().noneMatch(Line::on)) {
+      mark(Mark.Fault.NOTHING_INSIDE, "nothing", "steps to repeat");
+    }
+    lines(body, here + ".");
+  }
+
+  private ValueType items(Step.Items items) {
+    return switch (items) {
+      case Step.Items.Given(List<Expr> values) -> {
+        ValueType type = null;
+        for (Expr e : values) {
+          ValueType one = expr(e);
+          type = type == null || type.equals(one) ? one : ValueType.ANY;
+        }
+        yield type == null ? ValueType.ANY : type;
+      }
+      case Step.Items.LinesOf(Expr text) -> {
+        wants(text, ValueType.TEXT);
+        yield ValueType.TEXT;
+      }
+      case Step.Items.Selected() -> ValueType.TEXT;
+    };
+  }
+
+  private void closed() {
+    open = null;
+    dialogUnsure = false;
+  }
+
+  private void choose(List<Template> path) {
+    boolean plain = true;
+    for (Template label : path) {
+      plain &= label.names().isEmpty();
+      for (String name : label.names()) {
+        known(name, n -> swapped(path, name, n));
+      }
+    }
+    if (facts.isEmpty()) {
+      return;
+    }
+    if (open != null && !dialogUnsure) {
+      mark(
+          Mark.Fault.NO_SUCH_MENU,
+          StepFields.path(path),
+          "no open dialog; \"" + open.title() + "\" is open");
+    }
+    List<Facts.Command> may =
+        plain
+            ? Optional.ofNullable(menu.get(path.stream().map(Template::source).toList())).stream()
+                .toList()
+            : facts.get().commands().stream().filter(c -> Reading.mayBe(path, c.menu())).toList();
+    if (may.isEmpty()) {
+      noMenu(path);
+      closed();
+      return;
+    }
+    open =
+        may.size() == 1 ? may.getFirst().opens().flatMap(facts.get()::dialog).orElse(null) : null;
+    dialogUnsure = may.size() > 1 && may.stream().anyMatch(c -> c.opens().isPresent());
+  }
+
+  private static Step swapped(List<Template> path, String wrong, String right) {
+    return new Step.Choose(
+        path.stream()
+            .map(
+                t ->
+                    new Template(
+                        t.source()
+                            .replace("\u2039" + wrong + "\u203a", "\u2039" + right + "\u203a")))
+            .toList());
+  }
+
+  /** Says in which version a menu path is, or which path is near. */
+  private void noMenu(List<Template> path) {
+    String text = StepFields.path(path);
+    for (Facts other : known.otherVersions()) {
+      if (!other.application().equals(macro.application())) {
+        continue;
+      }
+      Optional<Facts.Command> there =
+          other.commands().stream().filter(c -> Reading.mayBe(path, c.menu())).findFirst();
+      if (there.isEmpty()) {
+        continue;
+      }
+      Optional<String> addOn =
+          there.get().effects().addOn().filter(a -> !facts.get().addOns().contains(a));
+      if (addOn.isPresent()) {
+        mark(
+            Mark.Fault.NEEDS_ADD_ON,
+            text,
+            "the add-on " + addOn.get() + ", which is not on this computer");
+        return;
+      }
+      Optional<Facts.Command> here = facts.get().command(there.get().id());
+      marks.add(
+          new Mark(
+              number,
+              Mark.Fault.OTHER_VERSION,
+              text,
+              "a menu path of version "
+                  + facts.get().version()
+                  + "; this one is of "
+                  + other.version(),
+              here.map(c -> new Step.Choose(Template.all(c.menu()))),
+              here.map(c -> String.join(StepFields.UNDER, c.menu()))));
+      return;
+    }
+    mark(
+        Mark.Fault.NO_SUCH_MENU,
+        text,
+        "a menu path of " + macro.application() + " " + facts.get().version(),
+        menu.keySet().stream().map(p -> String.join(StepFields.UNDER, p)).toList(),
+        near -> new Step.Choose(StepFields.menu(near)));
+  }
+
+  private void fill(String label, Expr value) {
+    ValueType type = expr(value);
+    if (facts.isEmpty() || dialogUnsure) {
+      return;
+    }
+    if (open == null) {
+      mark(Mark.Fault.NO_SUCH_DIALOG, label, "an open dialog with this field");
+      return;
+    }
+    Optional<Facts.Field> field = open.field(label);
+    if (field.isEmpty()) {
+      mark(
+          Mark.Fault.NO_SUCH_FIELD,
+          label,
+          "a field of \"" + open.title() + "\"",
+          open.fields().stream().map(Facts.Field::label).toList(),
+          near -> new Step.Fill(near, value));
+      return;
+    }
+    ValueType wanted = wanted(field.get());
+    boolean bare = type.equals(ValueType.NUMBER) && field.get().takes() == Facts.Takes.AMOUNT;
+    if (!type.fits(wanted) && !bare && !wanted.equals(ValueType.TEXT)) {
+      mark(Mark.Fault.WRONG_KIND, ExprNotation.write(value), wanted.words());
+    }
+    Reading.constant(value)
+        .filter(text -> !field.get().options().isEmpty() && !field.get().options().contains(text))
+        .ifPresent(
+            text ->
+                mark(
+                    Mark.Fault.OUT_OF_RANGE,
+                    text,
+                    "one of " + String.join(", ", field.get().options()),
+                    field.get().options(),
+                    near -> new Step.Fill(label, new Expr.Literal(new Value.Text(near)))));
+  }
+
+  private static ValueType wanted(Facts.Field field) {
+    return switch (field.takes()) {
+      case TEXT, CHOICE -> ValueType.TEXT;
+      case NUMBER -> ValueType.NUMBER;
+      case LENGTH -> ValueType.LENGTH;
+      case AMOUNT -> ValueType.amount(field.scale().orElseThrow());
+    };
+  }
+
+  private void press(String label) {
+    if (facts.isEmpty() || dialogUnsure) {
+      return;
+    }
+    if (open == null) {
+      mark(Mark.Fault.NO_SUCH_DIALOG, label, "an open dialog with this button");
+      return;
+    }
+    Optional<Facts.Button> button = open.button(label);
+    if (button.isEmpty()) {
+      mark(
+          Mark.Fault.NO_SUCH_BUTTON,
+          label,
+          "a button of \"" + open.title() + "\"",
+          open.buttons().stream().map(Facts.Button::label).toList(),
+          Step.PressButton::new);
+    } else if (button.get().closes()) {
+      closed();
+    }
+  }
+
+  private void setting(String name, List<Expr> values, Function<String, Step> mend) {
+    List<ValueType> kinds = values.stream().map(this::expr).toList();
+    if (facts.isEmpty()) {
+      return;
+    }
+    Kind kind = facts.get().settings().get(name);
+    if (kind == null) {
+      mark(
+          Mark.Fault.NO_SUCH_SETTING,
+          name,
+          "a setting of " + macro.application(),
+          facts.get().settings().keySet(),
+          mend);
+      return;
+    }
+    for (int i = 0; i < values.size(); i++) {
+      if (!kinds.get(i).fits(Types.of(kind))) {
+        mark(Mark.Fault.WRONG_KIND, ExprNotation.write(values.get(i)), kind.allowed());
+      } else if (values.get(i) instanceof Expr.Literal(Value value)) {
+        inRange(kind, value);
+      }
+    }
+  }
+
+  private void inRange(Kind kind, Value value) {
+    try {
+      kind.check(value);
+    } catch (ValueException e) {
+      mark(Mark.Fault.OUT_OF_RANGE, value.shown(), e.allowed());
+    }
+  }
+
+  private void adjust(String name, Step.Way way, Expr to, Step.Edge edge) {
+    ValueType type = expr(to);
+    if (facts.isEmpty()) {
+      return;
+    }
+    Kind.Measure range = facts.get().values().get(name);
+    if (range == null) {
+      mark(
+          Mark.Fault.NO_SUCH_VALUE,
+          name,
+          "an adjustable value of " + macro.application(),
+          facts.get().values().keySet(),
+          near -> new Step.Adjust(near, way, to, edge));
+    } else if (!type.fits(Types.of(range)) && !type.equals(ValueType.NUMBER)) {
+      mark(Mark.Fault.WRONG_KIND, ExprNotation.write(to), Types.of(range).words());
+    } else if (way == Step.Way.TO && to instanceof Expr.Literal(Value.Quantity q)) {
+      inRange(range, q);
+    }
+  }
+
+  private void select(Whom whom) {
+    switch (whom) {
+      case Whom.Named(Template name) ->
+          names(name, t -> new Step.Select(new Whom.Named(new Template(t)), false));
+      case Whom.Group group -> {
+        if (facts.isPresent() && !facts.get().selects().contains(group)) {
+          mark(Mark.Fault.NO_SUCH_VALUE, group.toString(), "a way of selecting it has");
+        }
+      }
+    }
+  }
+
+  private void program(String application, Function<String, Step> mend) {
+    List<String> all = known.programs().stream().map(Facts::application).toList();
+    boolean small =
+        all.contains(application)
+            || application.equals("converter")
+            || application.equals("notepad");
+    if (!small) {
+      mark(Mark.Fault.NO_SUCH_PROGRAM, application, "a program there is", all, mend);
+    }
+  }
+
+  private void run(String id, Map<String, Expr> arguments) {
+    arguments.values().forEach(this::expr);
+    Optional<Routine> routine = known.routine(id);
+    if (routine.isEmpty()) {
+      mark(
+          Mark.Fault.NO_SUCH_ROUTINE,
+          id,
+          "a routine of the library",
+          known.routines(),
+          near -> new Step.RunRoutine(near, arguments));
+      return;
+    }
+    if (reaches(id, macro.id(), new HashSet<>())) {
+      mark(Mark.Fault.CIRCLE, routine.get().name(), "a routine that does not run this one again");
+    }
+    for (var e : arguments.entrySet()) {
+      Optional<Parameter> p = routine.get().parameter(e.getKey());
+      if (p.isEmpty()) {
+        mark(Mark.Fault.NO_SUCH_PARAMETER, e.getKey(), "a parameter of " + routine.get().name());
+      } else if (!types.of(e.getValue()).fits(Types.of(p.get().kind()))) {
+        mark(Mark.Fault.WRONG_KIND, ExprNotation.write(e.getValue()), p.get().kind().allowed());
+      }
+    }
+    dialogUnsure = true;
+  }
+
+  private boolean reaches(String from, String to, Set<String> seen) {
+    if (from.equals(to)) {
+      return true;
+    }
+    if (!seen.add(from)) {
+      return false;
+    }
+    return known.routine(from).stream()
+        .flatMap(r -> called(r).stream())
+        .anyMatch(next -> reaches(next, to, seen));
+  }
+
+  private static List<String> called(Routine routine) {
+    return switch (routine) {
+      case Routine.Macro m ->
+          Outline.rows(m.steps()).stream()
+              .map(r -> r.line().step())
+              .filter(s -> s instanceof Step.RunRoutine)
+              .map(s -> ((Step.RunRoutine) s).routine())
+              .toList();
+    };
+  }
+
+  private void questions(List<Step.Question> questions) {
+    for (Step.Question q : questions) {
+      if (!expr(q.otherwise()).fits(Types.of(q.kind()))) {
+        mark(Mark.Fault.WRONG_KIND, ExprNotation.write(q.otherwise()), q.kind().allowed());
+      }
+      types.put(q.variable(), Types.of(q.kind()));
+    }
+  }
+
+  private void condition(Condition condition) {
+    switch (condition) {
+      case Condition.Compare(Expr left, var relation, Expr right) -> {
+        ValueType a = expr(left);
+        ValueType b = expr(right);
+        if (!a.fits(b)) {
+          mark(Mark.Fault.WRONG_KIND, ExprNotation.write(right), a.words() + ", to compare with");
+        }
+      }
+      case Condition.Reads(Readout what, var relation, Expr value) -> {
+        readout(what);
+        if (!expr(value).fits(typeOf(what))) {
+          mark(Mark.Fault.WRONG_KIND, ExprNotation.write(value), typeOf(what).words());
+        }
+      }
+      case Condition.Ticked(List<Template> path) -> {
+        if (facts.isPresent()
+            && facts.get().commands().stream().noneMatch(c -> Reading.mayBe(path, c.menu()))) {
+          noMenu(path);
+        }
+      }
+      case Condition.DialogOpen(String title) -> {
+        if (facts.isPresent() && facts.get().dialog(title).isEmpty()) {
+          mark(Mark.Fault.NO_SUCH_DIALOG, title, "a dialog of " + macro.application());
+        }
+      }
+      case Condition.InFront(String application) ->
+          program(application, a -> new Step.BringToFront(a));
+      case Condition.Not(Condition of) -> condition(of);
+      case Condition.VersionAtLeast v -> {}
+      case Condition.SomethingSelected s -> {}
+    }
+  }
+
+  private void readout(Readout what) {
+    if (facts.isEmpty()) {
+      return;
+    }
+    switch (what) {
+      case Readout.Setting(String name) ->
+          there(Mark.Fault.NO_SUCH_SETTING, name, facts.get().settings().keySet());
+      case Readout.Adjustable(String name) ->
+          there(Mark.Fault.NO_SUCH_VALUE, name, facts.get().values().keySet());
+      case Readout.Indicator(String name) ->
+          there(Mark.Fault.NO_SUCH_VALUE, name, facts.get().indicators());
+      case Readout.Field(String label) -> {
+        if (open != null && !dialogUnsure && open.field(label).isEmpty()) {
+          mark(Mark.Fault.NO_SUCH_FIELD, label, "a field of \"" + open.title() + "\"");
+        }
+      }
+      case Readout.Of of -> {}
+    }
+  }
+
+  private void there(Mark.Fault fault, String name, Set<String> right) {
+    if (!right.contains(name)) {
+      mark(
+          fault,
+          name,
+          right.isEmpty() ? "nothing: it has none" : "one of " + String.join(", ", right));
+    }
+  }
+
+  private ValueType typeOf(Readout what) {
+    return switch (what) {
+      case Readout.Setting(String name) ->
+          facts.map(f -> f.settings().get(name)).map(Types::of).orElse(ValueType.ANY);
+      case Readout.Adjustable(String name) ->
+          facts.map(f -> f.values().get(name)).map(k -> Types.of(k)).orElse(ValueType.ANY);
+      case Readout.Indicator i -> ValueType.NUMBER;
+      case Readout.Field f -> ValueType.TEXT;
+      case Readout.Of.SELECTED_COUNT -> ValueType.NUMBER;
+      case Readout.Of.SELECTED_TEXT, Readout.Of.CLIPBOARD -> ValueType.TEXT;
+    };
+  }
+
+  private void wants(Expr e, ValueType wanted) {
+    if (!expr(e).fits(wanted)) {
+      mark(Mark.Fault.WRONG_KIND, ExprNotation.write(e), wanted.words());
+    }
+  }
+
+  /** Marks what is wrong inside an expression and says its kind. */
+  private ValueType expr(Expr e) {
+    switch (e) {
+      case Expr.Literal l -> {}
+      case Expr.Name(String name) -> known(name, n -> null);
+      case Expr.Written(Template text) -> text.names().forEach(name -> known(name, n -> null));
+      case Expr.Opposite(Expr of) -> expr(of);
+      case Expr.UnitOf(Expr length) -> wants(length, ValueType.LENGTH);
+      case Expr.Joined(Expr left, Expr.Operator operator, Expr right) -> {
+        ValueType a = expr(left);
+        ValueType b = expr(right);
+        boolean fine =
+            operator == Expr.Operator.TIMES
+                ? a.fits(ValueType.NUMBER) || b.fits(ValueType.NUMBER)
+                : a.fits(b);
+        if (!fine) {
+          mark(
+              Mark.Fault.WRONG_KIND,
+              ExprNotation.write(e),
+              "two of one kind, or one of them a number");
+        }
+      }
+    }
+    return types.of(e);
+  }
+
+  private void names(Template text, Function<String, Step> mend) {
+    for (String name : text.names()) {
+      known(
+          name,
+          near ->
+              mend.apply(
+                  text.source().replace("\u2039" + name + "\u203a", "\u2039" + near + "\u203a")));
+    }
+  }
+
+  private void known(String name, Function<String, Step> mend) {
+    if (types.knows(name)) {
+      return;
+    }
+    Optional<String> near = Nearness.nearest(name, types.names());
+    Step step = Outline.at(macro.steps(), number).map(Line::step).orElse(null);
+    Optional<Step> mended =
+        near.map(
+            n -> {
+              Step made = mend.apply(n);
+              return made != null ? made : Renaming.in(step, name, n);
+            });
+    marks.add(
+        new Mark(
+            number,
+            Mark.Fault.UNKNOWN_NAME,
+            "\u2039" + name + "\u203a",
+            "a parameter or variable set before",
+            mended,
+            near));
+  }
+}

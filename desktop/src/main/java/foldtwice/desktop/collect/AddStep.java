@@ -1,0 +1,111 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Ui;
+import foldtwice.routine.Step;
+import foldtwice.shape.StepFinder;
+import foldtwice.words.StepWords;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** Adds a step by typing what it should do. */
+final class AddStep extends VBox {
+
+  private static final double ROW = 27;
+  private static final int MOST_ROWS = 7;
+
+  private final TextField field = new TextField();
+  private final ListView<Step> list = new ListView<>();
+  private final Supplier<StepFinder> finder;
+  private final Consumer<Step> onTaken;
+
+  AddStep(Supplier<StepFinder> finder, Consumer<Step> onTaken) {
+    this.finder = finder;
+    this.onTaken = onTaken;
+    setSpacing(2);
+    field.setId("add-step");
+    field.setPromptText(Ui.text("collect.add"));
+    field.textProperty().addListener((o, a, b) -> search());
+    field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    list.setId("add-list");
+    list.getStyleClass().add("look-list");
+    list.setFixedCellSize(ROW);
+    list.setFocusTraversable(false);
+    list.setCellFactory(v -> new Cell());
+    list.setOnMouseClicked(e -> take());
+    showList(false);
+    getChildren().addAll(field, list);
+  }
+
+  /** Gives it the keys. */
+  void focusField() {
+    field.requestFocus();
+  }
+
+  /** A step as it reads. */
+  static String words(Step step) {
+    return StepWords.verb(step) + " " + StepWords.rest(step);
+  }
+
+  private void showList(boolean yes) {
+    list.setVisible(yes);
+    list.setManaged(yes);
+  }
+
+  private void search() {
+    List<Step> found = finder.get().find(field.getText());
+    list.getItems().setAll(found);
+    list.setPlaceholder(Parts.label(Ui.text("collect.nostep"), "soft"));
+    list.getSelectionModel().selectFirst();
+    double rows = Math.clamp(found.size(), 1, MOST_ROWS);
+    list.setPrefHeight(rows * ROW + 4);
+    list.setMinHeight(rows * ROW + 4);
+    showList(!field.getText().isBlank());
+  }
+
+  private void key(KeyEvent e) {
+    int at = list.getSelectionModel().getSelectedIndex();
+    switch (e.getCode()) {
+      case DOWN -> list.getSelectionModel().select(Math.min(at + 1, list.getItems().size() - 1));
+      case UP -> list.getSelectionModel().select(Math.max(at - 1, 0));
+      case ENTER -> take();
+      case ESCAPE -> field.clear();
+      default -> {
+        return;
+      }
+    }
+    e.consume();
+  }
+
+  private void take() {
+    Step step = list.getSelectionModel().getSelectedItem();
+    if (step != null) {
+      field.clear();
+      onTaken.accept(step);
+      field.requestFocus();
+    }
+  }
+
+  private static final class Cell extends ListCell<Step> {
+    @Override
+    protected void updateItem(Step step, boolean empty) {
+      super.updateItem(step, empty);
+      setText(null);
+      if (empty || step == null) {
+        setGraphic(null);
+        return;
+      }
+      Label verb = Parts.label(StepWords.verb(step), "strong");
+      verb.setMinWidth(84);
+      setGraphic(new HBox(8, verb, Parts.label(StepWords.rest(step))));
+    }
+  }
+}

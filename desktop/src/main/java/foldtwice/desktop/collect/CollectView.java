@@ -1,0 +1,572 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.OwnKeys;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.library.History;
+import foldtwice.routine.Card;
+import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Value;
+import foldtwice.run.Program;
+import foldtwice.run.Run;
+import foldtwice.run.Status;
+import foldtwice.run.Trial;
+import foldtwice.shape.Checker;
+import foldtwice.shape.Making;
+import foldtwice.shape.Mark;
+import foldtwice.shape.Outline;
+import foldtwice.shape.StepFinder;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** The routines at the left, the chosen one's steps in the middle, what there is to know beside. */
+public final class CollectView extends BorderPane implements OutlineView.Actions {
+
+  /** Where to go from here. */
+  public interface Ways {
+    void toBinding(String id);
+
+    void toRecording(String application);
+  }
+
+  private final Session session;
+  private final Ways ways;
+  private final RoutineList list = new RoutineList(this::choose);
+  private final TextField name = new TextField();
+  private final Label about = Parts.wrapped("", "soft");
+  private final OutlineView outline = new OutlineView(this);
+  private final AddStep add;
+  private final VBox middle = new VBox();
+  private final ScrollPane steps = new ScrollPane();
+  private final FactsPanel facts;
+  private final RunPanel running;
+  private final VBox right = new VBox();
+  private final FlowPane tools = new FlowPane(8, 4);
+  private final ComboBox<Binding> with = new ComboBox<>();
+  private final Button run;
+  private final Button step;
+  private String routine = "";
+  private String chosen = "";
+  private Run current;
+  private Program before;
+
+  public CollectView(Session session, Ways ways) {
+    this.session = session;
+    this.ways = ways;
+    facts = new FactsPanel(session, ways::toBinding);
+    running = new RunPanel(session, this::closeRun);
+    add = new AddStep(this::finder, this::added);
+    name.setId("routine-name");
+    name.getStyleClass().add("title-field");
+    name.setOnAction(e -> rename());
+    name.focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was) {
+                rename();
+              }
+            });
+    about.setId("routine-about");
+    run = Parts.button("run-routine", Ui.text("collect.run"), this::runAll, "main");
+    run.setTooltip(new Tooltip(OwnKeys.RUN.keys()));
+    step = Parts.button("step-routine", Ui.text("collect.step"), this::stepOnce);
+    step.setTooltip(new Tooltip(OwnKeys.STEP.keys()));
+    Button record = Parts.button("record", Ui.text("collect.record"), this::record);
+    record.setTooltip(new Tooltip(OwnKeys.RECORD.keys()));
+    HBox head = new HBox(8, name, Parts.gap(), record, step, run);
+    head.setAlignment(Pos.CENTER_LEFT);
+    with.setId("run-with");
+    with.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Binding b) {
+            return b == null ? Ui.text("collect.defaults") : session.now().words().arguments(b);
+          }
+
+          @Override
+          public Binding fromString(String text) {
+            return with.getValue();
+          }
+        });
+    tools();
+    middle.getStyleClass().add("collect-middle");
+    middle.setSpacing(6);
+    middle.getChildren().addAll(head, about, tools, outline, add);
+    steps.setContent(middle);
+    steps.setFitToWidth(true);
+    steps.setFitToHeight(true);
+    steps.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    steps.setFocusTraversable(false);
+    steps.setStyle("-fx-background: -leaf;");
+    right.getStyleClass().add("collect-right");
+    ScrollPane beside = new ScrollPane(right);
+    beside.setFitToWidth(true);
+    beside.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    beside.setFocusTraversable(false);
+    beside.setPrefWidth(300);
+    list.setPrefWidth(246);
+    setLeft(new HBox(list, crease()));
+    setCenter(steps);
+    setRight(new HBox(crease(), beside));
+    session.nowProperty().addListener((o, a, now) -> show(now));
+    list.show(session.now());
+    session.now().library().routines().keySet().stream().findFirst().ifPresent(list::choose);
+    show(session.now());
+  }
+
+  private static Region crease() {
+    Region crease = new Region();
+    crease.getStyleClass().add("crease");
+    return crease;
+  }
+
+  private void tools() {
+    tools
+        .getChildren()
+        .addAll(
+            Parts.button("new-routine", Ui.text("collect.new"), this::addNew, "link"),
+            Parts.button("copy-routine", Ui.text("collect.copy"), this::copy, "link"),
+            Parts.button("compare-routine", Ui.text("collect.compare"), this::compare, "link"),
+            Parts.button(
+                "pin-routine",
+                Ui.text("collect.pin"),
+                () -> card(c -> c.pinned(!c.pinned())),
+                "link"),
+            Parts.button(
+                "aside-routine",
+                Ui.text("collect.setaside"),
+                () -> card(c -> c.setAside(!c.setAside())),
+                "link"),
+            Parts.button(
+                "off-routine", Ui.text("collect.onoff"), () -> card(c -> c.off(!c.off())), "link"),
+            Parts.button("remove-routine", Ui.text("collect.remove"), this::remove, "link"),
+            Parts.gap(),
+            with);
+    tools.setAlignment(Pos.CENTER_LEFT);
+  }
+
+  /** The chosen routine. */
+  private Optional<Routine.Macro> macro() {
+    return Optional.ofNullable(session.now().library().routines().get(routine))
+        .map(
+            r ->
+                switch (r) {
+                  case Routine.Macro m -> m;
+                });
+  }
+
+  private StepFinder finder() {
+    return new StepFinder(
+        macro().map(Routine::application).orElse(""), session.known(), AddStep::words);
+  }
+
+  private void show(Snapshot now) {
+    list.show(now);
+    Optional<Routine.Macro> shown = macro();
+    middle.setDisable(shown.isEmpty());
+    if (shown.isEmpty()) {
+      outline.getChildren().clear();
+      about.setText(Ui.text("collect.none"));
+      return;
+    }
+    Routine.Macro macro = shown.get();
+    if (!name.isFocused() || !name.getText().equals(macro.name())) {
+      name.setText(macro.name());
+    }
+    String application =
+        Optional.ofNullable(now.library().applications().get(macro.application()))
+            .map(a -> a.name())
+            .orElse(macro.application());
+    run.setText(Ui.text("collect.runon", application));
+    about.setText(about(macro));
+    if (Outline.at(macro.steps(), chosen.isEmpty() ? "1" : chosen).isEmpty()) {
+      chosen = "";
+    }
+    offerArguments(now, macro);
+    List<Mark> marks = Checker.check(macro, session.known());
+    String at = current == null ? "" : current.number();
+    outline.show(macro, session.known(), marks, chosen, at);
+    if (current == null) {
+      right.getChildren().setAll(facts);
+      facts.show(now, macro);
+    } else {
+      right.getChildren().setAll(running);
+      running.show(current, before);
+    }
+  }
+
+  /** What a run can be tried with: the arguments of the bindings, or the defaults. */
+  private void offerArguments(Snapshot now, Routine.Macro macro) {
+    List<Binding> bindings = new ArrayList<>();
+    bindings.add(null);
+    now.library().bindings().values().stream()
+        .filter(b -> b.routine().equals(macro.id()) && !b.arguments().isEmpty())
+        .forEach(bindings::add);
+    if (!bindings.equals(with.getItems())) {
+      with.getItems().setAll(bindings);
+      with.setValue(bindings.size() > 1 ? bindings.get(1) : null);
+    }
+    boolean any = bindings.size() > 1;
+    with.setVisible(any);
+    with.setManaged(any);
+  }
+
+  private Map<String, Value> arguments() {
+    return with.getValue() == null ? Map.of() : with.getValue().arguments();
+  }
+
+  private static String about(Routine.Macro macro) {
+    List<String> parts = new ArrayList<>();
+    parts.add(Ui.text("collect.about", Line.count(macro.steps())));
+    if (!macro.manner().fromVersion().isEmpty()) {
+      parts.add(Ui.text("facts.version", macro.manner().fromVersion()));
+    }
+    if (macro.card().off()) {
+      parts.add(Ui.text("collect.isoff"));
+    }
+    if (!macro.card().note().isEmpty()) {
+      parts.add(macro.card().note());
+    }
+    return String.join(", ", parts);
+  }
+
+  /** Chooses a routine; a run of another one is given up. */
+  public void choose(String id) {
+    if (!id.equals(routine)) {
+      closeRun();
+      routine = id;
+      chosen = "";
+      list.choose(id);
+      show(session.now());
+    }
+  }
+
+  /** Shows the routines that match. */
+  public void filter(String text) {
+    list.filter(text);
+  }
+
+  public void focusList() {
+    list.focusList();
+  }
+
+  public void focusFilter() {
+    list.focusFilter();
+  }
+
+  private void put(Routine.Macro macro, String said) {
+    session.make(new Edit.PutRoutine(macro), said);
+  }
+
+  private void put(UnaryOperator<List<Line>> change, String said) {
+    macro()
+        .ifPresent(
+            m -> {
+              List<Line> next = change.apply(m.steps());
+              if (!next.equals(m.steps())) {
+                put(m.withSteps(next), said);
+              }
+            });
+  }
+
+  private void rename() {
+    macro()
+        .filter(m -> !m.name().equals(name.getText()) && !name.getText().isBlank())
+        .ifPresent(
+            m ->
+                put(
+                    m.named(m.id(), name.getText().strip()),
+                    Ui.text("said.renamed", name.getText().strip())));
+  }
+
+  private void card(UnaryOperator<Card> change) {
+    macro()
+        .ifPresent(m -> put(m.withCard(change.apply(m.card())), Ui.text("said.changed", m.name())));
+  }
+
+  private void added(Step added) {
+    String at =
+        chosen.isEmpty()
+            ? Integer.toString(macro().map(m -> m.steps().size()).orElse(0) + 1)
+            : Outline.after(chosen);
+    chosen = at;
+    put(
+        lines -> Outline.insert(lines, at, new Line(added)),
+        Ui.text("said.added", AddStep.words(added)));
+    outline.rowOf(at).ifPresent(this::scrollTo);
+  }
+
+  private void scrollTo(javafx.scene.Node node) {
+    steps.layout();
+    double high = middle.getHeight() - steps.getViewportBounds().getHeight();
+    if (high > 0) {
+      steps.setVvalue(
+          Math.clamp(
+              (node.getBoundsInParent().getMaxY() + outline.getLayoutY() - 200) / high, 0, 1));
+    }
+  }
+
+  /** A new routine for the application of the chosen one. */
+  public void addNew() {
+    String application = macro().map(Routine::application).orElse("vasculum");
+    String title = Ui.text("collect.fresh");
+    Routine.Macro fresh =
+        Routine.Macro.of(session.freeRoutineId(title), title, application, List.of(), List.of())
+            .inCategory(macro().map(Routine::category).orElse(""));
+    put(fresh, Ui.text("said.newroutine", title));
+    choose(fresh.id());
+    name.requestFocus();
+    name.selectAll();
+  }
+
+  private void copy() {
+    macro()
+        .ifPresent(
+            m -> {
+              String title = Ui.text("collect.copyof", m.name());
+              Routine.Macro copy = m.named(session.freeRoutineId(title), title);
+              put(copy, Ui.text("said.newroutine", title));
+              choose(copy.id());
+            });
+  }
+
+  private void remove() {
+    macro()
+        .ifPresent(
+            m -> {
+              long used =
+                  session.now().library().bindings().values().stream()
+                      .filter(b -> b.routine().equals(m.id()))
+                      .count();
+              session.make(
+                  new Edit.RemoveRoutine(m.id()),
+                  used == 0
+                      ? Ui.text("said.removed", m.name())
+                      : Ui.text("said.removedrafts", m.name(), used));
+              session.now().library().routines().keySet().stream()
+                  .findFirst()
+                  .ifPresent(this::choose);
+            });
+  }
+
+  /** The routine beside others of its application, its own earlier version first. */
+  private void compare() {
+    macro()
+        .ifPresent(
+            m -> {
+              List<Routine.Macro> others = new ArrayList<>();
+              earlier(m).ifPresent(others::add);
+              for (Routine r : session.now().library().routines().values()) {
+                switch (r) {
+                  case Routine.Macro o
+                      when !o.id().equals(m.id()) && o.application().equals(m.application()) ->
+                      others.add(o);
+                  case Routine.Macro same -> {}
+                }
+              }
+              ComparePanel panel = new ComparePanel(m, others, () -> setCenter(steps));
+              panel.getStyleClass().add("collect-middle");
+              ScrollPane scroll = new ScrollPane(panel);
+              scroll.setFitToWidth(true);
+              scroll.setStyle("-fx-background: -leaf;");
+              setCenter(scroll);
+            });
+  }
+
+  /** The routine as it was before its last change that can be undone. */
+  private Optional<Routine.Macro> earlier(Routine.Macro macro) {
+    History history = session.store().history();
+    while (history.last().isPresent()) {
+      history = history.undo();
+      Routine then = history.library().routines().get(macro.id());
+      if (then instanceof Routine.Macro m && !m.steps().equals(macro.steps())) {
+        return Optional.of(m);
+      }
+    }
+    return Optional.empty();
+  }
+
+  private void record() {
+    ways.toRecording(macro().map(Routine::application).orElse("vasculum"));
+  }
+
+  // outline
+
+  @Override
+  public void chooseStep(String number) {
+    chosen = number;
+    show(session.now());
+    outline.rowOf(number).ifPresent(this::scrollTo);
+  }
+
+  @Override
+  public void replace(String number, Line line) {
+    put(lines -> Outline.change(lines, number, l -> line), Ui.text("said.step", number));
+  }
+
+  @Override
+  public void mend(Mark mark) {
+    mark.mended()
+        .ifPresent(
+            step ->
+                put(
+                    lines -> Outline.change(lines, mark.number(), l -> l.with(step)),
+                    Ui.text("said.step", mark.number())));
+  }
+
+  @Override
+  public void move(String from, String to) {
+    put(lines -> Outline.move(lines, from, to), Ui.text("said.moved", from, to));
+  }
+
+  @Override
+  public void parameter(Making.Constant constant) {
+    macro()
+        .ifPresent(
+            m ->
+                put(
+                    Making.parameter(m, constant, constant.name()),
+                    Ui.text("said.parameter", constant.name())));
+  }
+
+  @Override
+  public void act(StepEditor.Action action) {
+    Optional<Line> line =
+        macro().flatMap(m -> chosen.isEmpty() ? Optional.empty() : Outline.at(m.steps(), chosen));
+    if (line.isEmpty()) {
+      return;
+    }
+    String at = chosen;
+    String said = Ui.text("said.step", at);
+    switch (action) {
+      case UP ->
+          Outline.before(at)
+              .ifPresent(
+                  to -> {
+                    chosen = to;
+                    put(l -> Outline.move(l, at, to), said);
+                  });
+      case DOWN -> {
+        String next = Outline.after(at);
+        if (macro().flatMap(m -> Outline.at(m.steps(), next)).isPresent()) {
+          chosen = next;
+          put(l -> Outline.move(l, next, at), said);
+        }
+      }
+      case IN -> {
+        chosen = "";
+        put(l -> Outline.indent(l, at), said);
+      }
+      case OUT -> {
+        chosen = Outline.around(at).map(Outline::after).orElse(at);
+        put(l -> Outline.outdent(l, at), said);
+      }
+      case SWITCH -> put(l -> Outline.change(l, at, x -> x.switchedOn(!x.on())), said);
+      case COPY -> put(l -> Outline.insert(l, Outline.after(at), line.get()), said);
+      case REMOVE -> put(l -> Outline.remove(l, at), Ui.text("said.gone", at));
+      case RUN_TO_HERE -> runTo(at);
+      case STOP_HERE -> macro().ifPresent(m -> put(l -> DialogStop.turned(m, at), said));
+    }
+  }
+
+  // running
+
+  private Run begin() {
+    Routine.Macro macro = macro().orElseThrow();
+    session.computer().bringToFront(macro.application());
+    before = session.programs().get(macro.application()).copy();
+    Snapshot now = session.now();
+    return Run.of(
+        macro, Map.of(), new Trial(now.library(), now.keymap(), session.computer()).around());
+  }
+
+  private void drive(Consumer<Run> how) {
+    if (macro().isEmpty() || !session.programs().containsKey(macro().get().application())) {
+      session.say(Ui.text("happens.nostandin"));
+      return;
+    }
+    if (current == null || current.status() instanceof Status.Over) {
+      current = begin();
+    }
+    how.accept(current);
+    stood();
+  }
+
+  private void stood() {
+    if (current != null) {
+      show(session.now());
+    }
+  }
+
+  /** Runs the routine to its end, or goes on with the one being stepped. */
+  public void runAll() {
+    drive(r -> session.runs().drive(r, x -> stood()));
+  }
+
+  /** Takes the next step, or begins. */
+  public void stepOnce() {
+    boolean fresh = current == null || current.status() instanceof Status.Over;
+    drive(
+        r -> {
+          session.runs().hold(r, x -> stood());
+          if (!fresh) {
+            r.step();
+          }
+        });
+    if (current != null && current.status() instanceof Status.Over) {
+      session.runs().let(current);
+    }
+  }
+
+  /** Runs until it stands before a step. */
+  private void runTo(String number) {
+    if (current != null) {
+      closeRun();
+    }
+    drive(
+        r -> {
+          session.runs().hold(r, x -> stood());
+          int most = Run.MOST_STEPS;
+          while (r.status() instanceof Status.Ready(String at, Step next)
+              && !at.equals(number)
+              && most-- > 0) {
+            r.step();
+          }
+        });
+  }
+
+  private void closeRun() {
+    if (current != null) {
+      Run over = current;
+      current = null;
+      if (!(over.status() instanceof Status.Over)) {
+        session.runs().giveUp(over);
+      }
+      session.runs().let(over);
+      show(session.now());
+    }
+  }
+}

@@ -1,0 +1,305 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.KeyCaps;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Manner;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Target;
+import foldtwice.routine.Yardstick;
+import foldtwice.shape.Opposites;
+import foldtwice.shape.Reading;
+import foldtwice.shape.Touch;
+import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** What there is to know about a routine: parameters, what it changes, what sets it off. */
+final class FactsPanel extends VBox {
+
+  private static final int MOST_BINDINGS = 9;
+
+  private final Session session;
+  private final Consumer<String> onBinding;
+
+  FactsPanel(Session session, Consumer<String> onBinding) {
+    this.session = session;
+    this.onBinding = onBinding;
+    setId("facts");
+    setSpacing(5);
+  }
+
+  void show(Snapshot now, Routine.Macro macro) {
+    getChildren().clear();
+    parameters(macro);
+    changes(macro);
+    manner(macro);
+    bindings(now, macro);
+    yardstick(macro.yardstick());
+  }
+
+  private void heading(String key) {
+    Label heading = Parts.label(Ui.text(key), "heading");
+    heading.setPadding(new javafx.geometry.Insets(8, 0, 0, 0));
+    getChildren().add(heading);
+  }
+
+  private void fact(String key, Node... facts) {
+    HBox row = Parts.fact(Ui.text(key), facts);
+    row.getStyleClass().add("why-row");
+    row.setAlignment(Pos.CENTER_LEFT);
+    getChildren().add(row);
+  }
+
+  private void fact(String key, String says, String... styles) {
+    fact(key, Parts.wrapped(says, styles));
+  }
+
+  private void parameters(Routine.Macro macro) {
+    heading("facts.parameters");
+    if (macro.parameters().isEmpty()) {
+      getChildren().add(Parts.wrapped(Ui.text("facts.noparameters"), "soft"));
+    }
+    for (Parameter p : macro.parameters()) {
+      Label name = Parts.label(p.name(), "argument");
+      name.setMinWidth(USE_PREF_SIZE);
+      Label kind = Parts.wrapped(range(p), "mono");
+      HBox.setHgrow(kind, javafx.scene.layout.Priority.ALWAYS);
+      kind.setMaxWidth(Double.MAX_VALUE);
+      kind.setAlignment(Pos.CENTER_RIGHT);
+      HBox row = new HBox(8, name, kind);
+      row.setId("parameter-" + p.name().replace(' ', '-'));
+      row.getStyleClass().add("why-row");
+      row.setAlignment(Pos.CENTER_LEFT);
+      getChildren().add(row);
+    }
+  }
+
+  private static String range(Parameter p) {
+    String value = Words.value(p, p.otherwise());
+    return switch (p.kind()) {
+      case Kind.Distance(var least, var most, var step) ->
+          Ui.text("facts.range", value, least.shown(), most.shown());
+      case Kind.Count(long least, long most) -> Ui.text("facts.range", value, least, most);
+      case Kind.Measure(var least, var most, var step) ->
+          Ui.text("facts.range", value, least.shown(), most.shown());
+      case Kind.Choice(List<String> options) -> String.join(", ", options);
+      default -> value;
+    };
+  }
+
+  private void changes(Routine.Macro macro) {
+    heading("facts.changes");
+    Reading reading = Reading.of(macro, session.known());
+    List<String> touched =
+        reading.touches().stream()
+            .filter(t -> t != Touch.UNDO_HISTORY)
+            .map(Words::touch)
+            .collect(Collectors.toCollection(ArrayList::new));
+    fact(
+        "facts.objects", touched.isEmpty() ? Ui.text("facts.nothing") : String.join(", ", touched));
+    if (!reading.putBack().isEmpty()) {
+      fact(
+          "facts.settings", Ui.text("facts.putback", String.join(", ", reading.putBack())), "good");
+    }
+    if (!reading.leaves().isEmpty()) {
+      fact(
+          "facts.settings",
+          Ui.text("facts.leaves", String.join(", ", reading.leaves())),
+          reading.onlySettings() ? "plain" : "costs");
+    }
+    boolean empties = reading.touches().contains(Touch.UNDO_HISTORY);
+    fact(
+        "facts.undo",
+        Ui.text(empties ? "facts.empties" : "facts.oneundo"),
+        empties ? "costs" : "plain");
+    if (!reading.beyond().isEmpty()) {
+      fact(
+          "facts.beyond",
+          reading.beyond().stream().map(Words::beyond).collect(Collectors.joining(", ")),
+          "costs");
+    }
+    List<String> needs = needs(macro, reading);
+    if (!needs.isEmpty()) {
+      fact("facts.needs", String.join(", ", needs));
+    }
+  }
+
+  private static List<String> needs(Routine.Macro macro, Reading reading) {
+    List<String> needs = new ArrayList<>();
+    if (reading.needsSelection()) {
+      needs.add(Ui.text("facts.selection"));
+    }
+    reading.addOns().forEach(a -> needs.add(Ui.text("facts.addon", a)));
+    if (!macro.manner().fromVersion().isEmpty()) {
+      needs.add(Ui.text("facts.version", macro.manner().fromVersion()));
+    }
+    if (reading.programs().size() > 1) {
+      needs.add(String.join(", ", reading.programs()));
+    }
+    return needs;
+  }
+
+  private void manner(Routine.Macro macro) {
+    fact(
+        "facts.actson",
+        choice(
+            "target",
+            Target.values(),
+            macro.target(),
+            Words::target,
+            t -> put(macro.withTarget(t))));
+    fact(
+        "facts.asks",
+        choice(
+            "asking",
+            Manner.Asking.values(),
+            macro.manner().asking(),
+            a -> Ui.text("asking." + a),
+            a -> put(macro.withManner(macro.manner().asking(a)))));
+  }
+
+  private <T> ComboBox<T> choice(
+      String id, T[] values, T now, Function<T, String> words, Consumer<T> onChosen) {
+    ComboBox<T> box = new ComboBox<>();
+    box.setId(id);
+    box.getItems().setAll(values);
+    box.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(T value) {
+            return value == null ? "" : words.apply(value);
+          }
+
+          @Override
+          public T fromString(String text) {
+            return box.getValue();
+          }
+        });
+    box.setValue(now);
+    box.setMaxWidth(196);
+    box.setMinWidth(0);
+    Parts.onChosen(
+        box,
+        () -> {
+          if (!box.getValue().equals(now)) {
+            onChosen.accept(box.getValue());
+          }
+        });
+    return box;
+  }
+
+  private void put(Routine.Macro macro) {
+    session.make(new Edit.PutRoutine(macro), Ui.text("said.changed", macro.name()));
+  }
+
+  private void bindings(Snapshot now, Routine.Macro macro) {
+    heading("facts.setoff");
+    List<Binding> bindings =
+        now.library().bindings().values().stream()
+            .filter(b -> b.routine().equals(macro.id()))
+            .toList();
+    for (Binding b : bindings.subList(0, Math.min(MOST_BINDINGS, bindings.size()))) {
+      String arguments = now.words().arguments(b);
+      Label where =
+          Parts.wrapped(
+              (arguments.isEmpty() ? "" : arguments + ", ") + now.words().place(b.place()));
+      Node keys =
+          b.triggers().isEmpty()
+              ? Parts.label(Ui.text("notrigger"), "soft")
+              : switch (b.triggers().getFirst()) {
+                case Trigger.Keys k -> KeyCaps.of(k.strokes());
+              };
+      HBox row = new HBox(8, keys, where);
+      row.setAlignment(Pos.CENTER_LEFT);
+      row.getStyleClass().addAll("why-row", "to-binding");
+      row.setOnMouseClicked(e -> onBinding.accept(b.id()));
+      getChildren().add(row);
+      half(now, bindings, b, macro).ifPresent(getChildren()::add);
+    }
+    if (bindings.size() > MOST_BINDINGS) {
+      getChildren()
+          .add(Parts.label(Ui.text("facts.more", bindings.size() - MOST_BINDINGS), "soft"));
+    }
+    getChildren()
+        .add(Parts.button("bind-it", Ui.text("facts.bind"), () -> bind(macro, Map.of()), "link"));
+  }
+
+  /** Offers the missing half of a pair. */
+  private Optional<Node> half(Snapshot now, List<Binding> all, Binding b, Routine.Macro macro) {
+    return Opposites.of(macro, b.arguments())
+        .filter(
+            other ->
+                all.stream()
+                    .noneMatch(x -> x.place().equals(b.place()) && x.arguments().equals(other)))
+        .map(
+            other -> {
+              Binding made = b.withRoutine(macro.id(), other).withTriggers(List.of());
+              return Parts.button(
+                  "half-" + b.id(),
+                  Ui.text("facts.half", now.words().arguments(made)),
+                  () -> bindLike(made),
+                  "link");
+            });
+  }
+
+  private void bind(Routine.Macro macro, Map<String, foldtwice.routine.Value> arguments) {
+    bindLike(
+        new Binding(
+            "",
+            macro.id(),
+            new foldtwice.place.Place.Whole(macro.application()),
+            List.of(),
+            arguments,
+            0,
+            foldtwice.extras.Extras.NONE));
+  }
+
+  private void bindLike(Binding like) {
+    String id = session.freeBindingId();
+    Binding fresh =
+        new Binding(
+            id, like.routine(), like.place(), like.triggers(), like.arguments(), 0, like.extras());
+    session.make(
+        new Edit.PutBinding(fresh), Ui.text("said.made", session.now().words().binding(fresh)));
+    if (session.now().library().bindings().containsKey(id)) {
+      onBinding.accept(id);
+    }
+  }
+
+  private void yardstick(Yardstick yardstick) {
+    heading("facts.yardstick");
+    if (yardstick.moves().isEmpty()) {
+      getChildren().add(Parts.wrapped(Ui.text("facts.noyardstick"), "soft"));
+      return;
+    }
+    fact(
+        "facts.byhand",
+        Ui.text(
+            "facts.hand",
+            yardstick.clicks(),
+            yardstick.keys(),
+            yardstick.pointerMoves(),
+            yardstick.menuLevels(),
+            yardstick.handMoves()));
+  }
+}

@@ -1,0 +1,79 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
+import foldtwice.shape.StepFields;
+import foldtwice.words.StepWords;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+
+/** A step as it reads, its insertions set off, and what it comes to with the defaults. */
+final class StepText {
+
+  private StepText() {}
+
+  /** The rest of a step after its verb, insertions as chips. */
+  static Node of(Step step) {
+    FlowPane flow = new FlowPane(3, 2);
+    flow.setMinWidth(0);
+    flow.setPrefWrapLength(330);
+    flow.setRowValignment(javafx.geometry.VPos.CENTER);
+    flow.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    parts(StepWords.rest(step)).forEach(flow.getChildren()::add);
+    return flow;
+  }
+
+  private static List<Node> parts(String text) {
+    List<Node> parts = new ArrayList<>();
+    int from = 0;
+    for (int open = text.indexOf('\u2039'); open >= 0; open = text.indexOf('\u2039', from)) {
+      int close = text.indexOf('\u203a', open);
+      if (close < 0) {
+        break;
+      }
+      plain(text.substring(from, open), parts);
+      parts.add(Parts.label(text.substring(open + 1, close), "argument"));
+      from = close + 1;
+    }
+    plain(text.substring(from), parts);
+    return parts;
+  }
+
+  private static void plain(String text, List<Node> parts) {
+    if (!text.isBlank()) {
+      Label label = Parts.wrapped(text.strip());
+      label.setMinWidth(0);
+      parts.add(label);
+    }
+  }
+
+  /**
+   * What the insertions of a step's texts come to with the parameters' defaults; empty where there
+   * are none, or one is only known while it runs.
+   */
+  static Optional<String> preview(Routine.Macro macro, Step step) {
+    for (StepFields.Field field : StepFields.of(step)) {
+      Template template = new Template(field.text());
+      List<String> names = template.names();
+      if (!names.isEmpty() && names.stream().allMatch(n -> macro.parameter(n).isPresent())) {
+        String shown =
+            template.with(
+                n ->
+                    macro
+                        .parameter(n)
+                        .map(Parameter::otherwise)
+                        .map(foldtwice.routine.Value::shown)
+                        .orElse(n));
+        return Optional.of(shown.replace("'", ""));
+      }
+    }
+    return Optional.empty();
+  }
+}

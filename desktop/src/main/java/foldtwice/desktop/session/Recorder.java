@@ -1,0 +1,160 @@
+package foldtwice.desktop.session;
+
+import foldtwice.binding.Binding;
+import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
+import foldtwice.place.Place;
+import foldtwice.recording.Recording;
+import foldtwice.recording.Route;
+import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.run.Act;
+import foldtwice.run.Program;
+import foldtwice.run.Reply;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
+
+/** Records what is done by hand in a stand-in, and keeps it as a macro. */
+public final class Recorder {
+
+  /** What is being recorded. */
+  private record On(Recording recording, Route route, Place place) {}
+
+  private final Session session;
+  private final ReadOnlyIntegerWrapper heard = new ReadOnlyIntegerWrapper(-1);
+  private On on;
+
+  Recorder(Session session) {
+    this.session = session;
+  }
+
+  /** How many acts have been heard; negative while nothing is recorded. */
+  public ReadOnlyIntegerProperty heardProperty() {
+    return heard.getReadOnlyProperty();
+  }
+
+  public boolean isOn() {
+    return on != null;
+  }
+
+  public boolean isPaused() {
+    return on != null && on.recording().paused();
+  }
+
+  /** The application that is recorded. */
+  public String application() {
+    return on == null ? "" : on.recording().application();
+  }
+
+  public void start(Program program) {
+    on = new On(new Recording(program.application()), new Route(), program.place());
+    heard.set(0);
+    session.say(Ui.text("record.on", program.application()));
+  }
+
+  /** Pauses, or goes on. */
+  public void pause() {
+    on.recording().pause(!on.recording().paused());
+    session.say(Ui.text(isPaused() ? "record.paused" : "record.goeson"));
+  }
+
+  /** Takes note of an act that was done. */
+  public void hear(Act act, Reply reply, Program program) {
+    if (on == null) {
+      return;
+    }
+    on.recording().hear(act, reply, program);
+    if (act instanceof Act.Choose(List<String> menu) && !isPaused()) {
+      on.route().menu(menu.size());
+    }
+    heard.set(on.recording().size());
+  }
+
+  /** The hand struck a key. */
+  public void key() {
+    if (on != null && !isPaused()) {
+      on.route().key();
+    }
+  }
+
+  /** The hand clicked, at this point of the window, something so wide. */
+  public void click(double x, double y, double width) {
+    if (on != null && !isPaused()) {
+      on.route().click(x, y, width);
+    }
+  }
+
+  /** The steps so far. */
+  public List<Line> steps() {
+    return on == null ? List.of() : on.recording().steps();
+  }
+
+  /** Stops and keeps nothing. */
+  public void dismiss() {
+    on = null;
+    heard.set(-1);
+    session.say(Ui.text("record.dismissed"));
+  }
+
+  /**
+   * Stops and keeps the macro in the library, bound if a trigger is given.
+   *
+   * @return its id; empty when nothing was done
+   */
+  public Optional<String> keep(String name, Optional<Trigger> trigger) {
+    List<Line> steps = steps();
+    if (steps.isEmpty()) {
+      dismiss();
+      return Optional.empty();
+    }
+    String title = name.isBlank() ? Ui.text("record.unnamed") : name.strip();
+    Routine.Macro macro =
+        Routine.Macro.of(freeId(title), title, application(), List.of(), steps)
+            .inCategory(category())
+            .withYardstick(on.route().yardstick());
+    List<Edit> edits = new ArrayList<>(List.of(new Edit.PutRoutine(macro)));
+    trigger.ifPresent(
+        t ->
+            edits.add(
+                new Edit.PutBinding(
+                    new Binding(
+                        session.freeBindingId(),
+                        macro.id(),
+                        on.place(),
+                        List.of(t),
+                        Map.of(),
+                        0,
+                        Extras.NONE))));
+    on = null;
+    heard.set(-1);
+    session.make(new Edit.Together(edits), Ui.text("record.kept", title, steps.size()));
+    return Optional.of(macro.id());
+  }
+
+  /** The heading most routines of the application stand under. */
+  private String category() {
+    return session.now().library().routines().values().stream()
+        .filter(r -> r.application().equals(application()))
+        .map(Routine::category)
+        .findFirst()
+        .orElse("");
+  }
+
+  /** An id no routine has yet, made of a name. */
+  String freeId(String name) {
+    String base =
+        name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+    String stem = base.isEmpty() ? "routine" : base;
+    String id = stem;
+    for (int i = 2; session.now().library().routines().containsKey(id); i++) {
+      id = stem + "-" + i;
+    }
+    return id;
+  }
+}
