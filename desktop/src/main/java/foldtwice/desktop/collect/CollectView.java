@@ -500,7 +500,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     before = session.programs().get(macro.application()).copy();
     Snapshot now = session.now();
     return Run.of(
-        macro, Map.of(), new Trial(now.library(), now.keymap(), session.computer()).around());
+        macro, arguments(), new Trial(now.library(), now.keymap(), session.computer()).around());
   }
 
   private void drive(Consumer<Run> how) {
