@@ -58,7 +58,7 @@ public final class StepFinder {
     List<Step> offered = new ArrayList<>(offered());
     record Ranked(Step step, int rank) {}
     offered.stream()
-        .map(s -> new Ranked(s, rank(words.apply(s).toLowerCase(Locale.ROOT), sought)))
+        .map(s -> new Ranked(s, rank(s, words.apply(s).toLowerCase(Locale.ROOT), sought)))
         .filter(r -> r.rank() >= 0)
         .sorted(Comparator.comparingInt(Ranked::rank))
         .map(Ranked::step)
@@ -67,9 +67,20 @@ public final class StepFinder {
     return found.subList(0, Math.min(MOST, found.size()));
   }
 
+  /** What another routine does comes after what the program itself does. */
+  private static final int LATER = 60;
+
+  /** Commands come first among what matches as well. */
+  private static final int SOON = 12;
+
   /** How far the words are from the beginning, plus the length; negative when one is missing. */
-  private static int rank(String text, String[] sought) {
-    int rank = 0;
+  private static int rank(Step step, String text, String[] sought) {
+    int rank =
+        switch (step) {
+          case Step.RunRoutine r -> LATER;
+          case Step.Choose c -> 0;
+          default -> SOON;
+        };
     for (String word : sought) {
       int at = begins(text, word);
       if (at < 0) {
@@ -77,7 +88,7 @@ public final class StepFinder {
       }
       rank += at;
     }
-    return rank * 4 + text.length();
+    return rank + text.length();
   }
 
   private static int begins(String text, String word) {

@@ -25,7 +25,7 @@ class EditTest {
         all.isEmpty() || random.nextInt(4) == 0
             ? Fixture.library("mine box Alt+L").bindings().get("mine box Alt+L")
             : all.get(random.nextInt(all.size()));
-    return switch (random.nextInt(depth == 0 ? 4 : 5)) {
+    return switch (random.nextInt(depth == 0 ? 6 : 7)) {
       case 0 ->
           new Edit.PutBinding(
               some.withTriggers(List.of(Notation.read("F" + random.nextInt(1, 9)))));
@@ -42,6 +42,12 @@ class EditTest {
                   some.extras()),
               random.nextInt(6));
       case 3 -> new Edit.PutBinding(some.withArgument("x", Value.Amount.of(random.nextInt(9))));
+      case 4 ->
+          new Edit.PutRoutine(
+              foldtwice.routine.Routine.Macro.of(
+                  "r" + random.nextInt(4), "R", "app", List.of(), RandomLibraries.lines(random)),
+              random.nextInt(6));
+      case 5 -> new Edit.RemoveRoutine("r" + random.nextInt(4));
       default -> {
         List<Edit> edits = new ArrayList<>();
         Library at = library;

@@ -222,6 +222,11 @@ public final class RandomLibraries {
     return new Value.Length(new BigDecimal(amount), foldtwice.routine.LengthUnit.MM);
   }
 
+  /** Steps of every kind, some inside others. */
+  public static List<Line> lines(Random random) {
+    return new RandomLibraries(random.nextLong()).lines(2);
+  }
+
   private List<Line> lines(int depth) {
     return random
         .ints(random.nextInt(4), 0, depth == 0 ? 24 : 27)

@@ -195,6 +195,42 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  /** Goes down the menus of the stand-in in front, by mouse. */
+  void menu(String... path) {
+    for (String label : path) {
+      Node item = ask(() -> labelled(label));
+      run(
+          () -> {
+            Bounds b = item.localToScreen(item.getBoundsInLocal());
+            robot.mouseMove(b.getCenterX(), b.getCenterY());
+            robot.mouseClick(MouseButton.PRIMARY);
+          });
+      settle();
+    }
+  }
+
+  /** A menu or menu item of this label, in the window or in a menu that is open. */
+  private static Node labelled(String label) {
+    List<javafx.stage.Window> windows = new ArrayList<>(javafx.stage.Window.getWindows());
+    for (javafx.stage.Window window : windows.reversed()) {
+      for (Node node : window.getScene().getRoot().lookupAll(".label")) {
+        if (node instanceof Labeled l && label.equals(l.getText()) && isMenu(node)) {
+          return node;
+        }
+      }
+    }
+    throw new AssertionError("no menu shows " + label);
+  }
+
+  private static boolean isMenu(Node node) {
+    for (Node n = node; n != null; n = n.getParent()) {
+      if (n.getStyleClass().contains("menu-item") || n.getStyleClass().contains("menu-button")) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   Node node(String selector) {
     Node found = ask(() -> scene.lookup(selector));
     if (found == null) {
@@ -252,6 +288,18 @@ final class Hands implements AutoCloseable {
   /** The node that has the keys. */
   Node focus() {
     return ask(scene::getFocusOwner);
+  }
+
+  /** Waits until a part of the window shows a text. */
+  void waitForText(String selector, String text) {
+    long end = System.currentTimeMillis() + PATIENCE_MILLIS;
+    while (!has(selector) || !text(selector).contains(text)) {
+      if (System.currentTimeMillis() > end) {
+        throw new AssertionError(
+            selector + " never showed \"" + text + "\": " + (has(selector) ? text(selector) : ""));
+      }
+      settle();
+    }
   }
 
   void waitUntil(String what, BooleanSupplier holds) {

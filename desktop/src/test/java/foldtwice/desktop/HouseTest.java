@@ -23,11 +23,13 @@ class HouseTest {
     "foldtwice.trigger..",
     "foldtwice.place..",
     "foldtwice.routine..",
+    "foldtwice.shape..",
     "foldtwice.binding..",
     "foldtwice.library..",
     "foldtwice.resolve..",
     "foldtwice.conflict..",
     "foldtwice.run..",
+    "foldtwice.recording..",
     "foldtwice.extras..",
     "foldtwice.words.."
   };
@@ -76,11 +78,13 @@ class HouseTest {
       "trigger",
       "place",
       "routine",
+      "shape",
       "binding",
       "library",
       "resolve",
       "conflict",
       "run",
+      "recording",
       "words"
     };
     for (int low = 0; low < rooms.length; low++) {

@@ -58,6 +58,20 @@ final class RunPanel extends VBox {
       says.getChildren()
           .add(Parts.wrapped(Ui.text("run.waiting", StepWords.rest(w.step())), "soft"));
     }
+    run.program()
+        .flatMap(Program::dialog)
+        .ifPresent(
+            d -> {
+              says.getChildren().add(Parts.label(Ui.text("run.dialog", d.title()), "heading"));
+              d.fields()
+                  .forEach(
+                      f ->
+                          says.getChildren()
+                              .add(
+                                  Parts.fact(
+                                      f.label(),
+                                      Parts.wrapped(f.text() + " " + f.symbol(), "mono"))));
+            });
     if (!over && !run.variables().isEmpty()) {
       says.getChildren().add(Parts.label(Ui.text("run.values"), "heading"));
       run.variables()

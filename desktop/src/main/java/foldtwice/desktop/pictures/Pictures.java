@@ -78,8 +78,9 @@ public final class Pictures extends Application {
   }
 
   private void write(Frame frame) {
-    collect(frame);
     BindView bind = frame.showBind();
+    collect(frame);
+    script.add(frame::showBind);
     script.add(bind::fire);
     script.add(() -> picture("bind"));
     script.add(() -> bind.choose("b14"));
@@ -126,7 +127,7 @@ public final class Pictures extends Application {
     script.add(() -> picture("try-desk"));
     script.add(() -> press("#asking-up"));
     script.add(() -> frame.showTry().go("tagpress"));
-    script.add(frame.showTry()::record);
+    script.add(() -> frame.showTry().record());
     script.add(() -> picture("try-record"));
     script.add(Platform::exit);
   }
@@ -136,9 +137,9 @@ public final class Pictures extends Application {
     script.add(() -> picture("collect"));
     script.add(() -> frame.showCollect().choose("inch-shift"));
     script.add(() -> frame.showCollect().chooseStep("3"));
-    script.add(frame.showCollect()::stepOnce);
+    script.add(() -> frame.showCollect().stepOnce());
     for (int i = 0; i < 3; i++) {
-      script.add(frame.showCollect()::stepOnce);
+      script.add(() -> frame.showCollect().stepOnce());
     }
     script.add(() -> picture("collect-step"));
   }

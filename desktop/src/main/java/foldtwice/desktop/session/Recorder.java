@@ -3,6 +3,7 @@ package foldtwice.desktop.session;
 import foldtwice.binding.Binding;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
+import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.recording.Recording;
 import foldtwice.recording.Route;
@@ -47,15 +48,26 @@ public final class Recorder {
     return on != null && on.recording().paused();
   }
 
-  /** The application that is recorded. */
-  public String application() {
+  /** The id of the application that is recorded. */
+  private String application() {
     return on == null ? "" : on.recording().application();
+  }
+
+  /** Its name. */
+  public String program() {
+    return nameOf(application());
+  }
+
+  private String nameOf(String id) {
+    return Optional.ofNullable(session.now().library().applications().get(id))
+        .map(Application::name)
+        .orElse(id);
   }
 
   public void start(Program program) {
     on = new On(new Recording(program.application()), new Route(), program.place());
     heard.set(0);
-    session.say(Ui.text("record.on", program.application()));
+    session.say(Ui.text("record.on", nameOf(program.application())));
   }
 
   /** Pauses, or goes on. */

@@ -61,7 +61,7 @@ final class DialogCard extends VBox {
   /** A field; Enter in it presses the first button. What is typed is in the program at once. */
   private HBox row(Dialog.Field field, Runnable onEnter) {
     Node input = field.options().isEmpty() ? text(field, onEnter) : choice(field);
-    input.setId("field-" + field.label());
+    input.setId("field-" + field.label().replace(' ', '-'));
     input.setUserData(field.label());
     Label name = Parts.label(field.label());
     name.setLabelFor(input);

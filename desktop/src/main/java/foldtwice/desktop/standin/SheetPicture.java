@@ -122,6 +122,7 @@ final class SheetPicture extends Picture {
 
   private void draw(Box box, boolean selected, double left, double top, double perMm) {
     Rectangle outline = outline(box, left, top, perMm, selected ? "selected" : "plain");
+    outline.setId("box-" + box.number());
     clickable(outline, "box " + box.number());
     getChildren().add(outline);
     boolean editing = program.editing().filter(n -> n == box.number()).isPresent();

@@ -88,7 +88,7 @@ final class RecordPanel extends VBox {
     state.setText(
         Ui.text(
             recorder.isPaused() ? "record.statepaused" : "record.state",
-            recorder.application(),
+            recorder.program(),
             lines.size()));
     pause.setText(Ui.text(recorder.isPaused() ? "record.goon" : "record.pause"));
     steps.getChildren().clear();
