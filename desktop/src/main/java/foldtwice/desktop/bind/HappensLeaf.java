@@ -215,6 +215,9 @@ final class HappensLeaf extends Leaf {
   }
 
   private void showFired() {
+    if (result.isFocusWithin()) {
+      fire.requestFocus(); // what had the keys is gone now
+    }
     preview.show(session.programs().get(firedIn), firedBefore);
     result.getChildren().clear();
     for (Effect effect : fired) {

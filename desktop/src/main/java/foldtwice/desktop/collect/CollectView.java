@@ -70,6 +70,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   private final Button step;
   private String routine = "";
   private String chosen = "";
+  private String named = "";
   private Run current;
   private Program before;
 
@@ -193,8 +194,9 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
       return;
     }
     Routine.Macro macro = shown.get();
-    if (!name.isFocused() || !name.getText().equals(macro.name())) {
-      name.setText(macro.name());
+    if (!name.isFocused() || !macro.id().equals(named)) {
+      name.setText(macro.name()); // a name being typed is left alone
+      named = macro.id();
     }
     String application =
         Optional.ofNullable(now.library().applications().get(macro.application()))
@@ -209,12 +211,16 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     List<Mark> marks = Checker.check(macro, session.known());
     String at = current == null ? "" : current.number();
     outline.show(macro, session.known(), marks, chosen, at);
+    boolean keysBeside = right.isFocusWithin();
     if (current == null) {
       right.getChildren().setAll(facts);
       facts.show(now, macro);
     } else {
       right.getChildren().setAll(running);
       running.show(current, before);
+    }
+    if (keysBeside) {
+      outline.requestFocus(); // what had the keys may be gone
     }
   }
 
@@ -387,13 +393,18 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
                   case Routine.Macro same -> {}
                 }
               }
-              ComparePanel panel = new ComparePanel(m, others, () -> setCenter(steps));
+              ComparePanel panel = new ComparePanel(m, others, this::closeComparison);
               panel.getStyleClass().add("collect-middle");
               ScrollPane scroll = new ScrollPane(panel);
               scroll.setFitToWidth(true);
               scroll.setStyle("-fx-background: -leaf;");
               setCenter(scroll);
             });
+  }
+
+  private void closeComparison() {
+    setCenter(steps);
+    outline.requestFocus();
   }
 
   /** The routine as it was before its last change that can be undone. */

@@ -309,11 +309,11 @@ public final class Frame extends StackPane implements Finder.Targets {
         trying().record();
       }
       case STEP -> {
-        go(collectTab);
+        toCollect();
         collect().stepOnce();
       }
       case RUN -> {
-        go(collectTab);
+        toCollect();
         collect().runAll();
       }
       case BIND_VIEW -> go(bindTab);
@@ -335,6 +335,13 @@ public final class Frame extends StackPane implements Finder.Targets {
         bind.focusFilter();
       }
       case DAY_NIGHT -> turnSheet();
+    }
+  }
+
+  /** To Collect, unless it is there already: the keys stay where they are. */
+  private void toCollect() {
+    if (!collectTab.isSelected()) {
+      go(collectTab);
     }
   }
 

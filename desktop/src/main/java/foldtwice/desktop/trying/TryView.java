@@ -440,6 +440,9 @@ public final class TryView extends BorderPane {
 
   /** Who looked at the press and what it did, as far as that has come. */
   private void explain() {
+    if (why.isFocusWithin()) {
+      focusWindow(); // what had the keys is gone now
+    }
     why.getChildren().clear();
     if (shown.explanation().isPresent()) {
       why.getChildren()
