@@ -27,6 +27,14 @@ public final class Ratios {
     ratio("resolver within 3 x a plain HashMap", scores, "resolver", "plainHashMap", "ns", 3);
     times("resolver at least 50 x faster than a scan", scores, "resolver", "linearScan", "ns", 50);
     most("audit of 10,000 bindings under 300 ms", scores, "audit", "ms", 300);
+    ratio("a run within 5 x the same calls from Java", scores, "interpreter", "direct", "ms", 5);
+    row(
+        "at least 300,000 simple steps a second",
+        number(RunBench.STEPS / scores.get("interpreter") * 1000) + " /s",
+        "",
+        number(RunBench.STEPS / scores.get("interpreter") * 1000) + " /s",
+        RunBench.STEPS / scores.get("interpreter") * 1000 >= 300_000);
+    most("checking 500 steps while typing under 20 ms", scores, "checking", "ms", 20);
     turns("loading within 3 x Jackson's tree", loading.library(), loading.tree(), 3);
     most("advice among 10,000 bindings under 50 ms", scores, "advice", "ms", 50);
     turns(

@@ -80,6 +80,9 @@ public record Strip(List<Shot> shots, List<String> selected) {
   }
 
   private static void differences(Shot old, Shot now, List<Change> changes) {
+    if (old.equals(now)) {
+      return;
+    }
     now.values()
         .forEach(
             (name, value) ->

@@ -22,6 +22,14 @@ final class SheetWords {
   /** Positions and sizes are told in a unit. */
   static List<Change> differences(Sheet before, Sheet after, LengthUnit unit) {
     List<Change> changes = new ArrayList<>();
+    if (!before.boxes().equals(after.boxes())) {
+      boxes(before, after, unit, changes);
+    }
+    StandIn.compare(changes, "selection", selection(before), selection(after));
+    return changes;
+  }
+
+  private static void boxes(Sheet before, Sheet after, LengthUnit unit, List<Change> changes) {
     for (Box b : after.boxes()) {
       Optional<Box> old = before.box(b.number());
       if (old.isEmpty()) {
@@ -35,8 +43,6 @@ final class SheetWords {
         changes.add(new Change("box " + b.number(), "there", "deleted"));
       }
     }
-    StandIn.compare(changes, "selection", selection(before), selection(after));
-    return changes;
   }
 
   private static void box(List<Change> changes, Box old, Box now, LengthUnit u) {
