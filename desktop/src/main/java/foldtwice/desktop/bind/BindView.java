@@ -53,7 +53,8 @@ public final class BindView extends BorderPane {
     happens = new HappensLeaf(session);
     filter.setId("filter");
     filter.setPromptText(Ui.text("bind.filter"));
-    filter.setPrefColumnCount(12);
+    filter.setPrefColumnCount(9);
+    count.setMinWidth(USE_PREF_SIZE);
     filter.setTooltip(new Tooltip(OwnKeys.FILTER.keys()));
     filter.textProperty().addListener((o, a, b) -> refilter());
     filter.setOnKeyPressed(

@@ -51,6 +51,7 @@ final class MapPicture extends Picture {
     grid();
     program.document().legs().forEach(this::leg);
     program.document().stops().forEach(this::stop);
+    program.document().stops().forEach(this::nameOf);
   }
 
   /** The whole map, or a site and its plots when one is inside. */
@@ -127,10 +128,21 @@ final class MapPicture extends Picture {
     clickable(line, leg.name());
     boolean roomy = Math.hypot(from.x() - to.x(), from.y() - to.y()) * scale > 80;
     if (whole && namesShown() && roomy) {
-      Text metres = new Text(program.document().metres(leg) + " m");
-      metres.getStyleClass().add("map-metres");
-      metres.relocate((x(from.x()) + x(to.x())) / 2 + 6, (y(from.y()) + y(to.y())) / 2 + 2);
-      add(metres);
+      write(
+          program.document().metres(leg) + " m",
+          "map-metres",
+          (x(from.x()) + x(to.x())) / 2 + 6,
+          (y(from.y()) + y(to.y())) / 2 + 2);
+    }
+  }
+
+  /** A text with a rim of the ground's colour, so that lines behind it do not cross it. */
+  private void write(String text, String style, double atX, double atY) {
+    for (String layer : new String[] {"map-rim", "map-text"}) {
+      Text part = new Text(text);
+      part.getStyleClass().addAll(style, layer);
+      part.relocate(atX, atY);
+      add(part);
     }
   }
 
@@ -171,12 +183,14 @@ final class MapPicture extends Picture {
     shape.setId("map-" + stop.name().replace(' ', '-'));
     clickable(shape, stop.name());
     getChildren().add(shape);
+  }
+
+  /** Names come last, above everything. */
+  private void nameOf(Stop stop) {
+    double r = whole ? 8 : 6;
     boolean small = stop.kind() == Stop.Kind.PLOT && program.site().isEmpty();
     if (whole && namesShown() && !small) {
-      Text name = new Text(stop.name());
-      name.getStyleClass().add("map-name");
-      name.relocate(x(stop.x()) + r + 2, y(stop.y()) - r - 18);
-      add(name);
+      write(stop.name(), "map-name", x(stop.x()) + r + 2, y(stop.y()) - r - 18);
     }
   }
 }
