@@ -188,7 +188,7 @@ final class Trail {
     while (!steps.isEmpty() && steps.getLast() instanceof Step.Select) {
       before.addFirst(steps.removeLast());
     }
-    if (name.isEmpty()) {
+    if (name.isEmpty() || now.isEmpty()) {
       steps.add(new Step.Select(Whom.Group.NOTHING, false));
     } else if (!adding) {
       steps.add(named(name, false));

@@ -118,6 +118,14 @@ class RecordingTest {
         .isEqualTo("Select Gate; Select Footbridge besides; Choose Leg \u203a Join selected");
   }
 
+  /** Found by the property below. */
+  @Test
+  void theOnlyOneSelectedCanBeLetGo() {
+    Recording recording =
+        record(fresh("tagpress"), choose("Box", "Lock"), new Act.Click("box 1", true));
+    assertThat(read(recording)).isEqualTo("Choose Box \u203a Lock; Select nothing");
+  }
+
   @Test
   void aValueThatIsDraggedToAndFroIsSetOnce() {
     Recording recording =
@@ -199,6 +207,31 @@ class RecordingTest {
     StandIn<?> copy = (StandIn<?>) program.copy();
     copy.select(foldtwice.routine.Whom.Group.ALL, false);
     return copy.selected();
+  }
+
+  @Test
+  void whatIsThereAlreadyIsFound() {
+    var keymap = Demo.keymap("camera-bench");
+    assertThat(
+            foldtwice.words.ShorterWay.toCommand(
+                Demo.LIBRARY, keymap, "vasculum", List.of("Register", "Save")))
+        .as("a native key")
+        .contains("Ctrl+S");
+    assertThat(
+            foldtwice.words.ShorterWay.toCommand(
+                Demo.LIBRARY, keymap, "vasculum", List.of("Flags", "Moss")))
+        .as("a binding whose routine chooses it, with its argument")
+        .contains("Ctrl+[Digit3]");
+    assertThat(
+            foldtwice.words.ShorterWay.toCommand(
+                Demo.LIBRARY, keymap, "vasculum", List.of("Register", "Compact")))
+        .as("only a routine that does more than that")
+        .isEmpty();
+    Recording recording =
+        record(fresh("copystand"), choose("Edit", "Select all"), choose("Adjust", "Straighten"));
+    assertThat(foldtwice.words.ShorterWay.toSteps(Demo.LIBRARY, "copystand", recording.steps()))
+        .map(Routine::name)
+        .contains("Straighten all shots");
   }
 
   @Test

@@ -7,6 +7,7 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
+import foldtwice.routine.Card;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Manner;
 import foldtwice.routine.Parameter;
@@ -19,6 +20,7 @@ import foldtwice.shape.Touch;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,6 +31,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
@@ -55,6 +58,63 @@ final class FactsPanel extends VBox {
     manner(macro);
     bindings(now, macro);
     yardstick(macro.yardstick());
+    card(macro);
+  }
+
+  /** What a person keeps about it: heading, tags, a colour to find it by, a note. */
+  private void card(Routine.Macro macro) {
+    heading("facts.card");
+    fact("facts.heading", text("category", macro.category(), t -> put(macro.inCategory(t))));
+    fact(
+        "facts.tags",
+        text(
+            "tags",
+            String.join(", ", macro.card().tags()),
+            t ->
+                put(
+                    macro.withCard(
+                        macro
+                            .card()
+                            .tagged(
+                                Arrays.stream(t.split(","))
+                                    .map(String::strip)
+                                    .filter(tag -> !tag.isEmpty())
+                                    .toList())))));
+    List<String> colours = new ArrayList<>(Card.COLOURS);
+    colours.addFirst("");
+    fact(
+        "facts.colour",
+        choice(
+            "colour",
+            colours.toArray(new String[0]),
+            macro.card().colour(),
+            c -> c.isEmpty() ? Ui.text("standin.none") : c,
+            c -> put(macro.withCard(macro.card().marked(c)))));
+    fact(
+        "facts.note",
+        text("note", macro.card().note(), t -> put(macro.withCard(macro.card().saying(t)))));
+  }
+
+  private static TextField text(String id, String now, Consumer<String> onChanged) {
+    TextField field = new TextField(now);
+    field.setId("card-" + id);
+    field.setMinWidth(0);
+    Runnable keep =
+        () -> {
+          if (!field.getText().strip().equals(now)) {
+            onChanged.accept(field.getText().strip());
+          }
+        };
+    field.setOnAction(e -> keep.run());
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was) {
+                keep.run();
+              }
+            });
+    return field;
   }
 
   private void heading(String key) {

@@ -13,6 +13,7 @@ import foldtwice.run.Act;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.trigger.Trigger;
+import foldtwice.words.ShorterWay;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -143,9 +144,13 @@ public final class Recorder {
                         Map.of(),
                         0,
                         Extras.NONE))));
+    Optional<Routine> same = ShorterWay.toSteps(session.now().library(), application(), steps);
     on = null;
     heard.set(-1);
-    session.make(new Edit.Together(edits), Ui.text("record.kept", title, steps.size()));
+    session.make(
+        new Edit.Together(edits),
+        same.map(r -> Ui.text("record.same", title, r.name()))
+            .orElseGet(() -> Ui.text("record.kept", title, steps.size())));
     return Optional.of(macro.id());
   }
 

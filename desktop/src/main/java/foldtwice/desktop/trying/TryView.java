@@ -16,6 +16,7 @@ import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Resolver;
 import foldtwice.run.Act;
 import foldtwice.run.Program;
+import foldtwice.run.Reply;
 import foldtwice.run.Run;
 import foldtwice.run.Status;
 import foldtwice.run.Trial;
@@ -25,6 +26,7 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
+import foldtwice.words.ShorterWay;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -177,6 +179,7 @@ public final class TryView extends BorderPane {
             session.recorder().hear(act, reply, entry.getValue());
             if (!(act instanceof Act.Fill)) {
               worked();
+              hint(act, reply);
             }
           });
       window.addEventFilter(MouseEvent.MOUSE_PRESSED, this::clicked);
@@ -201,6 +204,15 @@ public final class TryView extends BorderPane {
             context,
             Parts.gap(),
             Parts.button("try-record", Ui.text("collect.record"), this::record));
+  }
+
+  /** Quietly says that keys would have done what was chosen from a menu. */
+  private void hint(Act act, Reply reply) {
+    if (act instanceof Act.Choose(List<String> menu) && reply instanceof Reply.Done) {
+      Snapshot now = session.now();
+      ShorterWay.toCommand(now.library(), now.keymap(), application, menu)
+          .ifPresent(keys -> session.say(Ui.text("try.shorter", keys)));
+    }
   }
 
   private void clicked(MouseEvent e) {
@@ -247,7 +259,7 @@ public final class TryView extends BorderPane {
                 .recorder()
                 .hear(
                     new Act.Ran(ran.routine().id(), ran.binding().arguments()),
-                    foldtwice.run.Reply.QUIET,
+                    Reply.QUIET,
                     program);
         default -> {}
       }
@@ -467,9 +479,9 @@ public final class TryView extends BorderPane {
   private static List<Node> rows(Effect effect) {
     return switch (effect) {
       case Effect.Ran ran -> WhyRows.trace(ran.trace());
-      case Effect.Native(var command, foldtwice.run.Reply.Done(var changes)) ->
+      case Effect.Native(var command, Reply.Done(var changes)) ->
           changes.stream().<Node>map(c -> Parts.wrapped(WhyRows.changed(c), "mono")).toList();
-      case Effect.Native(var command, foldtwice.run.Reply.Refused(var expected, var found)) ->
+      case Effect.Native(var command, Reply.Refused(var expected, var found)) ->
           List.of(Parts.wrapped(Ui.text("standin.refused", expected, found), "refused"));
       default -> List.of();
     };
