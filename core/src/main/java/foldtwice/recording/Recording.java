@@ -23,7 +23,11 @@ public final class Recording {
       List<String> selected,
       Optional<String> dialog,
       Optional<LengthUnit> unit,
+      boolean onlySelects,
       Facts facts) {}
+
+  /** What a click that only selects changes. */
+  private static final List<String> SELECTING = List.of("selection", "keys go to");
 
   private final String application;
   private final List<Heard> heard = new ArrayList<>();
@@ -66,6 +70,8 @@ public final class Recording {
                 .flatMap(d -> d.fields().stream())
                 .flatMap(f -> f.unit().stream())
                 .findFirst(),
+            reply instanceof Reply.Done(var changes)
+                && changes.stream().allMatch(c -> SELECTING.contains(c.what())),
             program.facts()));
   }
 

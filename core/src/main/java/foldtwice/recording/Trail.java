@@ -24,7 +24,8 @@ import java.util.Optional;
  * <ol>
  *   <li>A command is named by its menu path, also when its key was pressed; one without a path by
  *       its keys.
- *   <li>Of several selections one after the other only what they came to is kept.
+ *   <li>Of several selections one after the other only what they came to is kept; a click that did
+ *       more than select is kept as it is.
  *   <li>Of several values written into one field, or given to one adjustable value, only the last.
  *   <li>A dialog that was opened and left without doing anything is left out whole.
  *   <li>What was undone at once is left out, and the undoing with it.
@@ -41,6 +42,9 @@ final class Trail {
   private boolean dialogDid;
   private int fillsFrom;
 
+  /** Clicks before this did more than select: none of them is a detour. */
+  private int pureFrom;
+
   List<Step> steps() {
     return List.copyOf(steps);
   }
@@ -51,7 +55,14 @@ final class Trail {
       case Act.Fire(String id, var keys) -> fired(id, keys.orElse(null), heard);
       case Act.Fill(String field, String text) -> fill(field, text, heard);
       case Act.PressButton(String label) -> press(label, heard);
-      case Act.Click(String name, boolean adding) -> click(name, adding, heard.selected());
+      case Act.Click(String name, boolean adding) -> {
+        if (heard.onlySelects()) {
+          click(name, adding, heard.selected());
+        } else {
+          steps.add(named(name, adding));
+          pureFrom = steps.size();
+        }
+      }
       case Act.Type(String text) -> type(text);
       case Act.Adjust(String value, Value.Quantity to) -> {
         if (!steps.isEmpty()
@@ -185,7 +196,7 @@ final class Trail {
 
   private void click(String name, boolean adding, List<String> now) {
     List<Step> before = new ArrayList<>();
-    while (!steps.isEmpty() && steps.getLast() instanceof Step.Select) {
+    while (steps.size() > pureFrom && steps.getLast() instanceof Step.Select) {
       before.addFirst(steps.removeLast());
     }
     if (name.isEmpty() || now.isEmpty()) {

@@ -140,6 +140,9 @@ public record Reading(
         case Step.Select(Whom whom, boolean adding) -> {
           touches.add(Touch.SELECTION);
           selects |= whom != Whom.Group.NOTHING;
+          if (whom instanceof Whom.Named && touches.contains(Touch.VIEW)) {
+            touches.add(Touch.OBJECTS); // in a mode that was begun, choosing one may do more
+          }
         }
         case Step.SelectOffset s -> touches.add(Touch.SELECTION);
         case Step.TypeText t -> {

@@ -297,7 +297,7 @@ public final class Trackway extends StandIn<Fieldmap> {
     if (dialog().isPresent()) {
       return cancel();
     }
-    if (!drawingFrom.isEmpty()) {
+    if (!drawingFrom().isEmpty()) {
       return drop();
     }
     return site.isEmpty() ? become(document().selecting(List.of())) : leaveSite();
@@ -336,8 +336,8 @@ public final class Trackway extends StandIn<Fieldmap> {
   }
 
   private String keys() {
-    if (!drawingFrom.isEmpty()) {
-      return "a leg from " + drawingFrom;
+    if (!drawingFrom().isEmpty()) {
+      return "a leg from " + drawingFrom();
     }
     return site.isEmpty() ? "map" : site;
   }
@@ -349,7 +349,7 @@ public final class Trackway extends StandIn<Fieldmap> {
 
   /** The stop a leg is being drawn from; empty for none. */
   public String drawingFrom() {
-    return drawingFrom;
+    return document().stop(drawingFrom).isPresent() ? drawingFrom : "";
   }
 
   /** The numbers of the places that are set. */
@@ -357,15 +357,20 @@ public final class Trackway extends StandIn<Fieldmap> {
     return Set.copyOf(places.keySet());
   }
 
-  /** While a leg is drawn, a click on a stop ends it there. */
+  /** While a leg is drawn, choosing a stop ends it there. */
   @Override
-  public Reply click(String name, boolean adding) {
-    if (!drawingFrom.isEmpty() && document().stop(name).isPresent()) {
+  public Reply selectNamed(String name, boolean adding) {
+    if (!drawingFrom().isEmpty() && document().stop(name).isPresent()) {
       Leg leg = new Leg(drawingFrom, name);
+      List<Change> changes = changes();
+      compare(changes, "drawing", "from " + drawingFrom, "none");
       drawingFrom = "";
-      return become(document().with(List.of(leg)));
+      if (become(document().with(List.of(leg))) instanceof Reply.Done(List<Change> some)) {
+        changes.addAll(some);
+      }
+      return new Reply.Done(changes);
     }
-    return super.click(name, adding);
+    return super.selectNamed(name, adding);
   }
 
   private List<String> allNames() {
@@ -452,7 +457,7 @@ public final class Trackway extends StandIn<Fieldmap> {
     String context;
     if (dialog().isPresent()) {
       context = "dialog";
-    } else if (!drawingFrom.isEmpty()) {
+    } else if (!drawingFrom().isEmpty()) {
       context = "drawing";
     } else if (!site.isEmpty()) {
       context = "site";
@@ -523,7 +528,7 @@ public final class Trackway extends StandIn<Fieldmap> {
     document().legs().forEach(l -> state.put(l.name(), document().metres(l) + " m"));
     places.forEach((number, view) -> state.put("view place " + number, say(view)));
     state.put("view site", site);
-    state.put("view drawing", drawingFrom);
+    state.put("view drawing", drawingFrom());
     state.put("view numbered places", registered ? "on" : "off");
     return state;
   }
