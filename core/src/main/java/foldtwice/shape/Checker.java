@@ -14,8 +14,6 @@ import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
 import foldtwice.shape.Types.ValueType;
-import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -35,14 +33,14 @@ public final class Checker {
   private final Optional<Facts> facts;
   private final Map<List<String>, Facts.Command> menu;
   private final Routine.Macro macro;
-  private final List<Mark> marks = new ArrayList<>();
   private Facts.Dialog open;
   private boolean dialogUnsure;
-  private String number = "";
+  private final Slips slips;
 
   private Checker(Routine.Macro macro, Known known) {
     this.macro = macro;
     this.known = known;
+    this.slips = new Slips(macro, types);
     this.facts = known.program(macro.application());
     this.menu = facts.map(Facts::menu).orElse(Map.of());
   }
@@ -52,34 +50,20 @@ public final class Checker {
     Checker checker = new Checker(macro, known);
     macro.parameters().forEach(p -> checker.types.put(p.name(), Types.of(p.kind())));
     checker.lines(macro.steps(), "");
-    return List.copyOf(checker.marks);
-  }
-
-  private void mark(Mark.Fault fault, String found, String expected) {
-    marks.add(new Mark(number, fault, found, expected, Optional.empty(), Optional.empty()));
-  }
-
-  private void mark(
-      Mark.Fault fault,
-      String found,
-      String expected,
-      Collection<String> right,
-      Function<String, Step> mend) {
-    Optional<String> near = Nearness.nearest(found, right);
-    marks.add(new Mark(number, fault, found, expected, near.map(mend), near));
+    return checker.slips.marks();
   }
 
   private void lines(List<Line> lines, String prefix) {
     for (int i = 0; i < lines.size(); i++) {
       if (lines.get(i).on()) {
-        number = prefix + (i + 1);
+        slips.at(prefix + (i + 1));
         step(lines.get(i).step());
       }
     }
   }
 
   private void step(Step step) {
-    String here = number;
+    String here = slips.number();
     switch (step) {
       case Step.Choose(List<Template> path) -> choose(path);
       case Step.Fill(String field, Expr value) -> fill(field, value);
@@ -96,36 +80,40 @@ public final class Checker {
           adjust(value, way, to, edge);
       case Step.Select(Whom whom, boolean adding) -> select(whom);
       case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) -> {
-        wants(rows, ValueType.NUMBER);
-        wants(columns, ValueType.NUMBER);
+        slips.wants(rows, ValueType.NUMBER);
+        slips.wants(columns, ValueType.NUMBER);
       }
-      case Step.TypeText(Template text) -> names(text, t -> new Step.TypeText(new Template(t)));
+      case Step.TypeText(Template text) ->
+          slips.names(text, t -> new Step.TypeText(new Template(t)));
       case Step.SetVariable(String name, Expr value) -> {
-        expr(value);
+        slips.expr(value);
         types.put(name, types.of(value));
       }
       case Step.Leave l -> closed();
       case Step.Capture(Step.Area area, Template file) ->
-          names(file, t -> new Step.Capture(area, new Template(t)));
+          slips.names(file, t -> new Step.Capture(area, new Template(t)));
       case Step.RunRoutine(String id, Map<String, Expr> arguments) -> run(id, arguments);
-      case Step.StartProgram(String application, List<Template> arguments) ->
-          arguments.forEach(a -> names(a, t -> step));
+      case Step.StartProgram(String application, List<Template> arguments) -> {
+        arguments.forEach(a -> slips.names(a, t -> step));
+        program(application, a -> new Step.StartProgram(a, arguments));
+      }
       case Step.BringToFront(String application) ->
           program(application, a -> new Step.BringToFront(a));
       case Step.WaitUntil(Condition condition, Expr limit) -> {
         condition(condition);
-        ValueType type = expr(limit);
+        ValueType type = slips.expr(limit);
         if (!type.fits(ValueType.amount(foldtwice.routine.Scale.SECOND))
             && !type.equals(ValueType.NUMBER)) {
-          mark(Mark.Fault.WRONG_KIND, ExprNotation.write(limit), "a time in seconds, such as 30 s");
+          slips.mark(
+              Mark.Fault.WRONG_KIND, ExprNotation.write(limit), "a time in seconds, such as 30 s");
         }
       }
       case Step.Ask(Template text, List<Step.Question> questions) -> {
-        names(text, t -> new Step.Ask(new Template(t), questions));
+        slips.names(text, t -> new Step.Ask(new Template(t), questions));
         questions(questions);
       }
       case Step.Pause(Template note, List<Step.Question> offers) -> {
-        names(note, t -> new Step.Pause(new Template(t), offers));
+        slips.names(note, t -> new Step.Pause(new Template(t), offers));
         questions(offers);
         dialogUnsure = true;
       }
@@ -139,7 +127,7 @@ public final class Checker {
         dialogUnsure |= after == null ? open != null : !after.equals(open);
       }
       case Step.Repeat(Expr times, List<Line> body) -> {
-        wants(times, ValueType.NUMBER);
+        slips.wants(times, ValueType.NUMBER);
         types.put(Builtin.TURN, ValueType.NUMBER);
         loop(body, here);
       }
@@ -147,8 +135,8 @@ public final class Checker {
         types.put(variable, items(items));
         loop(body, here);
       }
-      case Step.Stop(Template reason) -> names(reason, t -> new Step.Stop(new Template(t)));
-      case Step.Note(Template text) -> names(text, t -> new Step.Note(new Template(t)));
+      case Step.Stop(Template reason) -> slips.names(reason, t -> new Step.Stop(new Template(t)));
+      case Step.Note(Template text) -> slips.names(text, t -> new Step.Note(new Template(t)));
       case Step.PressKeys k -> dialogUnsure = true;
       case Step.Again a -> dialogUnsure = true;
       case Step.Modifiers m -> {}
@@ -157,7 +145,7 @@ public final class Checker {
 
   private void loop(List<Line> body, String here) {
     if (body.stream().noneMatch(Line::on)) {
-      mark(Mark.Fault.NOTHING_INSIDE, "nothing", "steps to repeat");
+      slips.mark(Mark.Fault.NOTHING_INSIDE, "nothing", "steps to repeat");
     }
     lines(body, here + ".");
   }
@@ -167,13 +155,13 @@ public final class Checker {
       case Step.Items.Given(List<Expr> values) -> {
         ValueType type = null;
         for (Expr e : values) {
-          ValueType one = expr(e);
+          ValueType one = slips.expr(e);
           type = type == null || type.equals(one) ? one : ValueType.ANY;
         }
         yield type == null ? ValueType.ANY : type;
       }
       case Step.Items.LinesOf(Expr text) -> {
-        wants(text, ValueType.TEXT);
+        slips.wants(text, ValueType.TEXT);
         yield ValueType.TEXT;
       }
       case Step.Items.Selected() -> ValueType.TEXT;
@@ -190,14 +178,14 @@ public final class Checker {
     for (Template label : path) {
       plain &= label.names().isEmpty();
       for (String name : label.names()) {
-        known(name, n -> swapped(path, name, n));
+        slips.known(name, n -> swapped(path, name, n));
       }
     }
     if (facts.isEmpty()) {
       return;
     }
     if (open != null && !dialogUnsure) {
-      mark(
+      slips.mark(
           Mark.Fault.NO_SUCH_MENU,
           StepFields.path(path),
           "no open dialog; \"" + open.title() + "\" is open");
@@ -243,16 +231,16 @@ public final class Checker {
       Optional<String> addOn =
           there.get().effects().addOn().filter(a -> !facts.get().addOns().contains(a));
       if (addOn.isPresent()) {
-        mark(
+        slips.mark(
             Mark.Fault.NEEDS_ADD_ON,
             text,
             "the add-on " + addOn.get() + ", which is not on this computer");
         return;
       }
       Optional<Facts.Command> here = facts.get().command(there.get().id());
-      marks.add(
+      slips.add(
           new Mark(
-              number,
+              slips.number(),
               Mark.Fault.OTHER_VERSION,
               text,
               "a menu path of version "
@@ -263,7 +251,7 @@ public final class Checker {
               here.map(c -> String.join(StepFields.UNDER, c.menu()))));
       return;
     }
-    mark(
+    slips.mark(
         Mark.Fault.NO_SUCH_MENU,
         text,
         "a menu path of " + macro.application() + " " + facts.get().version(),
@@ -272,17 +260,17 @@ public final class Checker {
   }
 
   private void fill(String label, Expr value) {
-    ValueType type = expr(value);
+    ValueType type = slips.expr(value);
     if (facts.isEmpty() || dialogUnsure) {
       return;
     }
     if (open == null) {
-      mark(Mark.Fault.NO_SUCH_DIALOG, label, "an open dialog with this field");
+      slips.mark(Mark.Fault.NO_SUCH_DIALOG, label, "an open dialog with this field");
       return;
     }
     Optional<Facts.Field> field = open.field(label);
     if (field.isEmpty()) {
-      mark(
+      slips.mark(
           Mark.Fault.NO_SUCH_FIELD,
           label,
           "a field of \"" + open.title() + "\"",
@@ -293,13 +281,13 @@ public final class Checker {
     ValueType wanted = wanted(field.get());
     boolean bare = type.equals(ValueType.NUMBER) && field.get().takes() == Facts.Takes.AMOUNT;
     if (!type.fits(wanted) && !bare && !wanted.equals(ValueType.TEXT)) {
-      mark(Mark.Fault.WRONG_KIND, ExprNotation.write(value), wanted.words());
+      slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(value), wanted.words());
     }
     Reading.constant(value)
         .filter(text -> !field.get().options().isEmpty() && !field.get().options().contains(text))
         .ifPresent(
             text ->
-                mark(
+                slips.mark(
                     Mark.Fault.OUT_OF_RANGE,
                     text,
                     "one of " + String.join(", ", field.get().options()),
@@ -321,12 +309,12 @@ public final class Checker {
       return;
     }
     if (open == null) {
-      mark(Mark.Fault.NO_SUCH_DIALOG, label, "an open dialog with this button");
+      slips.mark(Mark.Fault.NO_SUCH_DIALOG, label, "an open dialog with this button");
       return;
     }
     Optional<Facts.Button> button = open.button(label);
     if (button.isEmpty()) {
-      mark(
+      slips.mark(
           Mark.Fault.NO_SUCH_BUTTON,
           label,
           "a button of \"" + open.title() + "\"",
@@ -338,13 +326,13 @@ public final class Checker {
   }
 
   private void setting(String name, List<Expr> values, Function<String, Step> mend) {
-    List<ValueType> kinds = values.stream().map(this::expr).toList();
+    List<ValueType> kinds = values.stream().map(slips::expr).toList();
     if (facts.isEmpty()) {
       return;
     }
     Kind kind = facts.get().settings().get(name);
     if (kind == null) {
-      mark(
+      slips.mark(
           Mark.Fault.NO_SUCH_SETTING,
           name,
           "a setting of " + macro.application(),
@@ -354,7 +342,7 @@ public final class Checker {
     }
     for (int i = 0; i < values.size(); i++) {
       if (!kinds.get(i).fits(Types.of(kind))) {
-        mark(Mark.Fault.WRONG_KIND, ExprNotation.write(values.get(i)), kind.allowed());
+        slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(values.get(i)), kind.allowed());
       } else if (values.get(i) instanceof Expr.Literal(Value value)) {
         inRange(kind, value);
       }
@@ -365,25 +353,25 @@ public final class Checker {
     try {
       kind.check(value);
     } catch (ValueException e) {
-      mark(Mark.Fault.OUT_OF_RANGE, value.shown(), e.allowed());
+      slips.mark(Mark.Fault.OUT_OF_RANGE, value.shown(), e.allowed());
     }
   }
 
   private void adjust(String name, Step.Way way, Expr to, Step.Edge edge) {
-    ValueType type = expr(to);
+    ValueType type = slips.expr(to);
     if (facts.isEmpty()) {
       return;
     }
     Kind.Measure range = facts.get().values().get(name);
     if (range == null) {
-      mark(
+      slips.mark(
           Mark.Fault.NO_SUCH_VALUE,
           name,
           "an adjustable value of " + macro.application(),
           facts.get().values().keySet(),
           near -> new Step.Adjust(near, way, to, edge));
     } else if (!type.fits(Types.of(range)) && !type.equals(ValueType.NUMBER)) {
-      mark(Mark.Fault.WRONG_KIND, ExprNotation.write(to), Types.of(range).words());
+      slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(to), Types.of(range).words());
     } else if (way == Step.Way.TO && to instanceof Expr.Literal(Value.Quantity q)) {
       inRange(range, q);
     }
@@ -392,31 +380,27 @@ public final class Checker {
   private void select(Whom whom) {
     switch (whom) {
       case Whom.Named(Template name) ->
-          names(name, t -> new Step.Select(new Whom.Named(new Template(t)), false));
+          slips.names(name, t -> new Step.Select(new Whom.Named(new Template(t)), false));
       case Whom.Group group -> {
         if (facts.isPresent() && !facts.get().selects().contains(group)) {
-          mark(Mark.Fault.NO_SUCH_VALUE, group.toString(), "a way of selecting it has");
+          slips.mark(Mark.Fault.NO_SUCH_VALUE, group.toString(), "a way of selecting it has");
         }
       }
     }
   }
 
   private void program(String application, Function<String, Step> mend) {
-    List<String> all = known.programs().stream().map(Facts::application).toList();
-    boolean small =
-        all.contains(application)
-            || application.equals("converter")
-            || application.equals("notepad");
-    if (!small) {
-      mark(Mark.Fault.NO_SUCH_PROGRAM, application, "a program there is", all, mend);
+    List<String> all = known.windows();
+    if (!all.contains(application)) {
+      slips.mark(Mark.Fault.NO_SUCH_PROGRAM, application, "a program there is", all, mend);
     }
   }
 
   private void run(String id, Map<String, Expr> arguments) {
-    arguments.values().forEach(this::expr);
+    arguments.values().forEach(slips::expr);
     Optional<Routine> routine = known.routine(id);
     if (routine.isEmpty()) {
-      mark(
+      slips.mark(
           Mark.Fault.NO_SUCH_ROUTINE,
           id,
           "a routine of the library",
@@ -425,14 +409,17 @@ public final class Checker {
       return;
     }
     if (reaches(id, macro.id(), new HashSet<>())) {
-      mark(Mark.Fault.CIRCLE, routine.get().name(), "a routine that does not run this one again");
+      slips.mark(
+          Mark.Fault.CIRCLE, routine.get().name(), "a routine that does not run this one again");
     }
     for (var e : arguments.entrySet()) {
       Optional<Parameter> p = routine.get().parameter(e.getKey());
       if (p.isEmpty()) {
-        mark(Mark.Fault.NO_SUCH_PARAMETER, e.getKey(), "a parameter of " + routine.get().name());
+        slips.mark(
+            Mark.Fault.NO_SUCH_PARAMETER, e.getKey(), "a parameter of " + routine.get().name());
       } else if (!types.of(e.getValue()).fits(Types.of(p.get().kind()))) {
-        mark(Mark.Fault.WRONG_KIND, ExprNotation.write(e.getValue()), p.get().kind().allowed());
+        slips.mark(
+            Mark.Fault.WRONG_KIND, ExprNotation.write(e.getValue()), p.get().kind().allowed());
       }
     }
     dialogUnsure = true;
@@ -463,8 +450,8 @@ public final class Checker {
 
   private void questions(List<Step.Question> questions) {
     for (Step.Question q : questions) {
-      if (!expr(q.otherwise()).fits(Types.of(q.kind()))) {
-        mark(Mark.Fault.WRONG_KIND, ExprNotation.write(q.otherwise()), q.kind().allowed());
+      if (!slips.expr(q.otherwise()).fits(Types.of(q.kind()))) {
+        slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(q.otherwise()), q.kind().allowed());
       }
       types.put(q.variable(), Types.of(q.kind()));
     }
@@ -473,16 +460,17 @@ public final class Checker {
   private void condition(Condition condition) {
     switch (condition) {
       case Condition.Compare(Expr left, var relation, Expr right) -> {
-        ValueType a = expr(left);
-        ValueType b = expr(right);
+        ValueType a = slips.expr(left);
+        ValueType b = slips.expr(right);
         if (!a.fits(b)) {
-          mark(Mark.Fault.WRONG_KIND, ExprNotation.write(right), a.words() + ", to compare with");
+          slips.mark(
+              Mark.Fault.WRONG_KIND, ExprNotation.write(right), a.words() + ", to compare with");
         }
       }
       case Condition.Reads(Readout what, var relation, Expr value) -> {
         readout(what);
-        if (!expr(value).fits(typeOf(what))) {
-          mark(Mark.Fault.WRONG_KIND, ExprNotation.write(value), typeOf(what).words());
+        if (!slips.expr(value).fits(typeOf(what))) {
+          slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(value), typeOf(what).words());
         }
       }
       case Condition.Ticked(List<Template> path) -> {
@@ -493,7 +481,7 @@ public final class Checker {
       }
       case Condition.DialogOpen(String title) -> {
         if (facts.isPresent() && facts.get().dialog(title).isEmpty()) {
-          mark(Mark.Fault.NO_SUCH_DIALOG, title, "a dialog of " + macro.application());
+          slips.mark(Mark.Fault.NO_SUCH_DIALOG, title, "a dialog of " + macro.application());
         }
       }
       case Condition.InFront(String application) ->
@@ -517,7 +505,7 @@ public final class Checker {
           there(Mark.Fault.NO_SUCH_VALUE, name, facts.get().indicators());
       case Readout.Field(String label) -> {
         if (open != null && !dialogUnsure && open.field(label).isEmpty()) {
-          mark(Mark.Fault.NO_SUCH_FIELD, label, "a field of \"" + open.title() + "\"");
+          slips.mark(Mark.Fault.NO_SUCH_FIELD, label, "a field of \"" + open.title() + "\"");
         }
       }
       case Readout.Of of -> {}
@@ -526,7 +514,7 @@ public final class Checker {
 
   private void there(Mark.Fault fault, String name, Set<String> right) {
     if (!right.contains(name)) {
-      mark(
+      slips.mark(
           fault,
           name,
           right.isEmpty() ? "nothing: it has none" : "one of " + String.join(", ", right));
@@ -544,69 +532,5 @@ public final class Checker {
       case Readout.Of.SELECTED_COUNT -> ValueType.NUMBER;
       case Readout.Of.SELECTED_TEXT, Readout.Of.CLIPBOARD -> ValueType.TEXT;
     };
-  }
-
-  private void wants(Expr e, ValueType wanted) {
-    if (!expr(e).fits(wanted)) {
-      mark(Mark.Fault.WRONG_KIND, ExprNotation.write(e), wanted.words());
-    }
-  }
-
-  /** Marks what is wrong inside an expression and says its kind. */
-  private ValueType expr(Expr e) {
-    switch (e) {
-      case Expr.Literal l -> {}
-      case Expr.Name(String name) -> known(name, n -> null);
-      case Expr.Written(Template text) -> text.names().forEach(name -> known(name, n -> null));
-      case Expr.Opposite(Expr of) -> expr(of);
-      case Expr.UnitOf(Expr length) -> wants(length, ValueType.LENGTH);
-      case Expr.Joined(Expr left, Expr.Operator operator, Expr right) -> {
-        ValueType a = expr(left);
-        ValueType b = expr(right);
-        boolean fine =
-            operator == Expr.Operator.TIMES
-                ? a.fits(ValueType.NUMBER) || b.fits(ValueType.NUMBER)
-                : a.fits(b);
-        if (!fine) {
-          mark(
-              Mark.Fault.WRONG_KIND,
-              ExprNotation.write(e),
-              "two of one kind, or one of them a number");
-        }
-      }
-    }
-    return types.of(e);
-  }
-
-  private void names(Template text, Function<String, Step> mend) {
-    for (String name : text.names()) {
-      known(
-          name,
-          near ->
-              mend.apply(
-                  text.source().replace("\u2039" + name + "\u203a", "\u2039" + near + "\u203a")));
-    }
-  }
-
-  private void known(String name, Function<String, Step> mend) {
-    if (types.knows(name)) {
-      return;
-    }
-    Optional<String> near = Nearness.nearest(name, types.names());
-    Step step = Outline.at(macro.steps(), number).map(Line::step).orElse(null);
-    Optional<Step> mended =
-        near.map(
-            n -> {
-              Step made = mend.apply(n);
-              return made != null ? made : Renaming.in(step, name, n);
-            });
-    marks.add(
-        new Mark(
-            number,
-            Mark.Fault.UNKNOWN_NAME,
-            "\u2039" + name + "\u203a",
-            "a parameter or variable set before",
-            mended,
-            near));
   }
 }

@@ -18,6 +18,7 @@ import java.util.Set;
  * @param settings by name, with what each may be
  * @param values the adjustable values by name, with their ranges
  * @param indicators what it shows and nobody can set, by name
+ * @param windows further windows of its own, which can be started and brought to the front
  * @param selects the ways of selecting that mean something in it
  */
 public record Facts(
@@ -29,6 +30,7 @@ public record Facts(
     Map<String, Kind> settings,
     Map<String, Kind.Measure> values,
     Set<String> indicators,
+    Set<String> windows,
     Set<Whom.Group> selects) {
 
   /**
@@ -95,6 +97,7 @@ public record Facts(
     settings = Collections.unmodifiableMap(new LinkedHashMap<>(settings));
     values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
     indicators = Set.copyOf(indicators);
+    windows = Set.copyOf(windows);
     selects = Set.copyOf(selects);
   }
 

@@ -1,6 +1,7 @@
 package foldtwice.shape;
 
 import foldtwice.routine.Routine;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,6 +19,16 @@ public interface Known {
 
   /** The ids of all routines of the library. */
   List<String> routines();
+
+  /** What can be started and brought to the front: the programs and their further windows. */
+  default List<String> windows() {
+    List<String> all = new ArrayList<>();
+    for (Facts f : programs()) {
+      all.add(f.application());
+      f.windows().stream().sorted().forEach(all::add);
+    }
+    return all;
+  }
 
   default Optional<Facts> program(String application) {
     return programs().stream().filter(f -> f.application().equals(application)).findFirst();

@@ -217,10 +217,10 @@ public final class StepFinder {
     all.add(new Step.Read(Readout.Of.SELECTED_TEXT, "text"));
     all.add(new Step.Read(Readout.Of.SELECTED_COUNT, "count"));
     all.add(new Step.Read(Readout.Of.CLIPBOARD, "copied"));
-    known.programs().forEach(p -> all.add(new Step.BringToFront(p.application())));
-    for (String program : List.of("converter", "notepad")) {
-      all.add(new Step.StartProgram(program, List.of()));
-      all.add(new Step.WaitUntil(new Condition.InFront(program), HALF_A_MINUTE));
+    for (String window : known.windows()) {
+      all.add(new Step.BringToFront(window));
+      all.add(new Step.StartProgram(window, List.of()));
+      all.add(new Step.WaitUntil(new Condition.InFront(window), HALF_A_MINUTE));
     }
     known.routines().forEach(id -> all.add(new Step.RunRoutine(id, Map.of())));
     return all;

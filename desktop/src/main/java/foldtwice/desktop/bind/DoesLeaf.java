@@ -13,6 +13,7 @@ import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
+import foldtwice.shape.Opposites;
 import foldtwice.shape.Reading;
 import foldtwice.words.Words;
 import java.math.BigDecimal;
@@ -20,7 +21,6 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -263,27 +263,9 @@ final class DoesLeaf extends Leaf {
     }
   }
 
-  /** The arguments with every signed number turned round. */
+  /** The arguments of the other half; those of this one where there is none. */
   private Map<String, Value> opposite() {
-    Map<String, Value> turned = new TreeMap<>(binding.arguments());
-    turned.replaceAll(
-        (name, value) ->
-            switch (value) {
-              case Value.Length l -> fits(name, l.negated(), l);
-              case Value.Amount(BigDecimal n) -> fits(name, new Value.Amount(n.negate()), value);
-              case Value.Quantity(BigDecimal n, var scale) ->
-                  fits(name, new Value.Quantity(n.negate(), scale), value);
-              default -> value;
-            });
-    return turned;
-  }
-
-  private Value fits(String name, Value turned, Value otherwise) {
-    try {
-      return shown.parameter(name).map(p -> p.kind().check(turned)).orElse(otherwise);
-    } catch (ValueException e) {
-      return otherwise; // this parameter has no opposite within its range
-    }
+    return Opposites.of(shown, binding.arguments()).orElse(binding.arguments());
   }
 
   private void add(Map<String, Value> arguments) {

@@ -215,7 +215,7 @@ final class HappensLeaf extends Leaf {
   }
 
   private void showFired() {
-    if (result.isFocusWithin()) {
+    if (Parts.hasKeys(result)) {
       fire.requestFocus(); // what had the keys is gone now
     }
     preview.show(session.programs().get(firedIn), firedBefore);

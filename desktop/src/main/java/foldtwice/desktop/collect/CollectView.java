@@ -71,6 +71,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   private String routine = "";
   private String chosen = "";
   private String named = "";
+  private boolean typingName;
   private Run current;
   private Program before;
 
@@ -82,6 +83,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     add = new AddStep(this::finder, this::added);
     name.setId("routine-name");
     name.getStyleClass().add("title-field");
+    name.textProperty().addListener((o, a, b) -> typingName = true);
     name.setOnAction(e -> rename());
     name.focusedProperty()
         .addListener(
@@ -194,9 +196,10 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
       return;
     }
     Routine.Macro macro = shown.get();
-    if (!name.isFocused() || !macro.id().equals(named)) {
-      name.setText(macro.name()); // a name being typed is left alone
+    if (!typingName || !macro.id().equals(named)) {
       named = macro.id();
+      name.setText(macro.name()); // a name being typed is left alone
+      typingName = false;
     }
     String application =
         Optional.ofNullable(now.library().applications().get(macro.application()))
@@ -211,7 +214,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     List<Mark> marks = Checker.check(macro, session.known());
     String at = current == null ? "" : current.number();
     outline.show(macro, session.known(), marks, chosen, at);
-    boolean keysBeside = right.isFocusWithin();
+    boolean keysBeside = Parts.hasKeys(right);
     if (current == null) {
       right.getChildren().setAll(facts);
       facts.show(now, macro);
@@ -299,6 +302,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   }
 
   private void rename() {
+    typingName = false;
     macro()
         .filter(m -> !m.name().equals(name.getText()) && !name.getText().isBlank())
         .ifPresent(

@@ -57,7 +57,7 @@ final class OutlineView extends VBox {
    * @param at the number of the line a run stands before; empty for none
    */
   void show(Routine.Macro macro, Known known, List<Mark> marks, String chosen, String at) {
-    boolean focused = isFocusWithin();
+    boolean focused = Parts.hasKeys(this);
     rows.clear();
     getChildren().clear();
     for (Outline.Row row : Outline.rows(macro.steps())) {

@@ -64,6 +64,7 @@ public final class Frame extends StackPane implements Finder.Targets {
   private final Label blocks = Parts.label("", "number", "blocks");
   private final Label costs = Parts.label("", "number", "costs");
   private final Label checking = Parts.label("");
+  private final Label recording = Parts.label("", "costs");
   private final Label said = Parts.label("");
 
   public Frame(Session session, Theme theme) {
@@ -171,6 +172,9 @@ public final class Frame extends StackPane implements Finder.Targets {
 
   private Node foot() {
     said.setId("said");
+    recording.setId("foot-recording");
+    session.recorder().heardProperty().addListener((o, a, b) -> showRecording());
+    showRecording();
     said.textProperty().bind(session.saidProperty());
     bindings.setId("foot-bindings");
     HBox foot =
@@ -179,10 +183,19 @@ public final class Frame extends StackPane implements Finder.Targets {
             new HBox(4, blocks, Parts.label(Ui.text("foot.block"))),
             new HBox(4, costs, Parts.label(Ui.text("foot.cost"))),
             checking,
+            recording,
             said);
     foot.getStyleClass().add("foot");
     foot.setAlignment(Pos.CENTER_LEFT);
     return foot;
+  }
+
+  /** That a recording is on is seen from every view. */
+  private void showRecording() {
+    boolean on = session.recorder().isOn();
+    recording.setText(on ? Ui.text("record.on", session.recorder().program()) : "");
+    recording.setVisible(on);
+    recording.setManaged(on);
   }
 
   private void show(Snapshot now) {

@@ -57,6 +57,15 @@ public final class Parts {
     box.setOnHidden(e -> action.run());
   }
 
+  /** True when the node that has the keys is this one or inside it, as the scene knows it. */
+  public static boolean hasKeys(Node node) {
+    Node owner = node.getScene() == null ? null : node.getScene().getFocusOwner();
+    while (owner != null && !owner.equals(node)) {
+      owner = owner.getParent();
+    }
+    return owner != null;
+  }
+
   public static Region gap() {
     Region gap = new Region();
     HBox.setHgrow(gap, Priority.ALWAYS);

@@ -62,7 +62,7 @@ final class DeskPicture extends Picture {
 
   /** The one in front is drawn last and whole; of the others the title shows. */
   private void windows(double left) {
-    List<String> windows = program.windows();
+    List<String> windows = program.order();
     int behind = Math.min(windows.size() - 1, whole ? 6 : 2);
     double wide = Math.max(120, getWidth() - left - 20 - behind * 16);
     for (int i = behind; i >= 0; i--) {

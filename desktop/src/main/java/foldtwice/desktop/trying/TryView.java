@@ -452,7 +452,7 @@ public final class TryView extends BorderPane {
 
   /** Who looked at the press and what it did, as far as that has come. */
   private void explain() {
-    if (why.isFocusWithin()) {
+    if (Parts.hasKeys(why)) {
       focusWindow(); // what had the keys is gone now
     }
     why.getChildren().clear();

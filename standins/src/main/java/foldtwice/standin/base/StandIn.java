@@ -176,6 +176,11 @@ public abstract class StandIn<D> implements Program {
   /** After a restart, what it begins with. */
   protected void restarted() {}
 
+  /** Further windows of its own. */
+  protected Set<String> windows() {
+    return Set.of();
+  }
+
   /** The ways of selecting that mean something here. */
   protected Set<Whom.Group> selects() {
     return Set.of(
@@ -286,6 +291,7 @@ public abstract class StandIn<D> implements Program {
               settingKinds,
               adjustable,
               indicators().keySet(),
+              windows(),
               selects());
     }
     return facts;

@@ -23,6 +23,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** The simulated computer: it says which window is in front, and starts what is not there. */
 public final class Desk extends StandIn<Things> {
@@ -159,7 +160,7 @@ public final class Desk extends StandIn<Things> {
   }
 
   /** The windows from the front to the back. */
-  public List<String> windows() {
+  public List<String> order() {
     come();
     return List.copyOf(windows);
   }
@@ -421,6 +422,11 @@ public final class Desk extends StandIn<Things> {
   }
 
   @Override
+  protected Set<String> windows() {
+    return Set.of(CONVERTER, NOTEPAD);
+  }
+
+  @Override
   public Map<String, Value> indicators() {
     return Map.of("windows", Value.Amount.of(windows.size()));
   }
@@ -523,7 +529,7 @@ public final class Desk extends StandIn<Things> {
     state.put("converted", document().converted());
     state.put("view converter to", converterTo);
     state.put("view launcher", launching ? "open: " + launcher : "closed");
-    state.put("window order", String.join(", ", windows()));
+    state.put("window order", String.join(", ", order()));
     state.put("window starting", String.join(", ", starting()));
     return state;
   }
