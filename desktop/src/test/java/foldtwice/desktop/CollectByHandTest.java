@@ -158,6 +158,9 @@ class CollectByHandTest {
     try (Hands hands = Hands.open(folder)) {
       hands.press(KeyCode.F2);
       hands.click("#new-routine");
+      hands.paste("#routine-name", "Lighter");
+      hands.press(KeyCode.ENTER);
+      assertThat(routines(hands).get("new-routine").name()).isEqualTo("Lighter");
       hands.click("#add-step");
       hands.type("duplicate");
       hands.press(KeyCode.ENTER);
