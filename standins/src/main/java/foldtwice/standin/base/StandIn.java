@@ -1,5 +1,6 @@
 package foldtwice.standin.base;
 
+import foldtwice.place.Place;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
@@ -176,6 +177,9 @@ public abstract class StandIn<D> implements Program {
   /** After a restart, what it begins with. */
   protected void restarted() {}
 
+  /** Goes into one of its contexts; what was half done has been dropped. */
+  protected abstract Reply goTo(String context);
+
   /** Further windows of its own. */
   protected Set<String> windows() {
     return Set.of();
@@ -295,6 +299,19 @@ public abstract class StandIn<D> implements Program {
               selects());
     }
     return facts;
+  }
+
+  @Override
+  public final Reply enter(Place state) {
+    if (state.equals(place())) {
+      return Reply.QUIET;
+    }
+    if (!(state instanceof Place.Within(String id, String context)) || !id.equals(application)) {
+      return new Reply.Refused("a state of " + application, state.id());
+    }
+    cancel();
+    drop();
+    return goTo(context);
   }
 
   /** The menu paths of all commands, in menu order. */
@@ -716,6 +733,20 @@ public abstract class StandIn<D> implements Program {
     if (!before.equals(after)) {
       changes.add(new Change(what, before, after));
     }
+  }
+
+  /** What two deeds changed together, or the refusal of the second. */
+  protected static Reply both(Reply first, Reply second) {
+    if (second instanceof Reply.Refused) {
+      return second;
+    }
+    List<Change> all = changes();
+    for (Reply r : List.of(first, second)) {
+      if (r instanceof Reply.Done(List<Change> some)) {
+        all.addAll(some);
+      }
+    }
+    return new Reply.Done(all);
   }
 
   /** A change of something that is counted or shown, not part of the document. */

@@ -398,14 +398,7 @@ public final class Copystand extends StandIn<Strip> {
   }
 
   @Override
-  public Reply enter(Place state) {
-    if (state.equals(place())) {
-      return Reply.QUIET;
-    }
-    if (!(state instanceof Place.Within(String id, String context)) || !id.equals(ID)) {
-      return new Reply.Refused("a state of Copystand", state.id());
-    }
-    cancel();
+  protected Reply goTo(String context) {
     if (!somethingSelected() && !document().shots().isEmpty()) {
       become(document().selecting(names().subList(0, 1)));
     }

@@ -400,19 +400,6 @@ public final class Desk extends StandIn<Things> {
     return launching ? drop() : closeWindow();
   }
 
-  private static Reply both(Reply first, Reply second) {
-    if (second instanceof Reply.Refused) {
-      return second;
-    }
-    List<Change> all = changes();
-    for (Reply r : List.of(first, second)) {
-      if (r instanceof Reply.Done(List<Change> some)) {
-        all.addAll(some);
-      }
-    }
-    return new Reply.Done(all);
-  }
-
   @Override
   protected Reply drop() {
     String before = launching ? "launcher: " + launcher : front();
@@ -481,15 +468,7 @@ public final class Desk extends StandIn<Things> {
   }
 
   @Override
-  public Reply enter(Place state) {
-    if (state.equals(place())) {
-      return Reply.QUIET;
-    }
-    if (!(state instanceof Place.Within(String id, String context)) || !id.equals(ID)) {
-      return new Reply.Refused("a state of Desk", state.id());
-    }
-    cancel();
-    drop();
+  protected Reply goTo(String context) {
     return switch (context) {
       case "launcher" -> openLauncher();
       case "dialog" -> fire("new-folder");

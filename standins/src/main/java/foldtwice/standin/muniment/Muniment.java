@@ -301,14 +301,7 @@ public final class Muniment extends StandIn<Console> {
   }
 
   @Override
-  public Reply enter(Place state) {
-    if (state.equals(place())) {
-      return Reply.QUIET;
-    }
-    if (!(state instanceof Place.Within(String id, String context)) || !id.equals(ID)) {
-      return new Reply.Refused("a state of Muniment", state.id());
-    }
-    cancel();
+  protected Reply goTo(String context) {
     return switch (context) {
       case "dialog" -> fire("overdue");
       case "answer" -> {

@@ -419,15 +419,7 @@ public final class Tagpress extends StandIn<Sheet> {
   }
 
   @Override
-  public Reply enter(Place state) {
-    if (state.equals(place())) {
-      return Reply.QUIET;
-    }
-    cancel();
-    leaveText();
-    if (!(state instanceof Place.Within(String id, String context)) || !id.equals(ID)) {
-      return new Reply.Refused("a state of Tagpress", state.id());
-    }
+  protected Reply goTo(String context) {
     Reply selected =
         context.equals("nothing-selected")
             ? become(document().selecting(List.of()))

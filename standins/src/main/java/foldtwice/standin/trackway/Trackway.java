@@ -276,15 +276,11 @@ public final class Trackway extends StandIn<Fieldmap> {
   }
 
   private Reply goInto(String next, List<String> selected) {
-    List<Change> changes = changes();
     String before = keys();
     site = next;
     drawingFrom = "";
-    compare(changes, "keys go to", before, keys());
-    if (become(document().selecting(selected)) instanceof Reply.Done(List<Change> some)) {
-      changes.addAll(some);
-    }
-    return new Reply.Done(changes);
+    Reply keys = changed("keys go to", before, keys());
+    return both(keys, become(document().selecting(selected)));
   }
 
   private Reply leaveSite() {
@@ -362,13 +358,9 @@ public final class Trackway extends StandIn<Fieldmap> {
   public Reply selectNamed(String name, boolean adding) {
     if (!drawingFrom().isEmpty() && document().stop(name).isPresent()) {
       Leg leg = new Leg(drawingFrom, name);
-      List<Change> changes = changes();
-      compare(changes, "drawing", "from " + drawingFrom, "none");
+      Reply ended = changed("drawing", "from " + drawingFrom, "none");
       drawingFrom = "";
-      if (become(document().with(List.of(leg))) instanceof Reply.Done(List<Change> some)) {
-        changes.addAll(some);
-      }
-      return new Reply.Done(changes);
+      return both(ended, become(document().with(List.of(leg))));
     }
     return super.selectNamed(name, adding);
   }
@@ -474,15 +466,7 @@ public final class Trackway extends StandIn<Fieldmap> {
   }
 
   @Override
-  public Reply enter(Place state) {
-    if (state.equals(place())) {
-      return Reply.QUIET;
-    }
-    if (!(state instanceof Place.Within(String id, String context)) || !id.equals(ID)) {
-      return new Reply.Refused("a state of Trackway", state.id());
-    }
-    cancel();
-    drop();
+  protected Reply goTo(String context) {
     return switch (context) {
       case "site" -> goInto(first(Stop.Kind.SITE), List.of());
       case "nothing" -> goInto("", List.of());

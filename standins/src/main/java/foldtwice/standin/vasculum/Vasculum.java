@@ -102,16 +102,6 @@ public final class Vasculum extends StandIn<Register> {
     return both(accepted, reply);
   }
 
-  private static Reply both(Reply first, Reply second) {
-    List<Change> all = changes();
-    for (Reply r : List.of(first, second)) {
-      if (r instanceof Reply.Done(List<Change> some)) {
-        all.addAll(some);
-      }
-    }
-    return new Reply.Done(all);
-  }
-
   private void registerCommands() {
     working("save", "Register \u203a Save", FILES, () -> changed("saves", saves, ++saves));
     working(
@@ -477,15 +467,7 @@ public final class Vasculum extends StandIn<Register> {
   }
 
   @Override
-  public Reply enter(Place state) {
-    if (state.equals(place())) {
-      return Reply.QUIET;
-    }
-    cancel();
-    leave();
-    if (!(state instanceof Place.Within(String id, String context)) || !id.equals(ID)) {
-      return new Reply.Refused("a state of Vasculum", state.id());
-    }
+  protected Reply goTo(String context) {
     if (!somethingSelected()) {
       become(document().selecting(new Cells(0, 0, 0, 0)));
     }
