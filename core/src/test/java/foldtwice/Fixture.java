@@ -54,6 +54,7 @@ public final class Fixture {
                 place(f[1]),
                 f[0].equals("native") ? 5 : 0,
                 Danger.NONE,
+                java.util.Optional.empty(),
                 Extras.NONE));
       }
     }

@@ -106,6 +106,7 @@ final class Big {
               new Place.Whole(id),
               random.nextInt(50),
               Danger.NONE,
+              java.util.Optional.empty(),
               Extras.NONE));
     }
     return new Application(id, id, "1", outer, commands, List.of(), Extras.NONE);

@@ -1,11 +1,15 @@
 package foldtwice.library;
 
 import foldtwice.binding.Binding;
+import foldtwice.place.Application;
+import foldtwice.place.Finding;
+import foldtwice.place.NativeCommand;
 import foldtwice.routine.Routine;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * A change to a library.
@@ -45,6 +49,12 @@ public sealed interface Edit {
   /** Takes a routine out. Bindings to it stay and are drafts. */
   record RemoveRoutine(String id) implements Edit {}
 
+  /**
+   * Notes what a person found out about a native command, or that nothing is known. Nothing happens
+   * when there is no such command.
+   */
+  record Find(String application, String command, Optional<Finding> finding) implements Edit {}
+
   /** Several edits as one. */
   record Together(List<Edit> edits) implements Edit {
     public Together {
@@ -61,6 +71,11 @@ public sealed interface Edit {
       case PutRoutine(Routine routine, int at) ->
           library.withRoutines(put(library.routines(), routine.id(), routine, at));
       case RemoveRoutine(String id) -> library.withRoutines(without(library.routines(), id));
+      case Find(String application, String command, Optional<Finding> finding) ->
+          command(library, application, command)
+              .map(
+                  c -> library.with(library.applications().get(application).with(c.found(finding))))
+              .orElse(library);
       case Together(List<Edit> edits) -> {
         Library next = library;
         for (Edit e : edits) {
@@ -94,6 +109,10 @@ public sealed interface Edit {
             ? new Together(List.of())
             : new PutRoutine(old, List.copyOf(before.routines().keySet()).indexOf(id));
       }
+      case Find(String application, String command, Optional<Finding> finding) ->
+          command(before, application, command)
+              .<Edit>map(c -> new Find(application, command, c.finding()))
+              .orElse(new Together(List.of()));
       case Together(List<Edit> edits) -> {
         List<Edit> back = new ArrayList<>();
         Library state = before;
@@ -104,6 +123,11 @@ public sealed interface Edit {
         yield new Together(back);
       }
     };
+  }
+
+  private static Optional<NativeCommand> command(Library library, String application, String id) {
+    return Optional.ofNullable(library.applications().get(application))
+        .flatMap((Application a) -> a.command(id));
   }
 
   private static <T> LinkedHashMap<String, T> without(Map<String, T> map, String id) {

@@ -132,6 +132,12 @@ public record Library(
     return List.copyOf(all);
   }
 
+  Library with(Application application) {
+    LinkedHashMap<String, Application> others = new LinkedHashMap<>(applications);
+    others.put(application.id(), application);
+    return new Library(name, others, stations, routines, bindings, proofs, extras);
+  }
+
   Library withBindings(LinkedHashMap<String, Binding> others) {
     return new Library(name, applications, stations, routines, others, proofs, extras);
   }

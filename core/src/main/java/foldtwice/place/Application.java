@@ -54,6 +54,25 @@ public record Application(
     return commands.stream().filter(c -> c.id().equals(id)).findFirst();
   }
 
+  /** The command with this menu path. */
+  public Optional<NativeCommand> commandAt(List<String> menuPath) {
+    return menuPath.isEmpty()
+        ? Optional.empty()
+        : commands.stream().filter(c -> c.menuPath().equals(menuPath)).findFirst();
+  }
+
+  /** All commands that have the name of this one, itself among them, in their order. */
+  public List<NativeCommand> namesakes(NativeCommand command) {
+    return commands.stream().filter(c -> c.name().equals(command.name())).toList();
+  }
+
+  /** The same application with a command instead of the one with its id. */
+  public Application with(NativeCommand command) {
+    List<NativeCommand> others =
+        commands.stream().map(c -> c.id().equals(command.id()) ? command : c).toList();
+    return new Application(id, name, version, contexts, others, rules, extras);
+  }
+
   /** All contexts, each before the ones inside it. */
   public List<Context> allContexts() {
     List<Context> all = new ArrayList<>();

@@ -13,4 +13,13 @@ public record Parameter(String name, Kind kind, Value otherwise, Extras extras) 
   public Parameter {
     kind.check(otherwise);
   }
+
+  /**
+   * The same parameter with another default.
+   *
+   * @throws ValueException when its kind does not allow it
+   */
+  public Parameter withDefault(Value other) {
+    return new Parameter(name, kind, other, extras);
+  }
 }

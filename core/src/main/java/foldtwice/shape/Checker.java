@@ -31,18 +31,16 @@ public final class Checker {
   private final Known known;
   private final Types types = new Types();
   private final Optional<Facts> facts;
-  private final Map<List<String>, Facts.Command> menu;
   private final Routine.Macro macro;
-  private Facts.Dialog open;
-  private boolean dialogUnsure;
   private final Slips slips;
+  private final WorkedDialogs dialogs;
 
   private Checker(Routine.Macro macro, Known known) {
     this.macro = macro;
     this.known = known;
     this.slips = new Slips(macro, types);
     this.facts = known.program(macro.application());
-    this.menu = facts.map(Facts::menu).orElse(Map.of());
+    this.dialogs = new WorkedDialogs(macro, known, slips);
   }
 
   /** What is wrong, in the order of the steps. */
@@ -65,9 +63,9 @@ public final class Checker {
   private void step(Step step) {
     String here = slips.number();
     switch (step) {
-      case Step.Choose(List<Template> path) -> choose(path);
-      case Step.Fill(String field, Expr value) -> fill(field, value);
-      case Step.PressButton(String label) -> press(label);
+      case Step.Choose(List<Template> path) -> dialogs.choose(path);
+      case Step.Fill(String field, Expr value) -> dialogs.fill(field, value);
+      case Step.PressButton(String label) -> dialogs.press(label);
       case Step.Read(Readout what, String variable) -> {
         readout(what);
         types.put(variable, typeOf(what));
@@ -89,7 +87,7 @@ public final class Checker {
         slips.expr(value);
         types.put(name, types.of(value));
       }
-      case Step.Leave l -> closed();
+      case Step.Leave l -> dialogs.closed();
       case Step.Capture(Step.Area area, Template file) ->
           slips.names(file, t -> new Step.Capture(area, new Template(t)));
       case Step.RunRoutine(String id, Map<String, Expr> arguments) -> run(id, arguments);
@@ -115,16 +113,18 @@ public final class Checker {
       case Step.Pause(Template note, List<Step.Question> offers) -> {
         slips.names(note, t -> new Step.Pause(new Template(t), offers));
         questions(offers);
-        dialogUnsure = true;
+        dialogs.unsure();
       }
       case Step.If(Condition condition, List<Line> then, List<Line> otherwise) -> {
         condition(condition);
-        Facts.Dialog before = open;
+        Optional<Facts.Dialog> before = dialogs.open();
         lines(then, here + ".");
-        Facts.Dialog after = open;
-        open = before;
+        Optional<Facts.Dialog> after = dialogs.open();
+        dialogs.stands(before);
         lines(otherwise, here + ".e");
-        dialogUnsure |= after == null ? open != null : !after.equals(open);
+        if (!after.equals(dialogs.open())) {
+          dialogs.unsure();
+        }
       }
       case Step.Repeat(Expr times, List<Line> body) -> {
         slips.wants(times, ValueType.NUMBER);
@@ -137,8 +137,8 @@ public final class Checker {
       }
       case Step.Stop(Template reason) -> slips.names(reason, t -> new Step.Stop(new Template(t)));
       case Step.Note(Template text) -> slips.names(text, t -> new Step.Note(new Template(t)));
-      case Step.PressKeys k -> dialogUnsure = true;
-      case Step.Again a -> dialogUnsure = true;
+      case Step.PressKeys k -> dialogs.unsure();
+      case Step.Again a -> dialogs.unsure();
       case Step.Modifiers m -> {}
     }
   }
@@ -166,163 +166,6 @@ public final class Checker {
       }
       case Step.Items.Selected() -> ValueType.TEXT;
     };
-  }
-
-  private void closed() {
-    open = null;
-    dialogUnsure = false;
-  }
-
-  private void choose(List<Template> path) {
-    boolean plain = true;
-    for (Template label : path) {
-      plain &= label.names().isEmpty();
-      for (String name : label.names()) {
-        slips.known(name, n -> swapped(path, name, n));
-      }
-    }
-    if (facts.isEmpty()) {
-      return;
-    }
-    if (open != null && !dialogUnsure) {
-      slips.mark(
-          Mark.Fault.NO_SUCH_MENU,
-          StepFields.path(path),
-          "no open dialog; \"" + open.title() + "\" is open");
-    }
-    List<Facts.Command> may =
-        plain
-            ? Optional.ofNullable(menu.get(path.stream().map(Template::source).toList())).stream()
-                .toList()
-            : facts.get().commands().stream().filter(c -> Reading.mayBe(path, c.menu())).toList();
-    if (may.isEmpty()) {
-      noMenu(path);
-      closed();
-      return;
-    }
-    open =
-        may.size() == 1 ? may.getFirst().opens().flatMap(facts.get()::dialog).orElse(null) : null;
-    dialogUnsure = may.size() > 1 && may.stream().anyMatch(c -> c.opens().isPresent());
-  }
-
-  private static Step swapped(List<Template> path, String wrong, String right) {
-    return new Step.Choose(
-        path.stream()
-            .map(
-                t ->
-                    new Template(
-                        t.source()
-                            .replace("\u2039" + wrong + "\u203a", "\u2039" + right + "\u203a")))
-            .toList());
-  }
-
-  /** Says in which version a menu path is, or which path is near. */
-  private void noMenu(List<Template> path) {
-    String text = StepFields.path(path);
-    for (Facts other : known.otherVersions()) {
-      if (!other.application().equals(macro.application())) {
-        continue;
-      }
-      Optional<Facts.Command> there =
-          other.commands().stream().filter(c -> Reading.mayBe(path, c.menu())).findFirst();
-      if (there.isEmpty()) {
-        continue;
-      }
-      Optional<String> addOn =
-          there.get().effects().addOn().filter(a -> !facts.get().addOns().contains(a));
-      if (addOn.isPresent()) {
-        slips.mark(
-            Mark.Fault.NEEDS_ADD_ON,
-            text,
-            "the add-on " + addOn.get() + ", which is not on this computer");
-        return;
-      }
-      Optional<Facts.Command> here = facts.get().command(there.get().id());
-      slips.add(
-          new Mark(
-              slips.number(),
-              Mark.Fault.OTHER_VERSION,
-              text,
-              "a menu path of version "
-                  + facts.get().version()
-                  + "; this one is of "
-                  + other.version(),
-              here.map(c -> new Step.Choose(Template.all(c.menu()))),
-              here.map(c -> String.join(StepFields.UNDER, c.menu()))));
-      return;
-    }
-    slips.mark(
-        Mark.Fault.NO_SUCH_MENU,
-        text,
-        "a menu path of " + macro.application() + " " + facts.get().version(),
-        menu.keySet().stream().map(p -> String.join(StepFields.UNDER, p)).toList(),
-        near -> new Step.Choose(StepFields.menu(near)));
-  }
-
-  private void fill(String label, Expr value) {
-    ValueType type = slips.expr(value);
-    if (facts.isEmpty() || dialogUnsure) {
-      return;
-    }
-    if (open == null) {
-      slips.mark(Mark.Fault.NO_SUCH_DIALOG, label, "an open dialog with this field");
-      return;
-    }
-    Optional<Facts.Field> field = open.field(label);
-    if (field.isEmpty()) {
-      slips.mark(
-          Mark.Fault.NO_SUCH_FIELD,
-          label,
-          "a field of \"" + open.title() + "\"",
-          open.fields().stream().map(Facts.Field::label).toList(),
-          near -> new Step.Fill(near, value));
-      return;
-    }
-    ValueType wanted = wanted(field.get());
-    boolean bare = type.equals(ValueType.NUMBER) && field.get().takes() == Facts.Takes.AMOUNT;
-    if (!type.fits(wanted) && !bare && !wanted.equals(ValueType.TEXT)) {
-      slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(value), wanted.words());
-    }
-    Reading.constant(value)
-        .filter(text -> !field.get().options().isEmpty() && !field.get().options().contains(text))
-        .ifPresent(
-            text ->
-                slips.mark(
-                    Mark.Fault.OUT_OF_RANGE,
-                    text,
-                    "one of " + String.join(", ", field.get().options()),
-                    field.get().options(),
-                    near -> new Step.Fill(label, new Expr.Literal(new Value.Text(near)))));
-  }
-
-  private static ValueType wanted(Facts.Field field) {
-    return switch (field.takes()) {
-      case TEXT, CHOICE -> ValueType.TEXT;
-      case NUMBER -> ValueType.NUMBER;
-      case LENGTH -> ValueType.LENGTH;
-      case AMOUNT -> ValueType.amount(field.scale().orElseThrow());
-    };
-  }
-
-  private void press(String label) {
-    if (facts.isEmpty() || dialogUnsure) {
-      return;
-    }
-    if (open == null) {
-      slips.mark(Mark.Fault.NO_SUCH_DIALOG, label, "an open dialog with this button");
-      return;
-    }
-    Optional<Facts.Button> button = open.button(label);
-    if (button.isEmpty()) {
-      slips.mark(
-          Mark.Fault.NO_SUCH_BUTTON,
-          label,
-          "a button of \"" + open.title() + "\"",
-          open.buttons().stream().map(Facts.Button::label).toList(),
-          Step.PressButton::new);
-    } else if (button.get().closes()) {
-      closed();
-    }
   }
 
   private void setting(String name, List<Expr> values, Function<String, Step> mend) {
@@ -422,7 +265,7 @@ public final class Checker {
             Mark.Fault.WRONG_KIND, ExprNotation.write(e.getValue()), p.get().kind().allowed());
       }
     }
-    dialogUnsure = true;
+    dialogs.unsure();
   }
 
   private boolean reaches(String from, String to, Set<String> seen) {
@@ -476,7 +319,7 @@ public final class Checker {
       case Condition.Ticked(List<Template> path) -> {
         if (facts.isPresent()
             && facts.get().commands().stream().noneMatch(c -> Reading.mayBe(path, c.menu()))) {
-          noMenu(path);
+          dialogs.noMenu(path);
         }
       }
       case Condition.DialogOpen(String title) -> {
@@ -504,9 +347,7 @@ public final class Checker {
       case Readout.Indicator(String name) ->
           there(Mark.Fault.NO_SUCH_VALUE, name, facts.get().indicators());
       case Readout.Field(String label) -> {
-        if (open != null && !dialogUnsure && open.field(label).isEmpty()) {
-          slips.mark(Mark.Fault.NO_SUCH_FIELD, label, "a field of \"" + open.title() + "\"");
-        }
+        dialogs.readField(label);
       }
       case Readout.Of of -> {}
     }

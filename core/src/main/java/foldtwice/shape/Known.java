@@ -1,5 +1,6 @@
 package foldtwice.shape;
 
+import foldtwice.place.Finding;
 import foldtwice.routine.Routine;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,6 +29,11 @@ public interface Known {
       f.windows().stream().sorted().forEach(all::add);
     }
     return all;
+  }
+
+  /** What a person found out about the command with this menu path. */
+  default Optional<Finding> finding(String application, List<String> menuPath) {
+    return Optional.empty();
   }
 
   default Optional<Facts> program(String application) {

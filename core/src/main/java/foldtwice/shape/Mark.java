@@ -36,6 +36,7 @@ public record Mark(
     OUT_OF_RANGE,
     CIRCLE,
     NEEDS_ADD_ON,
+    KNOWN_NOT_TO_WORK,
     OTHER_VERSION,
     NOTHING_INSIDE
   }

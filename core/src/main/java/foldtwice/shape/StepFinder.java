@@ -14,6 +14,7 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -222,8 +223,20 @@ public final class StepFinder {
       all.add(new Step.StartProgram(window, List.of()));
       all.add(new Step.WaitUntil(new Condition.InFront(window), HALF_A_MINUTE));
     }
-    known.routines().forEach(id -> all.add(new Step.RunRoutine(id, Map.of())));
+    known.routines().forEach(id -> all.add(new Step.RunRoutine(id, defaults(id))));
     return all;
+  }
+
+  /** Every parameter of a routine with its default, to be changed where it is run. */
+  private Map<String, Expr> defaults(String routine) {
+    Map<String, Expr> arguments = new LinkedHashMap<>();
+    known
+        .routine(routine)
+        .ifPresent(
+            r ->
+                r.parameters()
+                    .forEach(p -> arguments.put(p.name(), new Expr.Literal(p.otherwise()))));
+    return arguments;
   }
 
   private static void dialog(Facts.Dialog dialog, List<Step> all) {

@@ -12,6 +12,7 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /** Steps and traces in words. A step reads as a verb and what it is about. */
@@ -26,8 +27,17 @@ public final class StepWords {
     return Words.TEXTS.get("verb." + step.getClass().getSimpleName());
   }
 
-  /** The rest of a step, with its expressions as written. */
+  /** The rest of a step, with its expressions as written and routines by their ids. */
   public static String rest(Step step) {
+    return rest(step, id -> id);
+  }
+
+  /**
+   * The rest of a step, with its expressions as written.
+   *
+   * @param routines the name of a routine by its id
+   */
+  public static String rest(Step step, UnaryOperator<String> routines) {
     return switch (step) {
       case Step.Choose(List<Template> menu) -> path(menu);
       case Step.Fill(String field, Expr value) -> text("step.fill", field, expr(value));
@@ -55,7 +65,9 @@ public final class StepWords {
               text("area." + area),
               file.source().isEmpty() ? text("step.clipboard") : file.source());
       case Step.RunRoutine(String routine, Map<String, Expr> arguments) ->
-          arguments.isEmpty() ? routine : text("step.run", routine, arguments(arguments));
+          arguments.isEmpty()
+              ? routines.apply(routine)
+              : text("step.run", routines.apply(routine), arguments(arguments));
       case Step.StartProgram(String application, List<Template> arguments) ->
           arguments.isEmpty()
               ? application
@@ -196,7 +208,8 @@ public final class StepWords {
       case Trace.Stopped(String number, String reason) -> text("ending.stopped", number, reason);
       case Trace.GivenUp(String number) ->
           number.isEmpty() ? text("ending.givenup.before") : text("ending.givenup", number);
-      case Trace.Underway(String number) -> text("ending.underway", number);
+      case Trace.Underway(String number) ->
+          number.isEmpty() ? text("ending.underway.before") : text("ending.underway", number);
       case Trace.Failed(String number, Step step, String expected, String found) ->
           number.isEmpty()
               ? text("ending.refused", expected, found)

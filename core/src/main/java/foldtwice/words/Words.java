@@ -15,6 +15,7 @@ import foldtwice.resolve.Owner;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
 import foldtwice.routine.Target;
 import foldtwice.routine.Value;
 import foldtwice.shape.Reading;
@@ -44,7 +45,10 @@ public final class Words {
     return switch (owner) {
       case Owner.Yours(String id) ->
           Optional.ofNullable(library.bindings().get(id)).map(this::binding).orElse(id);
-      case Owner.Native n -> command(n).map(NativeCommand::name).orElse(n.command());
+      case Owner.Native(String application, String id) ->
+          Optional.ofNullable(library.applications().get(application))
+              .flatMap(a -> a.command(id).map(c -> command(a, c)))
+              .orElse(id);
       case Owner.Desktop(String what) -> what;
     };
   }
@@ -54,11 +58,40 @@ public final class Words {
         .flatMap(a -> a.command(n.command()));
   }
 
+  /** A command by its name; one that shares its name, by its menu too: {@code Clear (Flags)}. */
+  public static String command(Application application, NativeCommand command) {
+    List<String> menu = command.menuPath();
+    return application.namesakes(command).size() == 1 || menu.size() < 2
+        ? command.name()
+        : TEXTS.get(
+            "command.in",
+            command.name(),
+            String.join(" \u203a ", menu.subList(0, menu.size() - 1)));
+  }
+
+  /** What was found out about a command: {@code does not work: only in a text}. */
+  public static Optional<String> finding(NativeCommand command) {
+    return command
+        .finding()
+        .map(
+            f ->
+                TEXTS.get(
+                    (f.works() ? "finding.works" : "finding.fails")
+                        + (f.note().isEmpty() ? "" : ".note"),
+                    f.note()));
+  }
+
   /** A binding by its routine and the arguments it gives: {@code Shift boxes, dx +0.5 mm}. */
   public String binding(Binding binding) {
     String arguments = arguments(binding);
     String name = routineName(binding);
     return arguments.isEmpty() ? name : name + ", " + arguments;
+  }
+
+  /** A step after its verb, routines by their names. */
+  public String step(Step step) {
+    return StepWords.rest(
+        step, id -> Optional.ofNullable(library.routines().get(id)).map(Routine::name).orElse(id));
   }
 
   public String routineName(Binding binding) {

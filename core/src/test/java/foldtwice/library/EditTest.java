@@ -6,11 +6,13 @@ import foldtwice.Fixture;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Proof;
 import foldtwice.binding.Readiness;
+import foldtwice.place.Finding;
 import foldtwice.routine.Value;
 import foldtwice.trigger.Notation;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -25,7 +27,7 @@ class EditTest {
         all.isEmpty() || random.nextInt(4) == 0
             ? Fixture.library("mine box Alt+L").bindings().get("mine box Alt+L")
             : all.get(random.nextInt(all.size()));
-    return switch (random.nextInt(depth == 0 ? 6 : 7)) {
+    return switch (random.nextInt(depth == 0 ? 7 : 8)) {
       case 0 ->
           new Edit.PutBinding(
               some.withTriggers(List.of(Notation.read("F" + random.nextInt(1, 9)))));
@@ -48,6 +50,17 @@ class EditTest {
                   "r" + random.nextInt(4), "R", "app", List.of(), RandomLibraries.lines(random)),
               random.nextInt(6));
       case 5 -> new Edit.RemoveRoutine("r" + random.nextInt(4));
+      case 6 ->
+          new Edit.Find(
+              library.applications().keySet().stream().findFirst().orElse("nowhere"),
+              library.applications().values().stream()
+                  .flatMap(a -> a.commands().stream())
+                  .map(c -> c.id())
+                  .findFirst()
+                  .orElse("nothing"),
+              random.nextBoolean()
+                  ? Optional.empty()
+                  : Optional.of(new Finding(random.nextBoolean(), "note " + random.nextInt(3))));
       default -> {
         List<Edit> edits = new ArrayList<>();
         Library at = library;

@@ -6,6 +6,7 @@ import foldtwice.extras.Extras;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
 import foldtwice.place.Danger;
+import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
@@ -37,6 +38,7 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 
 /** Whole libraries of every kind of value there is, drawn from a seed. */
@@ -139,6 +141,9 @@ public final class RandomLibraries {
             new Place.Within(id, inner.id()),
             random.nextInt(100) / 4.0,
             one(List.of(Danger.values())),
+            random.nextBoolean()
+                ? Optional.empty()
+                : Optional.of(new Finding(random.nextBoolean(), text())),
             extras());
     return new Application(
         id,

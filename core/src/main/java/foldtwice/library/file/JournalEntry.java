@@ -6,9 +6,11 @@ import foldtwice.binding.Proof;
 import foldtwice.library.Edit;
 import foldtwice.library.History;
 import foldtwice.library.Library;
+import foldtwice.place.Finding;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.List;
+import java.util.Optional;
 
 /** One line of the journal. Replaying all of them leads from the file's library to today's. */
 sealed interface JournalEntry {
@@ -56,6 +58,10 @@ sealed interface JournalEntry {
       case Edit.PutRoutine(var routine, int at) ->
           out.put("at", at).set("putRoutine", RoutineJson.write(routine));
       case Edit.RemoveRoutine(String id) -> out.put("removeRoutine", id);
+      case Edit.Find(String application, String command, Optional<Finding> finding) -> {
+        out.put("application", application).put("find", command);
+        finding.ifPresent(f -> out.set("finding", PlaceJson.write(f)));
+      }
       case Edit.Together(List<Edit> edits) -> {
         ArrayNode list = out.putArray("together");
         edits.forEach(e -> list.add(write(e)));
@@ -99,6 +105,9 @@ sealed interface JournalEntry {
     }
     if (in.has("removeRoutine")) {
       return new Edit.RemoveRoutine(in.text("removeRoutine"));
+    }
+    if (in.has("find")) {
+      return new Edit.Find(in.text("application"), in.text("find"), PlaceJson.finding(in));
     }
     if (in.has("together")) {
       Library[] then = {library}; // each is read by the routines the ones before it leave

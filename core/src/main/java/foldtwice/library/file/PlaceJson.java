@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
 import foldtwice.place.Danger;
+import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
@@ -17,6 +18,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** Applications and stations. */
@@ -27,7 +29,8 @@ final class PlaceJson {
   private static final Set<String> CONTEXT =
       Set.of("id", "name", "groupOnly", "takesText", "inner");
   private static final Set<String> COMMAND =
-      Set.of("id", "name", "group", "menu", "triggers", "place", "usesPerWeek", "danger");
+      Set.of(
+          "id", "name", "group", "menu", "triggers", "place", "usesPerWeek", "danger", "finding");
   private static final Set<String> STATION =
       Set.of("id", "name", "layout", "shape", "reserved", "installed");
 
@@ -97,7 +100,17 @@ final class PlaceJson {
         place(in.at("place"), places),
         in.number("usesPerWeek", 0),
         in.word(Danger.class, "danger", Danger.NONE),
+        finding(in),
         in.rest(COMMAND));
+  }
+
+  /** The finding an object has, if any. */
+  static Optional<Finding> finding(In in) throws FormatException {
+    if (!in.has("finding")) {
+      return Optional.empty();
+    }
+    In found = in.at("finding");
+    return Optional.of(new Finding(found.flag("works"), found.text("note", "")));
   }
 
   private static Rule rule(In in) throws FormatException {
@@ -191,7 +204,16 @@ final class PlaceJson {
     if (c.danger() != Danger.NONE) {
       out.put("danger", In.word(c.danger()));
     }
+    c.finding().ifPresent(f -> out.set("finding", write(f)));
     return Json.with(c.extras(), out);
+  }
+
+  static ObjectNode write(Finding finding) {
+    ObjectNode out = Json.object().put("works", finding.works());
+    if (!finding.note().isEmpty()) {
+      out.put("note", finding.note());
+    }
+    return out;
   }
 
   private static ObjectNode write(Rule rule) {

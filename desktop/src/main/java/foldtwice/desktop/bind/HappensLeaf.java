@@ -232,7 +232,13 @@ final class HappensLeaf extends Leaf {
       case Effect.Ran ran -> {
         boolean failed = ran.trace().ending() instanceof Trace.Failed;
         if (ran.run().status() instanceof Status.Asking) {
-          result.getChildren().add(new Asking(session.runs(), ran.run()));
+          result
+              .getChildren()
+              .add(
+                  new Asking(
+                      session.runs(),
+                      ran.run(),
+                      values -> session.keepArguments(ran.binding().id(), values)));
           return;
         }
         HBox head =

@@ -6,8 +6,11 @@ import foldtwice.routine.Step;
 import foldtwice.shape.StepFinder;
 import foldtwice.words.StepWords;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -19,16 +22,30 @@ import javafx.scene.layout.VBox;
 /** Adds a step by typing what it should do. */
 final class AddStep extends VBox {
 
-  private static final double ROW = 27;
+  private static final double ROW = 32;
   private static final int MOST_ROWS = 7;
 
   private final TextField field = new TextField();
   private final ListView<Step> list = new ListView<>();
   private final Supplier<StepFinder> finder;
+  private final Function<Step, String> words;
+  private final Function<Step, Optional<String>> finding;
   private final Consumer<Step> onTaken;
 
-  AddStep(Supplier<StepFinder> finder, Consumer<Step> onTaken) {
+  /**
+   * A field and what it finds.
+   *
+   * @param words a step as it reads after its verb
+   * @param finding what a person found out about the command a step chooses
+   */
+  AddStep(
+      Supplier<StepFinder> finder,
+      Function<Step, String> words,
+      Function<Step, Optional<String>> finding,
+      Consumer<Step> onTaken) {
     this.finder = finder;
+    this.words = words;
+    this.finding = finding;
     this.onTaken = onTaken;
     setSpacing(2);
     field.setId("add-step");
@@ -48,11 +65,6 @@ final class AddStep extends VBox {
   /** Gives it the keys. */
   void focusField() {
     field.requestFocus();
-  }
-
-  /** A step as it reads. */
-  static String words(Step step) {
-    return StepWords.verb(step) + " " + StepWords.rest(step);
   }
 
   private void showList(boolean yes) {
@@ -94,7 +106,13 @@ final class AddStep extends VBox {
     }
   }
 
-  private static final class Cell extends ListCell<Step> {
+  private static Label found(String finding) {
+    Label label = Parts.label(finding, "soft");
+    label.setMinWidth(0);
+    return label;
+  }
+
+  private final class Cell extends ListCell<Step> {
     @Override
     protected void updateItem(Step step, boolean empty) {
       super.updateItem(step, empty);
@@ -105,7 +123,12 @@ final class AddStep extends VBox {
       }
       Label verb = Parts.label(StepWords.verb(step), "strong");
       verb.setMinWidth(84);
-      setGraphic(new HBox(8, verb, Parts.label(StepWords.rest(step))));
+      Label rest = Parts.label(words.apply(step));
+      HBox row = new HBox(8, verb, rest);
+      row.setAlignment(Pos.CENTER_LEFT);
+      setPrefWidth(0);
+      finding.apply(step).ifPresent(f -> row.getChildren().addAll(Parts.gap(), found(f)));
+      setGraphic(row);
     }
   }
 }

@@ -8,10 +8,15 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
 import foldtwice.library.History;
+import foldtwice.place.Application;
+import foldtwice.place.Finding;
+import foldtwice.place.NativeCommand;
 import foldtwice.routine.Card;
 import foldtwice.routine.Line;
+import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
+import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.run.Program;
 import foldtwice.run.Run;
@@ -22,6 +27,8 @@ import foldtwice.shape.Making;
 import foldtwice.shape.Mark;
 import foldtwice.shape.Outline;
 import foldtwice.shape.StepFinder;
+import foldtwice.words.StepWords;
+import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -52,6 +59,9 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     void toRecording(String application);
   }
 
+  /** Below this width the panels at both sides are made smaller. */
+  private static final double NARROW = 1000;
+
   private final Session session;
   private final Ways ways;
   private final RoutineList list = new RoutineList(this::choose);
@@ -72,6 +82,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   private String chosen = "";
   private String named = "";
   private boolean typingName;
+  private boolean narrow;
   private Run current;
   private Program before;
 
@@ -79,8 +90,8 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     this.session = session;
     this.ways = ways;
     facts = new FactsPanel(session, ways::toBinding);
-    running = new RunPanel(session, this::closeRun);
-    add = new AddStep(this::finder, this::added);
+    running = new RunPanel(session, this::closeRun, this::keepValues);
+    add = new AddStep(this::finder, this::words, this::finding, this::added);
     name.setId("routine-name");
     name.getStyleClass().add("title-field");
     name.textProperty().addListener((o, a, b) -> typingName = true);
@@ -129,8 +140,14 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     beside.setFitToWidth(true);
     beside.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     beside.setFocusTraversable(false);
-    beside.setPrefWidth(300);
-    list.setPrefWidth(246);
+    widthProperty()
+        .addListener(
+            (o, a, wide) -> {
+              narrow = wide.doubleValue() < NARROW;
+              list.setPrefWidth(narrow ? 212 : 246);
+              beside.setPrefWidth(narrow ? 246 : 300);
+              show(session.now());
+            });
     setLeft(new HBox(list, crease()));
     setCenter(steps);
     setRight(new HBox(crease(), beside));
@@ -183,7 +200,13 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
 
   private StepFinder finder() {
     return new StepFinder(
-        macro().map(Routine::application).orElse(""), session.known(), AddStep::words);
+        macro().map(Routine::application).orElse(""),
+        session.known(),
+        step -> StepWords.verb(step) + " " + words(step));
+  }
+
+  private String words(Step step) {
+    return session.now().words().step(step);
   }
 
   private void show(Snapshot now) {
@@ -205,7 +228,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
         Optional.ofNullable(now.library().applications().get(macro.application()))
             .map(a -> a.name())
             .orElse(macro.application());
-    run.setText(Ui.text("collect.runon", application));
+    run.setText(narrow ? Ui.text("collect.run") : Ui.text("collect.runon", application));
     about.setText(about(macro));
     if (Outline.at(macro.steps(), chosen.isEmpty() ? "1" : chosen).isEmpty()) {
       chosen = "";
@@ -213,7 +236,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     offerArguments(now, macro);
     List<Mark> marks = Checker.check(macro, session.known());
     String at = current == null ? "" : current.number();
-    outline.show(macro, session.known(), marks, chosen, at);
+    outline.show(macro, session.known(), marks, chosen, at, this::namesakes, now.words());
     boolean keysBeside = Parts.hasKeys(right);
     if (current == null) {
       right.getChildren().setAll(facts);
@@ -245,6 +268,57 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
 
   private Map<String, Value> arguments() {
     return with.getValue() == null ? Map.of() : with.getValue().arguments();
+  }
+
+  /** Keeps the values a run was asked for: with the binding it is tried with, or as defaults. */
+  private void keepValues(Map<String, Value> values) {
+    closeRun();
+    if (with.getValue() != null) {
+      session.keepArguments(with.getValue().id(), values);
+      return;
+    }
+    macro()
+        .ifPresent(
+            m -> {
+              List<Parameter> parameters =
+                  m.parameters().stream()
+                      .map(p -> p.withDefault(values.getOrDefault(p.name(), p.otherwise())))
+                      .toList();
+              put(m.withParameters(parameters), Ui.text("said.keptdefaults", m.name()));
+            });
+  }
+
+  /** The command a step chooses, where its menu path is plain. */
+  private Optional<NativeCommand> command(Step step) {
+    return step instanceof Step.Choose(List<Template> menu)
+        ? application().flatMap(a -> a.commandAt(menu.stream().map(Template::source).toList()))
+        : Optional.empty();
+  }
+
+  private Optional<Application> application() {
+    return macro().map(m -> session.now().library().applications().get(m.application()));
+  }
+
+  private Optional<String> finding(Step step) {
+    return command(step).flatMap(Words::finding);
+  }
+
+  /** The commands that have the label of the one a step chooses, if there are several. */
+  private List<NativeCommand> namesakes(Step step) {
+    return command(step)
+        .flatMap(c -> application().map(a -> a.namesakes(c)))
+        .filter(all -> all.size() > 1)
+        .orElse(List.of());
+  }
+
+  @Override
+  public void found(NativeCommand command, Optional<Finding> finding) {
+    macro()
+        .ifPresent(
+            m ->
+                session.make(
+                    new Edit.Find(m.application(), command.id(), finding),
+                    Ui.text("said.changed", command.name())));
   }
 
   private static String about(Routine.Macro macro) {
@@ -325,7 +399,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     chosen = at;
     put(
         lines -> Outline.insert(lines, at, new Line(added)),
-        Ui.text("said.added", AddStep.words(added)));
+        Ui.text("said.added", StepWords.verb(added) + " " + words(added)));
     outline.rowOf(at).ifPresent(this::scrollTo);
   }
 
@@ -397,7 +471,8 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
                   case Routine.Macro same -> {}
                 }
               }
-              ComparePanel panel = new ComparePanel(m, others, this::closeComparison);
+              ComparePanel panel =
+                  new ComparePanel(m, others, session.now().words(), this::closeComparison);
               panel.getStyleClass().add("collect-middle");
               ScrollPane scroll = new ScrollPane(panel);
               scroll.setFitToWidth(true);

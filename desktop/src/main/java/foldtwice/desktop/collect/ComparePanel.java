@@ -6,6 +6,7 @@ import foldtwice.routine.Routine;
 import foldtwice.shape.Comparison;
 import foldtwice.shape.Outline;
 import foldtwice.words.StepWords;
+import foldtwice.words.Words;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -20,13 +21,15 @@ import javafx.util.StringConverter;
 final class ComparePanel extends VBox {
 
   private final Routine.Macro left;
+  private final Words words;
   private final VBox rows = new VBox();
 
   /**
    * @param others what it can be compared with, the nearest first; one may be an earlier version
    */
-  ComparePanel(Routine.Macro left, List<Routine.Macro> others, Runnable close) {
+  ComparePanel(Routine.Macro left, List<Routine.Macro> others, Words words, Runnable close) {
     this.left = left;
+    this.words = words;
     setId("compare");
     setSpacing(8);
     ComboBox<Routine.Macro> with = new ComboBox<>();
@@ -81,7 +84,7 @@ final class ComparePanel extends VBox {
     rows.getChildren().addFirst(count);
   }
 
-  private static Node side(Optional<Outline.Row> row, boolean same) {
+  private Node side(Optional<Outline.Row> row, boolean same) {
     Label label =
         Parts.wrapped(
             row.map(
@@ -90,7 +93,7 @@ final class ComparePanel extends VBox {
                             + "  "
                             + StepWords.verb(r.line().step())
                             + " "
-                            + StepWords.rest(r.line().step()))
+                            + words.step(r.line().step()))
                 .orElse(""));
     label.setMaxWidth(Double.MAX_VALUE);
     label.setPrefWidth(100);

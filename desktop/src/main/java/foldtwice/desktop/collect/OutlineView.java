@@ -2,16 +2,21 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
+import foldtwice.place.Finding;
+import foldtwice.place.NativeCommand;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
 import foldtwice.shape.Known;
 import foldtwice.shape.Mark;
 import foldtwice.shape.Outline;
 import foldtwice.words.StepWords;
+import foldtwice.words.Words;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -33,12 +38,15 @@ final class OutlineView extends VBox {
     void move(String from, String to);
 
     void mend(Mark mark);
+
+    void found(NativeCommand command, Optional<Finding> finding);
   }
 
   private static final double VERB = 86;
   private static final double INDENT = 24;
 
   private final Actions actions;
+  private Words words;
   private final Map<String, Node> rows = new LinkedHashMap<>();
 
   OutlineView(Actions actions) {
@@ -55,8 +63,17 @@ final class OutlineView extends VBox {
    *
    * @param chosen the number of the chosen line; empty for none
    * @param at the number of the line a run stands before; empty for none
+   * @param namesakes the commands of the label a step chooses, if there are several
    */
-  void show(Routine.Macro macro, Known known, List<Mark> marks, String chosen, String at) {
+  void show(
+      Routine.Macro macro,
+      Known known,
+      List<Mark> marks,
+      String chosen,
+      String at,
+      Function<Step, List<NativeCommand>> namesakes,
+      Words words) {
+    this.words = words;
     boolean focused = Parts.hasKeys(this);
     rows.clear();
     getChildren().clear();
@@ -74,6 +91,10 @@ final class OutlineView extends VBox {
                 known,
                 DialogStop.stops(macro, row.number()),
                 actions);
+        List<NativeCommand> same = namesakes.apply(row.line().step());
+        if (!same.isEmpty()) {
+          editor.getChildren().add(new Namesakes(same, actions::found));
+        }
         VBox.setMargin(editor, new javafx.geometry.Insets(0, 0, 0, row.depth() * INDENT + 40));
         getChildren().add(editor);
       }
@@ -110,7 +131,7 @@ final class OutlineView extends VBox {
     Label verb = Parts.label(StepWords.verb(line.step()), "strong");
     verb.setMinWidth(VERB);
     verb.setPrefWidth(VERB);
-    Node text = StepText.of(line.step());
+    Node text = StepText.of(words.step(line.step()));
     HBox.setHgrow(text, Priority.ALWAYS);
     HBox box = new HBox(8, number, verb, text);
     StepText.preview(macro, line.step())

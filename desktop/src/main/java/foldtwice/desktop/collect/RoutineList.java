@@ -3,21 +3,14 @@ package foldtwice.desktop.collect;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.library.Library;
 import foldtwice.routine.Routine;
-import foldtwice.trigger.Notation;
-import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -35,11 +28,14 @@ final class RoutineList extends VBox {
   private sealed interface Item {
     record Heading(String text) implements Item {}
 
-    record One(Routine routine, int bindings) implements Item {}
+    record One(RoutineOrder.Entry entry, String figure) implements Item {}
   }
 
   private final TextField filter = new TextField();
   private final ListView<Item> list = new ListView<>();
+  private final ComboBox<RoutineOrder.Shown> shown =
+      chooser("routine-show", RoutineOrder.Shown.values());
+  private final ComboBox<RoutineOrder.By> by = chooser("routine-by", RoutineOrder.By.values());
   private Snapshot now;
   private String chosen = "";
   private boolean filling;
@@ -66,13 +62,28 @@ final class RoutineList extends VBox {
         .selectedItemProperty()
         .addListener(
             (o, a, item) -> {
-              if (!filling && item instanceof Item.One(Routine r, int n)) {
-                chosen = r.id();
-                onChosen.accept(r.id());
+              if (!filling && item instanceof Item.One(var e, String figure)) {
+                chosen = e.routine().id();
+                onChosen.accept(chosen);
               }
             });
     VBox.setVgrow(list, Priority.ALWAYS);
-    getChildren().addAll(filter, list);
+    shown.setAccessibleText(Ui.text("collect.show"));
+    by.setAccessibleText(Ui.text("collect.by"));
+    HBox choosers = new HBox(6, shown, by);
+    getChildren().addAll(filter, choosers, list);
+  }
+
+  private <T> ComboBox<T> chooser(String id, T[] values) {
+    ComboBox<T> box = new ComboBox<>();
+    box.setId(id);
+    box.getItems().setAll(values);
+    box.setValue(values[0]);
+    box.setMinWidth(0);
+    box.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(box, Priority.ALWAYS);
+    box.valueProperty().addListener((o, a, b) -> fill());
+    return box;
   }
 
   void show(Snapshot snapshot) {
@@ -91,6 +102,7 @@ final class RoutineList extends VBox {
     chosen = id;
     if (now != null && now.library().routines().containsKey(id) && indexOf(id) < 0) {
       filter.clear();
+      shown.setValue(RoutineOrder.Shown.EVERYTHING);
     }
     select();
   }
@@ -118,7 +130,8 @@ final class RoutineList extends VBox {
 
   private int indexOf(String id) {
     for (int i = 0; i < list.getItems().size(); i++) {
-      if (list.getItems().get(i) instanceof Item.One(Routine r, int n) && r.id().equals(id)) {
+      if (list.getItems().get(i) instanceof Item.One(var e, String figure)
+          && e.routine().id().equals(id)) {
         return i;
       }
     }
@@ -134,60 +147,26 @@ final class RoutineList extends VBox {
   }
 
   private void fill() {
-    Library library = now.library();
-    Map<String, Integer> uses = new HashMap<>();
-    Map<String, StringBuilder> keys = new HashMap<>();
-    library
-        .bindings()
-        .values()
-        .forEach(
-            b -> {
-              uses.merge(b.routine(), 1, Integer::sum);
-              StringBuilder words = keys.computeIfAbsent(b.routine(), id -> new StringBuilder());
-              for (Trigger t : b.triggers()) {
-                words.append(' ').append(Notation.write(t));
-              }
-            });
-    List<Routine> found =
-        library.routines().values().stream()
-            .filter(r -> matches(r, keys.getOrDefault(r.id(), new StringBuilder()).toString()))
-            .toList();
-    Set<String> categories = new LinkedHashSet<>();
-    found.forEach(r -> categories.add(r.category()));
     List<Item> items = new ArrayList<>();
-    for (String category : categories) {
-      items.add(new Item.Heading(category.isEmpty() ? Ui.text("collect.noheading") : category));
-      found.stream()
-          .filter(r -> r.category().equals(category))
-          .sorted(
-              Comparator.comparing((Routine r) -> !r.card().pinned())
-                  .thenComparing(r -> r.card().setAside()))
-          .forEach(r -> items.add(new Item.One(r, uses.getOrDefault(r.id(), 0))));
-    }
+    RoutineOrder.of(now.library(), filter.getText(), shown.getValue(), by.getValue())
+        .forEach(
+            (heading, entries) -> {
+              if (!heading.isEmpty()) {
+                items.add(new Item.Heading(heading));
+              }
+              entries.forEach(e -> items.add(new Item.One(e, figure(e))));
+            });
     filling = true;
     list.getItems().setAll(items);
     select();
     filling = false;
   }
 
-  /** Every word typed is in the name, the heading, the application, the tags or the triggers. */
-  private boolean matches(Routine r, String keys) {
-    String text =
-        (r.name()
-                + " "
-                + r.category()
-                + " "
-                + r.application()
-                + " "
-                + String.join(" ", r.card().tags())
-                + (keys.isEmpty() ? " " + Ui.text("notrigger") : keys))
-            .toLowerCase(Locale.ROOT);
-    for (String word : filter.getText().toLowerCase(Locale.ROOT).split("\\s+")) {
-      if (!text.contains(word)) {
-        return false;
-      }
-    }
-    return true;
+  /** What the list is ordered by, where that is a figure; else how many bindings. */
+  private String figure(RoutineOrder.Entry e) {
+    return by.getValue() == RoutineOrder.By.USES
+        ? Words.number(e.usesPerWeek())
+        : Integer.toString(e.bindings());
   }
 
   private static final class Cell extends ListCell<Item> {
@@ -197,6 +176,7 @@ final class RoutineList extends VBox {
       setText(null);
       setGraphic(null);
       setDisable(false);
+      setPrefWidth(0); // as wide as the list, never wider
       getStyleClass().remove("routine-heading");
       if (empty || item == null) {
         return;
@@ -207,17 +187,23 @@ final class RoutineList extends VBox {
           setGraphic(Parts.label(text, "heading"));
           setDisable(true);
         }
-        case Item.One(Routine r, int bindings) -> setGraphic(row(r, bindings));
+        case Item.One(var entry, String figure) -> setGraphic(row(entry.routine(), figure));
       }
     }
 
-    private static HBox row(Routine r, int bindings) {
+    private static HBox row(Routine r, String figure) {
       Label name = Parts.label(r.name(), r.card().off() || r.card().setAside() ? "soft" : "plain");
       name.setMinWidth(0);
       name.setTooltip(new Tooltip(r.name()));
       HBox row = new HBox(6, Marks.of(r), name, Parts.gap());
-      flag(r).ifPresent(f -> row.getChildren().add(Parts.label(f, "soft", "small")));
-      Label count = Parts.label(Integer.toString(bindings), "mono", "soft");
+      flag(r)
+          .ifPresent(
+              f -> {
+                Label flag = Parts.label(f, "soft", "small");
+                flag.setMinWidth(USE_PREF_SIZE);
+                row.getChildren().add(flag);
+              });
+      Label count = Parts.label(figure, "mono", "soft");
       count.setMinWidth(USE_PREF_SIZE);
       row.getChildren().add(count);
       row.setAlignment(Pos.CENTER_LEFT);

@@ -6,12 +6,15 @@ import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.Preview;
+import foldtwice.routine.Value;
 import foldtwice.run.Program;
 import foldtwice.run.Run;
 import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.words.StepWords;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.scene.layout.VBox;
 
@@ -21,11 +24,18 @@ final class RunPanel extends VBox {
   private static final int LAST_CHANGES = 8;
 
   private final Session session;
+  private final Consumer<Map<String, Value>> keep;
   private final Preview preview = new Preview();
   private final VBox says = new VBox(4);
 
-  RunPanel(Session session, Runnable close) {
+  /**
+   * A panel for runs.
+   *
+   * @param keep keeps the values a routine is run with
+   */
+  RunPanel(Session session, Runnable close, Consumer<Map<String, Value>> keep) {
     this.session = session;
+    this.keep = keep;
     setId("run-panel");
     setSpacing(6);
     preview.setPrefHeight(170);
@@ -50,7 +60,7 @@ final class RunPanel extends VBox {
             Parts.wrapped(
                 StepWords.ending(trace.ending()), bad ? "blocks" : over ? "good" : "strong"));
     if (run.status() instanceof Status.Asking) {
-      Asking asking = new Asking(session.runs(), run);
+      Asking asking = new Asking(session.runs(), run, keep);
       says.getChildren().add(asking);
       Platform.runLater(asking::focusFirst);
     }

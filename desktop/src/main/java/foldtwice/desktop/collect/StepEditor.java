@@ -16,6 +16,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -45,6 +46,9 @@ final class StepEditor extends VBox {
     STOP_HERE
   }
 
+  /** Values on buttons are cut after so many letters. */
+  private static final int LONGEST = 24;
+
   private final Label wrong = Parts.wrapped("", "blocks");
 
   StepEditor(
@@ -62,14 +66,14 @@ final class StepEditor extends VBox {
     fields.getChildren().add(comment(number, line, actions));
     FlowPane buttons = new FlowPane(6, 6);
     for (Making.Constant c : Making.constants(macro, number, known)) {
-      buttons
-          .getChildren()
-          .add(
-              Parts.button(
-                  "make-" + c.field(),
-                  Ui.text("step.parameter", c.value().shown()),
-                  () -> actions.parameter(c),
-                  "make"));
+      Button make =
+          Parts.button(
+              "make-" + c.field(),
+              Ui.text("step.parameter", brief(c.value().shown())),
+              () -> actions.parameter(c),
+              "make");
+      make.setTooltip(new Tooltip(Ui.text("step.parameter", c.value().shown())));
+      buttons.getChildren().add(make);
     }
     for (Action action : Action.values()) {
       if (action == Action.STOP_HERE && !(step instanceof Step.PressButton)) {
@@ -89,6 +93,10 @@ final class StepEditor extends VBox {
     getChildren().addAll(fields, wrong, buttons);
   }
 
+  private static String brief(String text) {
+    return text.length() <= LONGEST ? text : text.substring(0, LONGEST - 1).strip() + "\u2026";
+  }
+
   private Node field(StepFields.Field field, int index, String number, Line line, Actions actions) {
     Node input;
     if (field.holds() == StepFields.Holds.WORD) {
@@ -100,7 +108,7 @@ final class StepEditor extends VBox {
     } else {
       TextField text = new TextField(field.text());
       text.getStyleClass().add("value");
-      text.setPrefColumnCount(Math.clamp(field.text().length() + 1, 6, 34));
+      text.setPrefColumnCount(Math.clamp(field.text().length() + 1, 6, 27));
       text.setOnAction(e -> put(index, text.getText(), number, line, actions, text));
       text.focusedProperty()
           .addListener(

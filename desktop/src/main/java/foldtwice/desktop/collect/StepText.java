@@ -6,27 +6,24 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.shape.StepFields;
-import foldtwice.words.StepWords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
+import javafx.scene.text.Text;
+import javafx.scene.text.TextFlow;
 
 /** A step as it reads, its insertions set off, and what it comes to with the defaults. */
 final class StepText {
 
   private StepText() {}
 
-  /** The rest of a step after its verb, insertions as chips. */
-  static Node of(Step step) {
-    FlowPane flow = new FlowPane(3, 2);
+  /** What a step says after its verb, insertions as chips. */
+  static Node of(String rest) {
+    TextFlow flow = new TextFlow();
+    flow.getStyleClass().add("step-text");
     flow.setMinWidth(0);
-    flow.setPrefWrapLength(330);
-    flow.setRowValignment(javafx.geometry.VPos.CENTER);
-    flow.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-    parts(StepWords.rest(step)).forEach(flow.getChildren()::add);
+    parts(rest).forEach(flow.getChildren()::add);
     return flow;
   }
 
@@ -48,9 +45,7 @@ final class StepText {
 
   private static void plain(String text, List<Node> parts) {
     if (!text.isBlank()) {
-      Label label = Parts.wrapped(text.strip());
-      label.setMinWidth(0);
-      parts.add(label);
+      parts.add(new Text(text));
     }
   }
 

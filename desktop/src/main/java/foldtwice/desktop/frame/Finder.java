@@ -22,6 +22,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Finds routines, bindings, keys, commands, places and actions by what a person types. */
 final class Finder {
@@ -187,8 +188,12 @@ final class Finder {
                     : " \u203a " + String.join(" \u203a ", c.menuPath()));
         add(
             "native",
-            c.name(),
-            keys.isEmpty() ? menu : keys + ", " + menu,
+            Words.command(a, c),
+            String.join(
+                ", ",
+                Stream.of(keys, menu, Words.finding(c).orElse(""))
+                    .filter(s -> !s.isEmpty())
+                    .toList()),
             5,
             () -> targets.stand(a.id()));
       }

@@ -9,11 +9,14 @@ import foldtwice.run.Run;
 import foldtwice.run.Status;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -28,9 +31,11 @@ public final class Asking extends VBox {
   /**
    * A panel for a run that asks.
    *
+   * @param keep keeps the values a routine is to be run with, so that they can be changed without
+   *     running it; used only for those asked for before the first step
    * @throws IllegalArgumentException when it asks nothing
    */
-  public Asking(Runs runs, Run run) {
+  public Asking(Runs runs, Run run, Consumer<Map<String, Value>> keep) {
     if (!(run.status() instanceof Status.Asking asking)) {
       throw new IllegalArgumentException("asks nothing: " + run.status());
     }
@@ -48,17 +53,24 @@ public final class Asking extends VBox {
       fields.put(asked, field);
       Label name = Parts.label(asked.name(), "argument");
       name.setLabelFor(field);
-      HBox row = new HBox(8, name, field, Parts.label(asked.kind().allowed(), "soft"));
+      name.setMinWidth(USE_PREF_SIZE);
+      HBox row = new HBox(8, name, field);
       row.setAlignment(Pos.CENTER_LEFT);
-      getChildren().add(row);
+      getChildren().addAll(row, Parts.wrapped(asked.kind().allowed(), "soft"));
     }
     wrong.setVisible(false);
     wrong.setManaged(false);
-    HBox buttons =
-        new HBox(
+    FlowPane buttons =
+        new FlowPane(
             8,
+            6,
             Parts.button("asking-on", Ui.text("asking.on"), this::goOn, "main"),
             Parts.button("asking-up", Ui.text("asking.up"), () -> runs.giveUp(run)));
+    if (asking.number().isEmpty()) {
+      buttons
+          .getChildren()
+          .add(1, Parts.button("asking-keep", Ui.text("asking.keep"), () -> keep(keep)));
+    }
     getChildren().addAll(wrong, buttons);
   }
 
@@ -84,6 +96,25 @@ public final class Asking extends VBox {
   }
 
   private void goOn() {
+    answers()
+        .ifPresent(
+            answers -> {
+              run.answer(answers);
+              runs.goOn(run);
+            });
+  }
+
+  private void keep(Consumer<Map<String, Value>> keep) {
+    answers()
+        .ifPresent(
+            answers -> {
+              runs.giveUp(run);
+              keep.accept(answers);
+            });
+  }
+
+  /** What stands in the fields; empty, and said, when something does not fit. */
+  private Optional<Map<String, Value>> answers() {
     Map<String, Value> answers = new LinkedHashMap<>();
     for (var e : fields.entrySet()) {
       try {
@@ -91,11 +122,10 @@ public final class Asking extends VBox {
       } catch (ValueException refused) {
         say(e.getKey().name() + ": " + refused.allowed());
         e.getValue().requestFocus();
-        return;
+        return Optional.empty();
       }
     }
-    run.answer(answers);
-    runs.goOn(run);
+    return Optional.of(answers);
   }
 
   private static String text(Control field) {

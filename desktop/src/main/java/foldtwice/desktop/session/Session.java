@@ -12,6 +12,7 @@ import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
 import foldtwice.run.Trial;
 import foldtwice.shape.Known;
 import foldtwice.standin.SimulatedComputer;
@@ -176,6 +177,15 @@ public final class Session implements AutoCloseable {
     if (old == null || !old.fingerprint().equals(fingerprint)) {
       keep(store.prove(binding.id(), new Proof(Instant.now(), fingerprint)));
       follow();
+    }
+  }
+
+  /** Keeps the arguments of a binding. */
+  public void keepArguments(String id, Map<String, Value> arguments) {
+    Binding binding = now().library().bindings().get(id);
+    if (binding != null) {
+      Binding next = binding.withRoutine(binding.routine(), arguments);
+      make(new Edit.PutBinding(next), Ui.text("said.keptvalues", now().words().arguments(next)));
     }
   }
 

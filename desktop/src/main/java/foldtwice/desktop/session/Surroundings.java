@@ -1,6 +1,8 @@
 package foldtwice.desktop.session;
 
 import foldtwice.library.Library;
+import foldtwice.place.Finding;
+import foldtwice.place.NativeCommand;
 import foldtwice.routine.Routine;
 import foldtwice.shape.Facts;
 import foldtwice.shape.Known;
@@ -29,6 +31,13 @@ record Surroundings(SimulatedComputer computer, Library library) implements Know
   @Override
   public Optional<Routine> routine(String id) {
     return Optional.ofNullable(library.routines().get(id));
+  }
+
+  @Override
+  public Optional<Finding> finding(String application, List<String> menuPath) {
+    return Optional.ofNullable(library.applications().get(application))
+        .flatMap(a -> a.commandAt(menuPath))
+        .flatMap(NativeCommand::finding);
   }
 
   @Override

@@ -53,10 +53,12 @@ final class ConsolePicture extends Picture {
     Answer answer = program.document().answer();
     if (answer.columns().isEmpty()) {
       Label said =
-          Parts.label(
+          Parts.wrapped(
               answer.said().isEmpty() ? Ui.text("standin.noanswer") : answer.said(), "soft");
       said.setId("console-said");
+      said.setTextAlignment(javafx.scene.text.TextAlignment.CENTER);
       StackPane middle = new StackPane(said);
+      middle.setPadding(new javafx.geometry.Insets(8));
       clickable(middle, "");
       place(middle, 0, top, getWidth(), getHeight() - top);
       return;

@@ -4,7 +4,9 @@ import foldtwice.standin.trackway.Fieldmap;
 import foldtwice.standin.trackway.Leg;
 import foldtwice.standin.trackway.Stop;
 import foldtwice.standin.trackway.Trackway;
+import java.util.ArrayList;
 import java.util.List;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Circle;
@@ -19,6 +21,7 @@ final class MapPicture extends Picture {
 
   private static final double EAST = 760;
   private static final double SOUTH = 480;
+  private static final double RADIUS = 8;
 
   private final Trackway program;
   private final boolean whole;
@@ -51,7 +54,9 @@ final class MapPicture extends Picture {
     grid();
     program.document().legs().forEach(this::leg);
     program.document().stops().forEach(this::stop);
-    program.document().stops().forEach(this::nameOf);
+    if (whole && namesShown()) {
+      names();
+    }
   }
 
   /** The whole map, or a site and its plots when one is inside. */
@@ -126,24 +131,67 @@ final class MapPicture extends Picture {
     line.setMouseTransparent(false);
     line.setId("map-" + leg.name().replace(' ', '-'));
     clickable(line, leg.name());
-    boolean roomy = Math.hypot(from.x() - to.x(), from.y() - to.y()) * scale > 80;
-    if (whole && namesShown() && roomy) {
-      write(
-          program.document().metres(leg) + " m",
-          "map-metres",
-          (x(from.x()) + x(to.x())) / 2 + 6,
-          (y(from.y()) + y(to.y())) / 2 + 2);
+  }
+
+  /** Names and lengths come last, above everything, where they hide least. */
+  private void names() {
+    Lettering room = new Lettering(getWidth(), getHeight());
+    Fieldmap map = program.document();
+    map.stops().forEach(s -> room.keepOff(x(s.x()), y(s.y()), RADIUS));
+    for (Leg leg : map.legs()) {
+      Stop from = map.stop(leg.from()).orElseThrow();
+      Stop to = map.stop(leg.to()).orElseThrow();
+      room.line(x(from.x()), y(from.y()), x(to.x()), y(to.y()));
+    }
+    map.stops().stream()
+        .filter(s -> s.kind() != Stop.Kind.PLOT || !program.site().isEmpty())
+        .forEach(s -> write(s.name(), "map-name", room, List.of(x(s.x()), y(s.y()))));
+    for (Leg leg : map.legs()) {
+      Stop from = map.stop(leg.from()).orElseThrow();
+      Stop to = map.stop(leg.to()).orElseThrow();
+      if (Math.hypot(from.x() - to.x(), from.y() - to.y()) * scale > 80) {
+        List<Double> along = new ArrayList<>();
+        for (double part : new double[] {0.5, 0.36, 0.64}) {
+          along.add(x(from.x() + part * (to.x() - from.x())));
+          along.add(y(from.y() + part * (to.y() - from.y())));
+        }
+        write(map.metres(leg) + " m", "map-metres", room, along);
+      }
     }
   }
 
-  /** A text with a rim of the ground's colour, so that lines behind it do not cross it. */
-  private void write(String text, String style, double atX, double atY) {
-    for (String layer : new String[] {"map-rim", "map-text"}) {
-      Text part = new Text(text);
-      part.getStyleClass().addAll(style, layer);
-      part.relocate(atX, atY);
-      add(part);
+  /**
+   * A text beside one of the points, with a rim of the ground's colour.
+   *
+   * @param points x and y in turn, the best first
+   */
+  private void write(String text, String style, Lettering room, List<Double> points) {
+    Text rim = new Text(text);
+    rim.getStyleClass().addAll(style, "map-rim");
+    add(rim);
+    rim.applyCss();
+    double wide = rim.getLayoutBounds().getWidth();
+    double high = rim.getLayoutBounds().getHeight();
+    List<Rectangle2D> places = new ArrayList<>();
+    for (int i = 0; i < points.size(); i += 2) {
+      double px = points.get(i);
+      double py = points.get(i + 1);
+      for (double down : new double[] {-high - 5, 5, -high / 2}) {
+        for (double right : new double[] {RADIUS + 2, -wide - RADIUS - 2}) {
+          places.add(new Rectangle2D(px + right, py + down, wide, high));
+        }
+        if (down != -high / 2) {
+          double further = down < 0 ? down - RADIUS : down + RADIUS;
+          places.add(new Rectangle2D(px - wide / 2, py + further, wide, high));
+        }
+      }
     }
+    Rectangle2D at = room.best(places);
+    Text letters = new Text(text);
+    letters.getStyleClass().addAll(style, "map-text");
+    rim.relocate(at.getMinX(), at.getMinY());
+    letters.relocate(at.getMinX(), at.getMinY());
+    add(letters);
   }
 
   private boolean namesShown() {
@@ -151,7 +199,7 @@ final class MapPicture extends Picture {
   }
 
   private void stop(Stop stop) {
-    double r = whole ? 8 : 6;
+    double r = whole ? RADIUS : 6;
     Node shape =
         switch (stop.kind()) {
           case STOP -> new Circle(x(stop.x()), y(stop.y()), r);
@@ -183,14 +231,5 @@ final class MapPicture extends Picture {
     shape.setId("map-" + stop.name().replace(' ', '-'));
     clickable(shape, stop.name());
     getChildren().add(shape);
-  }
-
-  /** Names come last, above everything. */
-  private void nameOf(Stop stop) {
-    double r = whole ? 8 : 6;
-    boolean small = stop.kind() == Stop.Kind.PLOT && program.site().isEmpty();
-    if (whole && namesShown() && !small) {
-      write(stop.name(), "map-name", x(stop.x()) + r + 2, y(stop.y()) - r - 18);
-    }
   }
 }

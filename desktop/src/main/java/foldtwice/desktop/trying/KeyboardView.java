@@ -68,6 +68,7 @@ final class KeyboardView extends Pane {
     for (Shape.Cap cap : keymap.station().shape().caps()) {
       Button key = new Button(legend(keymap.layout(), cap.code()));
       key.getStyleClass().setAll("key");
+      style(key, "word", key.getText().length() > 1);
       key.setId("key-" + cap.code().code());
       key.setFocusTraversable(false);
       key.setTextOverrun(OverrunStyle.CLIP);

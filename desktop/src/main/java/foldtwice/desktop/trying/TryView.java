@@ -48,6 +48,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -70,7 +71,7 @@ public final class TryView extends BorderPane {
   private final VBox presses = new VBox();
   private final HeldKeys held = new HeldKeys();
   private final TimeLimit timer = new TimeLimit();
-  private final HBox bar = new HBox();
+  private final FlowPane bar = new FlowPane(8, 6);
   private final RecordPanel recording;
   private SimulatedComputer computer;
   private Trial.Result shown;
@@ -112,7 +113,10 @@ public final class TryView extends BorderPane {
     recording =
         new RecordPanel(session.recorder(), id -> id.ifPresentOrElse(onKept, this::focusWindow));
     this.keyboard = new KeyboardView(this::press);
-    bar.getStyleClass().add("bar");
+    bar.setAlignment(Pos.CENTER_LEFT);
+    HBox.setHgrow(bar, Priority.ALWAYS);
+    HBox head = new HBox(bar, Parts.button("try-record", Ui.text("collect.record"), this::record));
+    head.getStyleClass().add("bar");
     context.setId("try-context");
     front.setMinSize(0, 0);
     VBox.setVgrow(front, Priority.ALWAYS);
@@ -120,7 +124,7 @@ public final class TryView extends BorderPane {
     Label hint = Parts.wrapped(Ui.text("try.hint"), "soft");
     VBox board = new VBox(6, keyboardName, keyboard, hint);
     board.setPadding(new javafx.geometry.Insets(4, 14, 10, 14));
-    VBox left = new VBox(bar, front, board);
+    VBox left = new VBox(head, front, board);
     setCenter(left);
 
     why.setId("try-why");
@@ -130,13 +134,19 @@ public final class TryView extends BorderPane {
     undo = Parts.button("try-undo", Ui.text("try.undo"), this::undoRun, "link");
     pressed.setId("try-pressed");
     pressed.setStyle("-fx-font-size: 16px;");
-    HBox head = new HBox(8, pressed, Parts.gap(), again);
-    head.setAlignment(Pos.CENTER_LEFT);
+    HBox fired = new HBox(8, pressed, Parts.gap(), again);
+    fired.setAlignment(Pos.CENTER_LEFT);
     HBox reason = new HBox(8, Parts.label(Ui.text("try.why"), "soft"), Parts.gap(), undo);
     reason.setAlignment(Pos.CENTER_LEFT);
     VBox reasons =
         new VBox(
-            8, recording, head, reason, why, Parts.label(Ui.text("try.sofar"), "heading"), presses);
+            8,
+            recording,
+            fired,
+            reason,
+            why,
+            Parts.label(Ui.text("try.sofar"), "heading"),
+            presses);
     reasons.getStyleClass().add("why");
     ScrollPane scroll = new ScrollPane(reasons);
     scroll.setFitToWidth(true);
@@ -197,13 +207,9 @@ public final class TryView extends BorderPane {
       chips.put(entry.getKey(), chip);
       bar.getChildren().add(chip);
     }
-    context.setMinWidth(0);
-    bar.getChildren()
-        .addAll(
-            Parts.label(Ui.text("try.in"), "soft"),
-            context,
-            Parts.gap(),
-            Parts.button("try-record", Ui.text("collect.record"), this::record));
+    HBox where = new HBox(5, Parts.label(Ui.text("try.in"), "soft"), context);
+    where.setAlignment(Pos.CENTER_LEFT);
+    bar.getChildren().add(where);
   }
 
   /** Quietly says that keys would have done what was chosen from a menu. */
@@ -467,7 +473,11 @@ public final class TryView extends BorderPane {
     for (Effect effect : shown.effects()) {
       why.getChildren().addAll(rows(effect));
       if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Asking) {
-        Asking asking = new Asking(session.runs(), ran.run());
+        Asking asking =
+            new Asking(
+                session.runs(),
+                ran.run(),
+                values -> session.keepArguments(ran.binding().id(), values));
         why.getChildren().add(asking);
         Platform.runLater(asking::focusFirst);
       } else if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Over) {

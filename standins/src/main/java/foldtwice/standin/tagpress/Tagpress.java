@@ -174,6 +174,11 @@ public final class Tagpress extends StandIn<Sheet> {
         "Text \u203a Edit text",
         Effects.of(Touch.SELECTION, Touch.VIEW).onSelection(),
         this::editText);
+    command(
+        "fit-text",
+        "Text \u203a Fit to text",
+        OBJECTS,
+        () -> onEdited(b -> b.sized(fitting(b), b.height())));
     command("leave-text", "Text \u203a Leave text", VIEW, this::leaveText);
     command("mid-dot", "Text \u203a Middle dot", OBJECTS, () -> type("\u00b7"));
     command("erase", "", OBJECTS, this::erase);
@@ -386,6 +391,13 @@ public final class Tagpress extends StandIn<Sheet> {
     return changed("keys go to", before ? "text" : "sheet", "sheet");
   }
 
+  private Reply onEdited(UnaryOperator<Box> change) {
+    return editing()
+        .flatMap(document()::box)
+        .map(b -> become(document().replacing(change.apply(b))))
+        .orElseGet(() -> new Reply.Refused("a text being edited", "none"));
+  }
+
   private Reply erase() {
     Optional<Box> box = editing().flatMap(document()::box);
     if (box.isEmpty() || box.get().text().isEmpty()) {
@@ -400,9 +412,7 @@ public final class Tagpress extends StandIn<Sheet> {
 
   @Override
   public Reply type(String text) {
-    Optional<Box> box = editing().flatMap(document()::box);
-    return box.map(b -> become(document().replacing(b.saying(b.text() + text))))
-        .orElseGet(() -> new Reply.Refused("a text being edited", "none"));
+    return onEdited(b -> b.saying(b.text() + text));
   }
 
   @Override

@@ -1,0 +1,163 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.binding.Binding;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Library;
+import foldtwice.routine.Routine;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** Which routines a list shows, and in which order. */
+final class RoutineOrder {
+
+  /** Which ones. */
+  enum Shown {
+    EVERYTHING,
+    IN_USE,
+    PINNED,
+    UNBOUND,
+    SET_ASIDE;
+
+    private boolean shows(Entry e) {
+      return switch (this) {
+        case EVERYTHING -> true;
+        case IN_USE -> e.bindings() > 0 && !e.routine().card().off();
+        case PINNED -> e.routine().card().pinned();
+        case UNBOUND -> e.bindings() == 0;
+        case SET_ASIDE -> e.routine().card().setAside();
+      };
+    }
+
+    @Override
+    public String toString() {
+      return Ui.text("collect.show." + name());
+    }
+  }
+
+  /** By what they are ordered; equal ones as they are in the library. */
+  enum By {
+    HEADING,
+    NAME,
+    PROGRAM,
+    BINDINGS,
+    USES,
+    COLOUR;
+
+    private Comparator<Entry> order() {
+      return switch (this) {
+        case HEADING -> Comparator.comparing((Entry e) -> 0);
+        case NAME -> Comparator.comparing(e -> e.routine().name(), String.CASE_INSENSITIVE_ORDER);
+        case PROGRAM -> Comparator.comparing(e -> e.routine().application());
+        case BINDINGS -> Comparator.comparing((Entry e) -> -e.bindings());
+        case USES -> Comparator.comparing((Entry e) -> -e.usesPerWeek());
+        case COLOUR ->
+            Comparator.comparing((Entry e) -> e.routine().card().colour().isEmpty())
+                .thenComparing(e -> e.routine().card().colour());
+      };
+    }
+
+    /** What a routine stands under; empty when the list has no headings. */
+    private String heading(Entry e, Library library) {
+      return switch (this) {
+        case HEADING ->
+            e.routine().category().isEmpty()
+                ? Ui.text("collect.noheading")
+                : e.routine().category();
+        case PROGRAM -> library.nameOf(new foldtwice.place.Place.Whole(e.routine().application()));
+        case COLOUR ->
+            e.routine().card().colour().isEmpty()
+                ? Ui.text("collect.nocolour")
+                : e.routine().card().colour();
+        case NAME, BINDINGS, USES -> "";
+      };
+    }
+
+    @Override
+    public String toString() {
+      return Ui.text("collect.by." + name());
+    }
+  }
+
+  /**
+   * A routine of the list.
+   *
+   * @param keys all its triggers in words, for finding it by them
+   */
+  record Entry(Routine routine, int bindings, double usesPerWeek, String keys) {}
+
+  private RoutineOrder() {}
+
+  /**
+   * The routines to show under their headings, pinned ones first and those set aside last in each.
+   *
+   * @param typed every word of it must be in the name, the heading, the program, the tags or the
+   *     triggers
+   */
+  static Map<String, List<Entry>> of(Library library, String typed, Shown shown, By by) {
+    Map<String, List<Entry>> under = new LinkedHashMap<>();
+    entries(library).stream()
+        .filter(shown::shows)
+        .filter(e -> matches(e, typed))
+        .sorted(by.order())
+        .forEach(e -> under.computeIfAbsent(by.heading(e, library), h -> new ArrayList<>()).add(e));
+    if (by == By.HEADING || by == By.PROGRAM) {
+      under
+          .values()
+          .forEach(
+              list ->
+                  list.sort(
+                      Comparator.comparing((Entry e) -> !e.routine().card().pinned())
+                          .thenComparing(e -> e.routine().card().setAside())));
+    }
+    return under;
+  }
+
+  private static List<Entry> entries(Library library) {
+    Map<String, List<Binding>> bindings = new HashMap<>();
+    library
+        .bindings()
+        .values()
+        .forEach(b -> bindings.computeIfAbsent(b.routine(), r -> new ArrayList<>()).add(b));
+    return library.routines().values().stream()
+        .map(r -> entry(r, bindings.getOrDefault(r.id(), List.of())))
+        .toList();
+  }
+
+  private static Entry entry(Routine routine, List<Binding> bindings) {
+    StringBuilder keys = new StringBuilder();
+    double uses = 0;
+    for (Binding b : bindings) {
+      uses += b.usesPerWeek();
+      for (Trigger t : b.triggers()) {
+        keys.append(' ').append(Notation.write(t));
+      }
+    }
+    return new Entry(routine, bindings.size(), uses, keys.toString());
+  }
+
+  private static boolean matches(Entry e, String typed) {
+    Routine r = e.routine();
+    String text =
+        String.join(
+                " ",
+                r.name(),
+                r.category(),
+                r.application(),
+                String.join(" ", r.card().tags()),
+                e.keys().isEmpty() ? Ui.text("notrigger") : e.keys())
+            .toLowerCase(Locale.ROOT);
+    for (String word : typed.toLowerCase(Locale.ROOT).split("\\s+")) {
+      if (!text.contains(word)) {
+        return false;
+      }
+    }
+    return true;
+  }
+}

@@ -1,0 +1,133 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.place.Finding;
+import foldtwice.place.NativeCommand;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Keeping order in Collect: lists sorted and narrowed, namesakes told apart, values kept. */
+class CollectOrderByHandTest {
+
+  @TempDir Path folder;
+
+  private static Optional<Finding> finding(Hands hands, String command) {
+    return hands
+        .session
+        .now()
+        .library()
+        .applications()
+        .get("tagpress")
+        .command(command)
+        .flatMap(NativeCommand::finding);
+  }
+
+  private static Value defaultOf(Hands hands, String routine, String parameter) {
+    return hands
+        .session
+        .now()
+        .library()
+        .routines()
+        .get(routine)
+        .parameter(parameter)
+        .orElseThrow()
+        .otherwise();
+  }
+
+  @Test
+  void theListIsNarrowedAndSorted() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F2);
+      String everything = hands.text("#routines");
+      assertThat(everything).contains("Labels");
+      hands.click("#routine-by");
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#routines")).startsWith("Add a plot").doesNotContain("Labels");
+      hands.click("#pin-routine");
+      hands.click("#routine-show");
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.ENTER);
+      String pinned = hands.text("#routines");
+      long shown =
+          hands.session.now().library().routines().values().stream()
+              .filter(r -> r.card().pinned())
+              .peek(r -> assertThat(pinned).contains(r.name()))
+              .count();
+      assertThat(shown).as("pinned by now").isPositive();
+      assertThat(pinned).doesNotContain("Add a plot");
+    }
+  }
+
+  @Test
+  void oneOfTwoCommandsOfOneLabelIsMarkedAndEveryListShowsIt() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F2);
+      hands.click("#routine-filter");
+      hands.type("fit and lock");
+      hands.press(KeyCode.ENTER);
+      hands.click("#step-1");
+      assertThat(hands.text("#namesakes"))
+          .contains("2 commands are called Fit to text", "Box \u203a Fit to text", "Text \u203a");
+      hands.click("#found-fit");
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.ENTER);
+      assertThat(finding(hands, "fit")).map(Finding::works).contains(false);
+      assertThat(hands.text("#mark-1")).contains("Box \u203a Fit to text is marked as not working");
+      hands.click("#found-fit-text");
+      hands.press(KeyCode.UP);
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#mend-1")).isEqualTo("Take Text \u203a Fit to text");
+      hands.click("#found-note-fit");
+      hands.retype("needs the fitter");
+      hands.press(KeyCode.ENTER);
+      assertThat(finding(hands, "fit")).contains(new Finding(false, "needs the fitter"));
+      hands.click("#add-step");
+      hands.type("fit to");
+      assertThat(hands.text("#add-list"))
+          .contains("does not work: needs the fitter", "works: only");
+      hands.press(KeyCode.ESCAPE);
+      hands.press(KeyCode.F3);
+      hands.type("fit to text");
+      assertThat(hands.text("#look-list"))
+          .contains("Fit to text (Box)", "does not work: needs the fitter", "Fit to text (Text)");
+      hands.press(KeyCode.ESCAPE);
+      for (int i = 0; i < 3; i++) {
+        hands.press(KeyCode.CONTROL, KeyCode.Z);
+      }
+      assertThat(finding(hands, "fit")).map(Finding::works).contains(true);
+    }
+  }
+
+  @Test
+  void valuesAreKeptWithoutRunning() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F2);
+      hands.click("#routine-filter");
+      hands.type("close a loan");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.session.now().library().routines().get("close-loan"))
+          .isInstanceOf(Routine.Macro.class);
+      String before = Hands.ask(() -> hands.session.programs().get("muniment").state().toString());
+      hands.press(KeyCode.F8);
+      hands.waitUntil("it asks", () -> hands.scene().lookup("#asking") != null);
+      hands.paste("#asked-loan", "far too much");
+      hands.click("#asking-keep");
+      assertThat(hands.text("#asking")).as("it does not fit and is not kept").contains("loan:");
+      hands.paste("#asked-loan", "12");
+      hands.click("#asking-keep");
+      assertThat(hands.has("#asking")).isFalse();
+      assertThat(hands.text("#facts")).contains("12");
+      assertThat(defaultOf(hands, "close-loan", "loan").shown()).isEqualTo("12");
+      String after = Hands.ask(() -> hands.session.programs().get("muniment").state().toString());
+      assertThat(after).as("nothing ran").isEqualTo(before);
+    }
+  }
+}
