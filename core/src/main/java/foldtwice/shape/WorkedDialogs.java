@@ -86,6 +86,7 @@ final class WorkedDialogs {
     if (may.isEmpty()) {
       noMenu(path);
       closed();
+      unsure(); // what it would have opened is not marked again in every step after it
       return;
     }
     if (may.size() == 1) {

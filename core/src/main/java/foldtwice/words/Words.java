@@ -18,6 +18,8 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Target;
 import foldtwice.routine.Value;
+import foldtwice.shape.Hindrance;
+import foldtwice.shape.Mark;
 import foldtwice.shape.Reading;
 import foldtwice.shape.Touch;
 import foldtwice.trigger.Modifier;
@@ -75,10 +77,9 @@ public final class Words {
         .finding()
         .map(
             f ->
-                TEXTS.get(
-                    (f.works() ? "finding.works" : "finding.fails")
-                        + (f.note().isEmpty() ? "" : ".note"),
-                    f.note()));
+                f.note().isEmpty()
+                    ? TEXTS.get(f.works() ? "finding.works" : "finding.fails")
+                    : TEXTS.get(f.works() ? "finding.works.note" : "finding.fails.note", f.note()));
   }
 
   /** A binding by its routine and the arguments it gives: {@code Shift boxes, dx +0.5 mm}. */
@@ -86,6 +87,19 @@ public final class Words {
     String arguments = arguments(binding);
     String name = routineName(binding);
     return arguments.isEmpty() ? name : name + ", " + arguments;
+  }
+
+  /** What keeps a routine from working on a computer. */
+  public String hindrance(Hindrance h) {
+    return switch (h) {
+      case Hindrance.NoProgram(String application) ->
+          TEXTS.get("hindrance.program", place(new Place.Whole(application)));
+      case Hindrance.TooOld(String application, String needed, String found) ->
+          TEXTS.get("hindrance.version", place(new Place.Whole(application)), needed, found);
+      case Hindrance.NoAddOn(String name) -> TEXTS.get("hindrance.addon", name);
+      case Hindrance.Step(Mark mark) ->
+          TEXTS.get("hindrance.step", mark.number(), mark.found(), mark.expected());
+    };
   }
 
   /** A step after its verb, routines by their names. */
@@ -226,7 +240,7 @@ public final class Words {
 
   /** What is said of layers that let a press pass. */
   public String passes(int layers) {
-    return TEXTS.get(layers == 1 ? "passes.one" : "passes.many");
+    return TEXTS.get("passes", layers);
   }
 
   public static String weight(Weight weight) {

@@ -7,6 +7,7 @@ import foldtwice.place.NativeCommand;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -44,25 +45,31 @@ class CollectOrderByHandTest {
   void theListIsNarrowedAndSorted() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.press(KeyCode.F2);
-      String everything = hands.text("#routines");
-      assertThat(everything).contains("Labels");
+      assertThat(hands.rows("#routines")).contains("Labels");
       hands.click("#routine-by");
       hands.press(KeyCode.DOWN);
       hands.press(KeyCode.ENTER);
-      assertThat(hands.text("#routines")).startsWith("Add a plot").doesNotContain("Labels");
+      hands.click("#routine-filter");
+      hands.press(KeyCode.DOWN);
+      List<String> rows = hands.rows("#routines");
+      assertThat(rows.getFirst()).startsWith("Add a plot");
+      assertThat(rows).doesNotContain("Labels").isSortedAccordingTo(String.CASE_INSENSITIVE_ORDER);
       hands.click("#pin-routine");
       hands.click("#routine-show");
       hands.press(KeyCode.DOWN);
       hands.press(KeyCode.DOWN);
       hands.press(KeyCode.ENTER);
-      String pinned = hands.text("#routines");
-      long shown =
+      List<String> pinned =
           hands.session.now().library().routines().values().stream()
               .filter(r -> r.card().pinned())
-              .peek(r -> assertThat(pinned).contains(r.name()))
-              .count();
-      assertThat(shown).as("pinned by now").isPositive();
-      assertThat(pinned).doesNotContain("Add a plot");
+              .map(Routine::name)
+              .sorted(String.CASE_INSENSITIVE_ORDER)
+              .toList();
+      assertThat(pinned).contains("Add a plot", "Shift boxes");
+      assertThat(hands.rows("#routines")).hasSameSizeAs(pinned);
+      for (int i = 0; i < pinned.size(); i++) {
+        assertThat(hands.rows("#routines").get(i)).startsWith(pinned.get(i));
+      }
     }
   }
 
@@ -99,6 +106,7 @@ class CollectOrderByHandTest {
       assertThat(hands.text("#look-list"))
           .contains("Fit to text (Box)", "does not work: needs the fitter", "Fit to text (Text)");
       hands.press(KeyCode.ESCAPE);
+      hands.click("#outline");
       for (int i = 0; i < 3; i++) {
         hands.press(KeyCode.CONTROL, KeyCode.Z);
       }

@@ -281,6 +281,18 @@ final class Hands implements AutoCloseable {
     return texts;
   }
 
+  /** The rows of a list that are in view, from the top, each with its texts. */
+  List<String> rows(String selector) {
+    Node list = node(selector);
+    return ask(
+        () ->
+            list.lookupAll(".list-cell").stream()
+                .filter(c -> c.isVisible() && !shown(c).isEmpty())
+                .sorted(java.util.Comparator.comparing((Node c) -> c.localToScene(0, 0).getY()))
+                .map(c -> String.join(" ", shown(c)))
+                .toList());
+  }
+
   Scene scene() {
     return scene;
   }

@@ -13,8 +13,10 @@ import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
+import foldtwice.shape.Hindrance;
 import foldtwice.shape.Opposites;
 import foldtwice.shape.Reading;
+import foldtwice.shape.Touch;
 import foldtwice.words.Words;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
@@ -43,6 +45,8 @@ final class DoesLeaf extends Leaf {
   private final VBox arguments = new VBox(6);
   private final Label acts = Parts.wrapped("");
   private final Label leaves = Parts.wrapped("", "good");
+  private final Label hinders = Parts.wrapped("", "blocks");
+  private final HBox here = Parts.fact(Ui.text("does.here"), hinders);
   private final Button opposite;
   private Binding binding;
   private Routine shown;
@@ -71,6 +75,7 @@ final class DoesLeaf extends Leaf {
         });
     Parts.onChosen(routine, this::chooseRoutine);
     opposite = Parts.button("opposite", Ui.text("does.opposite"), () -> add(opposite()));
+    hinders.setId("hinders");
     Button copy = Parts.button("copy", Ui.text("does.copy"), () -> add(binding.arguments()));
     HBox buttons = new HBox(8, copy, opposite);
     body(
@@ -79,6 +84,7 @@ final class DoesLeaf extends Leaf {
         arguments,
         Parts.fact(Ui.text("does.acts"), acts),
         Parts.fact(Ui.text("does.leaves"), leaves),
+        here,
         buttons);
   }
 
@@ -102,27 +108,53 @@ final class DoesLeaf extends Leaf {
     }
     long uses =
         now.library().bindings().values().stream().filter(x -> x.routine().equals(of.id())).count();
-    String in = uses == 1 ? Ui.text("does.one") : Ui.text("does.many", uses);
+    String in = Ui.text("does.in", uses);
     String application =
         Optional.ofNullable(now.library().applications().get(of.application()))
             .map(a -> a.name())
             .orElse(of.application());
     kind.setText(Ui.text("does.kind", application, in));
     acts.setText(Words.target(of.target()));
-    leaves.setText(leaves(Reading.of(of, session.known())));
+    leaves(Reading.of(of, session.known()));
+    hinders(now, of);
     opposite.setDisable(opposite().equals(b.arguments()));
     if (!sameFields || !arguments.isFocusWithin()) {
       arguments.getChildren().setAll(of.parameters().stream().map(this::row).toList());
     }
   }
 
-  private static String leaves(Reading reading) {
-    if (!reading.leaves().isEmpty()) {
-      return Ui.text("does.changes", String.join(", ", reading.leaves()));
+  /** A setting left changed is flagged, unless the routine does nothing else. */
+  private void leaves(Reading reading) {
+    boolean good = true;
+    if (reading.touches().contains(Touch.UNDO_HISTORY)) {
+      leaves.setText(Ui.text("facts.empties"));
+      good = false;
+    } else if (!reading.leaves().isEmpty()) {
+      good = reading.onlySettings();
+      leaves.setText(
+          Ui.text(good ? "does.changes" : "facts.leaves", String.join(", ", reading.leaves())));
+    } else {
+      leaves.setText(
+          reading.putBack().isEmpty()
+              ? Ui.text("does.nothing")
+              : Ui.text("does.putback", String.join(", ", reading.putBack())));
     }
-    return reading.putBack().isEmpty()
-        ? Ui.text("does.nothing")
-        : Ui.text("does.putback", String.join(", ", reading.putBack()));
+    leaves.getStyleClass().removeAll("good", "costs");
+    leaves.getStyleClass().add(good ? "good" : "costs");
+  }
+
+  /** What keeps it from working on the station in view. */
+  private void hinders(Snapshot now, Routine of) {
+    List<Hindrance> all =
+        switch (of) {
+          case Routine.Macro m -> Hindrance.of(m, session.known());
+        };
+    if (!all.isEmpty()) {
+      String first = now.words().hindrance(all.getFirst());
+      hinders.setText(all.size() == 1 ? first : Ui.text("does.andmore", all.size() - 1, first));
+    }
+    here.setVisible(!all.isEmpty());
+    here.setManaged(!all.isEmpty());
   }
 
   private Node row(Parameter p) {

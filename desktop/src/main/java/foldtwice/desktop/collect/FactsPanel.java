@@ -231,7 +231,7 @@ final class FactsPanel extends VBox {
     fact(
         "facts.asks",
         choice(
-            "asking",
+            "asks",
             Manner.Asking.values(),
             macro.manner().asking(),
             a -> Ui.text("asking." + a),

@@ -50,6 +50,7 @@ final class RoutineList extends VBox {
           if (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.ENTER) {
             list.requestFocus();
             list.getSelectionModel().select(firstRoutine());
+            list.scrollTo(0);
             e.consume();
           }
         });

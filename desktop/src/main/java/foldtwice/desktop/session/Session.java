@@ -139,9 +139,9 @@ public final class Session implements AutoCloseable {
     return runs;
   }
 
-  /** Makes an edit and says so. */
+  /** Makes an edit and says so; nothing when it would change nothing. */
   public void make(Edit edit, String what) {
-    if (refuse()) {
+    if (refuse() || edit.on(store.library()).equals(store.library())) {
       return;
     }
     keep(store.make(edit));

@@ -1,5 +1,6 @@
 package foldtwice.standin.base;
 
+import foldtwice.run.Change;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
@@ -54,8 +55,40 @@ public record OpenDialog(Dialog view, Map<String, Button> buttons) {
         new Dialog(view.title(), view.fields(), List.copyOf(more.keySet())), more);
   }
 
-  /** With another text in a field. */
-  OpenDialog with(String field, String text) {
+  /** What came of filling a field. */
+  sealed interface Filled {
+    record With(OpenDialog dialog, Change change) implements Filled {}
+
+    record Not(Reply.Refused refused) implements Filled {}
+  }
+
+  /** With another text in a field, if the field is there and takes it. */
+  Filled filled(String field, String text) {
+    Optional<Dialog.Field> target = view.field(field);
+    if (target.isEmpty()) {
+      return not(
+          "a field, one of "
+              + String.join(", ", view.fields().stream().map(Dialog.Field::label).toList()),
+          "no \"" + field + "\"");
+    }
+    Dialog.Field f = target.get();
+    if (!f.options().isEmpty() && !f.options().contains(text)) {
+      return not("one of " + String.join(", ", f.options()), "\"" + text + "\"");
+    }
+    if (f.decimals() >= 0) {
+      Optional<BigDecimal> number = number(text);
+      if (number.isEmpty() || number.get().scale() > f.decimals()) {
+        return not("a number with at most " + f.decimals() + " decimals", "\"" + text + "\"");
+      }
+    }
+    return new Filled.With(with(field, text), new Change(field, f.text(), text));
+  }
+
+  private static Filled not(String expected, String found) {
+    return new Filled.Not(new Reply.Refused(expected, found));
+  }
+
+  private OpenDialog with(String field, String text) {
     List<Dialog.Field> fields =
         view.fields().stream().map(f -> f.label().equals(field) ? f.with(text) : f).toList();
     return new OpenDialog(new Dialog(view.title(), fields, view.buttons()), buttons);

@@ -4,7 +4,6 @@ import foldtwice.place.Place;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
-import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
@@ -14,14 +13,11 @@ import foldtwice.shape.Effects;
 import foldtwice.shape.Facts;
 import foldtwice.shape.Nearness;
 import foldtwice.shape.Touch;
-import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,22 +39,14 @@ public abstract class StandIn<D> implements Program {
   /** Going through the history is nothing to do once more. */
   private static final Set<String> UNDOING = Set.of("undo", "redo");
 
-  private record Command(
-      List<String> menu, Effects effects, String opens, Supplier<Reply> action) {}
-
   /** What was done last: a command, or a button with what stood in its dialog. */
   private record Last(String command, OpenDialog dialog, String button) {}
 
   private final String application;
   private final Edition edition;
-  private final Map<String, Command> commands = new LinkedHashMap<>();
-  private final Map<List<String>, String> byMenu = new LinkedHashMap<>();
-  private final Map<String, BooleanSupplier> ticks = new LinkedHashMap<>();
+  private final Commands commands = new Commands();
   private final Map<String, Supplier<OpenDialog>> dialogs = new LinkedHashMap<>();
-  private final Map<String, Kind> settingKinds = new LinkedHashMap<>();
-  private final Map<String, Value> settings = new LinkedHashMap<>();
-  private final Map<String, Value> fromRestart = new LinkedHashMap<>();
-  private final Set<String> needRestart = new LinkedHashSet<>();
+  private final Settings settings = new Settings();
   private final Map<String, Kind.Measure> adjustable = new LinkedHashMap<>();
   private final UndoHistory<D> history = new UndoHistory<>();
   private Clipboard clipboard = new Clipboard();
@@ -82,7 +70,7 @@ public abstract class StandIn<D> implements Program {
    * an add-on is added only where the add-on is.
    */
   protected final void command(String id, String menu, Effects effects, Supplier<Reply> action) {
-    add(id, menu, effects, null, action);
+    add(id, menu, effects, Optional.empty(), action);
   }
 
   /** Adds a command that opens a dialog; the dialog can be made in any state of the program. */
@@ -95,7 +83,7 @@ public abstract class StandIn<D> implements Program {
         id,
         menu,
         effects,
-        title,
+        Optional.of(title),
         effects.needsSelection()
             ? () ->
                 somethingSelected()
@@ -104,31 +92,25 @@ public abstract class StandIn<D> implements Program {
             : open);
   }
 
-  private void add(String id, String menu, Effects effects, String opens, Supplier<Reply> action) {
-    if (effects.addOn().isPresent() && !edition.has(effects.addOn().get())) {
-      return;
-    }
-    List<String> path = menu.isEmpty() ? List.of() : List.of(menu.split(UNDER));
-    commands.put(id, new Command(path, effects, opens, action));
-    if (!path.isEmpty()) {
-      byMenu.put(path, id);
+  private void add(
+      String id, String menu, Effects effects, Optional<String> opens, Supplier<Reply> action) {
+    if (effects.addOn().isEmpty() || edition.has(effects.addOn().get())) {
+      commands.add(id, menu, effects, opens, action);
     }
   }
 
   /** A command's menu item is ticked while this holds. */
   protected final void tick(String command, BooleanSupplier holds) {
-    ticks.put(command, holds);
+    commands.tick(command, holds);
   }
 
   protected final void setting(String name, String value, String... options) {
-    settingKinds.put(name, new Kind.Choice(List.of(options)));
-    settings.put(name, new Value.Text(value));
+    settings.add(name, value, List.of(options), false);
   }
 
   /** A setting whose change takes effect only after a restart. */
   protected final void settingFromRestart(String name, String value, String... options) {
-    setting(name, value, options);
-    needRestart.add(name);
+    settings.add(name, value, List.of(options), true);
   }
 
   protected final void adjustable(String name, Kind.Measure range) {
@@ -263,8 +245,7 @@ public abstract class StandIn<D> implements Program {
     dialog = other.dialog;
     pointer = other.pointer;
     last = other.last;
-    settings.putAll(other.settings);
-    fromRestart.putAll(other.fromRestart);
+    settings.takeOver(other.settings);
     history.takeOver(other.history);
     clipboard.put(other.clipboard.text());
     clock = other.clock;
@@ -280,19 +261,14 @@ public abstract class StandIn<D> implements Program {
   @Override
   public final Facts facts() {
     if (facts == null) {
-      List<Facts.Command> all = new ArrayList<>();
-      commands.forEach(
-          (id, c) ->
-              all.add(
-                  new Facts.Command(id, c.menu(), c.effects(), Optional.ofNullable(c.opens()))));
       facts =
           new Facts(
               application,
               edition.version(),
               edition.addOns(),
-              all,
+              commands.facts(),
               dialogs.values().stream().map(d -> d.get().facts()).toList(),
-              settingKinds,
+              settings.kinds(),
               adjustable,
               indicators().keySet(),
               windows(),
@@ -316,17 +292,17 @@ public abstract class StandIn<D> implements Program {
 
   /** The menu paths of all commands, in menu order. */
   public final List<List<String>> menuPaths() {
-    return List.copyOf(byMenu.keySet());
+    return commands.menuPaths();
   }
 
   /** The ids of all commands. */
   public final List<String> commandIds() {
-    return List.copyOf(commands.keySet());
+    return commands.ids();
   }
 
   /** The menu path of a command; empty for one without. */
   public final List<String> menuPath(String command) {
-    return commands.get(command).menu();
+    return commands.of(command).orElseThrow().menu();
   }
 
   @Override
@@ -334,38 +310,32 @@ public abstract class StandIn<D> implements Program {
     if (dialog != null) {
       return new Reply.Refused("no open dialog", "the dialog \"" + dialog.view().title() + "\"");
     }
-    String id = byMenu.get(menuPath);
-    return id == null
-        ? new Reply.Refused("a menu path" + nearest(menuPath), String.join(UNDER, menuPath))
-        : act(id);
-  }
-
-  private String nearest(List<String> path) {
-    return Nearness.nearest(
-            String.join(UNDER, path),
-            byMenu.keySet().stream().map(p -> String.join(UNDER, p)).toList())
-        .map(p -> ", such as " + p)
-        .orElse("");
+    return commands
+        .at(menuPath)
+        .map(this::act)
+        .orElseGet(
+            () ->
+                new Reply.Refused(
+                    "a menu path" + commands.nearest(menuPath), String.join(UNDER, menuPath)));
   }
 
   @Override
   public final boolean ticked(List<String> menuPath) {
-    BooleanSupplier holds = ticks.get(byMenu.getOrDefault(menuPath, ""));
-    return holds != null && holds.getAsBoolean();
+    return commands.ticked(menuPath);
   }
 
   @Override
   public final Reply fire(String command) {
-    return commands.containsKey(command)
+    return commands.of(command).isPresent()
         ? act(command)
         : new Reply.Refused("a command of " + application, "no \"" + command + "\"");
   }
 
   private Reply act(String id) {
-    Command command = commands.get(id);
+    Commands.Command command = commands.of(id).orElseThrow();
     Reply reply = command.action().get();
     boolean repeatable =
-        command.opens() == null
+        command.opens().isEmpty()
             && command.effects().touches().contains(Touch.OBJECTS)
             && !UNDOING.contains(id);
     if (repeatable && reply instanceof Reply.Done) {
@@ -394,27 +364,13 @@ public abstract class StandIn<D> implements Program {
     if (dialog == null) {
       return new Reply.Refused("an open dialog with the field \"" + field + "\"", "no dialog");
     }
-    Optional<Dialog.Field> target = dialog.view().field(field);
-    if (target.isEmpty()) {
-      return new Reply.Refused(
-          "a field, one of "
-              + String.join(
-                  ", ", dialog.view().fields().stream().map(Dialog.Field::label).toList()),
-          "no \"" + field + "\"");
-    }
-    Dialog.Field f = target.get();
-    if (!f.options().isEmpty() && !f.options().contains(text)) {
-      return new Reply.Refused("one of " + String.join(", ", f.options()), "\"" + text + "\"");
-    }
-    if (f.decimals() >= 0) {
-      Optional<BigDecimal> number = OpenDialog.number(text);
-      if (number.isEmpty() || number.get().scale() > f.decimals()) {
-        return new Reply.Refused(
-            "a number with at most " + f.decimals() + " decimals", "\"" + text + "\"");
+    return switch (dialog.filled(field, text)) {
+      case OpenDialog.Filled.With(OpenDialog next, Change change) -> {
+        dialog = next;
+        yield new Reply.Done(List.of(change));
       }
-    }
-    dialog = dialog.with(field, text);
-    return new Reply.Done(List.of(new Change(field, f.text(), text)));
+      case OpenDialog.Filled.Not(Reply.Refused refused) -> refused;
+    };
   }
 
   @Override
@@ -467,43 +423,12 @@ public abstract class StandIn<D> implements Program {
 
   @Override
   public final Map<String, Value> settings() {
-    return Collections.unmodifiableMap(settings);
+    return settings.values();
   }
 
   @Override
   public final Reply change(String setting, Value value) {
-    Value before = settings.get(setting);
-    if (before == null) {
-      return new Reply.Refused(
-          "a setting, one of " + String.join(", ", settings.keySet()), "no \"" + setting + "\"");
-    }
-    try {
-      settingKinds.get(setting).check(value);
-    } catch (ValueException e) {
-      return new Reply.Refused(e.allowed(), value.shown());
-    }
-    if (needRestart.contains(setting)) {
-      return later(setting, before, value);
-    }
-    if (before.equals(value)) {
-      return Reply.QUIET;
-    }
-    settings.put(setting, value);
-    return new Reply.Done(List.of(new Change(setting, before.shown(), value.shown())));
-  }
-
-  private Reply later(String setting, Value before, Value value) {
-    Value waiting = fromRestart.getOrDefault(setting, before);
-    if (waiting.equals(value)) {
-      return Reply.QUIET;
-    }
-    if (before.equals(value)) {
-      fromRestart.remove(setting);
-    } else {
-      fromRestart.put(setting, value);
-    }
-    return new Reply.Done(
-        List.of(new Change(setting + " from the next start", waiting.shown(), value.shown())));
+    return settings.change(setting, value);
   }
 
   @Override
@@ -543,48 +468,13 @@ public abstract class StandIn<D> implements Program {
     if (!selects().contains(whom)) {
       return new Reply.Refused("a way of selecting that " + application + " has", whom.toString());
     }
-    Optional<List<String>> found = found(whom);
+    Optional<List<String>> found = Groups.of(this, whom);
     if (found.isEmpty()) {
-      return new Reply.Refused(wanted(whom), "none");
+      return new Reply.Refused(Groups.wanted(whom), "none");
     }
     List<String> names = new ArrayList<>(adding ? selected() : List.of());
     found.get().stream().filter(n -> !names.contains(n)).forEach(names::add);
     return become(selecting(names));
-  }
-
-  private static String wanted(Whom.Group whom) {
-    return switch (whom) {
-      case NEXT -> "one more after it";
-      case PREVIOUS -> "one more before it";
-      case CHILDREN -> "something selected with an inside";
-      case PARENT -> "something selected that lies in another";
-      case AT_POINTER -> "something the pointer is over";
-      default -> "something to select";
-    };
-  }
-
-  private Optional<List<String>> found(Whom.Group whom) {
-    return switch (whom) {
-      case ALL -> Optional.of(names());
-      case NOTHING -> Optional.of(List.of());
-      case NEXT -> beside(1);
-      case PREVIOUS -> beside(-1);
-      case CHILDREN ->
-          some(selected().stream().flatMap(n -> inside(n).stream()).distinct().toList());
-      case PARENT -> some(selected().stream().flatMap(n -> around(n).stream()).distinct().toList());
-      case AT_POINTER -> some(pointer.isEmpty() ? List.of() : List.of(pointer));
-    };
-  }
-
-  private static Optional<List<String>> some(List<String> names) {
-    return names.isEmpty() ? Optional.empty() : Optional.of(names);
-  }
-
-  private Optional<List<String>> beside(int by) {
-    List<String> all = names();
-    int from = somethingSelected() ? all.indexOf(selected().getLast()) : by > 0 ? -1 : all.size();
-    int to = from + by;
-    return to < 0 || to >= all.size() ? Optional.empty() : Optional.of(List.of(all.get(to)));
   }
 
   @Override
@@ -697,9 +587,7 @@ public abstract class StandIn<D> implements Program {
 
   @Override
   public List<String> pending() {
-    return fromRestart.entrySet().stream()
-        .map(e -> e.getKey() + " " + e.getValue().shown() + ": " + waitsFor())
-        .toList();
+    return settings.pending(waitsFor());
   }
 
   @Override
@@ -718,14 +606,7 @@ public abstract class StandIn<D> implements Program {
 
   /** What waited takes effect. */
   protected final List<Change> takeUp() {
-    List<Change> changes = changes();
-    fromRestart.forEach(
-        (name, value) -> {
-          compare(changes, name, settings.get(name).shown(), value.shown());
-          settings.put(name, value);
-        });
-    fromRestart.clear();
-    return changes;
+    return settings.takeUp();
   }
 
   /** Adds a change where two values differ. */
@@ -760,8 +641,7 @@ public abstract class StandIn<D> implements Program {
   protected final Map<String, String> commonState() {
     Map<String, String> state = new LinkedHashMap<>();
     state.put("view place", place().id());
-    settings.forEach((name, value) -> state.put("setting " + name, value.shown()));
-    fromRestart.forEach((name, value) -> state.put("setting " + name + " later", value.shown()));
+    settings.describe(state);
     state.put("selection", String.join(", ", selected()));
     state.put("clipboard", clipboard.text());
     if (!pointer.isEmpty()) {

@@ -1,0 +1,78 @@
+package foldtwice.standin.base;
+
+import foldtwice.run.Reply;
+import foldtwice.shape.Effects;
+import foldtwice.shape.Facts;
+import foldtwice.shape.Nearness;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
+
+/** The commands of a stand-in, by id and by menu path. */
+final class Commands {
+
+  /**
+   * A command.
+   *
+   * @param opens the title of the dialog it opens
+   */
+  record Command(
+      List<String> menu, Effects effects, Optional<String> opens, Supplier<Reply> action) {}
+
+  private final Map<String, Command> byId = new LinkedHashMap<>();
+  private final Map<List<String>, String> byMenu = new LinkedHashMap<>();
+  private final Map<String, BooleanSupplier> ticks = new LinkedHashMap<>();
+
+  void add(String id, String menu, Effects effects, Optional<String> opens, Supplier<Reply> does) {
+    List<String> path = menu.isEmpty() ? List.of() : List.of(menu.split(StandIn.UNDER));
+    byId.put(id, new Command(path, effects, opens, does));
+    if (!path.isEmpty()) {
+      byMenu.put(path, id);
+    }
+  }
+
+  void tick(String command, BooleanSupplier holds) {
+    ticks.put(command, holds);
+  }
+
+  Optional<Command> of(String id) {
+    return Optional.ofNullable(byId.get(id));
+  }
+
+  Optional<String> at(List<String> menuPath) {
+    return Optional.ofNullable(byMenu.get(menuPath));
+  }
+
+  boolean ticked(List<String> menuPath) {
+    return at(menuPath).map(ticks::get).filter(BooleanSupplier::getAsBoolean).isPresent();
+  }
+
+  List<String> ids() {
+    return List.copyOf(byId.keySet());
+  }
+
+  List<List<String>> menuPaths() {
+    return List.copyOf(byMenu.keySet());
+  }
+
+  List<Facts.Command> facts() {
+    return byId.entrySet().stream()
+        .map(
+            e ->
+                new Facts.Command(
+                    e.getKey(), e.getValue().menu(), e.getValue().effects(), e.getValue().opens()))
+        .toList();
+  }
+
+  /** What a menu path that is not there should have been. */
+  String nearest(List<String> path) {
+    return Nearness.nearest(
+            String.join(StandIn.UNDER, path),
+            byMenu.keySet().stream().map(p -> String.join(StandIn.UNDER, p)).toList())
+        .map(p -> ", such as " + p)
+        .orElse("");
+  }
+}
