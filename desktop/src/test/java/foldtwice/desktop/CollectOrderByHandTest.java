@@ -115,6 +115,23 @@ class CollectOrderByHandTest {
   }
 
   @Test
+  void stepsAreDraggedIntoOrder() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F2);
+      hands.click("#routine-filter");
+      hands.type("fit and lock");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#step-1")).contains("Fit to text");
+      hands.drag("#step-2", "#step-1");
+      assertThat(hands.text("#step-1")).contains("Lock");
+      assertThat(hands.text("#step-2")).contains("Fit to text");
+      hands.click("#outline");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(hands.text("#step-1")).contains("Fit to text");
+    }
+  }
+
+  @Test
   void valuesAreKeptWithoutRunning() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.press(KeyCode.F2);

@@ -195,6 +195,34 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  /** Drags one thing onto another, by mouse, over a few points on the way. */
+  void drag(String from, String to) {
+    Bounds start = bounds(from);
+    Bounds end = bounds(to);
+    run(
+        () -> {
+          robot.mouseMove(start.getCenterX(), start.getCenterY());
+          robot.mousePress(MouseButton.PRIMARY);
+        });
+    settle();
+    for (int i = 1; i <= 5; i++) {
+      double part = i / 5.0;
+      run(
+          () ->
+              robot.mouseMove(
+                  start.getCenterX() + part * (end.getCenterX() - start.getCenterX()),
+                  start.getCenterY() + part * (end.getCenterY() - start.getCenterY())));
+      settle();
+    }
+    run(() -> robot.mouseRelease(MouseButton.PRIMARY));
+    settle();
+  }
+
+  private Bounds bounds(String selector) {
+    Node node = node(selector);
+    return ask(() -> node.localToScreen(node.getBoundsInLocal()));
+  }
+
   /** Goes down the menus of the stand-in in front, by mouse. */
   void menu(String... path) {
     for (String label : path) {

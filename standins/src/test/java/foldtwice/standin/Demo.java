@@ -3,6 +3,8 @@ package foldtwice.standin;
 import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryJson;
+import foldtwice.place.Finding;
+import foldtwice.place.NativeCommand;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Kind;
@@ -12,11 +14,16 @@ import foldtwice.routine.Value;
 import foldtwice.run.Program;
 import foldtwice.run.Run;
 import foldtwice.run.Trace;
+import foldtwice.shape.Facts;
+import foldtwice.shape.Known;
+import foldtwice.standin.base.StandIn;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** The demo library as it ships, and its routines run. */
 final class Demo {
@@ -49,5 +56,41 @@ final class Demo {
       values.put(f[0], kind.read(f[1]));
     }
     return Run.whole(r, values, program);
+  }
+
+  /** The programs of a station, and the routines of the library. */
+  static Known known(String station) {
+    return new Known() {
+      @Override
+      public List<Facts> programs() {
+        return StandIns.on(LIBRARY.stations().get(station)).values().stream()
+            .map(StandIn::facts)
+            .toList();
+      }
+
+      @Override
+      public List<Facts> otherVersions() {
+        return StandIns.everyVersion();
+      }
+
+      @Override
+      public Optional<Routine> routine(String routine) {
+        return Optional.ofNullable(LIBRARY.routines().get(routine));
+      }
+
+      @Override
+      public List<String> routines() {
+        return List.copyOf(LIBRARY.routines().keySet());
+      }
+
+      @Override
+      public Optional<Finding> finding(String application, List<String> menuPath) {
+        return LIBRARY
+            .applications()
+            .get(application)
+            .commandAt(menuPath)
+            .flatMap(NativeCommand::finding);
+      }
+    };
   }
 }

@@ -37,33 +37,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What a reading says beforehand agrees with what running does. */
 class ReadingTest {
 
-  /** The programs of a station of the demo library, and its routines. */
-  private record Station(String id) implements Known {
-
-    @Override
-    public List<Facts> programs() {
-      return StandIns.on(Demo.LIBRARY.stations().get(id)).values().stream()
-          .map(StandIn::facts)
-          .toList();
-    }
-
-    @Override
-    public List<Facts> otherVersions() {
-      return StandIns.everyVersion();
-    }
-
-    @Override
-    public Optional<Routine> routine(String routine) {
-      return Optional.ofNullable(Demo.LIBRARY.routines().get(routine));
-    }
-
-    @Override
-    public List<String> routines() {
-      return List.copyOf(Demo.LIBRARY.routines().keySet());
-    }
-  }
-
-  private static final Known HERE = new Station("camera-bench");
+  private static final Known HERE = Demo.known("camera-bench");
   private static final String WORDS = "shift select choose fill press change exposure move leave";
 
   private static String words(Step step) {
@@ -182,8 +156,7 @@ class ReadingTest {
   }
 
   private static List<Mark> marks(String routine, String station) {
-    return Checker.check(
-        (Routine.Macro) Demo.LIBRARY.routines().get(routine), new Station(station));
+    return Checker.check((Routine.Macro) Demo.LIBRARY.routines().get(routine), Demo.known(station));
   }
 
   @Test
