@@ -14,6 +14,7 @@ import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
+import foldtwice.script.Ecmascript;
 import foldtwice.standin.SimulatedComputer;
 import foldtwice.standin.StandIns;
 import foldtwice.words.StepWords;
@@ -86,7 +87,10 @@ final class Run implements Callable<Integer> {
     computer.bringToFront(found.application());
     Keymap keymap = Keymap.of(library, input.station(library));
     Trace trace =
-        foldtwice.run.Run.of(found, values(found), new Trial(library, keymap, computer).around())
+        foldtwice.run.Run.of(
+                found,
+                values(found),
+                new Trial(library, keymap, computer, Ecmascript.ENGINE).around())
             .toEnd();
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {

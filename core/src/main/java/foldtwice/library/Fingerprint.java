@@ -15,6 +15,25 @@ public final class Fingerprint {
 
   private Fingerprint() {}
 
+  /** What of a routine matters to what it does; its name and its card do not. */
+  private static String substance(Routine routine) {
+    String does =
+        switch (routine) {
+          case Routine.Macro m -> m.steps().toString();
+          case Routine.Script s -> s.source();
+          case Routine.PluginAction p -> p.addOn() + " " + p.action();
+          case Routine.Stored c -> c.language() + " " + c.text();
+        };
+    return String.join(
+        "\n",
+        routine.application(),
+        routine.target().toString(),
+        routine.parameters().toString(),
+        routine.manner().toString(),
+        Boolean.toString(routine.card().off()),
+        does);
+  }
+
   /** The first 16 hexadecimal digits of a SHA-256. Costs one pass over the routine's steps. */
   public static String of(Binding binding, Routine routine) {
     String substance =
@@ -23,7 +42,7 @@ public final class Fingerprint {
             binding.place().id(),
             binding.triggers().toString(),
             binding.arguments().toString(),
-            routine.toString());
+            substance(routine));
     try {
       byte[] hash =
           MessageDigest.getInstance("SHA-256").digest(substance.getBytes(StandardCharsets.UTF_8));

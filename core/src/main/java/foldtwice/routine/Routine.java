@@ -7,168 +7,140 @@ import java.util.Optional;
 /** Anything that can be fired. */
 public sealed interface Routine {
 
-  /** Unique within the library. */
-  String id();
+  /** What it has besides what it does. */
+  Head head();
 
-  String name();
+  /** The same doing under another head. */
+  Routine with(Head other);
+
+  default String id() {
+    return head().id();
+  }
+
+  default String name() {
+    return head().name();
+  }
 
   /** The heading it is listed under. */
-  String category();
+  default String category() {
+    return head().category();
+  }
 
   /** The application it acts on. */
-  String application();
+  default String application() {
+    return head().application();
+  }
 
-  Target target();
+  default Target target() {
+    return head().target();
+  }
 
-  List<Parameter> parameters();
+  default List<Parameter> parameters() {
+    return head().parameters();
+  }
 
-  Manner manner();
+  default Manner manner() {
+    return head().manner();
+  }
 
-  Card card();
+  default Card card() {
+    return head().card();
+  }
 
-  Yardstick yardstick();
+  default Origin origin() {
+    return head().origin();
+  }
 
-  Extras extras();
+  default Yardstick yardstick() {
+    return head().yardstick();
+  }
+
+  default Extras extras() {
+    return head().extras();
+  }
 
   default Optional<Parameter> parameter(String name) {
     return parameters().stream().filter(p -> p.name().equals(name)).findFirst();
   }
 
-  Routine withCard(Card other);
+  default Routine withCard(Card other) {
+    return with(head().with(other));
+  }
 
-  Routine withYardstick(Yardstick other);
-
-  /** Under another id and name. */
-  Routine named(String newId, String newName);
+  default Routine withManner(Manner other) {
+    return with(head().with(other));
+  }
 
   /** Named steps, recorded or built. */
-  record Macro(
-      String id,
-      String name,
-      String category,
-      String application,
-      Target target,
-      List<Parameter> parameters,
-      List<Line> steps,
-      Manner manner,
-      Card card,
-      Yardstick yardstick,
-      Extras extras)
-      implements Routine {
+  record Macro(Head head, List<Line> steps) implements Routine {
 
     public Macro {
-      parameters = List.copyOf(parameters);
       steps = List.copyOf(steps);
     }
 
     /** A plain macro on the selection. */
     public static Macro of(
         String id, String name, String application, List<Parameter> parameters, List<Line> steps) {
-      return new Macro(
-          id,
-          name,
-          "",
-          application,
-          Target.SELECTION,
-          parameters,
-          steps,
-          Manner.PLAIN,
-          Card.BLANK,
-          Yardstick.NONE,
-          Extras.NONE);
+      return new Macro(Head.of(id, name, application, parameters), steps);
+    }
+
+    @Override
+    public Macro with(Head other) {
+      return new Macro(other, steps);
     }
 
     public Macro withSteps(List<Line> others) {
-      return new Macro(
-          id,
-          name,
-          category,
-          application,
-          target,
-          parameters,
-          others,
-          manner,
-          card,
-          yardstick,
-          extras);
+      return new Macro(head, others);
     }
 
     public Macro withParameters(List<Parameter> others) {
-      return new Macro(
-          id, name, category, application, target, others, steps, manner, card, yardstick, extras);
+      return with(head.with(others));
+    }
+  }
+
+  /** A source text in ECMAScript, run against the interface of its application. */
+  record Script(Head head, String source) implements Routine {
+    @Override
+    public Script with(Head other) {
+      return new Script(other, source);
     }
 
-    public Macro withTarget(Target other) {
-      return new Macro(
-          id,
-          name,
-          category,
-          application,
-          other,
-          parameters,
-          steps,
-          manner,
-          card,
-          yardstick,
-          extras);
+    public Script withSource(String other) {
+      return new Script(head, other);
     }
+  }
 
-    public Macro withManner(Manner other) {
-      return new Macro(
-          id,
-          name,
-          category,
-          application,
-          target,
-          parameters,
-          steps,
-          other,
-          card,
-          yardstick,
-          extras);
+  /** An action that an add-on of the application provides. */
+  record PluginAction(Head head, String addOn, String action) implements Routine {
+    @Override
+    public PluginAction with(Head other) {
+      return new PluginAction(other, addOn, action);
     }
+  }
 
-    public Macro inCategory(String other) {
-      return new Macro(
-          id, name, other, application, target, parameters, steps, manner, card, yardstick, extras);
+  /**
+   * A command text kept to be fired as it is.
+   *
+   * @param text with insertions {@code ‹name›}; arguments are handed over beside it, never pasted
+   *     in
+   */
+  record Stored(Head head, Language language, Template text) implements Routine {
+
+    /** What the text is written in. */
+    public enum Language {
+      /** A statement for the application's database. */
+      SQL,
+      /** A program and its arguments, each a word or in quotes; no shell reads it. */
+      COMMAND_LINE
     }
 
     @Override
-    public Macro withCard(Card other) {
-      return new Macro(
-          id,
-          name,
-          category,
-          application,
-          target,
-          parameters,
-          steps,
-          manner,
-          other,
-          yardstick,
-          extras);
+    public Stored with(Head other) {
+      return new Stored(other, language, text);
     }
 
-    @Override
-    public Macro withYardstick(Yardstick other) {
-      return new Macro(
-          id, name, category, application, target, parameters, steps, manner, card, other, extras);
-    }
-
-    @Override
-    public Macro named(String newId, String newName) {
-      return new Macro(
-          newId,
-          newName,
-          category,
-          application,
-          target,
-          parameters,
-          steps,
-          manner,
-          card,
-          yardstick,
-          extras);
+    public Stored withText(Template other) {
+      return new Stored(head, language, other);
     }
   }
 }

@@ -9,8 +9,10 @@ import java.util.function.Function;
  *
  * @param routines the routines of the library, by id, for steps that run another
  * @param keys what presses of keys come to
+ * @param scripts what runs scripts
  */
-public record Around(Computer computer, Function<String, Optional<Routine>> routines, Keys keys) {
+public record Around(
+    Computer computer, Function<String, Optional<Routine>> routines, Keys keys, Scripts scripts) {
 
   /** Says what a press of keys comes to, and does it unless it is a routine. */
   public interface Keys {
@@ -34,6 +36,7 @@ public record Around(Computer computer, Function<String, Optional<Routine>> rout
         new Alone(program),
         id -> Optional.empty(),
         (keys, computer) ->
-            new Struck.Done("", new Reply.Refused("a library that says what keys mean", "none")));
+            new Struck.Done("", new Reply.Refused("a library that says what keys mean", "none")),
+        Scripts.NONE);
   }
 }

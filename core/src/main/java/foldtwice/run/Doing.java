@@ -33,6 +33,22 @@ final class Doing {
     this.heldIgnored = heldIgnored;
   }
 
+  /** True for a step that is done when it is taken: it does not wait, ask or lead elsewhere. */
+  static boolean isDone(Step step) {
+    return switch (step) {
+      case Step.If i -> false;
+      case Step.Repeat r -> false;
+      case Step.ForEach f -> false;
+      case Step.RunRoutine r -> false;
+      case Step.PressKeys k -> false;
+      case Step.WaitUntil w -> false;
+      case Step.Ask a -> false;
+      case Step.Pause p -> false;
+      case Step.Stop s -> false;
+      default -> true;
+    };
+  }
+
   /**
    * Takes a step.
    *

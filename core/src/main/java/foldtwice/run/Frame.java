@@ -1,27 +1,72 @@
 package foldtwice.run;
 
 import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
 import java.util.List;
+import java.util.Optional;
 
-/** Lines being gone through: a macro's own, or those inside a step. */
+/** What a run is in the middle of: lines being gone through, a script, or one deed. */
 final class Frame {
 
   final Scope scope;
   final List<Line> lines;
   final String prefix;
   final Turns turns;
+  final Optional<Routine> deed;
+  final Optional<Scripts.Going> script;
   int next;
 
-  Frame(Scope scope, List<Line> lines, String prefix, Turns turns) {
+  /** What the script wants done and has not been answered yet; null for nothing. */
+  Scripts.Wish.Take wish;
+
+  private int line = 1;
+  private int turn = 1;
+
+  private Frame(
+      Scope scope,
+      List<Line> lines,
+      String prefix,
+      Turns turns,
+      Optional<Routine> deed,
+      Optional<Scripts.Going> script) {
     this.scope = scope;
     this.lines = lines;
     this.prefix = prefix;
     this.turns = turns;
+    this.deed = deed;
+    this.script = script;
   }
 
-  /** The number of the line that comes next. */
+  /** A macro's own lines, or those inside a step. */
+  static Frame of(Scope scope, List<Line> lines, String prefix, Turns turns) {
+    return new Frame(scope, lines, prefix, turns, Optional.empty(), Optional.empty());
+  }
+
+  /** A script that is going on. */
+  static Frame script(Scope scope, Scripts.Going script, String prefix, Turns turns) {
+    return new Frame(scope, List.of(), prefix, turns, Optional.empty(), Optional.of(script));
+  }
+
+  /** What a routine does that is one deed; the line says which, for the trace. */
+  static Frame deed(Scope scope, Line line, String prefix, Turns turns) {
+    return new Frame(
+        scope, List.of(line), prefix, turns, Optional.of(scope.routine), Optional.empty());
+  }
+
+  /** The number of the line that comes next; of a script, of the line it is at. */
   String number() {
-    return prefix + (next + 1);
+    return prefix + (script.isPresent() ? line : next + 1);
+  }
+
+  /** The step that comes next, or that the script waits for. */
+  Step step() {
+    return wish == null ? lines.get(next).step() : wish.step();
+  }
+
+  /** The script is at this line. */
+  void at(int lineOfSource) {
+    line = lineOfSource;
   }
 
   /** What goes on when the last line is done. */
@@ -36,8 +81,6 @@ final class Frame {
 
   /** Once through, then out. */
   static final Turns ONCE = turn -> false;
-
-  private int turn = 1;
 
   /** Back to the first line for another turn, if there is one. */
   boolean goRound() throws StepFailure {

@@ -103,6 +103,24 @@ public interface Program {
   /** Puts the pointer over an object; an empty name is over nothing. */
   Reply point(String name);
 
+  /**
+   * Has an add-on do something.
+   *
+   * @param arguments by parameter name, checked against its parameters
+   */
+  default Reply invoke(String addOn, String action, Map<String, Value> arguments) {
+    return new Reply.Refused("an application with the add-on " + addOn, application());
+  }
+
+  /**
+   * Sends a statement to its database.
+   *
+   * @param text with a question mark for each value
+   */
+  default Reply send(String text, List<Value> values) {
+    return new Reply.Refused("an application with a database", application());
+  }
+
   /** What was half done, such as a text being typed, is finished first and is not the run's. */
   void beginRun();
 

@@ -1,5 +1,6 @@
 package foldtwice.run;
 
+import foldtwice.routine.Expr;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Line;
 import foldtwice.routine.Manner;
@@ -9,9 +10,7 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
-import foldtwice.shape.Facts;
 import foldtwice.shape.Reading;
-import foldtwice.shape.Versions;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
@@ -43,8 +42,11 @@ public final class Run {
   /** How often a wait looks again, in milliseconds. */
   public static final long LOOK_EVERY = 50;
 
+  /** How long one look at a script waits for it, in nanoseconds. */
+  private static final long SCRIPT_PATIENCE = 2_000_000;
+
   private final Around around;
-  private final Routine.Macro macro;
+  private final Routine routine;
   private final Map<String, Program> begun = new LinkedHashMap<>();
   private final Deque<Scope> scopes = new ArrayDeque<>();
   private final Deque<Frame> frames = new ArrayDeque<>();
@@ -55,9 +57,9 @@ public final class Run {
   private boolean heldIgnored;
   private long waitsUntil = -1;
 
-  private Run(Around around, Routine.Macro macro) {
+  private Run(Around around, Routine routine) {
     this.around = around;
-    this.macro = macro;
+    this.routine = routine;
   }
 
   /**
@@ -66,13 +68,9 @@ public final class Run {
    * @param arguments by parameter name; defaults are taken for those missing
    */
   public static Run of(Routine routine, Map<String, Value> arguments, Around around) {
-    return switch (routine) {
-      case Routine.Macro macro -> {
-        Run run = new Run(around, macro);
-        run.begin(arguments);
-        yield run;
-      }
-    };
+    Run run = new Run(around, routine);
+    run.begin(arguments);
+    return run;
   }
 
   /** Runs a routine on one program to its end; what it asks is answered with the defaults. */
@@ -107,6 +105,7 @@ public final class Run {
   public String number() {
     return switch (status) {
       case Status.Ready(String number, Step next) -> number;
+      case Status.Computing(String number) -> number;
       case Status.Waiting(String number, Step step, long again) -> number;
       case Status.Asking(String number, String text, var questions, boolean byHand) -> number;
       case Status.Over o -> "";
@@ -121,6 +120,7 @@ public final class Run {
     while (true) {
       switch (status) {
         case Status.Ready r -> step();
+        case Status.Computing c -> step();
         case Status.Waiting w -> {
           around.computer().pass(Math.max(1, w.lookAgain() - now()));
           step();
@@ -139,7 +139,7 @@ public final class Run {
     boolean due = true;
     while (due && System.nanoTime() - began < mostNanos) {
       step();
-      due = status instanceof Status.Ready;
+      due = status instanceof Status.Ready || status instanceof Status.Computing;
     }
     return status;
   }
@@ -150,6 +150,9 @@ public final class Run {
       return status;
     }
     Frame frame = frames.peek();
+    if (frame.script.isPresent()) {
+      return script(frame, frame.script.get());
+    }
     Line line = frame.lines.get(frame.next);
     String number = frame.number();
     long began = System.nanoTime();
@@ -197,12 +200,10 @@ public final class Run {
     Scope scope = scopes.peek();
     scope.names.putAll(good);
     if (asking.number().isEmpty()) {
-      frames.push(new Frame(scope, scope.macro.steps(), "", Frame.ONCE));
+      into(scope, "", Frame.ONCE);
     } else {
       Frame frame = frames.peek();
-      entries.add(
-          new Trace.Taken(
-              asking.number(), frame.lines.get(frame.next).step(), shown(good), List.of(), 0));
+      entries.add(new Trace.Taken(asking.number(), frame.step(), shown(good), List.of(), 0));
       frame.next++;
     }
     try {
@@ -230,20 +231,20 @@ public final class Run {
 
   private void begin(Map<String, Value> arguments) {
     try {
-      Scope scope = enter(macro, arguments, "");
+      Scope scope = enter(routine, arguments, "");
       boolean asks =
-          !macro.parameters().isEmpty()
-              && (macro.manner().asking() == Manner.Asking.ALWAYS
-                  || (macro.manner().asking() == Manner.Asking.WHEN_NOTHING_SELECTED
+          !routine.parameters().isEmpty()
+              && (routine.manner().asking() == Manner.Asking.ALWAYS
+                  || (routine.manner().asking() == Manner.Asking.WHEN_NOTHING_SELECTED
                       && !scope.program.somethingSelected()));
       if (asks) {
         List<Status.Asked> questions = new ArrayList<>();
-        for (Parameter p : macro.parameters()) {
+        for (Parameter p : routine.parameters()) {
           questions.add(new Status.Asked(p.name(), p.kind(), scope.names.get(p.name())));
         }
-        status = new Status.Asking("", macro.name(), questions, false);
+        status = new Status.Asking("", routine.name(), questions, false);
       } else {
-        frames.push(new Frame(scope, macro.steps(), "", Frame.ONCE));
+        into(scope, "", Frame.ONCE);
         settle();
       }
     } catch (StepFailure failure) {
@@ -252,8 +253,7 @@ public final class Run {
   }
 
   /** Goes into a routine, if it may be run here with these arguments. */
-  private Scope enter(Routine.Macro into, Map<String, Value> arguments, String at)
-      throws StepFailure {
+  private Scope enter(Routine into, Map<String, Value> arguments, String at) throws StepFailure {
     if (scopes.size() >= Reading.DEEPEST) {
       throw new StepFailure(
           "routines that run routines at most " + Reading.DEEPEST + " deep",
@@ -265,7 +265,7 @@ public final class Run {
             .program(into.application())
             .orElseThrow(
                 () -> new StepFailure(into.application() + " running", "it is not running"));
-    mayRun(into, program);
+    Entry.mayRun(into, program);
     Map<String, Value> names = new LinkedHashMap<>();
     for (Parameter p : into.parameters()) {
       Value value = arguments.getOrDefault(p.name(), p.otherwise());
@@ -279,30 +279,6 @@ public final class Run {
     Scope scope = new Scope(into, program, names, around.computer());
     scopes.push(scope);
     return scope;
-  }
-
-  private static void mayRun(Routine.Macro macro, Program program) throws StepFailure {
-    Facts facts = program.facts();
-    Manner manner = macro.manner();
-    if (macro.card().off()) {
-      throw new StepFailure("a routine that is switched on", macro.name() + " is switched off");
-    }
-    if (!manner.fromVersion().isEmpty()
-        && !Versions.atLeast(facts.version(), manner.fromVersion())) {
-      throw new StepFailure(
-          macro.application() + " " + manner.fromVersion() + " or later", facts.version());
-    }
-    for (String addOn : manner.addOns()) {
-      if (!facts.addOns().contains(addOn)) {
-        throw new StepFailure("the add-on " + addOn, "it is not there");
-      }
-    }
-    String state = program.place().id();
-    String context = state.substring(state.indexOf('/') + 1);
-    if (!manner.startIn().isEmpty() && !manner.startIn().contains(context)) {
-      throw new StepFailure(
-          "to start in " + String.join(" or ", manner.startIn()), "it is in " + context);
-    }
   }
 
   private void begin(Program program) {
@@ -324,6 +300,10 @@ public final class Run {
   private void settle() throws StepFailure {
     while (!frames.isEmpty()) {
       Frame frame = frames.peek();
+      if (frame.script.isPresent()) {
+        done(frame, frame.script.get());
+        return;
+      }
       while (frame.next < frame.lines.size() && !frame.lines.get(frame.next).on()) {
         frame.next++;
       }
@@ -357,6 +337,10 @@ public final class Run {
         Frame.Turns turns = Loops.of(scope, variable, items);
         note(number, step, Loops.size(turns), Reply.QUIET, began);
         loop(frame, body, number, turns);
+      }
+      case Step.RunRoutine(String id, var given) when frame.deed.isPresent() -> {
+        Reply reply = Deeds.perform(frame.deed.get(), scope, around.computer());
+        note(number, step, "", reply, began);
       }
       case Step.RunRoutine(String id, var given) -> {
         Routine routine =
@@ -422,7 +406,7 @@ public final class Run {
   }
 
   private void into(Frame from, List<Line> lines, String prefix, Frame.Turns turns) {
-    frames.push(new Frame(from.scope, lines, prefix, turns));
+    frames.push(Frame.of(from.scope, lines, prefix, turns));
   }
 
   private void loop(Frame from, List<Line> body, String number, Frame.Turns turns)
@@ -434,30 +418,149 @@ public final class Run {
     }
   }
 
-  private void call(Routine routine, Map<String, Value> arguments, String number)
-      throws StepFailure {
-    switch (routine) {
-      case Routine.Macro inner -> {
-        Scope scope = enter(inner, arguments, number);
-        frames.push(
-            new Frame(
-                scope,
-                inner.steps(),
-                number + "/",
-                new Frame.Turns() {
-                  @Override
-                  public boolean again(int turn) {
-                    return false;
-                  }
+  private void call(Routine inner, Map<String, Value> arguments, String number) throws StepFailure {
+    Scope scope = enter(inner, arguments, number);
+    into(
+        scope,
+        number + "/",
+        new Frame.Turns() {
+          @Override
+          public boolean again(int turn) {
+            return false;
+          }
 
-                  @Override
-                  public void end() {
-                    entries.addAll(scope.putBack());
-                    scopes.pop();
-                  }
-                }));
+          @Override
+          public void end() {
+            entries.addAll(scope.putBack());
+            scopes.pop();
+          }
+        });
+  }
+
+  /** Goes into what the routine of a scope does. */
+  private void into(Scope scope, String prefix, Frame.Turns turns) {
+    frames.push(
+        switch (scope.routine) {
+          case Routine.Macro m -> Frame.of(scope, m.steps(), prefix, turns);
+          case Routine.Script s ->
+              Frame.script(scope, around.scripts().start(s, scope.names), prefix, turns);
+          case Routine.PluginAction p -> Frame.deed(scope, itself(scope), prefix, turns);
+          case Routine.Stored s -> Frame.deed(scope, itself(scope), prefix, turns);
+        });
+  }
+
+  /** A line that says which routine is run, with which arguments. */
+  private static Line itself(Scope scope) {
+    Map<String, Expr> arguments = new LinkedHashMap<>();
+    scope.names.forEach((name, value) -> arguments.put(name, new Expr.Literal(value)));
+    return new Line(new Step.RunRoutine(scope.routine.id(), arguments));
+  }
+
+  /** Goes on with a script: sees what it wants, and does it. */
+  private Status script(Frame frame, Scripts.Going going) {
+    long began = System.nanoTime();
+    try {
+      if (frame.wish == null) {
+        Scripts.Wish wish = going.next(SCRIPT_PATIENCE, w -> help(frame, w));
+        nanos += System.nanoTime() - began;
+        limit();
+        wanted(frame, going, wish);
       }
+      if (frame.wish != null) {
+        began = System.nanoTime();
+        take(frame, frame.wish.step(), frame.number(), began);
+        nanos += System.nanoTime() - began;
+        if (!(status instanceof Status.Asking) && waitsUntil < 0) {
+          settle();
+        }
+      }
+    } catch (StepFailure failure) {
+      if (frame.wish != null && frame.equals(frames.peek())) {
+        frame.wish = null;
+        going.answer(new Scripts.Answer.Refused(failure.expected(), failure.found()));
+        status = new Status.Computing(frame.number());
+      } else {
+        end(new Trace.Broke(frame.number(), failure.getMessage()));
+      }
+    } catch (Stop stop) {
+      end(new Trace.Stopped(frame.number(), stop.getMessage()));
     }
+    return status;
+  }
+
+  private void wanted(Frame frame, Scripts.Going going, Scripts.Wish wish) throws StepFailure {
+    switch (wish) {
+      case Scripts.Wish.Computing c -> {
+        steps--; // looking is no step
+        status = new Status.Computing(frame.number());
+      }
+      case Scripts.Wish.Take(int line, Step step, var gives) -> {
+        frame.at(line);
+        frame.wish = (Scripts.Wish.Take) wish;
+      }
+      case Scripts.Wish.Test t -> {
+        going.answer(test(frame, t));
+        status = new Status.Computing(frame.number());
+      }
+      case Scripts.Wish.Over o -> {
+        frames.pop();
+        frame.turns.end();
+        settle();
+      }
+      case Scripts.Wish.Broken(int line, String message) ->
+          end(new Trace.Broke(frame.prefix + line, message));
+    }
+  }
+
+  private Scripts.Answer test(Frame frame, Scripts.Wish.Test test) {
+    frame.at(test.line());
+    try {
+      return new Scripts.Answer.Holds(
+          new Conditions(frame.scope, around.computer()).holds(test.condition()));
+    } catch (StepFailure failure) {
+      return new Scripts.Answer.Refused(failure.expected(), failure.found());
+    }
+  }
+
+  /** Takes a script's step at once, if it is one that neither waits, asks nor leads elsewhere. */
+  private Optional<Scripts.Answer> help(Frame frame, Scripts.Wish wish) {
+    return switch (wish) {
+      case Scripts.Wish.Test t -> Optional.of(test(frame, t));
+      case Scripts.Wish.Take(int line, Step step, var gives)
+          when Doing.isDone(step) && mayGoOn() -> {
+        frame.at(line);
+        try {
+          take(frame, step, frame.number(), System.nanoTime());
+          yield Optional.of(new Scripts.Answer.Done(values(frame, gives)));
+        } catch (StepFailure failure) {
+          yield Optional.of(new Scripts.Answer.Refused(failure.expected(), failure.found()));
+        } catch (Stop stop) {
+          throw new IllegalStateException("a stop leads elsewhere: " + step, stop);
+        }
+      }
+      default -> Optional.empty();
+    };
+  }
+
+  /** Counts a step; false at the limit, which the run sees to itself. */
+  private boolean mayGoOn() {
+    return steps < MOST_STEPS && ++steps > 0;
+  }
+
+  private static Map<String, Value> values(Frame frame, List<String> names) {
+    Map<String, Value> values = new LinkedHashMap<>();
+    names.forEach(name -> values.put(name, frame.scope.names.get(name)));
+    return values;
+  }
+
+  /** Tells a script that what it wanted has been done. */
+  private void done(Frame frame, Scripts.Going going) {
+    if (frame.wish != null) {
+      Map<String, Value> values = values(frame, frame.wish.gives());
+      frame.wish = null;
+      going.answer(new Scripts.Answer.Done(values));
+    }
+    status = new Status.Computing(frame.number());
   }
 
   private Trigger.Keys withHeld(Trigger.Keys keys) {
@@ -511,6 +614,7 @@ public final class Run {
   }
 
   private void end(Trace.Ending ending) {
+    frames.forEach(f -> f.script.ifPresent(Scripts.Going::stop));
     begun.values().forEach(p -> p.dialog().ifPresent(d -> p.cancel()));
     while (!scopes.isEmpty()) {
       entries.addAll(scopes.pop().putBack());
@@ -522,10 +626,10 @@ public final class Run {
 
   /** The program whose run this is. */
   public Optional<Program> program() {
-    return around.computer().program(macro.application());
+    return around.computer().program(routine.application());
   }
 
-  public Routine.Macro routine() {
-    return macro;
+  public Routine routine() {
+    return routine;
   }
 }

@@ -11,14 +11,14 @@ import java.util.Map;
 /** One routine being run: its names, its program, and what it has to put back. */
 final class Scope {
 
-  final Routine.Macro macro;
+  final Routine routine;
   final Program program;
   final Map<String, Value> names;
   final Evaluator evaluator;
   private final Map<String, Value> toPutBack = new LinkedHashMap<>();
 
-  Scope(Routine.Macro macro, Program program, Map<String, Value> names, Computer computer) {
-    this.macro = macro;
+  Scope(Routine routine, Program program, Map<String, Value> names, Computer computer) {
+    this.routine = routine;
     this.program = program;
     this.names = names;
     this.evaluator = new Evaluator(names, computer.clock());

@@ -11,6 +11,9 @@ public sealed interface Status {
   /** It can take its next step. */
   record Ready(String number, Step next) implements Status {}
 
+  /** A script of it computes and has not come to its next step. */
+  record Computing(String number) implements Status {}
+
   /** It waits for something; look again at this time, in milliseconds since the epoch. */
   record Waiting(String number, Step step, long lookAgain) implements Status {}
 

@@ -55,6 +55,9 @@ public record Trace(List<Entry> entries, Ending ending, long nanos) {
   /** A step could not be taken; those before it were, and settings are put back. */
   public record Failed(String number, Step step, String expected, String found) implements Ending {}
 
+  /** A script ended with an error it did not catch, at this line; settings are put back. */
+  public record Broke(String number, String message) implements Ending {}
+
   /** The person gave it up before this step. */
   public record GivenUp(String number) implements Ending {}
 

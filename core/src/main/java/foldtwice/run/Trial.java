@@ -61,23 +61,27 @@ public final class Trial {
   private final Keymap keymap;
   private final Computer computer;
   private final Consumer<Run> driver;
+  private final Scripts scripts;
   private final Resolver resolver;
   private Resolver.State state;
 
   /** A trial in which every run is run to its end at once; for simulated time. */
-  public Trial(Library library, Keymap keymap, Computer computer) {
-    this(library, keymap, computer, Run::toEnd);
+  public Trial(Library library, Keymap keymap, Computer computer, Scripts scripts) {
+    this(library, keymap, computer, scripts, Run::toEnd);
   }
 
   /**
    * A trial of whatever is in front.
    *
+   * @param scripts what runs scripts
    * @param driver gets each run that is set off, and takes its steps
    */
-  public Trial(Library library, Keymap keymap, Computer computer, Consumer<Run> driver) {
+  public Trial(
+      Library library, Keymap keymap, Computer computer, Scripts scripts, Consumer<Run> driver) {
     this.library = library;
     this.keymap = keymap;
     this.computer = computer;
+    this.scripts = scripts;
     this.driver = driver;
     this.resolver = new Resolver(keymap);
     this.state = Resolver.start(computer.front().place());
@@ -163,6 +167,7 @@ public final class Trial {
     return new Around(
         computer,
         id -> Optional.ofNullable(library.routines().get(id)),
-        new Strikes(library, keymap));
+        new Strikes(library, keymap),
+        scripts);
   }
 }

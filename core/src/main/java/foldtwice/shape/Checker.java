@@ -288,6 +288,9 @@ public final class Checker {
               .filter(s -> s instanceof Step.RunRoutine)
               .map(s -> ((Step.RunRoutine) s).routine())
               .toList();
+      case Routine.Script s -> List.of(); // what it runs is known when it runs
+      case Routine.PluginAction p -> List.of();
+      case Routine.Stored c -> List.of();
     };
   }
 

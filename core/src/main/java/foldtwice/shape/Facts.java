@@ -1,6 +1,7 @@
 package foldtwice.shape;
 
 import foldtwice.routine.Kind;
+import foldtwice.routine.Parameter;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Whom;
 import java.util.Collections;
@@ -20,6 +21,7 @@ import java.util.Set;
  * @param indicators what it shows and nobody can set, by name
  * @param windows further windows of its own, which can be started and brought to the front
  * @param selects the ways of selecting that mean something in it
+ * @param actions what its add-ons can do that has no menu path
  */
 public record Facts(
     String application,
@@ -31,7 +33,8 @@ public record Facts(
     Map<String, Kind.Measure> values,
     Set<String> indicators,
     Set<String> windows,
-    Set<Whom.Group> selects) {
+    Set<Whom.Group> selects,
+    List<Action> actions) {
 
   /**
    * A command.
@@ -42,6 +45,24 @@ public record Facts(
   public record Command(String id, List<String> menu, Effects effects, Optional<String> opens) {
     public Command {
       menu = List.copyOf(menu);
+    }
+  }
+
+  /**
+   * What an add-on can do when it is asked to by a routine.
+   *
+   * @param contexts ids of the contexts it works in; empty for all
+   */
+  public record Action(
+      String addOn,
+      String id,
+      String name,
+      List<Parameter> parameters,
+      List<String> contexts,
+      Effects effects) {
+    public Action {
+      parameters = List.copyOf(parameters);
+      contexts = List.copyOf(contexts);
     }
   }
 
@@ -99,6 +120,7 @@ public record Facts(
     indicators = Set.copyOf(indicators);
     windows = Set.copyOf(windows);
     selects = Set.copyOf(selects);
+    actions = List.copyOf(actions);
   }
 
   public Optional<Dialog> dialog(String title) {
@@ -107,6 +129,10 @@ public record Facts(
 
   public Optional<Command> command(String id) {
     return commands.stream().filter(c -> c.id().equals(id)).findFirst();
+  }
+
+  public Optional<Action> action(String addOn, String id) {
+    return actions.stream().filter(a -> a.addOn().equals(addOn) && a.id().equals(id)).findFirst();
   }
 
   /** The commands by menu path. */

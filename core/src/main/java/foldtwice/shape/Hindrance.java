@@ -18,25 +18,42 @@ public sealed interface Hindrance {
   /** An add-on it needs is missing. */
   record NoAddOn(String name) implements Hindrance {}
 
+  /** The add-on is there, but in a version without this action. */
+  record NoAction(String addOn, String action) implements Hindrance {}
+
   /** A step does not fit what the program has. */
   record Step(Mark mark) implements Hindrance {}
 
   /** Everything that does, what it declares to need before what its steps turn out to need. */
-  static List<Hindrance> of(Routine.Macro macro, Known here) {
-    Optional<Facts> facts = here.program(macro.application());
+  static List<Hindrance> of(Routine routine, Known here) {
+    Optional<Facts> facts = here.program(routine.application());
     if (facts.isEmpty()) {
-      return List.of(new NoProgram(macro.application()));
+      return List.of(new NoProgram(routine.application()));
     }
     List<Hindrance> all = new ArrayList<>();
-    Manner manner = macro.manner();
+    Manner manner = routine.manner();
     String version = facts.get().version();
     if (!manner.fromVersion().isEmpty() && !Versions.atLeast(version, manner.fromVersion())) {
-      all.add(new TooOld(macro.application(), manner.fromVersion(), version));
+      all.add(new TooOld(routine.application(), manner.fromVersion(), version));
     }
     manner.addOns().stream()
         .filter(a -> !facts.get().addOns().contains(a))
         .forEach(a -> all.add(new NoAddOn(a)));
-    Checker.check(macro, here).forEach(m -> all.add(new Step(m)));
+    switch (routine) {
+      case Routine.Macro macro -> Checker.check(macro, here).forEach(m -> all.add(new Step(m)));
+      case Routine.PluginAction p -> action(p, facts.get()).ifPresent(all::add);
+      case Routine.Script s -> {} // what it needs is known when it runs
+      case Routine.Stored s -> {}
+    }
     return List.copyOf(all);
+  }
+
+  private static Optional<Hindrance> action(Routine.PluginAction p, Facts facts) {
+    if (!facts.addOns().contains(p.addOn())) {
+      return Optional.of(new NoAddOn(p.addOn()));
+    }
+    return facts.action(p.addOn(), p.action()).isPresent()
+        ? Optional.empty()
+        : Optional.of(new NoAction(p.addOn(), p.action()));
   }
 }

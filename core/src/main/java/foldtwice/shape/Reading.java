@@ -45,7 +45,13 @@ public record Reading(
     /** It repeats what was done last, whatever that was. */
     AGAIN,
     /** It runs a routine that is not here. */
-    MISSING_ROUTINE
+    MISSING_ROUTINE,
+    /** A script: what it does is known when it has run. */
+    SCRIPT,
+    /** An add-on's action that is not here. */
+    MISSING_ACTION,
+    /** A command text: what it does is up to whoever reads it. */
+    COMMAND
   }
 
   /** Routines inside routines are read this deep; runs are stopped there too. */
@@ -54,9 +60,7 @@ public record Reading(
   /** Reads a routine. Costs one walk over its steps and those of the routines it runs. */
   public static Reading of(Routine routine, Known known) {
     Reader reader = new Reader(known);
-    switch (routine) {
-      case Routine.Macro macro -> reader.macro(macro, 0);
-    }
+    reader.any(routine, 0);
     return reader.result();
   }
 
@@ -98,10 +102,23 @@ public record Reading(
           Collections.unmodifiableSet(beyond));
     }
 
-    void macro(Routine.Macro macro, int depth) {
-      programs.add(macro.application());
-      addOns.addAll(macro.manner().addOns());
-      lines(macro.steps(), known.program(macro.application()), new HashSet<>(), depth);
+    void any(Routine routine, int depth) {
+      programs.add(routine.application());
+      addOns.addAll(routine.manner().addOns());
+      Optional<Facts> facts = known.program(routine.application());
+      switch (routine) {
+        case Routine.Macro macro -> lines(macro.steps(), facts, new HashSet<>(), depth);
+        case Routine.Script s -> beyond.add(Beyond.SCRIPT);
+        case Routine.PluginAction p -> {
+          addOns.add(p.addOn());
+          facts
+              .flatMap(f -> f.action(p.addOn(), p.action()))
+              .ifPresentOrElse(
+                  a -> effects(a.effects(), new HashSet<>()),
+                  () -> beyond.add(Beyond.MISSING_ACTION));
+        }
+        case Routine.Stored c -> beyond.add(Beyond.COMMAND);
+      }
     }
 
     /**
@@ -240,9 +257,7 @@ public record Reading(
       Set<String> before = outer;
       outer = new HashSet<>(outer);
       outer.addAll(sure);
-      switch (routine.get()) {
-        case Routine.Macro macro -> macro(macro, depth + 1);
-      }
+      any(routine.get(), depth + 1);
       outer = before;
     }
   }

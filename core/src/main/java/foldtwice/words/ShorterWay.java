@@ -51,6 +51,9 @@ public final class ShorterWay {
           routine.isPresent()
               && switch (routine.get()) {
                 case Routine.Macro m -> m.steps().size() == 1 && filled(m, b).equals(wanted);
+                case Routine.Script s -> false;
+                case Routine.PluginAction p -> false;
+                case Routine.Stored c -> false;
               };
       if (same && !b.triggers().isEmpty()) {
         return Optional.of(b.triggers().getFirst());
@@ -96,6 +99,9 @@ public final class ShorterWay {
                       m.steps().size() == steps.size()
                           && Comparison.of(m.steps(), steps).stream()
                               .allMatch(Comparison.Pair::same);
+                  case Routine.Script s -> false;
+                  case Routine.PluginAction p -> false;
+                  case Routine.Stored c -> false;
                 })
         .findFirst();
   }

@@ -97,6 +97,8 @@ public final class Words {
       case Hindrance.TooOld(String application, String needed, String found) ->
           TEXTS.get("hindrance.version", place(new Place.Whole(application)), needed, found);
       case Hindrance.NoAddOn(String name) -> TEXTS.get("hindrance.addon", name);
+      case Hindrance.NoAction(String addOn, String action) ->
+          TEXTS.get("hindrance.action", addOn, action);
       case Hindrance.Step(Mark mark) ->
           TEXTS.get("hindrance.step", mark.number(), mark.found(), mark.expected());
     };

@@ -15,9 +15,11 @@ import foldtwice.routine.Card;
 import foldtwice.routine.Condition;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Head;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Line;
 import foldtwice.routine.Manner;
+import foldtwice.routine.Origin;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Readout;
 import foldtwice.routine.Routine;
@@ -184,35 +186,53 @@ public final class RandomLibraries {
                 Value.Quantity.of("1.5", scale)),
             parameter("press", new Kind.KeyPress(), new Value.Text("Ctrl+M")),
             parameter("paint", new Kind.Colour(), new Value.Text("#1e6b5e")));
-    return new Routine.Macro(
-        id(),
-        text(),
-        text(),
-        application,
-        one(List.of(Target.values())),
-        parameters,
-        lines(2),
-        new Manner(
-            one(List.of(Manner.Asking.values())),
-            random.nextBoolean() ? "" : "4.1",
-            some(text()),
-            some(id())),
-        new Card(
-            random.nextBoolean(),
-            random.nextBoolean(),
-            random.nextBoolean(),
-            some(text()),
-            random.nextBoolean() ? "" : "fern",
-            random.nextBoolean() ? "" : text()),
-        new Yardstick(
-            List.<Yardstick.Move>of(
-                    new Yardstick.Move.Keys(3),
-                    new Yardstick.Move.Point(240, 20),
-                    new Yardstick.Move.Clicks(1),
-                    new Yardstick.Move.Menu(2),
-                    new Yardstick.Move.Hand())
-                .subList(0, random.nextInt(6))),
-        extras());
+    Head head =
+        new Head(
+            id(),
+            text(),
+            text(),
+            application,
+            one(List.of(Target.values())),
+            parameters,
+            new Manner(
+                one(List.of(Manner.Asking.values())),
+                random.nextBoolean() ? "" : "4.1",
+                some(text()),
+                some(id())),
+            new Card(
+                random.nextBoolean(),
+                random.nextBoolean(),
+                random.nextBoolean(),
+                some(text()),
+                random.nextBoolean() ? "" : "fern",
+                random.nextBoolean() ? "" : text()),
+            random.nextBoolean()
+                ? Origin.HERE
+                : new Origin(
+                    text(),
+                    text(),
+                    one(List.of("", "MIT", "GPL-3.0-or-later")),
+                    "",
+                    random.nextBoolean()),
+            new Yardstick(
+                List.<Yardstick.Move>of(
+                        new Yardstick.Move.Keys(3),
+                        new Yardstick.Move.Point(240, 20),
+                        new Yardstick.Move.Clicks(1),
+                        new Yardstick.Move.Menu(2),
+                        new Yardstick.Move.Hand())
+                    .subList(0, random.nextInt(6))),
+            extras());
+    return switch (random.nextInt(6)) {
+      case 0 -> new Routine.Script(head, "// " + text() + "\nprogram.select('all');\n");
+      case 1 -> new Routine.PluginAction(head, text(), id());
+      case 2 ->
+          new Routine.Stored(
+              head,
+              one(List.of(Routine.Stored.Language.values())),
+              new Template(text() + " ‹times›"));
+      default -> new Routine.Macro(head, lines(2));
+    };
   }
 
   private List<String> some(String text) {

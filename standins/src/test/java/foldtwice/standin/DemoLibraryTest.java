@@ -17,6 +17,7 @@ import foldtwice.run.Reply;
 import foldtwice.run.Run;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
+import foldtwice.script.Ecmascript;
 import foldtwice.standin.base.StandIn;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
@@ -116,7 +117,7 @@ class DemoLibraryTest {
   void aPressIsResolvedAndReallyDone() {
     SimulatedComputer programs = SimulatedComputer.fresh();
     programs.bringToFront("tagpress");
-    Trial trial = new Trial(Demo.LIBRARY, Demo.keymap("camera-bench"), programs);
+    Trial trial = new Trial(Demo.LIBRARY, Demo.keymap("camera-bench"), programs, Ecmascript.ENGINE);
     Trial.Result result = trial.press(press("Alt+."), 0);
     assertThat(result.effects()).singleElement().isInstanceOf(Trial.Effect.Ran.class);
     assertThat(programs.programs().get("tagpress").state().get("box 1"))
@@ -135,7 +136,7 @@ class DemoLibraryTest {
   void aSequenceWaitsAndFiresWhenTheTimeIsUp() {
     SimulatedComputer programs = SimulatedComputer.fresh();
     programs.bringToFront("tagpress");
-    Trial trial = new Trial(Demo.LIBRARY, Demo.keymap("camera-bench"), programs);
+    Trial trial = new Trial(Demo.LIBRARY, Demo.keymap("camera-bench"), programs, Ecmascript.ENGINE);
     assertThat(trial.press(press("U"), 0).effects())
         .singleElement()
         .isInstanceOf(Trial.Effect.Waits.class);
@@ -181,7 +182,7 @@ class DemoLibraryTest {
       program.fire("select-all");
       program.enter(state);
     }
-    Trial trial = new Trial(Demo.LIBRARY, keymap, computer);
+    Trial trial = new Trial(Demo.LIBRARY, keymap, computer, Ecmascript.ENGINE);
     return Run.of(
             Demo.LIBRARY.routineOf(binding).orElseThrow(), binding.arguments(), trial.around())
         .toEnd();

@@ -21,6 +21,7 @@ import foldtwice.run.Run;
 import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
+import foldtwice.script.Ecmascript;
 import foldtwice.standin.copystand.Copystand;
 import foldtwice.standin.desk.Desk;
 import foldtwice.standin.muniment.Muniment;
@@ -49,7 +50,8 @@ class LanguageTest {
   private Run begin(Routine routine, Map<String, Value> arguments) {
     computer.bringToFront(routine.application());
     Keymap keymap = Keymap.of(library, library.stations().get("camera-bench"));
-    return Run.of(routine, arguments, new Trial(library, keymap, computer).around());
+    return Run.of(
+        routine, arguments, new Trial(library, keymap, computer, Ecmascript.ENGINE).around());
   }
 
   private Trace run(String application, Step... steps) {
@@ -164,7 +166,7 @@ class LanguageTest {
                     new Step.StartProgram("converter", List.of()),
                     new Step.TypeText(new Template("5 in"))),
                 Map.of(),
-                new Trial(library, keymap, other).around())
+                new Trial(library, keymap, other, Ecmascript.ENGINE).around())
             .toEnd();
     assertThat(hasty.ending()).isEqualTo(new Trace.Finished());
     assertThat(((Muniment) other.programs().get("muniment")).document().text())
@@ -266,8 +268,8 @@ class LanguageTest {
 
   @Test
   void whatAProgramLacksEndsTheRunBeforeItBegins() {
-    Routine.Macro newer =
-        macro("copystand", choose("Strip", "Next")).withManner(Manner.PLAIN.fromVersion("9.0"));
+    Routine.Macro newer = macro("copystand", choose("Strip", "Next"));
+    newer = newer.with(newer.head().with(Manner.PLAIN.fromVersion("9.0")));
     failed(begin(newer, Map.of()).trace(), "", "copystand 9.0 or later", "4.1");
     Routine off = newer.withCard(newer.card().off(true)).withManner(Manner.PLAIN);
     failed(begin(off, Map.of()).trace(), "", "a routine that is switched on", "switched off");

@@ -3,12 +3,15 @@ package foldtwice.library.file;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.routine.Card;
+import foldtwice.routine.Head;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Manner;
+import foldtwice.routine.Origin;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Target;
+import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Yardstick;
 import java.util.List;
@@ -17,7 +20,7 @@ import java.util.Set;
 /** Routines and their parameters. */
 final class RoutineJson {
 
-  private static final Set<String> MACRO =
+  private static final Set<String> FIELDS =
       Set.of(
           "kind",
           "id",
@@ -35,8 +38,14 @@ final class RoutineJson {
           "tags",
           "colour",
           "note",
+          "origin",
           "parameters",
           "steps",
+          "source",
+          "addOn",
+          "action",
+          "language",
+          "text",
           "byHand");
   private static final Set<String> PARAMETER =
       Set.of("name", "kind", "least", "most", "step", "scale", "options", "default");
@@ -45,17 +54,33 @@ final class RoutineJson {
 
   static Routine read(In in) throws FormatException {
     String kind = in.text("kind");
-    if (!kind.equals("macro")) {
-      throw in.at("kind").fault("expected macro, found \"" + kind + "\"");
-    }
-    return new Routine.Macro(
+    return switch (kind) {
+      case "macro" -> new Routine.Macro(head(in), in.list("steps", StepJson::line));
+      case "script" -> new Routine.Script(head(in), in.text("source"));
+      case "plugin-action" ->
+          new Routine.PluginAction(head(in), in.text("addOn"), in.text("action"));
+      case "stored-command" ->
+          new Routine.Stored(
+              head(in),
+              in.word(Routine.Stored.Language.class, "language", Routine.Stored.Language.SQL),
+              new Template(in.text("text")));
+      default ->
+          throw in.at("kind")
+              .fault(
+                  "expected one of macro, script, plugin-action, stored-command, found \""
+                      + kind
+                      + "\"");
+    };
+  }
+
+  private static Head head(In in) throws FormatException {
+    return new Head(
         in.id("id"),
         in.text("name"),
         in.text("category", ""),
         in.id("application"),
         in.word(Target.class, "actsOn", Target.SELECTION),
         List.copyOf(in.byId("parameters", RoutineJson::parameter, Parameter::name).values()),
-        in.list("steps", StepJson::line),
         new Manner(
             in.word(Manner.Asking.class, "asking", Manner.Asking.NEVER),
             in.text("fromVersion", ""),
@@ -68,8 +93,18 @@ final class RoutineJson {
             in.list("tags", In::text),
             in.text("colour", ""),
             in.text("note", "")),
+        in.has("origin") ? origin(in.at("origin")) : Origin.HERE,
         new Yardstick(in.list("byHand", RoutineJson::move)),
-        in.rest(MACRO));
+        in.rest(FIELDS));
+  }
+
+  private static Origin origin(In in) throws FormatException {
+    return new Origin(
+        in.text("from", ""),
+        in.text("author", ""),
+        in.text("licence", ""),
+        in.text("version", ""),
+        in.flag("seen"));
   }
 
   private static Parameter parameter(In in) throws FormatException {
@@ -142,23 +177,47 @@ final class RoutineJson {
   }
 
   static ObjectNode write(Routine routine) {
+    Head head = routine.head();
+    ObjectNode out = Json.object().put("kind", kind(routine)).put("id", head.id());
+    out.put("name", head.name()).put("category", head.category());
+    out.put("application", head.application()).put("actsOn", In.word(head.target()));
+    write(head.manner(), out);
+    write(head.card(), out);
+    if (!head.origin().equals(Origin.HERE)) {
+      write(head.origin(), out.putObject("origin"));
+    }
+    ArrayNode parameters = out.putArray("parameters");
+    head.parameters().forEach(p -> parameters.add(write(p)));
+    switch (routine) {
+      case Routine.Macro m -> out.set("steps", StepJson.lines(m.steps()));
+      case Routine.Script s -> out.put("source", s.source());
+      case Routine.PluginAction p -> out.put("addOn", p.addOn()).put("action", p.action());
+      case Routine.Stored c ->
+          out.put("language", In.word(c.language())).put("text", c.text().source());
+    }
+    if (!head.yardstick().moves().isEmpty()) {
+      ArrayNode moves = out.putArray("byHand");
+      head.yardstick().moves().forEach(move -> write(move, moves.addObject()));
+    }
+    return Json.with(head.extras(), out);
+  }
+
+  /** The word a file has for the kind of a routine. */
+  private static String kind(Routine routine) {
     return switch (routine) {
-      case Routine.Macro m -> {
-        ObjectNode out = Json.object().put("kind", "macro").put("id", m.id()).put("name", m.name());
-        out.put("category", m.category()).put("application", m.application());
-        out.put("actsOn", In.word(m.target()));
-        write(m.manner(), out);
-        write(m.card(), out);
-        ArrayNode parameters = out.putArray("parameters");
-        m.parameters().forEach(p -> parameters.add(write(p)));
-        out.set("steps", StepJson.lines(m.steps()));
-        if (!m.yardstick().moves().isEmpty()) {
-          ArrayNode moves = out.putArray("byHand");
-          m.yardstick().moves().forEach(move -> write(move, moves.addObject()));
-        }
-        yield Json.with(m.extras(), out);
-      }
+      case Routine.Macro m -> "macro";
+      case Routine.Script s -> "script";
+      case Routine.PluginAction p -> "plugin-action";
+      case Routine.Stored c -> "stored-command";
     };
+  }
+
+  private static void write(Origin origin, ObjectNode out) {
+    text("from", origin.from(), out);
+    text("author", origin.author(), out);
+    text("licence", origin.licence(), out);
+    text("version", origin.version(), out);
+    flag("seen", origin.seen(), out);
   }
 
   private static void write(Manner manner, ObjectNode out) {

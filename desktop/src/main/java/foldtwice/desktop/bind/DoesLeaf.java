@@ -145,10 +145,7 @@ final class DoesLeaf extends Leaf {
 
   /** What keeps it from working on the station in view. */
   private void hinders(Snapshot now, Routine of) {
-    List<Hindrance> all =
-        switch (of) {
-          case Routine.Macro m -> Hindrance.of(m, session.known());
-        };
+    List<Hindrance> all = Hindrance.of(of, session.known());
     if (!all.isEmpty()) {
       String first = now.words().hindrance(all.getFirst());
       hinders.setText(all.size() == 1 ? first : Ui.text("does.andmore", all.size() - 1, first));

@@ -22,6 +22,7 @@ import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
+import foldtwice.script.Ecmascript;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Trigger;
@@ -188,7 +189,8 @@ final class HappensLeaf extends Leaf {
     Program acted = session.programs().get(application.isEmpty() ? front : application);
     Program before = acted.copy();
     session.computer().bringToFront(front);
-    Trial trial = new Trial(now.library(), now.keymap(), session.computer(), this::drive);
+    Trial trial =
+        new Trial(now.library(), now.keymap(), session.computer(), Ecmascript.ENGINE, this::drive);
     List<Effect> effects = new ArrayList<>();
     for (Press p : path()) {
       effects.addAll(trial.press(p, 0).effects());

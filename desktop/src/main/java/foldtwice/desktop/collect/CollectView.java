@@ -12,6 +12,7 @@ import foldtwice.place.Application;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
 import foldtwice.routine.Card;
+import foldtwice.routine.Head;
 import foldtwice.routine.Line;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
@@ -22,6 +23,7 @@ import foldtwice.run.Program;
 import foldtwice.run.Run;
 import foldtwice.run.Status;
 import foldtwice.run.Trial;
+import foldtwice.script.Ecmascript;
 import foldtwice.shape.Checker;
 import foldtwice.shape.Making;
 import foldtwice.shape.Mark;
@@ -189,13 +191,13 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   }
 
   /** The chosen routine. */
+  private Optional<Routine> chosen() {
+    return Optional.ofNullable(session.now().library().routines().get(routine));
+  }
+
+  /** The chosen routine, if it has steps. */
   private Optional<Routine.Macro> macro() {
-    return Optional.ofNullable(session.now().library().routines().get(routine))
-        .map(
-            r ->
-                switch (r) {
-                  case Routine.Macro m -> m;
-                });
+    return chosen().filter(r -> r instanceof Routine.Macro).map(r -> (Routine.Macro) r);
   }
 
   private StepFinder finder() {
@@ -360,7 +362,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     list.focusFilter();
   }
 
-  private void put(Routine.Macro macro, String said) {
+  private void put(Routine macro, String said) {
     session.make(new Edit.PutRoutine(macro), said);
   }
 
@@ -382,7 +384,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
         .ifPresent(
             m ->
                 put(
-                    m.named(m.id(), name.getText().strip()),
+                    m.with(m.head().named(m.id(), name.getText().strip())),
                     Ui.text("said.renamed", name.getText().strip())));
   }
 
@@ -418,8 +420,10 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     String application = macro().map(Routine::application).orElse("vasculum");
     String title = Ui.text("collect.fresh");
     Routine.Macro fresh =
-        Routine.Macro.of(session.freeRoutineId(title), title, application, List.of(), List.of())
-            .inCategory(macro().map(Routine::category).orElse(""));
+        new Routine.Macro(
+            Head.of(session.freeRoutineId(title), title, application, List.of())
+                .inCategory(macro().map(Routine::category).orElse("")),
+            List.of());
     put(fresh, Ui.text("said.newroutine", title));
     choose(fresh.id());
     name.requestFocus();
@@ -431,7 +435,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
         .ifPresent(
             m -> {
               String title = Ui.text("collect.copyof", m.name());
-              Routine.Macro copy = m.named(session.freeRoutineId(title), title);
+              Routine.Macro copy = m.with(m.head().named(session.freeRoutineId(title), title));
               put(copy, Ui.text("said.newroutine", title));
               choose(copy.id());
             });
@@ -464,11 +468,10 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
               List<Routine.Macro> others = new ArrayList<>();
               earlier(m).ifPresent(others::add);
               for (Routine r : session.now().library().routines().values()) {
-                switch (r) {
-                  case Routine.Macro o
-                      when !o.id().equals(m.id()) && o.application().equals(m.application()) ->
-                      others.add(o);
-                  case Routine.Macro same -> {}
+                if (r instanceof Routine.Macro o
+                    && !o.id().equals(m.id())
+                    && o.application().equals(m.application())) {
+                  others.add(o);
                 }
               }
               ComparePanel panel =
@@ -590,7 +593,9 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     before = session.programs().get(macro.application()).copy();
     Snapshot now = session.now();
     return Run.of(
-        macro, arguments(), new Trial(now.library(), now.keymap(), session.computer()).around());
+        macro,
+        arguments(),
+        new Trial(now.library(), now.keymap(), session.computer(), Ecmascript.ENGINE).around());
   }
 
   private void drive(Consumer<Run> how) {

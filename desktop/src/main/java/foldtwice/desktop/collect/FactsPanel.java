@@ -64,7 +64,9 @@ final class FactsPanel extends VBox {
   /** What a person keeps about it: heading, tags, a colour to find it by, a note. */
   private void card(Routine.Macro macro) {
     heading("facts.card");
-    fact("facts.heading", text("category", macro.category(), t -> put(macro.inCategory(t))));
+    fact(
+        "facts.heading",
+        text("category", macro.category(), t -> put(macro.with(macro.head().inCategory(t)))));
     fact(
         "facts.tags",
         text(
@@ -227,7 +229,7 @@ final class FactsPanel extends VBox {
             Target.values(),
             macro.target(),
             Words::target,
-            t -> put(macro.withTarget(t))));
+            t -> put(macro.with(macro.head().with(t)))));
     fact(
         "facts.asks",
         choice(
@@ -268,7 +270,7 @@ final class FactsPanel extends VBox {
     return box;
   }
 
-  private void put(Routine.Macro macro) {
+  private void put(Routine macro) {
     session.make(new Edit.PutRoutine(macro), Ui.text("said.changed", macro.name()));
   }
 

@@ -7,6 +7,7 @@ import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.recording.Recording;
 import foldtwice.recording.Route;
+import foldtwice.routine.Head;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.run.Act;
@@ -128,9 +129,11 @@ public final class Recorder {
     }
     String title = name.isBlank() ? Ui.text("record.unnamed") : name.strip();
     Routine.Macro macro =
-        Routine.Macro.of(freeId(title), title, application(), List.of(), steps)
-            .inCategory(category())
-            .withYardstick(on.route().yardstick());
+        new Routine.Macro(
+            Head.of(freeId(title), title, application(), List.of())
+                .inCategory(category())
+                .with(on.route().yardstick()),
+            steps);
     List<Edit> edits = new ArrayList<>(List.of(new Edit.PutRoutine(macro)));
     trigger.ifPresent(
         t ->

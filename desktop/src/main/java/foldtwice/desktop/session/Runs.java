@@ -92,11 +92,12 @@ public final class Runs {
   private void go(Run run) {
     stopTimer();
     Status status = run.go(SLICE);
-    if (!(status instanceof Status.Ready)) {
+    if (!(status instanceof Status.Ready || status instanceof Status.Computing)) {
       stand(run);
     }
     switch (status) {
       case Status.Ready r -> later(run, 1);
+      case Status.Computing c -> later(run, 1);
       case Status.Waiting w -> later(run, Run.LOOK_EVERY);
       case Status.Asking a -> {}
       case Status.Over o -> {}

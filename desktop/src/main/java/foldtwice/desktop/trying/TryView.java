@@ -21,6 +21,7 @@ import foldtwice.run.Run;
 import foldtwice.run.Status;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
+import foldtwice.script.Ecmascript;
 import foldtwice.standin.SimulatedComputer;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
@@ -358,7 +359,7 @@ public final class TryView extends BorderPane {
   private Trial trial() {
     Snapshot now = session.now();
     if (trial == null || trialOf != now.keymap()) {
-      trial = new Trial(now.library(), now.keymap(), computer, this::drive);
+      trial = new Trial(now.library(), now.keymap(), computer, Ecmascript.ENGINE, this::drive);
       trialOf = now.keymap();
     }
     return trial;

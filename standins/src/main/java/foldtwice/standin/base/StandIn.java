@@ -2,8 +2,10 @@ package foldtwice.standin.base;
 
 import foldtwice.place.Place;
 import foldtwice.routine.Kind;
+import foldtwice.routine.Parameter;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
@@ -23,6 +25,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.function.Function;
 import java.util.function.Supplier;
 
 /**
@@ -39,6 +42,9 @@ public abstract class StandIn<D> implements Program {
   /** Going through the history is nothing to do once more. */
   private static final Set<String> UNDOING = Set.of("undo", "redo");
 
+  /** What an add-on can do. */
+  private record Action(Facts.Action facts, Function<Map<String, Value>, Reply> does) {}
+
   /** What was done last: a command, or a button with what stood in its dialog. */
   private record Last(String command, OpenDialog dialog, String button) {}
 
@@ -48,6 +54,7 @@ public abstract class StandIn<D> implements Program {
   private final Map<String, Supplier<OpenDialog>> dialogs = new LinkedHashMap<>();
   private final Settings settings = new Settings();
   private final Map<String, Kind.Measure> adjustable = new LinkedHashMap<>();
+  private final List<Action> actions = new ArrayList<>();
   private final UndoHistory<D> history = new UndoHistory<>();
   private Clipboard clipboard = new Clipboard();
   private Clock clock = Clock.fixed(Instant.EPOCH, ZoneOffset.UTC);
@@ -111,6 +118,17 @@ public abstract class StandIn<D> implements Program {
   /** A setting whose change takes effect only after a restart. */
   protected final void settingFromRestart(String name, String value, String... options) {
     settings.add(name, value, List.of(options), true);
+  }
+
+  /**
+   * Adds what an add-on can do that has no menu path; it is there only where the add-on is.
+   *
+   * @param action gets the arguments by name; all are there and fit
+   */
+  protected final void action(Facts.Action facts, Function<Map<String, Value>, Reply> action) {
+    if (edition.has(facts.addOn())) {
+      actions.add(new Action(facts, action));
+    }
   }
 
   protected final void adjustable(String name, Kind.Measure range) {
@@ -272,7 +290,8 @@ public abstract class StandIn<D> implements Program {
               adjustable,
               indicators().keySet(),
               windows(),
-              selects());
+              selects(),
+              actions.stream().map(Action::facts).toList());
     }
     return facts;
   }
@@ -352,6 +371,28 @@ public abstract class StandIn<D> implements Program {
     return last.dialog() == null
         ? act(last.command())
         : last.dialog().buttons().get(last.button()).action().on(this, last.dialog().view());
+  }
+
+  @Override
+  public final Reply invoke(String addOn, String id, Map<String, Value> arguments) {
+    if (dialog != null) {
+      return new Reply.Refused("no open dialog", "the dialog \"" + dialog.view().title() + "\"");
+    }
+    Optional<Action> action =
+        actions.stream()
+            .filter(a -> a.facts().addOn().equals(addOn) && a.facts().id().equals(id))
+            .findFirst();
+    if (action.isEmpty()) {
+      return new Reply.Refused("an action of " + addOn, "no \"" + id + "\"");
+    }
+    for (Parameter p : action.get().facts().parameters()) {
+      try {
+        p.kind().check(arguments.get(p.name()));
+      } catch (ValueException e) {
+        return new Reply.Refused(p.name() + ": " + e.allowed(), e.found());
+      }
+    }
+    return action.get().does().apply(arguments);
   }
 
   @Override

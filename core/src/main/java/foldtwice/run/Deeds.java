@@ -1,0 +1,67 @@
+package foldtwice.run;
+
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import foldtwice.shape.Facts;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Does what routines do that are one deed: an add-on's action, a stored command. */
+final class Deeds {
+
+  private Deeds() {}
+
+  static Reply perform(Routine routine, Scope scope, Computer computer) throws StepFailure {
+    return switch (routine) {
+      case Routine.PluginAction p -> invoke(p, scope);
+      case Routine.Stored s -> send(s, scope, computer);
+      case Routine.Macro m -> throw new IllegalArgumentException("no single deed: " + m.name());
+      case Routine.Script s -> throw new IllegalArgumentException("no single deed: " + s.name());
+    };
+  }
+
+  private static Reply invoke(Routine.PluginAction routine, Scope scope) throws StepFailure {
+    Facts facts = scope.program.facts();
+    if (!facts.addOns().contains(routine.addOn())) {
+      throw new StepFailure("the add-on " + routine.addOn(), "it is not there");
+    }
+    Facts.Action action =
+        facts
+            .action(routine.addOn(), routine.action())
+            .orElseThrow(
+                () ->
+                    new StepFailure(
+                        "an action of " + routine.addOn(), "no \"" + routine.action() + "\""));
+    String state = scope.program.place().id();
+    String context = state.substring(state.indexOf('/') + 1);
+    if (!action.contexts().isEmpty() && !action.contexts().contains(context)) {
+      throw new StepFailure(
+          action.name() + " to be in " + String.join(" or ", action.contexts()),
+          "it is in " + context);
+    }
+    Map<String, Value> arguments = new LinkedHashMap<>();
+    for (Parameter p : action.parameters()) {
+      arguments.put(p.name(), scope.names.getOrDefault(p.name(), p.otherwise()));
+    }
+    return scope.program.invoke(routine.addOn(), routine.action(), arguments);
+  }
+
+  private static Reply send(Routine.Stored stored, Scope scope, Computer computer)
+      throws StepFailure {
+    return switch (stored.language()) {
+      case SQL -> {
+        Statement statement = Statement.of(stored.text(), scope.evaluator);
+        yield scope.program.send(statement.text(), statement.values());
+      }
+      case COMMAND_LINE -> {
+        List<String> words = CommandLine.words(stored.text(), scope.evaluator);
+        if (words.isEmpty()) {
+          throw new StepFailure("a program to start", "an empty command");
+        }
+        yield computer.start(words.getFirst(), words.subList(1, words.size()));
+      }
+    };
+  }
+}

@@ -1,0 +1,93 @@
+package foldtwice.run;
+
+import foldtwice.routine.Condition;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Value;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Runs source texts. A script does nothing by itself: it says which step it wants taken, and the
+ * run takes it like a macro's, so that everything that holds for macros holds for scripts.
+ */
+public interface Scripts {
+
+  /** Where nothing can run scripts. */
+  Scripts NONE =
+      (script, arguments) -> {
+        throw new IllegalStateException("nothing here runs scripts: " + script.name());
+      };
+
+  /** Begins a script; it computes until it wants something. */
+  Going start(Routine.Script script, Map<String, Value> arguments);
+
+  /** A script that is going on. */
+  interface Going {
+
+    /**
+     * Lets it go on until it wants something the helper cannot do.
+     *
+     * @param nanos how long at most
+     * @param helper does what the script wants, on whatever thread the script has, while the caller
+     *     waits here and touches nothing
+     * @return {@link Wish.Computing} when the time is up
+     */
+    Wish next(long nanos, Helper helper);
+
+    /** What came of what it wanted last. */
+    void answer(Answer answer);
+
+    /** Stops it, wherever it is; nothing when it is over. */
+    void stop();
+  }
+
+  /** Does at once what a script wants. */
+  interface Helper {
+
+    /** What came of it; empty for what the run has to see to itself, and nothing has been done. */
+    Optional<Answer> help(Wish wish);
+  }
+
+  /** What a script wants. */
+  sealed interface Wish {
+
+    /** Nothing yet. */
+    record Computing() implements Wish {}
+
+    /**
+     * A step to be taken.
+     *
+     * @param line the line of the source, counted from 1
+     * @param gives the names the step gives values to, which it wants to know
+     */
+    record Take(int line, Step step, List<String> gives) implements Wish {
+      public Take {
+        gives = List.copyOf(gives);
+      }
+    }
+
+    /** To know whether something holds. */
+    record Test(int line, Condition condition) implements Wish {}
+
+    /** Nothing more: it is at its end. */
+    record Over() implements Wish {}
+
+    /** Nothing more: an error nobody caught, or a limit. */
+    record Broken(int line, String message) implements Wish {}
+  }
+
+  /** What came of a wish. */
+  sealed interface Answer {
+
+    /** It was done; the values of the names it gives. */
+    record Done(Map<String, Value> values) implements Answer {}
+
+    /** Whether it holds. */
+    record Holds(boolean yes) implements Answer {}
+
+    /** It could not be done. */
+    record Refused(String expected, String found) implements Answer {}
+  }
+}
