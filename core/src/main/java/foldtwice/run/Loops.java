@@ -73,6 +73,7 @@ final class Loops {
       if (turn > items.size()) {
         return false;
       }
+      scope.names.put(Builtin.TURN, Value.Amount.of(turn));
       scope.names.put(variable, items.get(turn - 1));
       if (selecting) {
         select(items.get(turn - 1), false);

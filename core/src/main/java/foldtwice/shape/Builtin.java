@@ -8,7 +8,7 @@ public final class Builtin {
   /** The date as ISO 8601 writes it, and date and time without a colon, fit for a file name. */
   public static final List<String> ALWAYS = List.of("today", "stamp");
 
-  /** The turn of a repeat, counted from 1; known inside one. */
+  /** The turn of a loop, counted from 1; known inside one. */
   public static final String TURN = "turn";
 
   private Builtin() {}

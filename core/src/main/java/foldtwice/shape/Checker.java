@@ -133,6 +133,7 @@ public final class Checker {
       }
       case Step.ForEach(String variable, Step.Items items, List<Line> body) -> {
         types.put(variable, items(items));
+        types.put(Builtin.TURN, ValueType.NUMBER);
         loop(body, here);
       }
       case Step.Stop(Template reason) -> slips.names(reason, t -> new Step.Stop(new Template(t)));

@@ -58,16 +58,15 @@ class HindranceTest {
   void whatIsHinderedFails(String station) {
     int hindered = 0;
     for (Routine r : Demo.LIBRARY.routines().values()) {
-      Routine.Macro m = (Routine.Macro) r;
       boolean first =
-          Hindrance.of(m, Demo.known(station)).stream()
+          Hindrance.of(r, Demo.known(station)).stream()
               .anyMatch(h -> !(h instanceof Hindrance.Step));
       if (!first) {
         continue;
       }
-      Program program = StandIns.on(Demo.LIBRARY.stations().get(station)).get(m.application());
-      assertThat(Run.whole(m, Map.of(), program).ending())
-          .as(m.id())
+      Program program = StandIns.on(Demo.LIBRARY.stations().get(station)).get(r.application());
+      assertThat(Run.whole(r, Map.of(), program).ending())
+          .as(r.id())
           .isInstanceOf(Trace.Failed.class);
       hindered++;
     }

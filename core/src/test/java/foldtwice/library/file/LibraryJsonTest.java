@@ -119,7 +119,7 @@ class LibraryJsonTest {
         "'default': '2 mm'|'default': '12 mm'|/routines/0/parameters/0/default|from 0 mm to 10 mm",
         "'do': 'choose'|'do': 'wish'|/routines/0/steps/0/do|expected one of choose, fill",
         "'value': '2'|'value': '2 +'|/routines/0/steps/1/value|a number",
-        "'kind': 'macro'|'kind': 'dance'|/routines/0/kind|expected macro",
+        "'kind': 'macro'|'kind': 'dance'|/routines/0/kind|expected one of macro",
         "'layout': 'de'|'layout': 'zz'|/stations/0/layout|expected one of the layouts us, gb, de, fr",
         "'id': 'box'|'id': 'app2', 'inner': [{'id': 'app2', 'name': ''}]|/applications/0/contexts|same id",
         "'uses': 0|'usesPerWeek': -1|/bindings/0/usesPerWeek|0 or more",

@@ -1,6 +1,9 @@
 package foldtwice.standin.copystand;
 
+import foldtwice.extras.Extras;
 import foldtwice.place.Place;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Parameter;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Value;
 import foldtwice.routine.Value.Quantity;
@@ -9,6 +12,7 @@ import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.shape.Effects;
+import foldtwice.shape.Facts;
 import foldtwice.shape.Touch;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
@@ -28,6 +32,16 @@ public final class Copystand extends StandIn<Strip> {
 
   /** The versions there are; the later one turns further, and sends out from a menu of its own. */
   public static final List<String> VERSIONS = List.of("4.0", "4.1");
+
+  private static final Parameter LIMIT =
+      new Parameter(
+          "limit",
+          new Kind.Measure(
+              Quantity.of("0", Scale.DEGREE),
+              Quantity.of("5", Scale.DEGREE),
+              Quantity.of("0.1", Scale.DEGREE)),
+          Quantity.of("0.5", Scale.DEGREE),
+          Extras.NONE);
 
   /** The add-on that straightens by itself. */
   public static final String STRAIGHTENER = "Straightener";
@@ -67,6 +81,48 @@ public final class Copystand extends StandIn<Strip> {
     stripCommands();
     valueCommands();
     sendingCommands();
+    straightenerActions();
+  }
+
+  /** What the add-on can do that no menu has. */
+  private void straightenerActions() {
+    action(
+        new Facts.Action(
+            STRAIGHTENER,
+            "level",
+            "Level what is tilted",
+            List.of(LIMIT),
+            List.of(),
+            ON_SHOTS.from(STRAIGHTENER)),
+        arguments -> {
+          Quantity limit = (Quantity) arguments.get(LIMIT.name());
+          return onShots(
+              s ->
+                  s.values().get(Values.TILT).amount().abs().compareTo(limit.amount()) > 0
+                      ? s.with(Values.TILT, Quantity.of("0", Scale.DEGREE))
+                      : s);
+        });
+    Parameter value =
+        new Parameter(
+            "value",
+            new Kind.Choice(List.copyOf(Values.ranges(later()).keySet())),
+            new Value.Text(Values.EXPOSURE),
+            Extras.NONE);
+    action(
+        new Facts.Action(
+            STRAIGHTENER,
+            "value-of-last",
+            "Value of the last for all",
+            List.of(value),
+            List.of(),
+            ON_SHOTS.from(STRAIGHTENER)),
+        arguments -> {
+          String name = arguments.get(value.name()).shown();
+          return document()
+              .last()
+              .map(last -> onShots(s -> s.with(name, last.values().get(name))))
+              .orElseGet(() -> new Reply.Refused("a selected shot", "nothing selected"));
+        });
   }
 
   private boolean later() {

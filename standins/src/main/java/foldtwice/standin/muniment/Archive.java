@@ -1,7 +1,10 @@
 package foldtwice.standin.muniment;
 
+import foldtwice.routine.Value;
+import java.math.BigDecimal;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -27,8 +30,12 @@ final class Archive {
 
   private static final AtomicLong NUMBER = new AtomicLong();
 
-  /** A statement that changed data, and the schema it was said in. */
-  record Said(String schema, String sql) {}
+  /** A statement, the schema it is said in, and the values of its question marks. */
+  record Said(String schema, String sql, List<Value> values) {
+    Said {
+      values = List.copyOf(values);
+    }
+  }
 
   private Connection clerk;
   private final List<Said> done = new ArrayList<>();
@@ -38,12 +45,12 @@ final class Archive {
    *
    * @throws SqlRefused when the database will not take it; nothing has changed then
    */
-  Answer answer(List<Said> before, String schema, String sql) throws SqlRefused {
+  Answer answer(List<Said> before, Said now) throws SqlRefused {
     try {
       bringTo(before);
-      Answer answer = run(schema, sql);
+      Answer answer = run(now);
       if (answer.changes()) {
-        done.add(new Said(schema, sql));
+        done.add(now);
       }
       return answer;
     } catch (SQLException e) {
@@ -55,7 +62,7 @@ final class Archive {
   static void warmUp() {
     Archive archive = new Archive();
     try {
-      archive.answer(List.of(), "HERBARIUM", "CALL PUBLIC.STOCKTAKE()");
+      archive.answer(List.of(), new Said("HERBARIUM", "CALL PUBLIC.STOCKTAKE()", List.of()));
     } catch (SqlRefused e) {
       throw new IllegalStateException("the archive's own procedure", e);
     }
@@ -73,19 +80,22 @@ final class Archive {
       done.clear();
     }
     for (Said said : before.subList(done.size(), before.size())) {
-      run(said.schema(), said.sql());
+      run(said);
       done.add(said);
     }
   }
 
-  private Answer run(String schema, String sql) throws SQLException {
+  private Answer run(Said said) throws SQLException {
     try (Statement use = clerk.createStatement()) {
-      use.execute("SET SCHEMA " + schema);
+      use.execute("SET SCHEMA " + said.schema());
     }
-    try (Statement statement = clerk.createStatement()) {
+    try (PreparedStatement statement = clerk.prepareStatement(said.sql())) {
       statement.setMaxRows(MOST_ROWS);
       statement.setQueryTimeout(MOST_SECONDS);
-      if (statement.execute(sql)) {
+      for (int i = 0; i < said.values().size(); i++) {
+        statement.setObject(i + 1, plain(said.values().get(i)));
+      }
+      if (statement.execute()) {
         try (ResultSet rows = statement.getResultSet()) {
           return table(rows);
         }
@@ -93,6 +103,17 @@ final class Archive {
       int count = statement.getUpdateCount();
       return new Answer(List.of(), List.of(), rows(count) + " changed", true);
     }
+  }
+
+  /** A value as the database takes it; an amount with a unit as its number. */
+  private static Object plain(Value value) {
+    return switch (value) {
+      case Value.Text(String text) -> text;
+      case Value.Flag(boolean yes) -> yes;
+      case Value.Amount(BigDecimal n) -> n;
+      case Value.Length l -> l.amount();
+      case Value.Quantity q -> q.amount();
+    };
   }
 
   private static Answer table(ResultSet rows) throws SQLException {

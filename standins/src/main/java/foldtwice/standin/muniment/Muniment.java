@@ -12,6 +12,7 @@ import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
 import foldtwice.standin.base.StandIn;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -181,15 +182,54 @@ public final class Muniment extends StandIn<Console> {
     return changed("keys go to", before ? "answer" : "console", inAnswer() ? "answer" : "console");
   }
 
+  /** What a statement comes to in one schema. */
+  public sealed interface Outcome {
+    record Works(Answer answer) implements Outcome {}
+
+    record Fails(String why) implements Outcome {}
+  }
+
+  /** Tries a statement in every schema, each on a copy of the data as it is now. */
+  public Map<String, Outcome> tryEverywhere(String sql, List<Value> values) {
+    Map<String, Outcome> outcomes = new LinkedHashMap<>();
+    for (String schema : SCHEMAS) {
+      Archive copy = new Archive();
+      try {
+        outcomes.put(
+            schema,
+            new Outcome.Works(
+                copy.answer(
+                    document().done(),
+                    new Archive.Said(schema.toUpperCase(Locale.ROOT), sql, values))));
+      } catch (SqlRefused e) {
+        outcomes.put(schema, new Outcome.Fails(e.getMessage()));
+      } finally {
+        copy.close();
+      }
+    }
+    return outcomes;
+  }
+
+  @Override
+  public Reply send(String text, List<Value> values) {
+    return dialog().isPresent()
+        ? new Reply.Refused("no open dialog", "the dialog \"" + dialog().get().title() + "\"")
+        : run(text, values);
+  }
+
   /** Runs a statement in the current schema. */
   public Reply run(String sql) {
+    return run(sql, List.of());
+  }
+
+  private Reply run(String sql, List<Value> values) {
     if (sql.isBlank()) {
       return new Reply.Refused("a statement to run", "an empty console");
     }
     String schema = schema().toUpperCase(Locale.ROOT);
     try {
-      Answer answer = archive.answer(document().done(), schema, sql);
-      return become(document().answered(answer, new Archive.Said(schema, sql)));
+      Archive.Said now = new Archive.Said(schema, sql, values);
+      return become(document().answered(archive.answer(document().done(), now), now));
     } catch (SqlRefused e) {
       return new Reply.Refused("a statement that works in the schema " + schema(), e.getMessage());
     }

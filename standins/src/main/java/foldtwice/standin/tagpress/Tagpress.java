@@ -1,7 +1,10 @@
 package foldtwice.standin.tagpress;
 
+import foldtwice.extras.Extras;
 import foldtwice.place.Place;
+import foldtwice.routine.Kind;
 import foldtwice.routine.LengthUnit;
+import foldtwice.routine.Parameter;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
 import foldtwice.run.Change;
@@ -9,6 +12,7 @@ import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.shape.Effects;
+import foldtwice.shape.Facts;
 import foldtwice.shape.Touch;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
@@ -41,6 +45,16 @@ public final class Tagpress extends StandIn<Sheet> {
   /** The add-on that fits boxes to their text. */
   public static final String FITTER = "Label fitter";
 
+  private static final Parameter MARGIN =
+      new Parameter(
+          "margin",
+          new Kind.Distance(
+              new Value.Length(BigDecimal.ZERO, LengthUnit.MM),
+              new Value.Length(BigDecimal.valueOf(20), LengthUnit.MM),
+              new Value.Length(new BigDecimal("0.5"), LengthUnit.MM)),
+          new Value.Length(BigDecimal.valueOf(2), LengthUnit.MM),
+          Extras.NONE);
+
   private static final String OLD = VERSIONS.getFirst();
   private static final Effects VIEW = Effects.of(Touch.VIEW);
   private static final Effects OBJECTS = Effects.of(Touch.OBJECTS);
@@ -68,6 +82,36 @@ public final class Tagpress extends StandIn<Sheet> {
     sheetCommands();
     boxCommands();
     viewCommands();
+    fitterActions();
+  }
+
+  /** What the add-on can do that no menu has. */
+  private void fitterActions() {
+    action(
+        new Facts.Action(
+            FITTER,
+            "fit-with-margin",
+            "Fit with margin",
+            List.of(MARGIN),
+            List.of("box-selected"),
+            OBJECTS.onSelection().from(FITTER)),
+        arguments -> {
+          BigDecimal room =
+              arguments.get(MARGIN.name()) instanceof Value.Length l
+                  ? l.unit().toGrid(l.amount())
+                  : BigDecimal.ZERO;
+          return onUnlocked(b -> b.sized(fitting(b).add(room), b.height()));
+        });
+    action(
+        new Facts.Action(
+            FITTER, "fit-sheet", "Fit the whole sheet", List.of(), List.of(), OBJECTS.from(FITTER)),
+        arguments -> {
+          List<Integer> selected = document().selected();
+          Sheet all = document().selecting(all());
+          return become(
+              all.changing(b -> b.locked() ? b : b.sized(fitting(b), b.height()))
+                  .selecting(selected));
+        });
   }
 
   private void sheetCommands() {

@@ -1,0 +1,41 @@
+package foldtwice.fold;
+
+import foldtwice.routine.Expr;
+import foldtwice.routine.Value;
+import java.util.Optional;
+
+/**
+ * A constant in a step: something another step of the same shape may have another one of.
+ *
+ * @param place where it stands: a value, a text or a label of a menu
+ * @param text as the step writes it
+ * @param value what it is; texts and labels are texts
+ */
+record Constant(Place place, String text, Value value) {
+
+  /** Where a constant can stand. */
+  enum Place {
+    VALUE,
+    TEXT,
+    LABEL
+  }
+
+  /** A text or a label. */
+  static Constant of(Place place, String text) {
+    return new Constant(place, text, new Value.Text(text));
+  }
+
+  /** The value of an expression that is one; empty when it computes or has names. */
+  static Optional<Value> constant(Expr e) {
+    return switch (e) {
+      case Expr.Literal(Value value) -> Optional.of(value);
+      case Expr.Opposite(Expr.Literal(Value value)) -> Numbers.times(value, -1);
+      default -> Optional.empty();
+    };
+  }
+
+  /** As it is written where a name stands for it. */
+  static String named(String name) {
+    return "\u2039" + name + "\u203a";
+  }
+}
