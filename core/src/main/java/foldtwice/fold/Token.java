@@ -10,6 +10,7 @@ import foldtwice.routine.Whom;
 import foldtwice.shape.StepFields;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -39,7 +40,8 @@ record Token(Line line, String shape, List<Slot> slots) {
 
   /** Takes a line apart. A line with others inside is whole: its shape is all of it. */
   static Token of(Line line) {
-    if (!line.on() || !line.step().bodies().isEmpty() || line.step() instanceof Step.Cycle) {
+    boolean holds = line.step().bodies().stream().anyMatch(b -> !b.isEmpty());
+    if (!line.on() || holds || line.step() instanceof Step.Cycle) {
       return new Token(line, line.toString(), List.of());
     }
     StringBuilder shape = new StringBuilder(line.step().getClass().getSimpleName());
@@ -87,6 +89,34 @@ record Token(Line line, String shape, List<Slot> slots) {
       }
       case NAME, WORD -> text;
     };
+  }
+
+  /** A name for what is in each slot. */
+  List<String> names() {
+    List<String> names = new ArrayList<>();
+    for (StepFields.Field field : StepFields.of(line.step())) {
+      List<Slot> own = new ArrayList<>();
+      slot(line.step(), field, own);
+      if (!own.isEmpty()) {
+        names.add(name(field));
+      }
+    }
+    return names;
+  }
+
+  private String name(StepFields.Field field) {
+    String name =
+        switch (line.step()) {
+          case Step.Choose(List<Template> menu) -> menu.get(menu.size() - 2).source();
+          case Step.Fill(String label, Expr value) -> label;
+          case Step.ChangeSetting(String setting, Expr value, var lasting) -> setting;
+          case Step.Adjust(String value, var way, Expr to, var edge) -> value;
+          case Step.SetVariable(String variable, Expr value) -> variable;
+          case Step.Select s -> "object";
+          default -> field.label();
+        };
+    String plain = name.toLowerCase(Locale.ROOT).replaceAll("[\u2026\u2039\u203a]", "").strip();
+    return plain.isEmpty() ? "value" : plain;
   }
 
   /** With other things in its slots. */
