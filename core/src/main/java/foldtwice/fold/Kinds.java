@@ -14,8 +14,9 @@ final class Kinds {
   private Kinds() {}
 
   /**
-   * The kind that all of them are: numbers with room as wide again on both sides of them, and their
-   * smallest difference as the step; texts of a menu or a choice as a choice, others as text.
+   * The kind that all of them are: numbers with room as wide again on both sides of them (but below
+   * zero only where one of them is), and their smallest difference as the step; texts of a menu or
+   * a choice as a choice, others as text.
    *
    * @return empty where they are of several kinds, or of one that no parameter has
    */
@@ -68,7 +69,10 @@ final class Kinds {
         step = apart;
       }
     }
-    return new Kind.Distance(least.plus(room.negated()), most.in(least.unit()).plus(room), step);
+    Value.Length lower = least.plus(room.negated());
+    boolean never = least.amount().signum() >= 0 && lower.amount().signum() < 0;
+    return new Kind.Distance(
+        never ? lower.times(BigDecimal.ZERO) : lower, most.in(least.unit()).plus(room), step);
   }
 
   private static Kind measure(List<Value> values) {
@@ -85,7 +89,11 @@ final class Kinds {
       }
     }
     return new Kind.Measure(
-        new Value.Quantity(least.amount().subtract(room), least.scale()),
+        new Value.Quantity(
+            least.amount().signum() >= 0
+                ? least.amount().subtract(room).max(BigDecimal.ZERO)
+                : least.amount().subtract(room),
+            least.scale()),
         new Value.Quantity(most.amount().add(room), least.scale()),
         new Value.Quantity(step, least.scale()));
   }

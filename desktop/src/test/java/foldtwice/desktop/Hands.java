@@ -274,6 +274,17 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  /** Puts a text into a source editor, as pasting does. */
+  void write(String selector, String text) {
+    org.fxmisc.richtext.CodeArea area = (org.fxmisc.richtext.CodeArea) node(selector);
+    run(
+        () -> {
+          area.requestFocus();
+          area.replaceText(text);
+        });
+    settle();
+  }
+
   boolean has(String selector) {
     return ask(() -> scene.lookup(selector) != null);
   }

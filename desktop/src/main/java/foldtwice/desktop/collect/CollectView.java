@@ -3,9 +3,13 @@ package foldtwice.desktop.collect;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.OwnKeys;
+import foldtwice.desktop.session.Proposals.Proposal;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.fold.Siblings;
+import foldtwice.fold.TooLongToFoldException;
+import foldtwice.fold.Unfolding;
 import foldtwice.library.Edit;
 import foldtwice.library.History;
 import foldtwice.place.Application;
@@ -22,6 +26,7 @@ import foldtwice.routine.Value;
 import foldtwice.run.Program;
 import foldtwice.run.Run;
 import foldtwice.run.Status;
+import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.script.Ecmascript;
 import foldtwice.shape.Checker;
@@ -36,8 +41,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -64,6 +71,9 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   /** Below this width the panels at both sides are made smaller. */
   private static final double NARROW = 1000;
 
+  /** How long a step of a script is waited for, in nanoseconds. */
+  private static final long PATIENCE = 40_000_000;
+
   private final Session session;
   private final Ways ways;
   private final RoutineList list = new RoutineList(this::choose);
@@ -71,6 +81,9 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   private final Label about = Parts.wrapped("", "soft");
   private final OutlineView outline = new OutlineView(this);
   private final AddStep add;
+  private final SourcePane source;
+  private final VBox content = new VBox(6);
+  private final VBox proposals = new VBox(6);
   private final VBox middle = new VBox();
   private final ScrollPane steps = new ScrollPane();
   private final FactsPanel facts;
@@ -80,11 +93,13 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   private final ComboBox<Binding> with = new ComboBox<>();
   private final Button run;
   private final Button step;
+  private final Button unfold;
   private String routine = "";
   private String chosen = "";
   private String named = "";
   private boolean typingName;
   private boolean narrow;
+  private List<Proposal> proposed = List.of();
   private Run current;
   private Program before;
 
@@ -93,6 +108,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     this.ways = ways;
     facts = new FactsPanel(session, ways::toBinding);
     running = new RunPanel(session, this::closeRun, this::keepValues);
+    source = new SourcePane(session);
     add = new AddStep(this::finder, this::words, this::finding, this::added);
     name.setId("routine-name");
     name.getStyleClass().add("title-field");
@@ -127,10 +143,12 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
             return with.getValue();
           }
         });
+    unfold = Parts.button("unfold-routine", Ui.text("collect.unfold"), this::unfold, "link");
     tools();
     middle.getStyleClass().add("collect-middle");
     middle.setSpacing(6);
-    middle.getChildren().addAll(head, about, tools, outline, add);
+    middle.getChildren().addAll(head, about, tools, proposals, content);
+    session.proposals().allProperty().addListener((o, a, b) -> show(session.now()));
     steps.setContent(middle);
     steps.setFitToWidth(true);
     steps.setFitToHeight(true);
@@ -170,6 +188,22 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
         .getChildren()
         .addAll(
             Parts.button("new-routine", Ui.text("collect.new"), this::addNew, "link"),
+            Parts.button(
+                "new-script",
+                Ui.text("collect.newscript"),
+                () -> addNew("script", head -> new Routine.Script(head, Ui.text("source.begin"))),
+                "link"),
+            Parts.button(
+                "new-command",
+                Ui.text("collect.newcommand"),
+                () ->
+                    addNew(
+                        "command",
+                        head ->
+                            new Routine.Stored(
+                                head, Routine.Stored.Language.SQL, new Template("SELECT 1"))),
+                "link"),
+            unfold,
             Parts.button("copy-routine", Ui.text("collect.copy"), this::copy, "link"),
             Parts.button("compare-routine", Ui.text("collect.compare"), this::compare, "link"),
             Parts.button(
@@ -191,18 +225,18 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   }
 
   /** The chosen routine. */
-  private Optional<Routine> chosen() {
+  private Optional<Routine> shown() {
     return Optional.ofNullable(session.now().library().routines().get(routine));
   }
 
   /** The chosen routine, if it has steps. */
   private Optional<Routine.Macro> macro() {
-    return chosen().filter(r -> r instanceof Routine.Macro).map(r -> (Routine.Macro) r);
+    return shown().filter(r -> r instanceof Routine.Macro).map(r -> (Routine.Macro) r);
   }
 
   private StepFinder finder() {
     return new StepFinder(
-        macro().map(Routine::application).orElse(""),
+        shown().map(Routine::application).orElse(""),
         session.known(),
         step -> StepWords.verb(step) + " " + words(step));
   }
@@ -213,47 +247,121 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
 
   private void show(Snapshot now) {
     list.show(now);
-    Optional<Routine.Macro> shown = macro();
+    Optional<Routine> shown = shown();
     middle.setDisable(shown.isEmpty());
     if (shown.isEmpty()) {
       outline.getChildren().clear();
       about.setText(Ui.text("collect.none"));
       return;
     }
-    Routine.Macro macro = shown.get();
-    if (!typingName || !macro.id().equals(named)) {
-      named = macro.id();
-      name.setText(macro.name()); // a name being typed is left alone
+    Routine of = shown.get();
+    if (!typingName || !of.id().equals(named)) {
+      named = of.id();
+      name.setText(of.name()); // a name being typed is left alone
       typingName = false;
     }
     String application =
-        Optional.ofNullable(now.library().applications().get(macro.application()))
+        Optional.ofNullable(now.library().applications().get(of.application()))
             .map(a -> a.name())
-            .orElse(macro.application());
+            .orElse(of.application());
     run.setText(narrow ? Ui.text("collect.run") : Ui.text("collect.runon", application));
-    about.setText(about(macro));
-    if (Outline.at(macro.steps(), chosen.isEmpty() ? "1" : chosen).isEmpty()) {
-      chosen = "";
-    }
-    offerArguments(now, macro);
-    List<Mark> marks = Checker.check(macro, session.known());
-    String at = current == null ? "" : current.number();
-    outline.show(macro, session.known(), marks, chosen, at, this::namesakes, now.words());
+    about.setText(about(of));
+    offerArguments(now, of);
+    boolean loops = of instanceof Routine.Macro m && Unfolding.canUnfold(m.steps());
+    unfold.setVisible(loops);
+    unfold.setManaged(loops);
+    propose(now, of);
     boolean keysBeside = Parts.hasKeys(right);
+    if (of instanceof Routine.Macro macro) {
+      content(outline, add);
+      steps(now, macro);
+    } else {
+      content(source);
+      source.show(of, broken());
+    }
     if (current == null) {
       right.getChildren().setAll(facts);
-      facts.show(now, macro);
+      facts.show(now, of);
     } else {
       right.getChildren().setAll(running);
       running.show(current, before);
     }
     if (keysBeside) {
-      outline.requestFocus(); // what had the keys may be gone
+      (of instanceof Routine.Macro ? outline : name)
+          .requestFocus(); // what had the keys may be gone
     }
   }
 
+  private void content(Node... nodes) {
+    if (!content.getChildren().equals(List.of(nodes))) {
+      content.getChildren().setAll(nodes);
+    }
+  }
+
+  private void steps(Snapshot now, Routine.Macro macro) {
+    if (Outline.at(macro.steps(), chosen.isEmpty() ? "1" : chosen).isEmpty()) {
+      chosen = "";
+    }
+    List<Mark> marks = Checker.check(macro, session.known());
+    String at = current == null ? "" : current.number();
+    outline.show(macro, session.known(), marks, chosen, at, this::namesakes, now.words());
+  }
+
+  /** Where the run that is shown broke. */
+  private Optional<String> broken() {
+    return current != null
+            && current.status()
+                instanceof
+                Status.Over(
+                    Trace(var entries, Trace.Broke(String number, String message), long nanos))
+        ? Optional.of(number + ": " + message)
+        : Optional.empty();
+  }
+
+  private void propose(Snapshot now, Routine of) {
+    List<Proposal> about = session.proposals().about(of.id());
+    if (!about.equals(proposed)) {
+      proposed = about;
+      proposals
+          .getChildren()
+          .setAll(
+              about.stream()
+                  .map(
+                      p ->
+                          new ProposalBox(p, now.words(), this::take, session.proposals()::dismiss))
+                  .toList());
+    }
+  }
+
+  private void take(Proposal proposal) {
+    switch (proposal) {
+      case Proposal.Loops(Routine.Macro macro, List<Line> folded) ->
+          put(macro.withSteps(folded), Ui.text("said.folded", macro.name()));
+      case Proposal.Family(Siblings.Group group) -> {
+        session.make(
+            Siblings.fold(session.now().library(), group),
+            Ui.text("said.family", group.members().size(), group.folded().name()));
+        choose(group.folded().id());
+      }
+    }
+  }
+
+  /** Writes the loops out again. */
+  private void unfold() {
+    macro()
+        .filter(m -> Unfolding.canUnfold(m.steps()))
+        .ifPresent(
+            m -> {
+              try {
+                put(m.withSteps(Unfolding.unfold(m.steps())), Ui.text("said.unfolded", m.name()));
+              } catch (TooLongToFoldException e) {
+                session.say(Ui.text("said.toolong", e.limit()));
+              }
+            });
+  }
+
   /** What a run can be tried with: the arguments of the bindings, or the defaults. */
-  private void offerArguments(Snapshot now, Routine.Macro macro) {
+  private void offerArguments(Snapshot now, Routine macro) {
     List<Binding> bindings = new ArrayList<>();
     bindings.add(null);
     now.library().bindings().values().stream()
@@ -279,14 +387,14 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
       session.keepArguments(with.getValue().id(), values);
       return;
     }
-    macro()
+    shown()
         .ifPresent(
             m -> {
               List<Parameter> parameters =
                   m.parameters().stream()
                       .map(p -> p.withDefault(values.getOrDefault(p.name(), p.otherwise())))
                       .toList();
-              put(m.withParameters(parameters), Ui.text("said.keptdefaults", m.name()));
+              put(m.with(m.head().with(parameters)), Ui.text("said.keptdefaults", m.name()));
             });
   }
 
@@ -298,7 +406,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   }
 
   private Optional<Application> application() {
-    return macro().map(m -> session.now().library().applications().get(m.application()));
+    return shown().map(m -> session.now().library().applications().get(m.application()));
   }
 
   private Optional<String> finding(Step step) {
@@ -323,14 +431,24 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
                     Ui.text("said.changed", command.name())));
   }
 
-  private static String about(Routine.Macro macro) {
+  private static String about(Routine macro) {
     List<String> parts = new ArrayList<>();
-    parts.add(Ui.text("collect.about", Line.count(macro.steps())));
+    parts.add(
+        switch (macro) {
+          case Routine.Macro m -> Ui.text("collect.about", Line.count(m.steps()));
+          case Routine.Script sc ->
+              Ui.text("collect.aboutscript", (int) sc.source().lines().count());
+          case Routine.PluginAction p -> Ui.text("collect.aboutplugin", p.addOn());
+          case Routine.Stored c -> Ui.text("collect.aboutstored");
+        });
     if (!macro.manner().fromVersion().isEmpty()) {
       parts.add(Ui.text("facts.version", macro.manner().fromVersion()));
     }
     if (macro.card().off()) {
       parts.add(Ui.text("collect.isoff"));
+    }
+    if (!macro.origin().from().isEmpty()) {
+      parts.add(Ui.text("collect.from", macro.origin().from()));
     }
     if (!macro.card().note().isEmpty()) {
       parts.add(macro.card().note());
@@ -379,7 +497,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
 
   private void rename() {
     typingName = false;
-    macro()
+    shown()
         .filter(m -> !m.name().equals(name.getText()) && !name.getText().isBlank())
         .ifPresent(
             m ->
@@ -389,7 +507,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   }
 
   private void card(UnaryOperator<Card> change) {
-    macro()
+    shown()
         .ifPresent(m -> put(m.withCard(change.apply(m.card())), Ui.text("said.changed", m.name())));
   }
 
@@ -415,15 +533,18 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     }
   }
 
-  /** A new routine for the application of the chosen one. */
+  /** A new macro for the application of the chosen routine. */
   public void addNew() {
-    String application = macro().map(Routine::application).orElse("vasculum");
-    String title = Ui.text("collect.fresh");
-    Routine.Macro fresh =
-        new Routine.Macro(
+    addNew("routine", head -> new Routine.Macro(head, List.of()));
+  }
+
+  private void addNew(String kind, Function<Head, Routine> make) {
+    String application = shown().map(Routine::application).orElse("vasculum");
+    String title = Ui.text("collect.fresh." + kind);
+    Routine fresh =
+        make.apply(
             Head.of(session.freeRoutineId(title), title, application, List.of())
-                .inCategory(macro().map(Routine::category).orElse("")),
-            List.of());
+                .inCategory(shown().map(Routine::category).orElse("")));
     put(fresh, Ui.text("said.newroutine", title));
     choose(fresh.id());
     name.requestFocus();
@@ -431,18 +552,18 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   }
 
   private void copy() {
-    macro()
+    shown()
         .ifPresent(
             m -> {
               String title = Ui.text("collect.copyof", m.name());
-              Routine.Macro copy = m.with(m.head().named(session.freeRoutineId(title), title));
+              Routine copy = m.with(m.head().named(session.freeRoutineId(title), title));
               put(copy, Ui.text("said.newroutine", title));
               choose(copy.id());
             });
   }
 
   private void remove() {
-    macro()
+    shown()
         .ifPresent(
             m -> {
               long used =
@@ -503,7 +624,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   }
 
   private void record() {
-    ways.toRecording(macro().map(Routine::application).orElse("vasculum"));
+    ways.toRecording(shown().map(Routine::application).orElse("vasculum"));
   }
 
   // outline
@@ -588,7 +709,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   // running
 
   private Run begin() {
-    Routine.Macro macro = macro().orElseThrow();
+    Routine macro = shown().orElseThrow();
     session.computer().bringToFront(macro.application());
     before = session.programs().get(macro.application()).copy();
     Snapshot now = session.now();
@@ -599,7 +720,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   }
 
   private void drive(Consumer<Run> how) {
-    if (macro().isEmpty() || !session.programs().containsKey(macro().get().application())) {
+    if (shown().isEmpty() || !session.programs().containsKey(shown().get().application())) {
       session.say(Ui.text("happens.nostandin"));
       return;
     }
@@ -628,12 +749,20 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
         r -> {
           session.runs().hold(r, x -> stood());
           if (!fresh) {
-            r.step();
+            stepThrough(r);
           }
         });
     if (current != null && current.status() instanceof Status.Over) {
       session.runs().let(current);
     }
+  }
+
+  /** One step; a script gets a moment to come to its next one. */
+  private static void stepThrough(Run run) {
+    long end = System.nanoTime() + PATIENCE;
+    do {
+      run.step();
+    } while (run.status() instanceof Status.Computing && System.nanoTime() < end);
   }
 
   /** Runs until it stands before a step. */

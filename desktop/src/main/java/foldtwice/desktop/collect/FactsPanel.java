@@ -51,7 +51,7 @@ final class FactsPanel extends VBox {
     setSpacing(5);
   }
 
-  void show(Snapshot now, Routine.Macro macro) {
+  void show(Snapshot now, Routine macro) {
     getChildren().clear();
     parameters(macro);
     changes(macro);
@@ -62,7 +62,7 @@ final class FactsPanel extends VBox {
   }
 
   /** What a person keeps about it: heading, tags, a colour to find it by, a note. */
-  private void card(Routine.Macro macro) {
+  private void card(Routine macro) {
     heading("facts.card");
     fact(
         "facts.heading",
@@ -136,7 +136,7 @@ final class FactsPanel extends VBox {
     fact(key, Parts.wrapped(says, styles));
   }
 
-  private void parameters(Routine.Macro macro) {
+  private void parameters(Routine macro) {
     heading("facts.parameters");
     if (macro.parameters().isEmpty()) {
       getChildren().add(Parts.wrapped(Ui.text("facts.noparameters"), "soft"));
@@ -169,7 +169,7 @@ final class FactsPanel extends VBox {
     };
   }
 
-  private void changes(Routine.Macro macro) {
+  private void changes(Routine macro) {
     heading("facts.changes");
     Reading reading = Reading.of(macro, session.known());
     List<String> touched =
@@ -178,7 +178,10 @@ final class FactsPanel extends VBox {
             .map(Words::touch)
             .collect(Collectors.toCollection(ArrayList::new));
     fact(
-        "facts.objects", touched.isEmpty() ? Ui.text("facts.nothing") : String.join(", ", touched));
+        "facts.objects",
+        touched.isEmpty()
+            ? Ui.text(reading.beyond().isEmpty() ? "facts.nothing" : "facts.unread")
+            : String.join(", ", touched));
     if (!reading.putBack().isEmpty()) {
       fact(
           "facts.settings", Ui.text("facts.putback", String.join(", ", reading.putBack())), "good");
@@ -206,7 +209,7 @@ final class FactsPanel extends VBox {
     }
   }
 
-  private static List<String> needs(Routine.Macro macro, Reading reading) {
+  private static List<String> needs(Routine macro, Reading reading) {
     List<String> needs = new ArrayList<>();
     if (reading.needsSelection()) {
       needs.add(Ui.text("facts.selection"));
@@ -221,7 +224,7 @@ final class FactsPanel extends VBox {
     return needs;
   }
 
-  private void manner(Routine.Macro macro) {
+  private void manner(Routine macro) {
     fact(
         "facts.actson",
         choice(
@@ -274,7 +277,7 @@ final class FactsPanel extends VBox {
     session.make(new Edit.PutRoutine(macro), Ui.text("said.changed", macro.name()));
   }
 
-  private void bindings(Snapshot now, Routine.Macro macro) {
+  private void bindings(Snapshot now, Routine macro) {
     heading("facts.setoff");
     List<Binding> bindings =
         now.library().bindings().values().stream()
@@ -307,7 +310,7 @@ final class FactsPanel extends VBox {
   }
 
   /** Offers the missing half of a pair. */
-  private Optional<Node> half(Snapshot now, List<Binding> all, Binding b, Routine.Macro macro) {
+  private Optional<Node> half(Snapshot now, List<Binding> all, Binding b, Routine macro) {
     return Opposites.of(macro, b.arguments())
         .filter(
             other ->
@@ -324,7 +327,7 @@ final class FactsPanel extends VBox {
             });
   }
 
-  private void bind(Routine.Macro macro, Map<String, foldtwice.routine.Value> arguments) {
+  private void bind(Routine macro, Map<String, foldtwice.routine.Value> arguments) {
     bindLike(
         new Binding(
             "",

@@ -40,7 +40,10 @@ final class RoutineList extends VBox {
   private String chosen = "";
   private boolean filling;
 
+  private final Consumer<String> onChosen;
+
   RoutineList(Consumer<String> onChosen) {
+    this.onChosen = onChosen;
     getStyleClass().add("routine-list");
     filter.setId("routine-filter");
     filter.setPromptText(Ui.text("collect.filter"));
@@ -51,6 +54,7 @@ final class RoutineList extends VBox {
             list.requestFocus();
             list.getSelectionModel().select(firstRoutine());
             list.scrollTo(0);
+            pick(); // it may have been selected before, as another one
             e.consume();
           }
         });
@@ -59,15 +63,7 @@ final class RoutineList extends VBox {
     list.setFixedCellSize(27);
     list.setCellFactory(v -> new Cell());
     list.setPlaceholder(Parts.wrapped(Ui.text("collect.nonefound"), "soft"));
-    list.getSelectionModel()
-        .selectedItemProperty()
-        .addListener(
-            (o, a, item) -> {
-              if (!filling && item instanceof Item.One(var e, String figure)) {
-                chosen = e.routine().id();
-                onChosen.accept(chosen);
-              }
-            });
+    list.getSelectionModel().selectedItemProperty().addListener((o, a, item) -> pick());
     VBox.setVgrow(list, Priority.ALWAYS);
     shown.setAccessibleText(Ui.text("collect.show"));
     by.setAccessibleText(Ui.text("collect.by"));
@@ -118,6 +114,15 @@ final class RoutineList extends VBox {
 
   void filter(String text) {
     filter.setText(text);
+  }
+
+  private void pick() {
+    if (!filling
+        && list.getSelectionModel().getSelectedItem() instanceof Item.One(var e, String figure)
+        && !e.routine().id().equals(chosen)) {
+      chosen = e.routine().id();
+      onChosen.accept(chosen);
+    }
   }
 
   private int firstRoutine() {

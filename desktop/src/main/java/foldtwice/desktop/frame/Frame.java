@@ -182,12 +182,30 @@ public final class Frame extends StackPane implements Finder.Targets {
             new HBox(4, bindings, Parts.label(Ui.text("foot.bindings"))),
             new HBox(4, blocks, Parts.label(Ui.text("foot.block"))),
             new HBox(4, costs, Parts.label(Ui.text("foot.cost"))),
+            foldsBox(),
             checking,
             recording,
             said);
     foot.getStyleClass().add("foot");
     foot.setAlignment(Pos.CENTER_LEFT);
     return foot;
+  }
+
+  /** How many folds are proposed. */
+  private Node foldsBox() {
+    Label folds = Parts.label("", "strong");
+    folds.setId("foot-folds");
+    HBox box = new HBox(4, folds, Parts.label(Ui.text("foot.folds")));
+    Runnable show =
+        () -> {
+          int many = session.proposals().allProperty().get().size();
+          folds.setText(Integer.toString(many));
+          box.setVisible(many > 0);
+          box.setManaged(many > 0);
+        };
+    session.proposals().allProperty().addListener((o, a, b) -> show.run());
+    show.run();
+    return box;
   }
 
   /** That a recording is on is seen from every view. */

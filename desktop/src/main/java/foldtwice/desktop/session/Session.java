@@ -54,6 +54,7 @@ public final class Session implements AutoCloseable {
   private final Map<String, SimulatedComputer> computers = new LinkedHashMap<>();
   private final Runs runs = new Runs();
   private final Recorder recorder = new Recorder(this);
+  private final Proposals proposals = new Proposals(this);
   private final ExecutorService background =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("audit").factory());
   private final AtomicLong generation = new AtomicLong();
@@ -63,6 +64,7 @@ public final class Session implements AutoCloseable {
     Station first = store.library().stations().values().iterator().next();
     kept.set(store.mayWrite() ? Ui.text("kept.open") : Ui.text("kept.looking", store.holder()));
     publish(store.history(), first, Keymap.of(store.library(), first), true);
+    proposals.look(store.library());
     WarmUp.START.run();
   }
 
@@ -113,6 +115,11 @@ public final class Session implements AutoCloseable {
   /** What macros are checked against: the programs of the station in view, and the library. */
   public Known known() {
     return new Surroundings(computer(), now().library());
+  }
+
+  /** What could be folded. */
+  public Proposals proposals() {
+    return proposals;
   }
 
   public Recorder recorder() {

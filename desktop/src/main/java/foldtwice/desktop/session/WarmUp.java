@@ -1,5 +1,6 @@
 package foldtwice.desktop.session;
 
+import foldtwice.script.Ecmascript;
 import foldtwice.standin.muniment.Muniment;
 import java.util.concurrent.atomic.AtomicBoolean;
 
@@ -27,6 +28,7 @@ enum WarmUp implements Runnable {
     try {
       Thread.sleep(AFTER);
       Muniment.warmUp();
+      Ecmascript.ENGINE.warmUp();
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }

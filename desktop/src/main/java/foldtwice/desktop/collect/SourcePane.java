@@ -1,0 +1,196 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Template;
+import foldtwice.routine.Value;
+import foldtwice.shape.Facts;
+import foldtwice.sql.SqlText;
+import foldtwice.standin.muniment.Muniment;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What a routine without steps does: its source, its command text, or its add-on's action. */
+final class SourcePane extends VBox {
+
+  private final Session session;
+  private final SourceEditor editor = new SourceEditor(this::changed);
+  private final VBox says = new VBox(6);
+  private Routine routine;
+  private Optional<String> broken = Optional.empty();
+
+  SourcePane(Session session) {
+    this.session = session;
+    setId("source-pane");
+    setSpacing(8);
+    says.setId("source-says");
+  }
+
+  /**
+   * Shows a routine.
+   *
+   * @param error where its last run broke, as {@code line: message}
+   */
+  void show(Routine now, Optional<String> error) {
+    boolean other = routine == null || !routine.id().equals(now.id());
+    routine = now;
+    broken = error;
+    switch (now) {
+      case Routine.Script s -> {
+        getChildren().setAll(editor, says);
+        editor.show(s.source(), SourceEditor.Language.SCRIPT, other);
+        script();
+      }
+      case Routine.Stored c -> {
+        getChildren().setAll(editor, says);
+        editor.show(c.text().source(), SourceEditor.Language.PLAIN, other);
+        stored(c);
+      }
+      case Routine.PluginAction p -> {
+        getChildren().setAll(says);
+        action(p);
+      }
+      case Routine.Macro m -> throw new IllegalArgumentException("has steps: " + m.id());
+    }
+  }
+
+  private void changed(String text) {
+    switch (routine) {
+      case Routine.Script s when !s.source().equals(text) -> put(s.withSource(text));
+      case Routine.Stored c when !c.text().source().equals(text) ->
+          put(c.withText(new Template(text)));
+      default -> {}
+    }
+  }
+
+  private void put(Routine next) {
+    session.make(new Edit.PutRoutine(next), Ui.text("said.changed", next.name()));
+  }
+
+  private void script() {
+    says.getChildren().clear();
+    editor.mark(0);
+    broken.ifPresent(
+        error -> {
+          String line = error.substring(0, error.indexOf(':'));
+          editor.mark(line.matches("\\d+") ? Integer.parseInt(line) : 0);
+          says.getChildren()
+              .add(
+                  said(
+                      Ui.text("source.broke", line, error.substring(line.length() + 2)), "blocks"));
+        });
+    says.getChildren().add(Parts.wrapped(Ui.text("source.hint"), "soft"));
+  }
+
+  private static HBox said(String text, String style) {
+    HBox box = new HBox(Parts.wrapped(text, style));
+    box.getStyleClass().addAll("said", style);
+    return box;
+  }
+
+  private void action(Routine.PluginAction p) {
+    says.getChildren().clear();
+    says.getChildren().add(Parts.fact(Ui.text("source.addon"), Parts.wrapped(p.addOn())));
+    Optional<Facts.Action> action =
+        session.known().program(p.application()).flatMap(f -> f.action(p.addOn(), p.action()));
+    says.getChildren()
+        .add(
+            Parts.fact(
+                Ui.text("source.action"),
+                Parts.wrapped(action.map(Facts.Action::name).orElse(p.action()))));
+    says.getChildren()
+        .add(
+            action.isPresent()
+                ? Parts.wrapped(Ui.text("source.here"), "good")
+                : said(Ui.text("source.nothere", p.addOn()), "blocks"));
+  }
+
+  private void stored(Routine.Stored c) {
+    says.getChildren().clear();
+    if (c.language() == Routine.Stored.Language.COMMAND_LINE) {
+      says.getChildren().add(Parts.wrapped(Ui.text("source.line"), "soft"));
+      return;
+    }
+    switch (SqlText.of(c.text())) {
+      case SqlText.Unreadable(String why) ->
+          says.getChildren().add(said(Ui.text("source.unreadable", why), "blocks"));
+      case SqlText.Several(int count) ->
+          says.getChildren().add(said(Ui.text("source.several", count), "blocks"));
+      case SqlText.One one -> {
+        says.getChildren()
+            .add(
+                Parts.wrapped(
+                    Ui.text(one.changes() ? "source.changes" : "source.reads"),
+                    one.changes() ? "costs" : "plain"));
+        if (one.dependsOnSchema()) {
+          scoped(c, one);
+        } else {
+          says.getChildren().add(Parts.wrapped(Ui.text("source.anywhere"), "good"));
+        }
+      }
+    }
+  }
+
+  /** In which schemas it works, tried on a copy of the data; and the text that works in all. */
+  private void scoped(Routine.Stored c, SqlText.One one) {
+    says.getChildren()
+        .add(said(Ui.text("source.scoped", String.join(", ", one.scoped())), "costs"));
+    if (!(session.programs().get(c.application()) instanceof Muniment muniment)) {
+      return;
+    }
+    List<Value> values = new ArrayList<>();
+    for (String name : c.text().names()) {
+      values.add(c.parameter(name).map(Parameter::otherwise).orElse(new Value.Text("")));
+    }
+    String sql = c.text().with(n -> "?");
+    Routine shown = c;
+    session.work(
+        () -> muniment.tryEverywhere(sql, values),
+        outcomes -> {
+          if (shown.equals(routine)) {
+            outcomes.forEach((schema, outcome) -> says.getChildren().add(row(c, schema, outcome)));
+          }
+        });
+  }
+
+  private HBox row(Routine.Stored c, String schema, Muniment.Outcome outcome) {
+    HBox row =
+        switch (outcome) {
+          case Muniment.Outcome.Works(var answer) ->
+              Parts.fact(
+                  schema,
+                  Parts.wrapped(
+                      answer.rows().isEmpty()
+                          ? Ui.text("source.works", answer.said())
+                          : Ui.text(
+                              "source.worksfirst",
+                              answer.said(),
+                              String.join(", ", answer.rows().getFirst()))));
+          case Muniment.Outcome.Fails(String why) ->
+              Parts.fact(schema, Parts.wrapped(Ui.text("source.fails", why), "blocks"));
+        };
+    Template qualified = SqlText.qualified(c.text(), schema.toUpperCase(java.util.Locale.ROOT));
+    if (outcome instanceof Muniment.Outcome.Works && !qualified.equals(c.text())) {
+      row.getChildren()
+          .add(
+              Parts.button(
+                  "qualify-" + schema,
+                  Ui.text("source.qualify", schema),
+                  () -> put(c.withText(qualified)),
+                  "link"));
+    }
+    row.getStyleClass().add("why-row");
+    return row;
+  }
+
+  void focusEditor() {
+    editor.focusText();
+  }
+}

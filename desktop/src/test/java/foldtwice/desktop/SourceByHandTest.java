@@ -1,0 +1,168 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.binding.Binding;
+import foldtwice.library.Library;
+import foldtwice.routine.Routine;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Scripts written, broken, mended and fired; stored commands; siblings folded. */
+class SourceByHandTest {
+
+  @TempDir Path folder;
+
+  private static Library library(Hands hands) {
+    return hands.session.now().library();
+  }
+
+  private static void find(Hands hands, String name) {
+    hands.press(KeyCode.F2);
+    hands.click("#routine-filter");
+    hands.retype(name);
+    hands.press(KeyCode.ENTER);
+  }
+
+  private static String state(Hands hands, String program, String what) {
+    return Hands.ask(() -> hands.session.programs().get(program).state().get(what));
+  }
+
+  private static Binding bound(Hands hands) {
+    return library(hands).bindings().values().stream()
+        .filter(b -> b.routine().equals("new-script"))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static void source(Hands hands, String id, String text) {
+    hands.write("#source-text", text);
+    hands.waitUntil(
+        "it is kept",
+        () -> ((Routine.Script) library(hands).routines().get(id)).source().equals(text));
+  }
+
+  @Test
+  void aScriptIsWrittenBrokenMendedBoundAndFired() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      find(hands, "fit and lock");
+      hands.click("#new-script");
+      assertThat(hands.text("#routine-about")).contains("Script");
+      source(hands, "new-script", "program.select('box 3');\nprogram.choose('Box', 'Lok');\n");
+      hands.press(KeyCode.F8);
+      hands.waitForText("#run-panel", "Failed at line 2");
+      assertThat(hands.text("#source-says"))
+          .contains("Line 2", "such as Box \u203a Lock", "found Box \u203a Lok");
+      source(hands, "new-script", "program.select('box 3');\nprogram.choose('Box', 'Lock');\n");
+      hands.press(KeyCode.F8);
+      hands.waitForText("#run-panel", "Done");
+      assertThat(state(hands, "tagpress", "selection")).isEqualTo("box 3");
+      hands.click("#run-close");
+      assertThat(hands.text("#facts")).contains("what its script does; known when it has run");
+
+      hands.click("#bind-it");
+      hands.press(KeyCode.F4);
+      hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.SHIFT, KeyCode.F11);
+      hands.waitUntil("it is bound", () -> !bound(hands).triggers().isEmpty());
+      hands.press(KeyCode.F5);
+      hands.waitForText("#leaf-happens", "Done");
+      assertThat(bound(hands).triggers()).hasSize(1);
+      assertThat(library(hands).proofs()).containsKey(bound(hands).id());
+    }
+  }
+
+  @Test
+  void namesOfTheInterfaceAreCompleted() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      find(hands, "lay boxes as a stair");
+      hands.write("#source-text", "program.sel");
+      hands.press(KeyCode.CONTROL, KeyCode.SPACE);
+      assertThat(hands.rows("#source-offers"))
+          .contains("program.select(", "program.selectToo(", "program.selectedText()");
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.ENTER);
+      hands.waitUntil(
+          "it is kept",
+          () ->
+              ((Routine.Script) library(hands).routines().get("stair-boxes"))
+                  .source()
+                  .equals("program.selectToo("));
+    }
+  }
+
+  @Test
+  void aStoredCommandSaysWhereItWorksAndIsQualified() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      find(hands, "count items here");
+      hands.waitForText("#source-says", "storage");
+      assertThat(hands.text("#source-says"))
+          .contains("depends on the current schema: ITEM", "herbarium", "works: 1 row found");
+      hands.click("#qualify-lending");
+      assertThat(((Routine.Stored) library(hands).routines().get("count-here")).text().source())
+          .isEqualTo("SELECT COUNT(*) AS ITEMS FROM LENDING.ITEM");
+      assertThat(hands.text("#source-says")).contains("the same in every schema");
+    }
+  }
+
+  @Test
+  void fourSiblingsAreFoldedAndTheirFourBindingsGoOnWorking() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      find(hands, "white for shade");
+      hands.waitForText("#proposal", "4 routines are equal but for constants");
+      hands.click("#fold-see");
+      assertThat(hands.text("#proposal-after")).contains("white balance", "3200 K", "7500 K");
+      hands.click("#fold-take");
+      assertThat(library(hands).routines()).doesNotContainKeys("daylight", "flash-light", "shade");
+      List<Binding> moved =
+          library(hands).bindings().values().stream()
+              .filter(b -> b.routine().equals("lamp-light"))
+              .toList();
+      assertThat(moved).hasSize(4);
+      hands.press(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
+      hands.press(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
+      hands.click("#try-copystand");
+      for (String keys : List.of("S7500", "L3200", "F5600", "D5200")) {
+        hands.pressInTurn(KeyCode.W, KeyCode.getKeyCode(keys.substring(0, 1)));
+        String white = keys.substring(1) + " K";
+        hands.waitUntil(
+            white,
+            () ->
+                hands
+                    .session
+                    .programs()
+                    .get("copystand")
+                    .values()
+                    .get("white balance")
+                    .shown()
+                    .equals(white));
+      }
+      hands.press(KeyCode.F6);
+      hands.press(KeyCode.F2);
+      hands.click("#outline");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(library(hands).routines()).as("one undo").containsKeys("daylight", "shade");
+    }
+  }
+
+  @Test
+  void loopsAreFoldedUnfoldedAndDismissed() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      find(hands, "four records moss");
+      assertThat(hands.text("#routine-name")).isEqualTo("Flag four records moss");
+      hands.waitForText("#proposal", "8 lines repeat themselves; as loops they are 5");
+      hands.click("#fold-take");
+      assertThat(hands.text("#outline")).contains("Repeat", "3 times");
+      assertThat(hands.has("#proposal")).isFalse();
+      hands.click("#unfold-routine");
+      assertThat(((Routine.Macro) library(hands).routines().get("flag-four")).steps()).hasSize(8);
+      hands.waitUntil("it is proposed again", () -> hands.scene().lookup("#proposal") != null);
+      String before = hands.text("#foot-folds");
+      hands.click("#fold-dismiss");
+      assertThat(hands.has("#proposal")).isFalse();
+      assertThat(hands.text("#foot-folds")).isNotEqualTo(before);
+    }
+  }
+}
