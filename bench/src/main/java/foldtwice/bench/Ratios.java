@@ -35,6 +35,13 @@ public final class Ratios {
         number(RunBench.STEPS / scores.get("interpreter") * 1000) + " /s",
         RunBench.STEPS / scores.get("interpreter") * 1000 >= 300_000);
     most("checking 500 steps while typing under 20 ms", scores, "checking", "ms", 20);
+    most("a warm script fired under 10 ms", scores, "scriptShort", "ms", 10);
+    ratio("160 calls within 20 x a macro's steps", scores, "scriptLong", "macroLong", "ms", 20);
+    most("2,000 recorded steps folded under 1 s", scores, "loops2000", "ms", 1000);
+    growth("growth of that for 2 x and 4 x", scores, "loops2000", "loops4000", "loops8000");
+    most("5,000 routines looked through under 2 s", scores, "siblings5000", "ms", 2000);
+    growth(
+        "growth of that for 2 x and 4 x", scores, "siblings5000", "siblings10000", "siblings20000");
     turns("loading within 3 x Jackson's tree", loading.library(), loading.tree(), 3);
     most("advice among 10,000 bindings under 50 ms", scores, "advice", "ms", 50);
     turns(
@@ -104,6 +111,17 @@ public final class Ratios {
       String promise, Map<String, Double> scores, String ours, String unit, int most) {
     double score = scores.get(ours);
     row(promise, number(score) + " " + unit, "", number(score) + " " + unit, score <= most);
+  }
+
+  /** How much longer twice and four times as much takes. */
+  private static void growth(
+      String what, Map<String, Double> scores, String once, String twice, String fourTimes) {
+    row(
+        what,
+        number(scores.get(twice) / scores.get(once)) + " x",
+        number(scores.get(fourTimes) / scores.get(once)) + " x",
+        "",
+        "");
   }
 
   private static void row(Object... cells) {

@@ -79,6 +79,33 @@ public final class Siblings {
     return List.copyOf(groups);
   }
 
+  /** True when both do the very same, whatever they are called. */
+  public static boolean equal(Routine a, Routine b) {
+    return a.application().equals(b.application())
+        && a.parameters().equals(b.parameters())
+        && switch (a) {
+          case Routine.Macro m -> b instanceof Routine.Macro o && m.steps().equals(o.steps());
+          case Routine.Script s -> b instanceof Routine.Script o && s.source().equals(o.source());
+          case Routine.PluginAction p ->
+              b instanceof Routine.PluginAction o
+                  && p.addOn().equals(o.addOn())
+                  && p.action().equals(o.action());
+          case Routine.Stored c ->
+              b instanceof Routine.Stored o
+                  && c.language() == o.language()
+                  && c.text().equals(o.text());
+        };
+  }
+
+  /** True when both are equal but for constants. */
+  public static boolean alike(Routine a, Routine b) {
+    Optional<Pattern> shape = Pattern.of(a);
+    return a.application().equals(b.application())
+        && a.getClass() == b.getClass()
+        && shape.isPresent()
+        && shape.map(Pattern::shape).equals(Pattern.of(b).map(Pattern::shape));
+  }
+
   /** What must be equal for the meaning to stay the same. */
   private static String key(Routine r, Pattern p) {
     return String.join(

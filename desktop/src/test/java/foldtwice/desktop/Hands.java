@@ -285,6 +285,13 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  /** Drops a file or a folder onto a panel, as it comes from another program. */
+  void drop(String selector, Path file) {
+    Node panel = node(selector);
+    run(() -> ((foldtwice.desktop.collect.Droppable) panel).look(List.of(file)));
+    settle();
+  }
+
   boolean has(String selector) {
     return ask(() -> scene.lookup(selector) != null);
   }

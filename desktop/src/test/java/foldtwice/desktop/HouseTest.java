@@ -30,6 +30,9 @@ class HouseTest {
     "foldtwice.conflict..",
     "foldtwice.run..",
     "foldtwice.recording..",
+    "foldtwice.sql..",
+    "foldtwice.fold..",
+    "foldtwice.script..",
     "foldtwice.extras..",
     "foldtwice.words.."
   };
@@ -78,12 +81,15 @@ class HouseTest {
       "trigger",
       "place",
       "routine",
+      "sql",
       "shape",
       "binding",
       "library",
+      "fold",
       "resolve",
       "conflict",
       "run",
+      "script",
       "recording",
       "words"
     };

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.binding.Binding;
 import foldtwice.library.Library;
 import foldtwice.routine.Routine;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.input.KeyCode;
@@ -155,14 +156,63 @@ class SourceByHandTest {
       hands.waitForText("#proposal", "8 lines repeat themselves; as loops they are 5");
       hands.click("#fold-take");
       assertThat(hands.text("#outline")).contains("Repeat", "3 times");
-      assertThat(hands.has("#proposal")).isFalse();
+      hands.waitUntil("nothing is proposed", () -> hands.scene().lookup("#proposal") == null);
+      hands.settle();
       hands.click("#unfold-routine");
+      assertThat(hands.text("#said")).isEqualTo("Unfolded: Flag four records moss");
       assertThat(((Routine.Macro) library(hands).routines().get("flag-four")).steps()).hasSize(8);
       hands.waitUntil("it is proposed again", () -> hands.scene().lookup("#proposal") != null);
       String before = hands.text("#foot-folds");
       hands.click("#fold-dismiss");
       assertThat(hands.has("#proposal")).isFalse();
       assertThat(hands.text("#foot-folds")).isNotEqualTo(before);
+    }
+  }
+
+  @Test
+  void aFolderIsTakenInAndRunsOnlyWhenSomebodyHasLookedThroughIt() throws Exception {
+    Path others = Files.createDirectory(folder.resolve("others"));
+    Files.writeString(
+        others.resolve("lock-third.js"),
+        """
+        // name: Lock the third box
+        // application: tagpress
+        // author: R. Tarn
+        // SPDX-License-Identifier: GPL-3.0-or-later
+        // keys: Ctrl+Alt+Shift+F12
+        program.select('box 3');
+        program.choose('Box', 'Lock');
+        """);
+    Files.writeString(
+        others.resolve("where.sql"), "SELECT SHELF FROM STORAGE.ITEM WHERE ID = \u2039id\u203a");
+    Files.writeString(others.resolve("letter.txt"), "Dear all, please find attached");
+    try (Hands hands = Hands.open(folder)) {
+      find(hands, "fit and lock");
+      hands.click("#take-in");
+      hands.drop("#take-in-panel", others);
+      hands.waitForText("#take-in-rows", "Lock the third box");
+      assertThat(hands.text("#take-in-rows"))
+          .contains(
+              "by R. Tarn", "GPL-3.0-or-later: handing it on sets conditions", "Ctrl+Alt+Shift+F12")
+          .contains("letter.txt", "expected a script for the interface")
+          .contains("stored command, where.sql");
+      assertThat(library(hands).routines())
+          .as("looking changes nothing")
+          .doesNotContainKey("where");
+      hands.settle();
+      hands.click("#take-in-take");
+      assertThat(library(hands).routines()).containsKeys("lock-the-third-box", "where");
+      find(hands, "lock the third");
+      assertThat(hands.text("#unseen")).contains("Collected from lock-third.js");
+      hands.press(KeyCode.F8);
+      hands.waitForText("#run-panel", "a routine a person has looked through");
+      assertThat(state(hands, "tagpress", "selection")).isEqualTo("box 1");
+      hands.click("#run-close");
+      hands.click("#seen");
+      assertThat(hands.has("#unseen")).isFalse();
+      hands.press(KeyCode.F8);
+      hands.waitForText("#run-panel", "Done");
+      assertThat(state(hands, "tagpress", "selection")).isEqualTo("box 3");
     }
   }
 }

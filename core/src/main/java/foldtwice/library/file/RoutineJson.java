@@ -107,7 +107,7 @@ final class RoutineJson {
         in.flag("seen"));
   }
 
-  private static Parameter parameter(In in) throws FormatException {
+  static Parameter parameter(In in) throws FormatException {
     Kind kind = kind(in);
     In otherwise = in.at("default");
     Value value = value(otherwise, kind);

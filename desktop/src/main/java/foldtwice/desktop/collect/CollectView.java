@@ -1,6 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.binding.Binding;
+import foldtwice.collecting.Licence;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.OwnKeys;
 import foldtwice.desktop.session.Proposals.Proposal;
@@ -100,6 +101,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   private boolean typingName;
   private boolean narrow;
   private List<Proposal> proposed = List.of();
+  private boolean seenAsked;
   private Run current;
   private Program before;
 
@@ -168,12 +170,13 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
               beside.setPrefWidth(narrow ? 246 : 300);
               show(session.now());
             });
+    takeDrops();
     setLeft(new HBox(list, crease()));
     setCenter(steps);
     setRight(new HBox(crease(), beside));
     session.nowProperty().addListener((o, a, now) -> show(now));
     list.show(session.now());
-    session.now().library().routines().keySet().stream().findFirst().ifPresent(list::choose);
+    session.now().library().routines().keySet().stream().findFirst().ifPresent(this::choose);
     show(session.now());
   }
 
@@ -203,6 +206,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
                             new Routine.Stored(
                                 head, Routine.Stored.Language.SQL, new Template("SELECT 1"))),
                 "link"),
+            Parts.button("take-in", Ui.text("collect.takein"), this::takeIn, "link"),
             unfold,
             Parts.button("copy-routine", Ui.text("collect.copy"), this::copy, "link"),
             Parts.button("compare-routine", Ui.text("collect.compare"), this::compare, "link"),
@@ -287,8 +291,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
       running.show(current, before);
     }
     if (keysBeside) {
-      (of instanceof Routine.Macro ? outline : name)
-          .requestFocus(); // what had the keys may be gone
+      keysBack(of); // what had the keys may be gone
     }
   }
 
@@ -320,7 +323,10 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
 
   private void propose(Snapshot now, Routine of) {
     List<Proposal> about = session.proposals().about(of.id());
-    if (!about.equals(proposed)) {
+    boolean unseen = !of.origin().seen();
+    if (!about.equals(proposed) || unseen || seenAsked) {
+      seenAsked = unseen;
+      boolean keysHere = Parts.hasKeys(proposals);
       proposed = about;
       proposals
           .getChildren()
@@ -330,7 +336,44 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
                       p ->
                           new ProposalBox(p, now.words(), this::take, session.proposals()::dismiss))
                   .toList());
+      if (unseen) {
+        proposals.getChildren().addFirst(unseen(of));
+      }
+      if (keysHere) {
+        keysBack(of); // what had the keys is gone
+      }
     }
+  }
+
+  /** The keys go to what stands below. */
+  private void keysBack(Routine of) {
+    if (of instanceof Routine.Macro) {
+      outline.requestFocus();
+    } else {
+      source.focusEditor();
+    }
+  }
+
+  /** A collected routine does not run before a person has looked through it. */
+  private Node unseen(Routine of) {
+    VBox box = new VBox(6, Parts.wrapped(Ui.text("unseen.says", of.origin().from()), "costs"));
+    Licence licence = Licence.of(of.origin().licence());
+    if (licence.hasConditions()) {
+      box.getChildren()
+          .add(Parts.wrapped(Ui.text("licence." + licence, of.origin().licence()), "soft"));
+    }
+    box.getChildren()
+        .add(
+            Parts.button(
+                "seen",
+                Ui.text("unseen.seen"),
+                () ->
+                    put(
+                        of.with(of.head().with(of.origin().asSeen())),
+                        Ui.text("said.seen", of.name()))));
+    box.setId("unseen");
+    box.getStyleClass().addAll("said", "costs");
+    return box;
   }
 
   private void take(Proposal proposal) {
@@ -603,6 +646,46 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
               scroll.setStyle("-fx-background: -leaf;");
               setCenter(scroll);
             });
+  }
+
+  /** Takes routines up from files and texts. */
+  private void takeIn() {
+    TakeInPanel panel = takeInPanel();
+    javafx.application.Platform.runLater(() -> panel.lookup("#take-in-text").requestFocus());
+  }
+
+  private TakeInPanel takeInPanel() {
+    TakeInPanel panel =
+        new TakeInPanel(
+            session,
+            this::closeComparison,
+            id -> {
+              closeComparison();
+              choose(id);
+            });
+    panel.getStyleClass().add("collect-middle");
+    ScrollPane scroll = new ScrollPane(panel);
+    scroll.setFitToWidth(true);
+    scroll.setStyle("-fx-background: -leaf;");
+    setCenter(scroll);
+    return panel;
+  }
+
+  /** Files dropped anywhere here are looked through. */
+  private void takeDrops() {
+    setOnDragOver(
+        e -> {
+          if (e.getDragboard().hasFiles()) {
+            e.acceptTransferModes(javafx.scene.input.TransferMode.COPY);
+          }
+        });
+    setOnDragDropped(
+        e -> {
+          if (e.getDragboard().hasFiles()) {
+            takeInPanel().dropped(e.getDragboard());
+            e.setDropCompleted(true);
+          }
+        });
   }
 
   private void closeComparison() {

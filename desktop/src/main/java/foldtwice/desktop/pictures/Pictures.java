@@ -142,6 +142,12 @@ public final class Pictures extends Application {
       script.add(() -> frame.showCollect().stepOnce());
     }
     script.add(() -> picture("collect-step"));
+    script.add(() -> press("#run-close"));
+    script.add(() -> frame.showCollect().choose("stair-boxes"));
+    script.add(() -> picture("collect-script"));
+    script.add(() -> frame.showCollect().choose("daylight"));
+    script.add(() -> press("#fold-see"));
+    script.add(() -> picture("collect-fold"));
   }
 
   /**

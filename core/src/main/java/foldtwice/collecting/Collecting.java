@@ -1,0 +1,263 @@
+package foldtwice.collecting;
+
+import foldtwice.binding.Binding;
+import foldtwice.extras.Extras;
+import foldtwice.fold.Siblings;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.library.file.CollectedJson;
+import foldtwice.library.file.FormatException;
+import foldtwice.place.Place;
+import foldtwice.routine.Head;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Manner;
+import foldtwice.routine.Origin;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Template;
+import foldtwice.routine.Value;
+import foldtwice.sql.SqlText;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.NotationException;
+import foldtwice.trigger.Trigger;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * Looks through files and texts for routines. Looking changes nothing; {@link #take} makes an edit
+ * of what is wanted. What is taken up does not run before a person has looked through it.
+ */
+public final class Collecting {
+
+  /** Larger files are not read, in bytes. */
+  public static final long LARGEST = 2_000_000;
+
+  /** More files of one folder are not looked at. */
+  public static final int MOST_FILES = 500;
+
+  private static final int DEEPEST = 6;
+
+  private final Library library;
+
+  public Collecting(Library library) {
+    this.library = library;
+  }
+
+  /** Looks through a file, or a folder and the folders in it; links are not followed. */
+  public List<Found> look(Path path) {
+    if (!Files.isDirectory(path)) {
+      return List.of(file(path));
+    }
+    try (Stream<Path> files = Files.walk(path, DEEPEST)) {
+      return files.filter(Files::isRegularFile).sorted().limit(MOST_FILES).map(this::file).toList();
+    } catch (IOException | java.io.UncheckedIOException e) {
+      return List.of(
+          new Found.Refused(path.toString(), "cannot be looked through: " + e.getMessage()));
+    }
+  }
+
+  private Found file(Path path) {
+    String name = path.getFileName().toString();
+    try {
+      long size = Files.size(path);
+      if (size > LARGEST) {
+        return new Found.Refused(
+            name, "expected at most " + LARGEST + " bytes, found " + size + "; it was not read");
+      }
+      return text(name, Files.readAllBytes(path));
+    } catch (IOException e) {
+      return new Found.Refused(name, "cannot be read: " + e.getMessage());
+    }
+  }
+
+  /** Looks through a text, as pasted. */
+  public Found text(String name, String text) {
+    return text(name, text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private Found text(String name, byte[] bytes) {
+    if (bytes.length > LARGEST) {
+      return new Found.Refused(
+          name, "expected at most " + LARGEST + " bytes, found " + bytes.length);
+    }
+    String text;
+    try {
+      text = decoded(bytes);
+    } catch (CharacterCodingException e) {
+      return new Found.Refused(name, "expected a text in UTF-8 or UTF-16, found other bytes");
+    }
+    if (text.isBlank()) {
+      return new Found.Refused(name, "expected a routine, found nothing");
+    }
+    String lower = name.toLowerCase(Locale.ROOT);
+    if (text.stripLeading().startsWith("{")) {
+      return json(name, text);
+    }
+    if (lower.endsWith(".sql")) {
+      return sql(name, text);
+    }
+    if (lower.endsWith(".js") || lower.endsWith(".mjs") || text.contains("program.")) {
+      return script(name, text);
+    }
+    return SqlText.of(new Template(text)) instanceof SqlText.One
+        ? sql(name, text)
+        : new Found.Refused(
+            name,
+            "expected a script for the interface, routines or an add-on as JSON, or one SQL"
+                + " statement; found none of them");
+  }
+
+  /** UTF-8, or UTF-16 where a byte order mark says so. */
+  private static String decoded(byte[] bytes) throws CharacterCodingException {
+    boolean big = bytes.length > 1 && bytes[0] == (byte) 0xFE && bytes[1] == (byte) 0xFF;
+    boolean little = bytes.length > 1 && bytes[0] == (byte) 0xFF && bytes[1] == (byte) 0xFE;
+    Charset charset =
+        big
+            ? StandardCharsets.UTF_16BE
+            : little ? StandardCharsets.UTF_16LE : StandardCharsets.UTF_8;
+    String text = charset.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+    if (text.indexOf('\u0000') >= 0) {
+      throw new CharacterCodingException();
+    }
+    return text.startsWith("\uFEFF") ? text.substring(1) : text;
+  }
+
+  private Found json(String name, String text) {
+    try {
+      CollectedJson.Collected read =
+          CollectedJson.read(text.getBytes(StandardCharsets.UTF_8), name);
+      List<Found.Item> items =
+          read.routines().entrySet().stream().map(e -> item(e.getKey(), e.getValue())).toList();
+      Found.Kind kind =
+          read.format().equals(CollectedJson.ADD_ON) ? Found.Kind.ADD_ON : Found.Kind.MACROS;
+      return items.isEmpty()
+          ? new Found.Refused(name, "expected routines, found none in it")
+          : new Found.Routines(name, kind, items);
+    } catch (FormatException e) {
+      return new Found.Refused(name, e.getMessage());
+    }
+  }
+
+  private Found script(String name, String text) {
+    Header header = Header.of(text);
+    Head head = head(name, header, "vasculum", List.of());
+    try {
+      return new Found.Routines(
+          name, Found.Kind.SCRIPT, List.of(item(new Routine.Script(head, text), keys(header))));
+    } catch (NotationException e) {
+      return new Found.Refused(name, "keys: " + e.getMessage());
+    }
+  }
+
+  private Found sql(String name, String text) {
+    Template template = new Template(text.strip());
+    Header header = Header.of(text);
+    return switch (SqlText.of(template)) {
+      case SqlText.Unreadable(String why) -> new Found.Refused(name, "not SQL: " + why);
+      case SqlText.Several(int count) ->
+          new Found.Refused(name, "expected one statement, found " + count);
+      case SqlText.One one -> {
+        List<Parameter> parameters =
+            template.names().stream()
+                .distinct()
+                .map(n -> new Parameter(n, new Kind.Words(), new Value.Text(""), Extras.NONE))
+                .toList();
+        Routine stored =
+            new Routine.Stored(
+                head(name, header, "muniment", parameters), Routine.Stored.Language.SQL, template);
+        yield new Found.Routines(name, Found.Kind.SQL, List.of(item(stored, List.of())));
+      }
+    };
+  }
+
+  private Head head(String from, Header header, String otherwise, List<Parameter> parameters) {
+    String plain = from.replaceFirst("\\.[A-Za-z]{1,4}$", "");
+    String name = header.text("name").isEmpty() ? plain : header.text("name");
+    String application =
+        library.applications().containsKey(header.text("application"))
+            ? header.text("application")
+            : otherwise;
+    List<String> needs =
+        Arrays.stream(header.text("needs").split(","))
+            .map(String::strip)
+            .filter(n -> !n.isEmpty())
+            .toList();
+    return Head.of(id(name), name, application, parameters)
+        .with(new Manner(Manner.Asking.NEVER, "", needs, List.of()))
+        .with(
+            new Origin(
+                from, header.text("author"), header.licence(), header.text("version"), false));
+  }
+
+  private static List<Trigger> keys(Header header) throws NotationException {
+    return header.text("keys").isEmpty() ? List.of() : List.of(Notation.read(header.text("keys")));
+  }
+
+  private static String id(String name) {
+    String id = name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+    return id.isEmpty() ? "collected" : id;
+  }
+
+  private Found.Item item(Routine routine, List<Trigger> triggers) {
+    Optional<Routine> equal =
+        library.routines().values().stream().filter(r -> Siblings.equal(r, routine)).findFirst();
+    Optional<Routine> similar =
+        equal.isPresent()
+            ? Optional.empty()
+            : library.routines().values().stream()
+                .filter(
+                    r -> Siblings.alike(r, routine) || r.name().equalsIgnoreCase(routine.name()))
+                .findFirst();
+    return new Found.Item(routine, triggers, equal, similar);
+  }
+
+  /**
+   * The edit that takes routines up, under ids that are free, each with a binding for the triggers
+   * it came with.
+   */
+  public Edit take(List<Found.Item> items) {
+    List<Edit> edits = new ArrayList<>();
+    Library then = library;
+    for (Found.Item item : items) {
+      String id = free(item.routine().id(), then.routines());
+      Routine routine = item.routine().with(item.routine().head().named(id, item.routine().name()));
+      List<Edit> own = new ArrayList<>(List.of(new Edit.PutRoutine(routine)));
+      if (!item.triggers().isEmpty()) {
+        own.add(
+            new Edit.PutBinding(
+                new Binding(
+                    free("c-" + id, then.bindings()),
+                    id,
+                    new Place.Whole(routine.application()),
+                    item.triggers(),
+                    Map.of(),
+                    0,
+                    Extras.NONE)));
+      }
+      Edit all = new Edit.Together(own);
+      then = all.on(then);
+      edits.add(all);
+    }
+    return new Edit.Together(edits);
+  }
+
+  private static String free(String wanted, Map<String, ?> taken) {
+    String id = wanted;
+    for (int i = 2; taken.containsKey(id); i++) {
+      id = wanted + "-" + i;
+    }
+    return id;
+  }
+}

@@ -1,0 +1,241 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.collecting.Collecting;
+import foldtwice.collecting.Found;
+import foldtwice.collecting.Licence;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Ui;
+import foldtwice.routine.Origin;
+import foldtwice.routine.Routine;
+import foldtwice.trigger.Notation;
+import java.io.File;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.TextArea;
+import javafx.scene.input.Dragboard;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.DirectoryChooser;
+import javafx.stage.FileChooser;
+
+/** Takes routines up from files, folders and pasted texts, after showing what each is. */
+final class TakeInPanel extends VBox implements Droppable {
+
+  private final Session session;
+  private final Consumer<String> onTaken;
+  private final TextArea pasted = new TextArea();
+  private final VBox rows = new VBox(4);
+  private final Map<Found.Item, CheckBox> wanted = new LinkedHashMap<>();
+  private final Button take;
+
+  /**
+   * @param onTaken gets the id of the first routine that was taken up
+   */
+  TakeInPanel(Session session, Runnable close, Consumer<String> onTaken) {
+    this.session = session;
+    this.onTaken = onTaken;
+    setId("take-in-panel");
+    setSpacing(8);
+    pasted.setId("take-in-text");
+    pasted.setPromptText(Ui.text("takein.prompt"));
+    pasted.setPrefRowCount(5);
+    pasted.setStyle("-fx-font-family: 'CommitMono';");
+    take = Parts.button("take-in-take", Ui.text("takein.take", 0), this::take, "main");
+    take.setDisable(true);
+    FlowPane buttons =
+        new FlowPane(
+            8,
+            6,
+            Parts.button("take-in-look", Ui.text("takein.look"), this::lookAtText),
+            Parts.button("take-in-files", Ui.text("takein.files"), this::chooseFiles),
+            Parts.button("take-in-folder", Ui.text("takein.folder"), this::chooseFolder),
+            take,
+            Parts.button("take-in-close", Ui.text("compare.close"), close));
+    rows.setId("take-in-rows");
+    getChildren()
+        .addAll(
+            Parts.label(Ui.text("takein.title"), "strong"),
+            Parts.wrapped(Ui.text("takein.hint"), "soft"),
+            pasted,
+            buttons,
+            rows);
+    setOnDragOver(
+        e -> {
+          if (e.getDragboard().hasFiles() || e.getDragboard().hasString()) {
+            e.acceptTransferModes(TransferMode.COPY);
+          }
+          e.consume();
+        });
+    setOnDragDropped(
+        e -> {
+          dropped(e.getDragboard());
+          e.setDropCompleted(true);
+          e.consume();
+        });
+  }
+
+  /** Looks through what was dropped. */
+  void dropped(Dragboard board) {
+    if (board.hasFiles()) {
+      look(board.getFiles().stream().map(File::toPath).toList());
+    } else if (board.hasString()) {
+      pasted.setText(board.getString());
+      lookAtText();
+    }
+  }
+
+  private void lookAtText() {
+    String text = pasted.getText();
+    work(() -> List.of(collecting().text(Ui.text("takein.pasted"), text)));
+  }
+
+  @Override
+  public void look(List<Path> paths) {
+    Collecting collecting = collecting();
+    work(() -> paths.stream().flatMap(p -> collecting.look(p).stream()).toList());
+  }
+
+  private Collecting collecting() {
+    return new Collecting(session.now().library());
+  }
+
+  private void work(Supplier<List<Found>> look) {
+    rows.getChildren().setAll(Parts.label(Ui.text("takein.looking"), "soft"));
+    session.work(look, this::show);
+  }
+
+  private void chooseFiles() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle(Ui.text("takein.files"));
+    List<File> files = chooser.showOpenMultipleDialog(getScene().getWindow());
+    if (files != null) {
+      look(files.stream().map(File::toPath).toList());
+    }
+  }
+
+  private void chooseFolder() {
+    DirectoryChooser chooser = new DirectoryChooser();
+    chooser.setTitle(Ui.text("takein.folder"));
+    File folder = chooser.showDialog(getScene().getWindow());
+    if (folder != null) {
+      look(List.of(folder.toPath()));
+    }
+  }
+
+  private void show(List<Found> found) {
+    rows.getChildren().clear();
+    wanted.clear();
+    for (Found f : found) {
+      switch (f) {
+        case Found.Refused(String from, String why) -> rows.getChildren().add(refused(from, why));
+        case Found.Routines r -> r.items().forEach(i -> rows.getChildren().add(row(r, i)));
+      }
+    }
+    if (found.isEmpty()) {
+      rows.getChildren().add(Parts.wrapped(Ui.text("takein.none"), "soft"));
+    }
+    count();
+  }
+
+  private static Node refused(String from, String why) {
+    HBox box = new HBox(8, Parts.label(from, "strong"), Parts.wrapped(why, "blocks"));
+    box.getStyleClass().addAll("said", "blocks");
+    return box;
+  }
+
+  private Node row(Found.Routines file, Found.Item item) {
+    Routine routine = item.routine();
+    CheckBox box = new CheckBox(routine.name());
+    box.setId("take-" + routine.id());
+    box.setSelected(item.equal().isEmpty());
+    box.selectedProperty().addListener((o, a, b) -> count());
+    wanted.put(item, box);
+    HBox head =
+        new HBox(
+            8,
+            Marks.of(routine),
+            box,
+            Parts.label(Ui.text("takein.kind." + file.kind(), file.from()), "soft"));
+    head.setAlignment(Pos.CENTER_LEFT);
+    VBox row = new VBox(2, head, Parts.wrapped(about(routine), "soft"));
+    Licence licence = Licence.of(routine.origin().licence());
+    if (licence.hasConditions()) {
+      row.getChildren()
+          .add(Parts.wrapped(Ui.text("licence." + licence, routine.origin().licence()), "costs"));
+    }
+    item.equal()
+        .ifPresent(
+            r -> row.getChildren().add(Parts.wrapped(Ui.text("takein.equal", r.name()), "costs")));
+    item.similar()
+        .ifPresent(
+            r -> row.getChildren().add(Parts.wrapped(Ui.text("takein.similar", r.name()), "soft")));
+    if (!item.triggers().isEmpty()) {
+      row.getChildren()
+          .add(
+              Parts.wrapped(
+                  Ui.text(
+                      "takein.keys",
+                      item.triggers().stream()
+                          .map(Notation::write)
+                          .collect(Collectors.joining(", "))),
+                  "soft"));
+    }
+    row.getStyleClass().add("why-row");
+    return row;
+  }
+
+  private static String about(Routine routine) {
+    Origin origin = routine.origin();
+    List<String> parts = new ArrayList<>();
+    parts.add(Ui.text("takein.for", routine.application()));
+    if (!origin.author().isEmpty()) {
+      parts.add(Ui.text("takein.by", origin.author()));
+    }
+    if (!origin.version().isEmpty()) {
+      parts.add(Ui.text("takein.version", origin.version()));
+    }
+    if (!origin.licence().isEmpty()) {
+      parts.add(origin.licence());
+    }
+    if (!routine.manner().addOns().isEmpty()) {
+      parts.add(Ui.text("takein.needs", String.join(", ", routine.manner().addOns())));
+    }
+    return String.join(", ", parts);
+  }
+
+  private List<Found.Item> chosen() {
+    return wanted.entrySet().stream()
+        .filter(e -> e.getValue().isSelected())
+        .map(Map.Entry::getKey)
+        .toList();
+  }
+
+  private void count() {
+    int many = chosen().size();
+    take.setText(Ui.text("takein.take", many));
+    take.setDisable(many == 0);
+  }
+
+  private void take() {
+    List<Found.Item> items = chosen();
+    List<String> before = List.copyOf(session.now().library().routines().keySet());
+    session.make(collecting().take(items), Ui.text("said.taken", items.size()));
+    session.now().library().routines().keySet().stream()
+        .filter(id -> !before.contains(id))
+        .findFirst()
+        .ifPresent(onTaken);
+  }
+}
