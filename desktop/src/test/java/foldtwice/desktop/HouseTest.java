@@ -32,6 +32,7 @@ class HouseTest {
     "foldtwice.recording..",
     "foldtwice.sql..",
     "foldtwice.fold..",
+    "foldtwice.collecting..",
     "foldtwice.script..",
     "foldtwice.extras..",
     "foldtwice.words.."
@@ -86,6 +87,7 @@ class HouseTest {
       "binding",
       "library",
       "fold",
+      "collecting",
       "resolve",
       "conflict",
       "run",

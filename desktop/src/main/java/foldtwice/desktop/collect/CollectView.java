@@ -666,6 +666,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     panel.getStyleClass().add("collect-middle");
     ScrollPane scroll = new ScrollPane(panel);
     scroll.setFitToWidth(true);
+    scroll.setFitToHeight(true);
     scroll.setStyle("-fx-background: -leaf;");
     setCenter(scroll);
     return panel;

@@ -22,6 +22,7 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.Dragboard;
 import javafx.scene.input.TransferMode;
@@ -151,7 +152,9 @@ final class TakeInPanel extends VBox implements Droppable {
   }
 
   private static Node refused(String from, String why) {
-    HBox box = new HBox(8, Parts.label(from, "strong"), Parts.wrapped(why, "blocks"));
+    Label name = Parts.label(from, "strong");
+    name.setMinWidth(USE_PREF_SIZE);
+    HBox box = new HBox(8, name, Parts.wrapped(why, "blocks"));
     box.getStyleClass().addAll("said", "blocks");
     return box;
   }
