@@ -1,8 +1,6 @@
 package foldtwice.fold;
 
-import foldtwice.routine.Expr;
 import foldtwice.routine.Value;
-import java.util.Optional;
 
 /**
  * A constant in a step: something another step of the same shape may have another one of.
@@ -23,15 +21,6 @@ record Constant(Place place, String text, Value value) {
   /** A text or a label. */
   static Constant of(Place place, String text) {
     return new Constant(place, text, new Value.Text(text));
-  }
-
-  /** The value of an expression that is one; empty when it computes or has names. */
-  static Optional<Value> constant(Expr e) {
-    return switch (e) {
-      case Expr.Literal(Value value) -> Optional.of(value);
-      case Expr.Opposite(Expr.Literal(Value value)) -> Numbers.times(value, -1);
-      default -> Optional.empty();
-    };
   }
 
   /** As it is written where a name stands for it. */

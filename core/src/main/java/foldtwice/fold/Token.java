@@ -60,7 +60,7 @@ record Token(Line line, String shape, List<Slot> slots) {
     return switch (field.holds()) {
       case VALUE -> {
         Expr e = ExprNotation.read(text);
-        Optional<Value> value = Constant.constant(e);
+        Optional<Value> value = e.constant();
         if (value.isEmpty()) {
           yield text;
         }

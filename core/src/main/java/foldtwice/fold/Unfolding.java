@@ -76,14 +76,14 @@ public final class Unfolding {
         }
       }
       case Step.ForEach(String name, Step.Items.Given(List<Expr> values), var body)
-          when values.stream().allMatch(v -> Constant.constant(v).isPresent()) -> {
+          when values.stream().allMatch(v -> v.constant().isPresent()) -> {
         for (int i = 0; i < values.size(); i++) {
           turns.add(
               Map.of(
                   Builtin.TURN,
                   Value.Amount.of(i + 1L),
                   name,
-                  Constant.constant(values.get(i)).orElseThrow()));
+                  values.get(i).constant().orElseThrow()));
         }
       }
       default -> {
@@ -125,7 +125,8 @@ public final class Unfolding {
       }
       case Expr.Opposite(Expr of) -> {
         Expr inside = value(of, names);
-        yield Constant.constant(new Expr.Opposite(inside))
+        yield new Expr.Opposite(inside)
+            .constant()
             .map(Numbers::literal)
             .orElse(new Expr.Opposite(inside));
       }
@@ -134,8 +135,8 @@ public final class Unfolding {
   }
 
   private static Optional<Expr> joined(Expr left, Expr.Operator operator, Expr right) {
-    Optional<Value> a = Constant.constant(left);
-    Optional<Value> b = Constant.constant(right);
+    Optional<Value> a = left.constant();
+    Optional<Value> b = right.constant();
     if (a.isEmpty() || b.isEmpty()) {
       return Optional.empty();
     }

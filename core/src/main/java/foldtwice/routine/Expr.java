@@ -1,5 +1,8 @@
 package foldtwice.routine;
 
+import java.math.BigDecimal;
+import java.util.Optional;
+
 /**
  * What a step computes with. Written in files and shown to people in one notation: {@code 0.5 mm},
  * {@code -‹dx›}, {@code ‹rows› * 2}, {@code unit of ‹dx›}, {@code 'moss'}; {@link ExprNotation}
@@ -24,6 +27,19 @@ public sealed interface Expr {
 
   /** Two values joined by an operator. */
   record Joined(Expr left, Operator operator, Expr right) implements Expr {}
+
+  /** The value it is, when it is one: a literal, or the opposite of a number that is one. */
+  default Optional<Value> constant() {
+    return switch (this) {
+      case Literal(Value value) -> Optional.of(value);
+      case Opposite(Literal(Value.Length l)) -> Optional.of(l.negated());
+      case Opposite(Literal(Value.Amount(BigDecimal n))) ->
+          Optional.of(new Value.Amount(n.negate()));
+      case Opposite(Literal(Value.Quantity(BigDecimal n, Scale scale))) ->
+          Optional.of(new Value.Quantity(n.negate(), scale));
+      default -> Optional.empty();
+    };
+  }
 
   /** What joins two values. */
   enum Operator {

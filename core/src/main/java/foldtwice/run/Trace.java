@@ -69,6 +69,11 @@ public record Trace(List<Entry> entries, Ending ending, long nanos) {
     return entries.stream().flatMap(e -> e.changes().stream()).toList();
   }
 
+  /** True when it ended before its end, and not as foreseen: it failed, broke or was given up. */
+  public boolean endedBadly() {
+    return ending instanceof Failed || ending instanceof Broke || ending instanceof GivenUp;
+  }
+
   /** True when it went to its end or stopped as foreseen, and settings are as they were. */
   public boolean wentWell() {
     return (ending instanceof Finished || ending instanceof Stopped)

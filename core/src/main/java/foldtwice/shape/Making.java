@@ -56,7 +56,8 @@ public final class Making {
     for (int i = 0; i < fields.size(); i++) {
       StepFields.Field f = fields.get(i);
       if (f.holds() == StepFields.Holds.VALUE && f.text().indexOf(',') < 0) {
-        constant(ExprNotation.read(f.text()))
+        ExprNotation.read(f.text())
+            .constant()
             .filter(v -> !(v instanceof Value.Amount(BigDecimal n)) || n.scale() <= 0)
             .ifPresent(
                 value ->
@@ -75,18 +76,6 @@ public final class Making {
       }
     }
     return found;
-  }
-
-  private static Optional<Value> constant(Expr e) {
-    return switch (e) {
-      case Expr.Literal(Value value) -> Optional.of(value);
-      case Expr.Opposite(Expr.Literal(Value.Length l)) -> Optional.of(l.negated());
-      case Expr.Opposite(Expr.Literal(Value.Amount(BigDecimal n))) ->
-          Optional.of(new Value.Amount(n.negate()));
-      case Expr.Opposite(Expr.Literal(Value.Quantity(BigDecimal n, var scale))) ->
-          Optional.of(new Value.Quantity(n.negate(), scale));
-      default -> Optional.empty();
-    };
   }
 
   private static String name(Step step, StepFields.Field field) {

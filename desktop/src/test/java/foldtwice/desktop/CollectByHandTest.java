@@ -190,10 +190,7 @@ class CollectByHandTest {
   @Test
   void aRunThatAsksIsAnsweredOrGivenUp() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      hands.press(KeyCode.F2);
-      hands.click("#routine-filter");
-      hands.type("reading copies");
-      hands.press(KeyCode.ENTER);
+      hands.routine("reading copies");
       assertThat(hands.text("#routine-name")).isEqualTo("Send reading copies");
       hands.press(KeyCode.F8);
       hands.waitUntil("it asks", () -> hands.scene().lookup("#asking") != null);

@@ -76,10 +76,7 @@ class CollectOrderByHandTest {
   @Test
   void oneOfTwoCommandsOfOneLabelIsMarkedAndEveryListShowsIt() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      hands.press(KeyCode.F2);
-      hands.click("#routine-filter");
-      hands.type("fit and lock");
-      hands.press(KeyCode.ENTER);
+      hands.routine("fit and lock");
       hands.click("#step-1");
       assertThat(hands.text("#namesakes"))
           .contains("2 commands are called Fit to text", "Box \u203a Fit to text", "Text \u203a");
@@ -117,10 +114,7 @@ class CollectOrderByHandTest {
   @Test
   void stepsAreDraggedIntoOrder() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      hands.press(KeyCode.F2);
-      hands.click("#routine-filter");
-      hands.type("fit and lock");
-      hands.press(KeyCode.ENTER);
+      hands.routine("fit and lock");
       assertThat(hands.text("#step-1")).contains("Fit to text");
       hands.drag("#step-2", "#step-1");
       assertThat(hands.text("#step-1")).contains("Lock");
@@ -134,10 +128,7 @@ class CollectOrderByHandTest {
   @Test
   void valuesAreKeptWithoutRunning() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      hands.press(KeyCode.F2);
-      hands.click("#routine-filter");
-      hands.type("close a loan");
-      hands.press(KeyCode.ENTER);
+      hands.routine("close a loan");
       assertThat(hands.session.now().library().routines().get("close-loan"))
           .isInstanceOf(Routine.Macro.class);
       String before = Hands.ask(() -> hands.session.programs().get("muniment").state().toString());

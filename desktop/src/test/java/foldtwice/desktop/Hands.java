@@ -184,6 +184,14 @@ final class Hands implements AutoCloseable {
     press(KeyCode.HOME);
   }
 
+  /** Goes to Collect and chooses the first routine that matches the words. */
+  void routine(String words) {
+    press(KeyCode.F2);
+    click("#routine-filter");
+    retype(words);
+    press(KeyCode.ENTER);
+  }
+
   void click(String selector) {
     Node node = node(selector);
     run(

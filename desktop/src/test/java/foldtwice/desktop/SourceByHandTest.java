@@ -21,13 +21,6 @@ class SourceByHandTest {
     return hands.session.now().library();
   }
 
-  private static void find(Hands hands, String name) {
-    hands.press(KeyCode.F2);
-    hands.click("#routine-filter");
-    hands.retype(name);
-    hands.press(KeyCode.ENTER);
-  }
-
   private static String state(Hands hands, String program, String what) {
     return Hands.ask(() -> hands.session.programs().get(program).state().get(what));
   }
@@ -49,7 +42,7 @@ class SourceByHandTest {
   @Test
   void aScriptIsWrittenBrokenMendedBoundAndFired() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      find(hands, "fit and lock");
+      hands.routine("fit and lock");
       hands.click("#new-script");
       assertThat(hands.text("#routine-about")).contains("Script");
       source(hands, "new-script", "program.select('box 3');\nprogram.choose('Box', 'Lok');\n");
@@ -78,7 +71,7 @@ class SourceByHandTest {
   @Test
   void namesOfTheInterfaceAreCompleted() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      find(hands, "lay boxes as a stair");
+      hands.routine("lay boxes as a stair");
       hands.write("#source-text", "program.sel");
       hands.press(KeyCode.CONTROL, KeyCode.SPACE);
       assertThat(hands.rows("#source-offers"))
@@ -97,7 +90,7 @@ class SourceByHandTest {
   @Test
   void aStoredCommandSaysWhereItWorksAndIsQualified() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      find(hands, "count items here");
+      hands.routine("count items here");
       hands.waitForText("#source-says", "storage");
       assertThat(hands.text("#source-says"))
           .contains("depends on the current schema: ITEM", "herbarium", "works: 1 row found");
@@ -111,7 +104,7 @@ class SourceByHandTest {
   @Test
   void fourSiblingsAreFoldedAndTheirFourBindingsGoOnWorking() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      find(hands, "white for shade");
+      hands.routine("white for shade");
       hands.waitForText("#proposal", "4 routines are equal but for constants");
       hands.click("#fold-see");
       assertThat(hands.text("#proposal-after")).contains("white balance", "3200 K", "7500 K");
@@ -151,7 +144,7 @@ class SourceByHandTest {
   @Test
   void loopsAreFoldedUnfoldedAndDismissed() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      find(hands, "four records moss");
+      hands.routine("four records moss");
       assertThat(hands.text("#routine-name")).isEqualTo("Flag four records moss");
       hands.waitForText("#proposal", "8 lines repeat themselves; as loops they are 5");
       hands.click("#fold-take");
@@ -187,7 +180,7 @@ class SourceByHandTest {
         others.resolve("where.sql"), "SELECT SHELF FROM STORAGE.ITEM WHERE ID = \u2039id\u203a");
     Files.writeString(others.resolve("letter.txt"), "Dear all, please find attached");
     try (Hands hands = Hands.open(folder)) {
-      find(hands, "fit and lock");
+      hands.routine("fit and lock");
       hands.click("#take-in");
       hands.drop("#take-in-panel", others);
       hands.waitForText("#take-in-rows", "Lock the third box");
@@ -202,7 +195,7 @@ class SourceByHandTest {
       hands.settle();
       hands.click("#take-in-take");
       assertThat(library(hands).routines()).containsKeys("lock-the-third-box", "where");
-      find(hands, "lock the third");
+      hands.routine("lock the third");
       assertThat(hands.text("#unseen")).contains("Collected from lock-third.js");
       hands.press(KeyCode.F8);
       hands.waitForText("#run-panel", "a routine a person has looked through");

@@ -232,7 +232,7 @@ final class HappensLeaf extends Leaf {
     String name = words.place(new Place.Whole(front));
     switch (effect) {
       case Effect.Ran ran -> {
-        boolean failed = ran.trace().ending() instanceof Trace.Failed;
+        boolean failed = ran.trace().endedBadly();
         if (ran.run().status() instanceof Status.Asking) {
           result
               .getChildren()

@@ -115,14 +115,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     name.setId("routine-name");
     name.getStyleClass().add("title-field");
     name.textProperty().addListener((o, a, b) -> typingName = true);
-    name.setOnAction(e -> rename());
-    name.focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (was) {
-                rename();
-              }
-            });
+    Parts.onKept(name, this::rename);
     about.setId("routine-about");
     run = Parts.button("run-routine", Ui.text("collect.run"), this::runAll, "main");
     run.setTooltip(new Tooltip(OwnKeys.RUN.keys()));
@@ -638,13 +631,8 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
                   others.add(o);
                 }
               }
-              ComparePanel panel =
-                  new ComparePanel(m, others, session.now().words(), this::closeComparison);
-              panel.getStyleClass().add("collect-middle");
-              ScrollPane scroll = new ScrollPane(panel);
-              scroll.setFitToWidth(true);
-              scroll.setStyle("-fx-background: -leaf;");
-              setCenter(scroll);
+              ComparePanel panel = new ComparePanel(m, others, session.now().words(), this::back);
+              instead(panel);
             });
   }
 
@@ -658,17 +646,12 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     TakeInPanel panel =
         new TakeInPanel(
             session,
-            this::closeComparison,
+            this::back,
             id -> {
-              closeComparison();
+              back();
               choose(id);
             });
-    panel.getStyleClass().add("collect-middle");
-    ScrollPane scroll = new ScrollPane(panel);
-    scroll.setFitToWidth(true);
-    scroll.setFitToHeight(true);
-    scroll.setStyle("-fx-background: -leaf;");
-    setCenter(scroll);
+    instead(panel);
     return panel;
   }
 
@@ -689,9 +672,20 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
         });
   }
 
-  private void closeComparison() {
+  /** Shows a panel in the middle instead of the routine. */
+  private void instead(Region panel) {
+    panel.getStyleClass().add("collect-middle");
+    ScrollPane scroll = new ScrollPane(panel);
+    scroll.setFitToWidth(true);
+    scroll.setFitToHeight(true);
+    scroll.setStyle("-fx-background: -leaf;");
+    setCenter(scroll);
+  }
+
+  /** Shows the routine again. */
+  private void back() {
     setCenter(steps);
-    outline.requestFocus();
+    shown().ifPresent(this::keysBack);
   }
 
   /** The routine as it was before its last change that can be undone. */

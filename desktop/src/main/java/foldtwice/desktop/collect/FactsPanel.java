@@ -107,15 +107,7 @@ final class FactsPanel extends VBox {
             onChanged.accept(field.getText().strip());
           }
         };
-    field.setOnAction(e -> keep.run());
-    field
-        .focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (was) {
-                keep.run();
-              }
-            });
+    Parts.onKept(field, keep);
     return field;
   }
 

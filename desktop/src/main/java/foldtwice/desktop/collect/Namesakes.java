@@ -71,14 +71,7 @@ final class Namesakes extends VBox {
           }
         };
     Parts.onChosen(choice, keep);
-    note.setOnAction(e -> keep.run());
-    note.focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (was) {
-                keep.run();
-              }
-            });
+    Parts.onKept(note, keep);
     HBox row = new HBox(8, path, choice, note);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;

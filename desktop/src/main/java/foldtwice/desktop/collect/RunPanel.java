@@ -53,12 +53,12 @@ final class RunPanel extends VBox {
     run.program().ifPresent(p -> preview.show(p, before));
     says.getChildren().clear();
     Trace trace = run.trace();
-    boolean bad = trace.ending() instanceof Trace.Failed || trace.ending() instanceof Trace.GivenUp;
     boolean over = run.status() instanceof Status.Over;
     says.getChildren()
         .add(
             Parts.wrapped(
-                StepWords.ending(trace.ending()), bad ? "blocks" : over ? "good" : "strong"));
+                StepWords.ending(trace.ending()),
+                trace.endedBadly() ? "blocks" : over ? "good" : "strong"));
     if (run.status() instanceof Status.Asking) {
       Asking asking = new Asking(session.runs(), run, keep);
       says.getChildren().add(asking);

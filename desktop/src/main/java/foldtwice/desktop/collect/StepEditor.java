@@ -138,14 +138,7 @@ final class StepEditor extends VBox {
             actions.replace(number, line.saying(text.getText()));
           }
         };
-    text.setOnAction(e -> keep.run());
-    text.focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (was) {
-                keep.run();
-              }
-            });
+    Parts.onKept(text, keep);
     return text;
   }
 

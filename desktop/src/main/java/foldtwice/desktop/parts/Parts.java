@@ -4,6 +4,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -55,6 +56,19 @@ public final class Parts {
           }
         });
     box.setOnHidden(e -> action.run());
+  }
+
+  /** Calls when what was typed into a field is to be kept: at Enter, and when the keys leave it. */
+  public static void onKept(TextField field, Runnable keep) {
+    field.setOnAction(e -> keep.run());
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (was) {
+                keep.run();
+              }
+            });
   }
 
   /** True when the node that has the keys is this one or inside it, as the scene knows it. */

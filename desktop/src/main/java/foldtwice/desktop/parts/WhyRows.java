@@ -72,14 +72,12 @@ public final class WhyRows {
   /** One row a step, and how it ended. */
   public static List<Node> trace(Trace trace) {
     List<Node> rows = entries(trace.entries());
-    boolean failed =
-        trace.ending() instanceof Trace.Failed || trace.ending() instanceof Trace.GivenUp;
     rows.add(
         row(
             "",
             millis(trace.nanos()),
             StepWords.ending(trace.ending()),
-            failed ? "blocks" : "good"));
+            trace.endedBadly() ? "blocks" : "good"));
     return rows;
   }
 
