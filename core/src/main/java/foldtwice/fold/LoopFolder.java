@@ -4,6 +4,7 @@ import foldtwice.routine.Expr;
 import foldtwice.routine.Line;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
+import foldtwice.shape.Builtin;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -83,6 +84,9 @@ public final class LoopFolder {
    * @throws TooLongToFoldException when that would take too long to find out
    */
   public static List<Line> fold(List<Line> lines, Set<String> taken) {
+    if (taken.contains(Builtin.TURN)) {
+      return lines; // a loop would hide what the name means
+    }
     LoopFolder folder = new LoopFolder(taken);
     Plan plan = folder.best(lines.stream().map(l -> folder.item(Token.of(l))).toList(), 1);
     return plan.length() < Measure.of(lines) ? plan.lines() : lines;

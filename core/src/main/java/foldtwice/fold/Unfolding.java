@@ -109,9 +109,24 @@ public final class Unfolding {
                   .with(n -> names.containsKey(n) ? names.get(n).shown() : Constant.named(n));
       step = StepFields.with(step, i, text);
     }
+    Map<String, Value> inside = inside(step, names);
     return line.with(
         step.withBodies(
-            step.bodies().stream().map(b -> b.stream().map(l -> put(l, names)).toList()).toList()));
+            step.bodies().stream()
+                .map(b -> b.stream().map(l -> put(l, inside)).toList())
+                .toList()));
+  }
+
+  /** The names that still mean the same inside a step: a loop gives its own turn and value. */
+  private static Map<String, Value> inside(Step step, Map<String, Value> names) {
+    Map<String, Value> inside = new HashMap<>(names);
+    if (step instanceof Step.Repeat || step instanceof Step.ForEach) {
+      inside.remove(Builtin.TURN);
+    }
+    if (step instanceof Step.ForEach(String variable, var items, var body)) {
+      inside.remove(variable);
+    }
+    return inside;
   }
 
   /** The expression with what is known computed. */

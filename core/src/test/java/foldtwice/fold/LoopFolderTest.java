@@ -248,6 +248,20 @@ class LoopFolderTest {
   }
 
   @Test
+  void aLoopThatStaysKeepsItsOwnTurn() {
+    Line counts = new Line(new Step.Fill("F", ExprNotation.read("\u2039turn\u203a * 1 mm")));
+    Line stays = new Line(new Step.Repeat(new Expr.Name("n"), List.of(counts)));
+    List<Line> unfolded =
+        Unfolding.unfold(
+            List.of(
+                new Line(
+                    new Step.Repeat(
+                        new Expr.Literal(Value.Amount.of(2)), List.of(counts, stays)))));
+    assertThat(unfolded).containsExactly(line("f1"), stays, line("f2"), stays);
+    assertThat(LoopFolder.fold(lines("a a a a"), Set.of("turn"))).isEqualTo(lines("a a a a"));
+  }
+
+  @Test
   void whatWouldGrowBeyondAllBoundsIsRefused() {
     List<Line> deep = List.of(line("a"));
     for (int i = 0; i < 5; i++) {
