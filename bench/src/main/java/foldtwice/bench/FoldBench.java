@@ -32,9 +32,11 @@ public class FoldBench {
   private final List<Line> twoThousand = recording(2_000);
   private final List<Line> fourThousand = recording(4_000);
   private final List<Line> eightThousand = recording(8_000);
+  private final List<Line> sixteenThousand = recording(16_000);
   private final Library fiveThousand = siblings(5_000);
   private final Library tenThousand = siblings(10_000);
   private final Library twentyThousand = siblings(20_000);
+  private final Library fortyThousand = siblings(40_000);
 
   /** Five steps again and again: one counts, one has a value of its own each time. */
   private static List<Line> recording(int steps) {
@@ -87,6 +89,11 @@ public class FoldBench {
   }
 
   @Benchmark
+  public Object loops16000() {
+    return LoopFolder.fold(sixteenThousand, Set.of());
+  }
+
+  @Benchmark
   public Object siblings5000() {
     return Siblings.find(fiveThousand);
   }
@@ -99,5 +106,10 @@ public class FoldBench {
   @Benchmark
   public Object siblings20000() {
     return Siblings.find(twentyThousand);
+  }
+
+  @Benchmark
+  public Object siblings40000() {
+    return Siblings.find(fortyThousand);
   }
 }

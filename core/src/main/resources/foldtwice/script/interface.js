@@ -3,7 +3,7 @@
   'use strict';
   const freeze = Object.freeze;
   const String_ = String, parse = parseInt;
-  Error.stackTraceLimit = 6;
+  Error.stackTraceLimit = 4; // from line() out to the one who calls the interface
   for (const name of ['print', 'printErr', 'load', 'loadWithNewGlobal', 'console', 'Graal', 'quit',
     'exit', 'read', 'readbuffer', 'readline', 'java', 'javax', 'Java', 'Packages', 'Polyglot']) {
     delete globalThis[name];
