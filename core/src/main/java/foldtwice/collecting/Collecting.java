@@ -7,6 +7,7 @@ import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.file.CollectedJson;
 import foldtwice.library.file.FormatException;
+import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.routine.Head;
 import foldtwice.routine.Kind;
@@ -33,6 +34,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -48,6 +51,8 @@ public final class Collecting {
   public static final int MOST_FILES = 500;
 
   private static final int DEEPEST = 6;
+
+  private static final Pattern NEEDED = Pattern.compile("(.+?)\\s+(\\d[\\d.]*)");
 
   private final Library library;
 
@@ -189,16 +194,23 @@ public final class Collecting {
         library.applications().containsKey(header.text("application"))
             ? header.text("application")
             : otherwise;
-    List<String> needs =
+    List<AddOn> needs =
         Arrays.stream(header.text("needs").split(","))
             .map(String::strip)
             .filter(n -> !n.isEmpty())
+            .map(Collecting::needed)
             .toList();
     return Head.of(id(name), name, application, parameters)
         .with(new Manner(Manner.Asking.NEVER, "", needs, List.of()))
         .with(
             new Origin(
                 from, header.text("author"), header.licence(), header.text("version"), false));
+  }
+
+  /** An add-on as a header names it: its name, and the least version if it likes. */
+  private static AddOn needed(String written) {
+    Matcher parts = NEEDED.matcher(written);
+    return parts.matches() ? new AddOn(parts.group(1), parts.group(2)) : new AddOn(written, "");
   }
 
   private static List<Trigger> keys(Header header) throws NotationException {

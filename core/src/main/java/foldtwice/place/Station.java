@@ -27,7 +27,7 @@ public record Station(
   /**
    * An application as it is on this computer; what is not listed is there as the library has it.
    */
-  public record Installed(String application, String version, List<String> addOns) {
+  public record Installed(String application, String version, List<AddOn> addOns) {
     public Installed {
       addOns = List.copyOf(addOns);
     }

@@ -1,5 +1,6 @@
 package foldtwice.routine;
 
+import foldtwice.place.AddOn;
 import java.util.List;
 
 /**
@@ -7,10 +8,10 @@ import java.util.List;
  *
  * @param asking when the person is asked for the arguments before it begins
  * @param fromVersion the application's version it needs at least; empty for any
- * @param addOns the add-ons it needs
+ * @param addOns the add-ons it needs, with the least version of each
  * @param startIn ids of the contexts it may start in; empty for any
  */
-public record Manner(Asking asking, String fromVersion, List<String> addOns, List<String> startIn) {
+public record Manner(Asking asking, String fromVersion, List<AddOn> addOns, List<String> startIn) {
 
   /** Runs at once, anywhere, in any version. */
   public static final Manner PLAIN = new Manner(Asking.NEVER, "", List.of(), List.of());

@@ -1,10 +1,10 @@
 package foldtwice.run;
 
+import foldtwice.place.Versions;
 import foldtwice.routine.Condition;
 import foldtwice.routine.Readout;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
-import foldtwice.shape.Versions;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;

@@ -24,8 +24,8 @@ final class Deeds {
 
   private static Reply invoke(Routine.PluginAction routine, Scope scope) throws StepFailure {
     Facts facts = scope.program.facts();
-    if (!facts.addOns().contains(routine.addOn())) {
-      throw new StepFailure("the add-on " + routine.addOn(), "it is not there");
+    if (facts.addOn(routine.addOn()).isEmpty()) {
+      throw Entry.lacks(routine.addOn());
     }
     Facts.Action action =
         facts

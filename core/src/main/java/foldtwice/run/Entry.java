@@ -1,14 +1,19 @@
 package foldtwice.run;
 
+import foldtwice.place.AddOn;
+import foldtwice.place.Versions;
 import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
 import foldtwice.shape.Facts;
-import foldtwice.shape.Versions;
 
 /** Says whether a routine may be run on a program as it is. */
 final class Entry {
 
   private Entry() {}
+
+  static StepFailure lacks(String addOn) {
+    return new StepFailure("the add-on " + addOn, "it is not there");
+  }
 
   static void mayRun(Routine routine, Program program) throws StepFailure {
     Facts facts = program.facts();
@@ -26,9 +31,11 @@ final class Entry {
       throw new StepFailure(
           routine.application() + " " + manner.fromVersion() + " or later", facts.version());
     }
-    for (String addOn : manner.addOns()) {
-      if (!facts.addOns().contains(addOn)) {
-        throw new StepFailure("the add-on " + addOn, "it is not there");
+    for (AddOn needed : manner.addOns()) {
+      AddOn found = facts.addOn(needed.name()).orElseThrow(() -> lacks(needed.name()));
+      if (!found.meets(needed)) {
+        throw new StepFailure(
+            "the add-on " + needed.name() + " " + needed.version() + " or later", found.version());
       }
     }
     String state = program.place().id();

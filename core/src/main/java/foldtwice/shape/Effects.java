@@ -1,5 +1,6 @@
 package foldtwice.shape;
 
+import foldtwice.place.AddOn;
 import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumSet;
@@ -47,7 +48,7 @@ public record Effects(
   }
 
   /** Is there only with an add-on. */
-  public Effects from(String name) {
-    return new Effects(touches, settings, needsSelection, Optional.of(name));
+  public Effects from(AddOn needed) {
+    return new Effects(touches, settings, needsSelection, Optional.of(needed.name()));
   }
 }

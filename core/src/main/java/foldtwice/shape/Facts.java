@@ -1,5 +1,6 @@
 package foldtwice.shape;
 
+import foldtwice.place.AddOn;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Scale;
@@ -15,7 +16,7 @@ import java.util.Set;
 /**
  * What a program of one version, with the add-ons it has, offers to be worked.
  *
- * @param addOns those it has, by name
+ * @param addOns those it has
  * @param settings by name, with what each may be
  * @param values the adjustable values by name, with their ranges
  * @param indicators what it shows and nobody can set, by name
@@ -26,7 +27,7 @@ import java.util.Set;
 public record Facts(
     String application,
     String version,
-    Set<String> addOns,
+    Set<AddOn> addOns,
     List<Command> commands,
     List<Dialog> dialogs,
     Map<String, Kind> settings,
@@ -51,10 +52,11 @@ public record Facts(
   /**
    * What an add-on can do when it is asked to by a routine.
    *
+   * @param from the add-on, of the version it came with
    * @param contexts ids of the contexts it works in; empty for all
    */
   public record Action(
-      String addOn,
+      AddOn from,
       String id,
       String name,
       List<Parameter> parameters,
@@ -131,8 +133,15 @@ public record Facts(
     return commands.stream().filter(c -> c.id().equals(id)).findFirst();
   }
 
+  /** The add-on of this name, if it is there. */
+  public Optional<AddOn> addOn(String name) {
+    return addOns.stream().filter(a -> a.name().equals(name)).findFirst();
+  }
+
   public Optional<Action> action(String addOn, String id) {
-    return actions.stream().filter(a -> a.addOn().equals(addOn) && a.id().equals(id)).findFirst();
+    return actions.stream()
+        .filter(a -> a.from().name().equals(addOn) && a.id().equals(id))
+        .findFirst();
   }
 
   /** The commands by menu path. */

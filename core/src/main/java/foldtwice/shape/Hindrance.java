@@ -1,5 +1,7 @@
 package foldtwice.shape;
 
+import foldtwice.place.AddOn;
+import foldtwice.place.Versions;
 import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
 import java.util.ArrayList;
@@ -17,6 +19,9 @@ public sealed interface Hindrance {
 
   /** An add-on it needs is missing. */
   record NoAddOn(String name) implements Hindrance {}
+
+  /** An add-on it needs is there in an earlier version. */
+  record AddOnTooOld(AddOn needed, String found) implements Hindrance {}
 
   /** The add-on is there, but in a version without this action. */
   record NoAction(String addOn, String action) implements Hindrance {}
@@ -36,20 +41,33 @@ public sealed interface Hindrance {
     if (!manner.fromVersion().isEmpty() && !Versions.atLeast(version, manner.fromVersion())) {
       all.add(new TooOld(routine.application(), manner.fromVersion(), version));
     }
-    manner.addOns().stream()
-        .filter(a -> !facts.get().addOns().contains(a))
-        .forEach(a -> all.add(new NoAddOn(a)));
+    manner.addOns().stream().flatMap(a -> lacking(a, facts.get()).stream()).forEach(all::add);
     switch (routine) {
       case Routine.Macro macro -> Checker.check(macro, here).forEach(m -> all.add(new Step(m)));
-      case Routine.PluginAction p -> action(p, facts.get()).ifPresent(all::add);
+      case Routine.PluginAction p -> {
+        if (all.isEmpty()) {
+          action(p, facts.get()).ifPresent(all::add);
+        }
+      }
       case Routine.Script s -> {} // what it needs is known when it runs
       case Routine.Stored s -> {}
     }
     return List.copyOf(all);
   }
 
+  /** What is wrong with an add-on that is needed; empty for nothing. */
+  static Optional<Hindrance> lacking(AddOn needed, Facts facts) {
+    Optional<AddOn> found = facts.addOn(needed.name());
+    if (found.isEmpty()) {
+      return Optional.of(new NoAddOn(needed.name()));
+    }
+    return found.get().meets(needed)
+        ? Optional.empty()
+        : Optional.of(new AddOnTooOld(needed, found.get().version()));
+  }
+
   private static Optional<Hindrance> action(Routine.PluginAction p, Facts facts) {
-    if (!facts.addOns().contains(p.addOn())) {
+    if (facts.addOn(p.addOn()).isEmpty()) {
       return Optional.of(new NoAddOn(p.addOn()));
     }
     return facts.action(p.addOn(), p.action()).isPresent()

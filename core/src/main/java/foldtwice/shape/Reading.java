@@ -7,6 +7,7 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
+import foldtwice.sql.SqlText;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -104,7 +105,7 @@ public record Reading(
 
     void any(Routine routine, int depth) {
       programs.add(routine.application());
-      addOns.addAll(routine.manner().addOns());
+      routine.manner().addOns().forEach(a -> addOns.add(a.name()));
       Optional<Facts> facts = known.program(routine.application());
       switch (routine) {
         case Routine.Macro macro -> lines(macro.steps(), facts, new HashSet<>(), depth);
@@ -117,7 +118,20 @@ public record Reading(
                   a -> effects(a.effects(), new HashSet<>()),
                   () -> beyond.add(Beyond.MISSING_ACTION));
         }
-        case Routine.Stored c -> beyond.add(Beyond.COMMAND);
+        case Routine.Stored s -> stored(s);
+      }
+    }
+
+    /** A statement shows its answer; what a command line does is up to the program it starts. */
+    private void stored(Routine.Stored stored) {
+      if (stored.language() == Routine.Stored.Language.SQL
+          && SqlText.of(stored.text()) instanceof SqlText.One one) {
+        touches.add(Touch.VIEW);
+        if (one.changes()) {
+          touches.add(Touch.DATA);
+        }
+      } else {
+        beyond.add(Beyond.COMMAND);
       }
     }
 
@@ -173,8 +187,13 @@ public record Reading(
           facts.ifPresent(f -> firstButtons(f, leaving, sure));
         }
         case Step.Again a -> beyond.add(Beyond.AGAIN);
-        case Step.Capture(Step.Area area, Template file) ->
-            touches.add(file.source().isEmpty() ? Touch.CLIPBOARD : Touch.FILES);
+        case Step.Capture(Step.Area area, Template file) -> {
+          if (file.source().isEmpty()) {
+            touches.add(Touch.CLIPBOARD);
+          } else { // the desk shows the new file, selected
+            touches.addAll(List.of(Touch.FILES, Touch.OBJECTS, Touch.SELECTION));
+          }
+        }
         case Step.RunRoutine(String id, var arguments) -> routine(id, sure, depth);
         case Step.StartProgram(String application, var arguments) -> {
           touches.add(Touch.WINDOWS);

@@ -11,6 +11,8 @@ public enum Touch {
   /** The undo history is emptied: what was done before can no longer be taken back. */
   UNDO_HISTORY,
   FILES,
+  /** What a database keeps. */
+  DATA,
   WINDOWS,
   CLIPBOARD
 }

@@ -145,7 +145,7 @@ final class WorkedDialogs {
         continue;
       }
       Optional<String> addOn =
-          there.get().effects().addOn().filter(a -> !facts.get().addOns().contains(a));
+          there.get().effects().addOn().filter(a -> facts.get().addOn(a).isEmpty());
       if (addOn.isPresent()) {
         slips.mark(
             Mark.Fault.NEEDS_ADD_ON,

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
 import foldtwice.library.Library;
+import foldtwice.place.AddOn;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
@@ -97,11 +98,20 @@ public final class Words {
       case Hindrance.TooOld(String application, String needed, String found) ->
           TEXTS.get("hindrance.version", place(new Place.Whole(application)), needed, found);
       case Hindrance.NoAddOn(String name) -> TEXTS.get("hindrance.addon", name);
+      case Hindrance.AddOnTooOld(AddOn needed, String found) ->
+          TEXTS.get("hindrance.addonold", needed.name(), needed.version(), found);
       case Hindrance.NoAction(String addOn, String action) ->
           TEXTS.get("hindrance.action", addOn, action);
       case Hindrance.Step(Mark mark) ->
           TEXTS.get("hindrance.step", mark.number(), mark.found(), mark.expected());
     };
+  }
+
+  /** Add-ons with their versions: {@code Straightener 2.0, Lister}. */
+  public static String addOns(List<AddOn> addOns) {
+    return addOns.stream()
+        .map(a -> (a.name() + " " + a.version()).strip())
+        .collect(Collectors.joining(", "));
   }
 
   /** A step after its verb, routines by their names. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.Fixture;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.place.AddOn;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Notation;
 import java.io.IOException;
@@ -32,14 +33,14 @@ class CollectingTest {
       // author: R. Tarn
       // SPDX-License-Identifier: GPL-3.0-or-later
       // version: 2.1
-      // needs: Label fitter
+      // needs: Label fitter 1.2, Lister
       // keys: Ctrl+Shift+M
       program.select('all');
       """;
 
   private static final String ADD_ON =
       """
-      {"format": "fold-twice-add-on", "name": "Label fitter", "release": "1.2", "application": "app",
+      {"format": "fold-twice-add-on", "name": "Label fitter", "version": "1.2", "application": "app",
        "author": "Bracken Works", "licence": "MIT", "needsVersion": "3.2",
        "actions": [
         {"id": "fit", "name": "Fit", "contexts": ["box"],
@@ -70,7 +71,8 @@ class CollectingTest {
     assertThat(routine.name()).isEqualTo("Lay a stair");
     assertThat(routine.origin().author()).isEqualTo("R. Tarn");
     assertThat(routine.origin().seen()).isFalse();
-    assertThat(routine.manner().addOns()).containsExactly("Label fitter");
+    assertThat(routine.manner().addOns())
+        .containsExactly(new AddOn("Label fitter", "1.2"), new AddOn("Lister", ""));
     assertThat(Licence.of(routine.origin().licence())).isEqualTo(Licence.SAME_LICENCE);
     assertThat(found.items().getFirst().triggers()).containsExactly(Notation.read("Ctrl+Shift+M"));
   }
@@ -80,7 +82,10 @@ class CollectingTest {
     Found.Routines found = routines("fitter.json", ADD_ON);
     assertThat(found.kind()).isEqualTo(Found.Kind.ADD_ON);
     assertThat(found.items())
-        .allSatisfy(i -> assertThat(i.routine().manner().addOns()).containsExactly("Label fitter"));
+        .allSatisfy(
+            i ->
+                assertThat(i.routine().manner().addOns())
+                    .containsExactly(new AddOn("Label fitter", "1.2")));
     Routine fit = found.items().getFirst().routine();
     assertThat(fit.parameter("margin").orElseThrow().otherwise().shown()).isEqualTo("2 mm");
     assertThat(fit.manner().fromVersion()).isEqualTo("3.2");

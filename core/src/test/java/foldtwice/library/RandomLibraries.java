@@ -3,6 +3,7 @@ package foldtwice.library;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Proof;
 import foldtwice.extras.Extras;
+import foldtwice.place.AddOn;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
 import foldtwice.place.Danger;
@@ -164,7 +165,9 @@ public final class RandomLibraries {
         one(Layouts.IDS),
         one(List.of(Shape.values())),
         List.of(new Station.Reserved(Notation.read(one(KEYS)), text())),
-        List.of(new Station.Installed(id(), "1." + random.nextInt(9), List.of(text()))),
+        List.of(
+            new Station.Installed(
+                id(), "1." + random.nextInt(9), List.of(new AddOn(text(), "1.2")))),
         extras());
   }
 
@@ -197,7 +200,7 @@ public final class RandomLibraries {
             new Manner(
                 one(List.of(Manner.Asking.values())),
                 random.nextBoolean() ? "" : "4.1",
-                some(text()),
+                some(new AddOn(text(), random.nextBoolean() ? "" : "2.0")),
                 some(id())),
             new Card(
                 random.nextBoolean(),
@@ -235,7 +238,7 @@ public final class RandomLibraries {
     };
   }
 
-  private List<String> some(String text) {
+  private <T> List<T> some(T text) {
     return random.nextBoolean() ? List.of() : List.of(text);
   }
 

@@ -3,6 +3,7 @@ package foldtwice.shape;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.library.RandomLibraries;
+import foldtwice.place.Versions;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Line;
 import foldtwice.routine.Step;

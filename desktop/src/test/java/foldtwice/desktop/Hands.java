@@ -2,6 +2,7 @@ package foldtwice.desktop;
 
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.FileAsking;
 import foldtwice.desktop.session.Session;
 import foldtwice.library.file.LibraryStore;
 import java.nio.file.Files;
@@ -9,6 +10,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.FutureTask;
@@ -20,13 +22,17 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.TransferMode;
 import javafx.scene.robot.Robot;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 
 /** The real window, worked with real keys and clicks, and read as it is shown. */
 final class Hands implements AutoCloseable {
@@ -39,7 +45,30 @@ final class Hands implements AutoCloseable {
   private final Robot robot;
   final Session session;
 
-  private Hands(Stage stage, Session session, Robot robot) {
+  /** What the person chooses when asked for files. */
+  private final Chosen chosen;
+
+  private static final class Chosen implements FileAsking {
+    private List<Path> next = List.of();
+
+    @Override
+    public List<Path> files(Window owner, String title) {
+      return next;
+    }
+
+    @Override
+    public Optional<Path> folder(Window owner, String title) {
+      return next.stream().findFirst();
+    }
+  }
+
+  /** The next time files or a folder are asked for, these are chosen. */
+  void choosing(Path... files) {
+    chosen.next = List.of(files);
+  }
+
+  private Hands(Stage stage, Session session, Robot robot, Chosen chosen) {
+    this.chosen = chosen;
     this.stage = stage;
     this.scene = stage.getScene();
     this.session = session;
@@ -68,18 +97,19 @@ final class Hands implements AutoCloseable {
       Files.copy(root().resolve("demo/fernhollow.json"), file);
     }
     LibraryStore store = LibraryStore.open(file, who, Clock.systemUTC());
+    Chosen chosen = new Chosen();
     Hands hands =
         ask(
             () -> {
               Theme.install();
-              Session session = new Session(store);
+              Session session = new Session(store, chosen);
               Stage stage = new Stage();
               stage.setScene(new Frame(session, new Theme()).scene(1280, 800));
               stage.setX(0);
               stage.setY(0);
               stage.show();
               stage.requestFocus();
-              return new Hands(stage, session, new Robot());
+              return new Hands(stage, session, new Robot(), chosen);
             });
     hands.settle();
     return hands;
@@ -247,8 +277,8 @@ final class Hands implements AutoCloseable {
 
   /** A menu or menu item of this label, in the window or in a menu that is open. */
   private static Node labelled(String label) {
-    List<javafx.stage.Window> windows = new ArrayList<>(javafx.stage.Window.getWindows());
-    for (javafx.stage.Window window : windows.reversed()) {
+    List<Window> windows = new ArrayList<>(Window.getWindows());
+    for (Window window : windows.reversed()) {
       for (Node node : window.getScene().getRoot().lookupAll(".label")) {
         if (node instanceof Labeled l && label.equals(l.getText()) && isMenu(node)) {
           return node;
@@ -293,10 +323,43 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
-  /** Drops a file or a folder onto a panel, as it comes from another program. */
+  /** Drags a file or a folder onto a part of the window, out of another window. */
   void drop(String selector, Path file) {
-    Node panel = node(selector);
-    run(() -> ((foldtwice.desktop.collect.Droppable) panel).look(List.of(file)));
+    Stage other =
+        ask(
+            () -> {
+              Label icon = new Label("a file");
+              icon.setMinSize(60, 40);
+              icon.setOnDragDetected(
+                  e -> {
+                    ClipboardContent content = new ClipboardContent();
+                    content.putFiles(List.of(file.toFile()));
+                    icon.startDragAndDrop(TransferMode.COPY).setContent(content);
+                    e.consume();
+                  });
+              Stage folder = new Stage();
+              folder.setScene(new Scene(icon, 60, 40));
+              folder.setX(0);
+              folder.setY(740);
+              folder.show();
+              return folder;
+            });
+    settle();
+    Bounds to = bounds(selector);
+    run(() -> robot.mouseMove(30, 760));
+    run(() -> robot.mousePress(MouseButton.PRIMARY));
+    for (int i = 1; i <= 8; i++) {
+      double part = i / 8.0;
+      run(
+          () ->
+              robot.mouseMove(
+                  30 + (to.getCenterX() - 30) * part, 760 + (to.getCenterY() - 760) * part));
+      settle();
+    }
+    run(() -> robot.mouseRelease(MouseButton.PRIMARY));
+    settle();
+    run(other::close);
+    run(stage::requestFocus);
     settle();
   }
 

@@ -55,7 +55,7 @@ class SourceByHandTest {
       hands.waitForText("#run-panel", "Done");
       assertThat(state(hands, "tagpress", "selection")).isEqualTo("box 3");
       hands.click("#run-close");
-      assertThat(hands.text("#facts")).contains("what its script does; known when it has run");
+      assertThat(hands.text("#facts")).contains("whatever its script does with other values");
 
       hands.click("#bind-it");
       hands.press(KeyCode.F4);
@@ -206,6 +206,49 @@ class SourceByHandTest {
       hands.press(KeyCode.F8);
       hands.waitForText("#run-panel", "Done");
       assertThat(state(hands, "tagpress", "selection")).isEqualTo("box 3");
+    }
+  }
+
+  @Test
+  void theFolderThatShipsIsChosenAndShownWithWhatTheLibraryHasAlready() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("fit and lock");
+      hands.click("#take-in");
+      hands.choosing();
+      hands.click("#take-in-folder");
+      assertThat(hands.text("#take-in-rows")).as("none chosen").isEmpty();
+      hands.choosing(Hands.root().resolve("demo/to-collect"));
+      hands.click("#take-in-folder");
+      hands.waitForText("#take-in-rows", "First capital in every note");
+      assertThat(hands.text("#take-in-rows"))
+          .contains("Straightener 2.0", "GPL-3.0-or-later: handing it on sets conditions")
+          .contains("Level what is tilted");
+    }
+  }
+
+  /** What a script changes is seen in runs on copies, and said beside it. */
+  @Test
+  void whatAScriptChangesIsLearntAndSaid() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("lay boxes as a stair");
+      hands.waitForText("#learnt", "objects, selection");
+      assertThat(hands.text("#learnt")).contains("seen in 4 runs on copies");
+      assertThat(state(hands, "tagpress", "selection")).as("not run here").isEqualTo("box 1");
+      hands.write(
+          "#source-text",
+          "program.choose('Sheet', 'Save');\nprogram.changeForGood('unit', 'pt');\n");
+      hands.press(KeyCode.TAB);
+      hands.waitForText("#learnt", "files, unit left changed");
+    }
+  }
+
+  @Test
+  void aStoredCommandThatChangesDataIsMarkedDangerous() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("extend a loan");
+      assertThat(hands.text("#facts")).contains("Danger", "it changes stored data");
+      hands.routine("what a cabinet holds");
+      assertThat(hands.text("#facts")).doesNotContain("Danger").doesNotContain("command text");
     }
   }
 }

@@ -1,5 +1,6 @@
 package foldtwice.standin;
 
+import foldtwice.place.AddOn;
 import foldtwice.place.Station;
 import foldtwice.run.Program;
 import foldtwice.shape.Facts;
@@ -32,7 +33,7 @@ public final class StandIns {
       Function<Edition, StandIn<?>> make,
       List<String> versions,
       String usual,
-      List<String> addOns) {
+      List<AddOn> addOns) {
 
     StandIn<?> fresh() {
       return make.apply(Edition.of(usual, addOns));

@@ -2,6 +2,7 @@ package foldtwice.standin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.place.AddOn;
 import foldtwice.place.Station;
 import foldtwice.routine.Head;
 import foldtwice.routine.Routine;
@@ -75,6 +76,25 @@ class KindsTest {
     assertThat(Run.of(action, Map.of(), trial.around()).toEnd().ending())
         .isInstanceOfSatisfying(
             Trace.Failed.class, f -> assertThat(f.expected()).isEqualTo("the add-on Straightener"));
+  }
+
+  @Test
+  void anOlderAddOnIsToldBeforehandAndRefusedForReal() {
+    Routine action = Demo.LIBRARY.routines().get("value-of-last");
+    Station older = Demo.LIBRARY.stations().get("label-corner");
+    assertThat(Hindrance.of(action, Demo.known("label-corner")))
+        .containsExactly(new Hindrance.AddOnTooOld(new AddOn("Straightener", "2.0"), "1.6"));
+    SimulatedComputer there = SimulatedComputer.of(older, java.time.Clock.systemUTC());
+    Trial trial = new Trial(Demo.LIBRARY, Demo.keymap("label-corner"), there, Ecmascript.ENGINE);
+    assertThat(Run.of(action, Map.of(), trial.around()).toEnd().ending())
+        .isInstanceOfSatisfying(
+            Trace.Failed.class,
+            f -> {
+              assertThat(f.expected()).isEqualTo("the add-on Straightener 2.0 or later");
+              assertThat(f.found()).isEqualTo("1.6");
+            });
+    Routine level = Demo.LIBRARY.routines().get("straighten-all");
+    assertThat(Hindrance.of(level, Demo.known("label-corner"))).isEmpty();
   }
 
   @ParameterizedTest

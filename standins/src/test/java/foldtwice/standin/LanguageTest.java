@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.place.AddOn;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Condition;
 import foldtwice.routine.Expr;
@@ -273,7 +274,7 @@ class LanguageTest {
     failed(begin(newer, Map.of()).trace(), "", "copystand 9.0 or later", "4.1");
     Routine off = newer.withCard(newer.card().off(true)).withManner(Manner.PLAIN);
     failed(begin(off, Map.of()).trace(), "", "a routine that is switched on", "switched off");
-    Manner addOn = new Manner(Manner.Asking.NEVER, "", List.of("Ruler"), List.of());
+    Manner addOn = new Manner(Manner.Asking.NEVER, "", List.of(new AddOn("Ruler", "")), List.of());
     failed(begin(newer.withManner(addOn), Map.of()).trace(), "", "the add-on Ruler", "not there");
   }
 

@@ -1,6 +1,7 @@
 package foldtwice.library.file;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import foldtwice.place.AddOn;
 import foldtwice.routine.Head;
 import foldtwice.routine.Manner;
 import foldtwice.routine.Origin;
@@ -95,9 +96,8 @@ public final class CollectedJson {
       throw in.at("name").fault("expected the add-on's name, found an empty text");
     }
     String application = in.id("application");
-    Origin origin =
-        new Origin(
-            from, in.text("author", ""), in.text("licence", ""), in.text("release", ""), false);
+    String release = in.text("version", "");
+    Origin origin = new Origin(from, in.text("author", ""), in.text("licence", ""), release, false);
     String needs = in.text("needsVersion", "");
     List<Routine> actions = new ArrayList<>();
     actions.addAll(
@@ -114,7 +114,7 @@ public final class CollectedJson {
                           new Manner(
                               Manner.Asking.NEVER,
                               needs,
-                              List.of(name),
+                              List.of(new AddOn(name, release)),
                               a.list("contexts", In::text)))
                       .with(origin);
               return new Routine.PluginAction(head, name, a.id("id"));

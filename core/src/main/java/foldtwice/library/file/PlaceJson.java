@@ -2,6 +2,7 @@ package foldtwice.library.file;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.place.AddOn;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
 import foldtwice.place.Danger;
@@ -163,8 +164,20 @@ final class PlaceJson {
             "installed",
             i ->
                 new Station.Installed(
-                    i.id("application"), i.text("version"), i.list("addOns", In::text))),
+                    i.id("application"), i.text("version"), i.list("addOns", PlaceJson::addOn))),
         in.rest(STATION));
+  }
+
+  static AddOn addOn(In in) throws FormatException {
+    return new AddOn(in.text("name"), in.text("version", ""));
+  }
+
+  static ObjectNode write(AddOn addOn) {
+    ObjectNode out = Json.object().put("name", addOn.name());
+    if (!addOn.version().isEmpty()) {
+      out.put("version", addOn.version());
+    }
+    return out;
   }
 
   static ObjectNode write(Application a) {
@@ -248,7 +261,7 @@ final class PlaceJson {
             installed.addObject().put("application", i.application()).put("version", i.version());
         if (!i.addOns().isEmpty()) {
           ArrayNode addOns = one.putArray("addOns");
-          i.addOns().forEach(addOns::add);
+          i.addOns().forEach(a -> addOns.add(write(a)));
         }
       }
     }

@@ -84,7 +84,7 @@ final class RoutineJson {
         new Manner(
             in.word(Manner.Asking.class, "asking", Manner.Asking.NEVER),
             in.text("fromVersion", ""),
-            in.list("addOns", In::text),
+            in.list("addOns", PlaceJson::addOn),
             in.list("startIn", In::text)),
         new Card(
             in.flag("pinned"),
@@ -225,7 +225,10 @@ final class RoutineJson {
       out.put("asking", In.word(manner.asking()));
     }
     text("fromVersion", manner.fromVersion(), out);
-    texts("addOns", manner.addOns(), out);
+    if (!manner.addOns().isEmpty()) {
+      ArrayNode addOns = out.putArray("addOns");
+      manner.addOns().forEach(a -> addOns.add(PlaceJson.write(a)));
+    }
     texts("startIn", manner.startIn(), out);
   }
 

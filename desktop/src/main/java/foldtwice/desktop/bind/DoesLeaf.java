@@ -13,6 +13,7 @@ import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
+import foldtwice.run.Learnt;
 import foldtwice.shape.Hindrance;
 import foldtwice.shape.Opposites;
 import foldtwice.shape.Reading;
@@ -24,6 +25,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -115,7 +117,11 @@ final class DoesLeaf extends Leaf {
             .orElse(of.application());
     kind.setText(Ui.text("does.kind", application, in));
     acts.setText(Words.target(of.target()));
-    leaves(Reading.of(of, session.known()));
+    Reading reading = Reading.of(of, session.known());
+    leaves(reading);
+    if (reading.beyond().contains(Reading.Beyond.SCRIPT) && of.origin().seen()) {
+      session.learning().of(of, now, learnt -> leaves(of, learnt));
+    }
     hinders(now, of);
     opposite.setDisable(opposite().equals(b.arguments()));
     if (!sameFields || !arguments.isFocusWithin()) {
@@ -129,6 +135,13 @@ final class DoesLeaf extends Leaf {
     if (reading.touches().contains(Touch.UNDO_HISTORY)) {
       leaves.setText(Ui.text("facts.empties"));
       good = false;
+    } else if (reading.touches().contains(Touch.DATA)) {
+      leaves.setText(Ui.text("does.data"));
+      good = false;
+    } else if (!reading.beyond().isEmpty() && reading.leaves().isEmpty()) {
+      leaves.setText(
+          reading.beyond().stream().map(Words::beyond).collect(Collectors.joining(", ")));
+      good = false;
     } else if (!reading.leaves().isEmpty()) {
       good = reading.onlySettings();
       leaves.setText(
@@ -141,6 +154,22 @@ final class DoesLeaf extends Leaf {
     }
     leaves.getStyleClass().removeAll("good", "costs");
     leaves.getStyleClass().add(good ? "good" : "costs");
+  }
+
+  /** What a script was seen to leave, if it is still the one in view. */
+  private void leaves(Routine of, Learnt learnt) {
+    if (of.equals(shown)) {
+      boolean good = learnt.leaves().isEmpty() && !learnt.touches().contains(Touch.UNDO_HISTORY);
+      leaves.setText(
+          Ui.text(
+              "does.seen",
+              good
+                  ? Ui.text("does.nothing")
+                  : Ui.text("facts.leaves", String.join(", ", learnt.leaves())),
+              learnt.runs()));
+      leaves.getStyleClass().removeAll("good", "costs");
+      leaves.getStyleClass().add(good ? "good" : "costs");
+    }
   }
 
   /** What keeps it from working on the station in view. */

@@ -14,10 +14,12 @@ import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Target;
 import foldtwice.routine.Yardstick;
+import foldtwice.run.Learnt;
 import foldtwice.shape.Opposites;
 import foldtwice.shape.Reading;
 import foldtwice.shape.Touch;
 import foldtwice.trigger.Trigger;
+import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -54,7 +56,7 @@ final class FactsPanel extends VBox {
   void show(Snapshot now, Routine macro) {
     getChildren().clear();
     parameters(macro);
-    changes(macro);
+    changes(now, macro);
     manner(macro);
     bindings(now, macro);
     yardstick(macro.yardstick());
@@ -161,7 +163,7 @@ final class FactsPanel extends VBox {
     };
   }
 
-  private void changes(Routine macro) {
+  private void changes(Snapshot now, Routine macro) {
     heading("facts.changes");
     Reading reading = Reading.of(macro, session.known());
     List<String> touched =
@@ -169,11 +171,15 @@ final class FactsPanel extends VBox {
             .filter(t -> t != Touch.UNDO_HISTORY)
             .map(Words::touch)
             .collect(Collectors.toCollection(ArrayList::new));
-    fact(
-        "facts.objects",
-        touched.isEmpty()
-            ? Ui.text(reading.beyond().isEmpty() ? "facts.nothing" : "facts.unread")
-            : String.join(", ", touched));
+    if (reading.beyond().contains(Reading.Beyond.SCRIPT)) {
+      seen(now, macro);
+    } else {
+      fact(
+          "facts.objects",
+          touched.isEmpty()
+              ? Ui.text(reading.beyond().isEmpty() ? "facts.nothing" : "facts.unread")
+              : String.join(", ", touched));
+    }
     if (!reading.putBack().isEmpty()) {
       fact(
           "facts.settings", Ui.text("facts.putback", String.join(", ", reading.putBack())), "good");
@@ -195,10 +201,39 @@ final class FactsPanel extends VBox {
           reading.beyond().stream().map(Words::beyond).collect(Collectors.joining(", ")),
           "costs");
     }
+    if (reading.touches().contains(Touch.DATA)) {
+      fact("facts.danger", Ui.text("facts.data"), "costs");
+    }
     List<String> needs = needs(macro, reading);
     if (!needs.isEmpty()) {
       fact("facts.needs", String.join(", ", needs));
     }
+  }
+
+  /** What a script changes cannot be read; it is told from runs on copies. */
+  private void seen(Snapshot now, Routine routine) {
+    if (!routine.origin().seen()) {
+      fact("facts.objects", Ui.text("facts.seen.not"), "soft");
+      return;
+    }
+    Label says = Parts.wrapped(Ui.text("facts.seen.trying"), "plain");
+    says.setId("learnt");
+    fact("facts.objects", says);
+    session.learning().of(routine, now, learnt -> says.setText(words(learnt)));
+  }
+
+  private static String words(Learnt learnt) {
+    List<String> changed =
+        learnt.touches().stream()
+            .map(Words::touch)
+            .collect(Collectors.toCollection(ArrayList::new));
+    learnt.leaves().forEach(s -> changed.add(Ui.text("facts.leaves", s)));
+    String what = changed.isEmpty() ? Ui.text("facts.nothing") : String.join(", ", changed);
+    String said = Ui.text("facts.seen.runs", what, learnt.runs());
+    return learnt
+        .trouble()
+        .map(t -> said + " " + Ui.text("facts.seen.trouble", StepWords.ending(t)))
+        .orElse(said);
   }
 
   private static List<String> needs(Routine macro, Reading reading) {

@@ -9,6 +9,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.routine.Origin;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Notation;
+import foldtwice.words.Words;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -29,11 +30,9 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.stage.DirectoryChooser;
-import javafx.stage.FileChooser;
 
 /** Takes routines up from files, folders and pasted texts, after showing what each is. */
-final class TakeInPanel extends VBox implements Droppable {
+final class TakeInPanel extends VBox {
 
   private final Session session;
   private final Consumer<String> onTaken;
@@ -103,8 +102,7 @@ final class TakeInPanel extends VBox implements Droppable {
     work(() -> List.of(collecting().text(Ui.text("takein.pasted"), text)));
   }
 
-  @Override
-  public void look(List<Path> paths) {
+  private void look(List<Path> paths) {
     Collecting collecting = collecting();
     work(() -> paths.stream().flatMap(p -> collecting.look(p).stream()).toList());
   }
@@ -119,21 +117,17 @@ final class TakeInPanel extends VBox implements Droppable {
   }
 
   private void chooseFiles() {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle(Ui.text("takein.files"));
-    List<File> files = chooser.showOpenMultipleDialog(getScene().getWindow());
-    if (files != null) {
-      look(files.stream().map(File::toPath).toList());
+    List<Path> files = session.files().files(getScene().getWindow(), Ui.text("takein.files"));
+    if (!files.isEmpty()) {
+      look(files);
     }
   }
 
   private void chooseFolder() {
-    DirectoryChooser chooser = new DirectoryChooser();
-    chooser.setTitle(Ui.text("takein.folder"));
-    File folder = chooser.showDialog(getScene().getWindow());
-    if (folder != null) {
-      look(List.of(folder.toPath()));
-    }
+    session
+        .files()
+        .folder(getScene().getWindow(), Ui.text("takein.folder"))
+        .ifPresent(folder -> look(List.of(folder)));
   }
 
   private void show(List<Found> found) {
@@ -214,7 +208,7 @@ final class TakeInPanel extends VBox implements Droppable {
       parts.add(origin.licence());
     }
     if (!routine.manner().addOns().isEmpty()) {
-      parts.add(Ui.text("takein.needs", String.join(", ", routine.manner().addOns())));
+      parts.add(Ui.text("takein.needs", Words.addOns(routine.manner().addOns())));
     }
     return String.join(", ", parts);
   }

@@ -48,6 +48,7 @@ public final class Session implements AutoCloseable {
       DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneId.systemDefault());
 
   private final LibraryStore store;
+  private final FileAsking files;
   private final ReadOnlyObjectWrapper<Snapshot> now = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper("");
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
@@ -55,12 +56,21 @@ public final class Session implements AutoCloseable {
   private final Runs runs = new Runs();
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
+  private final Learning learning = new Learning();
   private final ExecutorService background =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("audit").factory());
   private final AtomicLong generation = new AtomicLong();
 
   public Session(LibraryStore store) {
+    this(store, FileAsking.DIALOGS);
+  }
+
+  /**
+   * @param files asks for files and folders
+   */
+  public Session(LibraryStore store, FileAsking files) {
     this.store = store;
+    this.files = files;
     Station first = store.library().stations().values().iterator().next();
     kept.set(store.mayWrite() ? Ui.text("kept.open") : Ui.text("kept.looking", store.holder()));
     publish(store.history(), first, Keymap.of(store.library(), first), true);
@@ -94,6 +104,10 @@ public final class Session implements AutoCloseable {
     return store.mayWrite();
   }
 
+  public FileAsking files() {
+    return files;
+  }
+
   public LibraryStore store() {
     return store;
   }
@@ -120,6 +134,11 @@ public final class Session implements AutoCloseable {
   /** What could be folded. */
   public Proposals proposals() {
     return proposals;
+  }
+
+  /** What scripts were seen to change. */
+  public Learning learning() {
+    return learning;
   }
 
   public Recorder recorder() {
@@ -304,6 +323,7 @@ public final class Session implements AutoCloseable {
   @Override
   public void close() throws IOException {
     background.shutdownNow();
+    learning.close();
     store.close();
   }
 }

@@ -1,5 +1,6 @@
 package foldtwice.standin.base;
 
+import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
@@ -101,7 +102,7 @@ public abstract class StandIn<D> implements Program {
 
   private void add(
       String id, String menu, Effects effects, Optional<String> opens, Supplier<Reply> action) {
-    if (effects.addOn().isEmpty() || edition.has(effects.addOn().get())) {
+    if (effects.addOn().isEmpty() || edition.has(new AddOn(effects.addOn().get(), ""))) {
       commands.add(id, menu, effects, opens, action);
     }
   }
@@ -126,7 +127,7 @@ public abstract class StandIn<D> implements Program {
    * @param action gets the arguments by name; all are there and fit
    */
   protected final void action(Facts.Action facts, Function<Map<String, Value>, Reply> action) {
-    if (edition.has(facts.addOn())) {
+    if (edition.has(facts.from())) {
       actions.add(new Action(facts, action));
     }
   }
@@ -380,7 +381,7 @@ public abstract class StandIn<D> implements Program {
     }
     Optional<Action> action =
         actions.stream()
-            .filter(a -> a.facts().addOn().equals(addOn) && a.facts().id().equals(id))
+            .filter(a -> a.facts().from().name().equals(addOn) && a.facts().id().equals(id))
             .findFirst();
     if (action.isEmpty()) {
       return new Reply.Refused("an action of " + addOn, "no \"" + id + "\"");

@@ -1,6 +1,7 @@
 package foldtwice.standin.copystand;
 
 import foldtwice.extras.Extras;
+import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
@@ -44,7 +45,7 @@ public final class Copystand extends StandIn<Strip> {
           Extras.NONE);
 
   /** The add-on that straightens by itself. */
-  public static final String STRAIGHTENER = "Straightener";
+  public static final AddOn STRAIGHTENER = new AddOn("Straightener", "2.0");
 
   /** How long sending out one shot takes, in milliseconds. */
   public static final long SENDING = 400;
@@ -88,7 +89,7 @@ public final class Copystand extends StandIn<Strip> {
   private void straightenerActions() {
     action(
         new Facts.Action(
-            STRAIGHTENER,
+            new AddOn(STRAIGHTENER.name(), "1.4"),
             "level",
             "Level what is tilted",
             List.of(LIMIT),

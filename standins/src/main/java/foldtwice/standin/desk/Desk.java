@@ -1,5 +1,6 @@
 package foldtwice.standin.desk;
 
+import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.routine.Kind;
 import foldtwice.routine.LengthUnit;
@@ -40,7 +41,7 @@ public final class Desk extends StandIn<Things> {
   public static final List<String> VERSIONS = List.of("1", "2");
 
   /** The add-on that makes dated folders. */
-  public static final String DATER = "Dater";
+  public static final AddOn DATER = new AddOn("Dater", "1.0");
 
   /** How long a program takes to come to the front, in milliseconds. */
   public static final long STARTING = 900;

@@ -1,5 +1,6 @@
 package foldtwice.standin.muniment;
 
+import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.routine.Value;
 import foldtwice.run.Change;
@@ -27,7 +28,7 @@ public final class Muniment extends StandIn<Console> {
   public static final List<String> VERSIONS = List.of("2.4", "3.0");
 
   /** The add-on that copies answers as text. */
-  public static final String LISTER = "Lister";
+  public static final AddOn LISTER = new AddOn("Lister", "1.0");
 
   /** The setting that says which schema unqualified names are looked up in. */
   public static final String SCHEMA = "schema";

@@ -1,6 +1,7 @@
 package foldtwice.standin.tagpress;
 
 import foldtwice.extras.Extras;
+import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.routine.Kind;
 import foldtwice.routine.LengthUnit;
@@ -43,7 +44,7 @@ public final class Tagpress extends StandIn<Sheet> {
   public static final List<String> VERSIONS = List.of("3.2", "4.0");
 
   /** The add-on that fits boxes to their text. */
-  public static final String FITTER = "Label fitter";
+  public static final AddOn FITTER = new AddOn("Label fitter", "1.2");
 
   private static final Parameter MARGIN =
       new Parameter(

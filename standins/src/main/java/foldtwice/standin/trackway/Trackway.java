@@ -1,5 +1,6 @@
 package foldtwice.standin.trackway;
 
+import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
@@ -29,7 +30,7 @@ public final class Trackway extends StandIn<Fieldmap> {
   public static final List<String> VERSIONS = List.of("1.8", "2.0");
 
   /** The add-on that chains stops. */
-  public static final String CHAINER = "Chainer";
+  public static final AddOn CHAINER = new AddOn("Chainer", "1.1");
 
   /** How many numbered places there are. */
   public static final int PLACES = 9;

@@ -1,5 +1,6 @@
 package foldtwice.standin.vasculum;
 
+import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.routine.Step;
 import foldtwice.run.Change;
@@ -37,7 +38,7 @@ public final class Vasculum extends StandIn<Register> {
   public static final List<String> VERSIONS = List.of("5.0", "5.2");
 
   /** The add-on with the symbols. */
-  public static final String SYMBOLS = "Symbol shelf";
+  public static final AddOn SYMBOLS = new AddOn("Symbol shelf", "1.3");
 
   /** The symbols of the add-on, with their names. Source of the code points: Unicode. */
   public static final Map<String, String> SIGNS = signs();

@@ -1,4 +1,4 @@
-package foldtwice.shape;
+package foldtwice.place;
 
 /** Versions such as {@code 4.10}, ordered number by number. */
 public final class Versions {

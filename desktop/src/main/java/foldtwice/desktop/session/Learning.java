@@ -1,0 +1,86 @@
+package foldtwice.desktop.session;
+
+import foldtwice.binding.Binding;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import foldtwice.run.Learnt;
+import foldtwice.run.Trial;
+import foldtwice.script.Ecmascript;
+import foldtwice.standin.SimulatedComputer;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.application.Platform;
+
+/**
+ * Learns in the background what scripts change, by running them on copies with their defaults and
+ * with what their bindings give. What was learnt is kept while the routine stays as it is.
+ */
+public final class Learning {
+
+  private static final int KEPT = 64;
+
+  private record Key(Routine routine, String station, List<Map<String, Value>> arguments) {}
+
+  private final Map<Key, Learnt> learnt =
+      new LinkedHashMap<>(KEPT, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Key, Learnt> eldest) {
+          return size() > KEPT;
+        }
+      };
+  private final ExecutorService thread =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("learning").factory());
+
+  Learning() {}
+
+  /** Tells what a routine was seen to change, at once or when it is known. */
+  public void of(Routine routine, Snapshot now, Consumer<Learnt> tell) {
+    List<Map<String, Value>> arguments =
+        Stream.concat(
+                Stream.of(Map.<String, Value>of()),
+                now.library().bindings().values().stream()
+                    .filter(b -> b.routine().equals(routine.id()))
+                    .map(Binding::arguments))
+            .distinct()
+            .limit(Learnt.MOST_RUNS / 2)
+            .toList();
+    Key key = new Key(routine, now.station().id(), arguments);
+    Learnt known = learnt.get(key);
+    if (known != null) {
+      tell.accept(known);
+      return;
+    }
+    thread.execute(
+        () -> {
+          Learnt found = learn(routine, now, arguments);
+          Platform.runLater(
+              () -> {
+                learnt.put(key, found);
+                tell.accept(found);
+              });
+        });
+  }
+
+  private static Learnt learn(Routine routine, Snapshot now, List<Map<String, Value>> arguments) {
+    return Learnt.of(
+        routine,
+        arguments,
+        now.library().applications().keySet(),
+        () ->
+            new Trial(
+                    now.library(),
+                    now.keymap(),
+                    SimulatedComputer.of(now.station(), SimulatedComputer.standingClock()),
+                    Ecmascript.ENGINE)
+                .around());
+  }
+
+  void close() {
+    thread.shutdownNow();
+  }
+}
