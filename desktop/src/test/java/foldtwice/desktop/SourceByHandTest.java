@@ -226,6 +226,42 @@ class SourceByHandTest {
     }
   }
 
+  @Test
+  void aScriptGetsAParameterThatIsRenamedKeptInRangeAndRemoved() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("fit and lock");
+      hands.click("#new-script");
+      source(hands, "new-script", "for (let i = 0; i < parameters.times; i++) { log(i); }");
+      hands.click("#add-parameter");
+      hands.paste("#parameter-name", "turns");
+      hands.click("#parameter-kind");
+      hands.press(KeyCode.UP);
+      hands.press(KeyCode.UP);
+      hands.press(KeyCode.ENTER);
+      hands.paste("#parameter-default", "many");
+      hands.click("#parameter-keep");
+      assertThat(hands.text("#parameter-wrong")).contains("Default", "a whole number", "many");
+      hands.paste("#parameter-default", "4");
+      hands.paste("#parameter-most", "9");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#parameters")).contains("turns", "4, -1000 to 9");
+      hands.press(KeyCode.ENTER);
+      hands.paste("#parameter-name", "times");
+      hands.click("#parameter-keep");
+      hands.press(KeyCode.F8);
+      hands.waitForText("#run-panel", "Done");
+      hands.click("#run-close");
+      hands.click("#parameter-of-times");
+      hands.press(KeyCode.ESCAPE);
+      assertThat(hands.has("#parameter-form")).isFalse();
+      hands.click("#parameter-of-times");
+      hands.click("#parameter-remove");
+      assertThat(hands.text("#parameters")).contains("None yet");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(hands.text("#parameters")).contains("times");
+    }
+  }
+
   /** What a script changes is seen in runs on copies, and said beside it. */
   @Test
   void whatAScriptChangesIsLearntAndSaid() throws Exception {

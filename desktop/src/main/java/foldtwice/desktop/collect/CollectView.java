@@ -283,7 +283,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
       right.getChildren().setAll(running);
       running.show(current, before);
     }
-    if (keysBeside) {
+    if (keysBeside && !Parts.hasKeys(right)) {
       keysBack(of); // what had the keys may be gone
     }
   }

@@ -8,9 +8,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
 import foldtwice.routine.Card;
-import foldtwice.routine.Kind;
 import foldtwice.routine.Manner;
-import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Target;
 import foldtwice.routine.Yardstick;
@@ -45,17 +43,21 @@ final class FactsPanel extends VBox {
 
   private final Session session;
   private final Consumer<String> onBinding;
+  private final ParameterList parameters;
 
   FactsPanel(Session session, Consumer<String> onBinding) {
     this.session = session;
     this.onBinding = onBinding;
+    this.parameters = new ParameterList(session);
     setId("facts");
     setSpacing(5);
+    heading("facts.parameters");
+    getChildren().add(parameters);
   }
 
   void show(Snapshot now, Routine macro) {
-    getChildren().clear();
-    parameters(macro);
+    getChildren().remove(2, getChildren().size()); // the parameters stay: one may be typed
+    parameters.show(now, macro);
     changes(now, macro);
     manner(macro);
     bindings(now, macro);
@@ -128,39 +130,6 @@ final class FactsPanel extends VBox {
 
   private void fact(String key, String says, String... styles) {
     fact(key, Parts.wrapped(says, styles));
-  }
-
-  private void parameters(Routine macro) {
-    heading("facts.parameters");
-    if (macro.parameters().isEmpty()) {
-      getChildren().add(Parts.wrapped(Ui.text("facts.noparameters"), "soft"));
-    }
-    for (Parameter p : macro.parameters()) {
-      Label name = Parts.label(p.name(), "argument");
-      name.setMinWidth(USE_PREF_SIZE);
-      Label kind = Parts.wrapped(range(p), "mono");
-      HBox.setHgrow(kind, javafx.scene.layout.Priority.ALWAYS);
-      kind.setMaxWidth(Double.MAX_VALUE);
-      kind.setAlignment(Pos.CENTER_RIGHT);
-      HBox row = new HBox(8, name, kind);
-      row.setId("parameter-" + p.name().replace(' ', '-'));
-      row.getStyleClass().add("why-row");
-      row.setAlignment(Pos.CENTER_LEFT);
-      getChildren().add(row);
-    }
-  }
-
-  private static String range(Parameter p) {
-    String value = Words.value(p, p.otherwise());
-    return switch (p.kind()) {
-      case Kind.Distance(var least, var most, var step) ->
-          Ui.text("facts.range", value, least.shown(), most.shown());
-      case Kind.Count(long least, long most) -> Ui.text("facts.range", value, least, most);
-      case Kind.Measure(var least, var most, var step) ->
-          Ui.text("facts.range", value, least.shown(), most.shown());
-      case Kind.Choice(List<String> options) -> String.join(", ", options);
-      default -> value;
-    };
   }
 
   private void changes(Snapshot now, Routine macro) {

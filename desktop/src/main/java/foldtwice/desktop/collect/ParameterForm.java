@@ -1,0 +1,167 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Ui;
+import foldtwice.routine.Parameter;
+import foldtwice.shape.ParameterText;
+import foldtwice.shape.ParameterText.Sort;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** A parameter's name, kind, default and range, to be changed in place. */
+final class ParameterForm extends VBox {
+
+  /** What can come of it. */
+  interface Ways {
+    void keep(Parameter parameter);
+
+    void remove();
+
+    void leave();
+  }
+
+  private final ComboBox<Sort> sort = new ComboBox<>();
+  private final Map<String, TextField> fields = new LinkedHashMap<>();
+  private final VBox rows = new VBox(4);
+  private final Label wrong = Parts.wrapped("", "blocks");
+  private final Ways ways;
+
+  /**
+   * @param isNew true when it is not there yet, and so cannot be removed
+   */
+  ParameterForm(ParameterText text, boolean isNew, Ways ways) {
+    this.ways = ways;
+    setId("parameter-form");
+    setSpacing(6);
+    getStyleClass().add("parameter-form");
+    sort.setId("parameter-kind");
+    sort.getItems().setAll(Sort.values());
+    sort.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Sort s) {
+            return s == null ? "" : Ui.text("parameter.kind." + s);
+          }
+
+          @Override
+          public Sort fromString(String s) {
+            return sort.getValue();
+          }
+        });
+    wrong.setId("parameter-wrong");
+    FlowPane buttons =
+        new FlowPane(
+            8,
+            6,
+            Parts.button("parameter-keep", Ui.text("parameter.keep"), this::keep, "main"),
+            Parts.button("parameter-leave", Ui.text("parameter.leave"), ways::leave));
+    if (!isNew) {
+      buttons
+          .getChildren()
+          .add(Parts.button("parameter-remove", Ui.text("parameter.remove"), ways::remove, "link"));
+    }
+    getChildren().addAll(rows, wrong, buttons);
+    show(text);
+    Parts.onChosen(
+        sort,
+        () -> {
+          if (sort.getValue() != shown) {
+            show(ParameterText.fresh(fields.get("name").getText(), sort.getValue()));
+          }
+        });
+    addEventHandler(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE) {
+            e.consume();
+            ways.leave();
+          }
+        });
+  }
+
+  private Sort shown;
+
+  private void show(ParameterText text) {
+    shown = text.sort();
+    sort.setValue(shown);
+    fields.clear();
+    rows.getChildren().clear();
+    field("name", text.name());
+    var kind = Parts.fact(Ui.text("parameter.kind"), sort);
+    kind.setAlignment(Pos.CENTER_LEFT);
+    rows.getChildren().add(kind);
+    field("default", text.otherwise());
+    if (shown.hasRange()) {
+      field("least", text.least());
+      field("most", text.most());
+    }
+    if (shown.hasStep()) {
+      field("step", text.step());
+    }
+    if (shown == Sort.CHOICE) {
+      field("options", text.options());
+    }
+    wrong.setVisible(false);
+    wrong.setManaged(false);
+  }
+
+  private void field(String name, String text) {
+    TextField field = new TextField(text);
+    field.setId("parameter-" + name);
+    field.setAccessibleText(Ui.text("parameter." + name));
+    field.setMinWidth(0);
+    if (name.equals("least") || name.equals("most") || name.equals("step")) {
+      field.setPromptText(Ui.text("parameter.usual"));
+    }
+    field.setOnAction(e -> keep());
+    fields.put(name, field);
+    var row = Parts.fact(Ui.text("parameter." + name), field);
+    row.setAlignment(Pos.CENTER_LEFT);
+    rows.getChildren().add(row);
+  }
+
+  private String typed(String field) {
+    TextField at = fields.get(field);
+    return at == null ? "" : at.getText();
+  }
+
+  private void keep() {
+    ParameterText text =
+        new ParameterText(
+            typed("name"),
+            sort.getValue(),
+            typed("default"),
+            typed("least"),
+            typed("most"),
+            typed("step"),
+            typed("options"));
+    try {
+      ways.keep(text.read());
+    } catch (ParameterText.FieldException e) {
+      refuse(e.field(), e.getMessage());
+    }
+  }
+
+  /** Says which field does not fit and what it should hold. */
+  void refuse(String field, String why) {
+    wrong.setText(Ui.text("parameter.wrong", Ui.text("parameter." + field), why));
+    wrong.setVisible(true);
+    wrong.setManaged(true);
+    fields.get(field).requestFocus();
+  }
+
+  @Override
+  public void requestFocus() {
+    fields.get("name").requestFocus();
+    fields.get("name").selectAll();
+  }
+}

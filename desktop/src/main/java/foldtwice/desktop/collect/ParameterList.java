@@ -1,0 +1,187 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.library.Parameters;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.shape.ParameterText;
+import foldtwice.words.Words;
+import java.util.List;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The parameters of a routine; each opens to be changed. */
+final class ParameterList extends VBox {
+
+  private final Session session;
+  private Snapshot now;
+  private Routine routine;
+
+  /** The one that is open; a new one has an empty name; null when none is. */
+  private String open;
+
+  ParameterList(Session session) {
+    this.session = session;
+    setId("parameters");
+    setSpacing(5);
+  }
+
+  void show(Snapshot now, Routine routine) {
+    boolean same = this.routine != null && this.routine.id().equals(routine.id());
+    if (same && routine.parameters().equals(this.routine.parameters())) {
+      this.now = now;
+      this.routine = routine;
+      return; // what is being typed stays, and so do the keys
+    }
+    this.now = now;
+    this.routine = routine;
+    open = null;
+    fill();
+  }
+
+  private void fill() {
+    if (Parts.hasKeys(this)) {
+      requestFocus(); // before the node that has the keys is gone
+    }
+    getChildren().clear();
+    if (routine.parameters().isEmpty() && open == null) {
+      String hint =
+          routine instanceof Routine.Macro ? "facts.noparameters" : "facts.noparameters.source";
+      getChildren().add(Parts.wrapped(Ui.text(hint), "soft"));
+    }
+    for (Parameter p : routine.parameters()) {
+      getChildren().add(p.name().equals(open) ? form(Optional.of(p)) : row(p));
+    }
+    if ("".equals(open)) {
+      getChildren().add(form(Optional.empty()));
+    } else {
+      getChildren()
+          .add(Parts.button("add-parameter", Ui.text("parameter.add"), () -> openUp(""), "link"));
+    }
+  }
+
+  private Node row(Parameter p) {
+    Label name = Parts.label(p.name(), "argument");
+    name.setMinWidth(USE_PREF_SIZE);
+    Label kind = Parts.wrapped(range(p), "mono");
+    HBox.setHgrow(kind, Priority.ALWAYS);
+    kind.setMaxWidth(Double.MAX_VALUE);
+    kind.setAlignment(Pos.CENTER_RIGHT);
+    HBox row = new HBox(8, name, kind);
+    row.setId("parameter-of-" + p.name().replace(' ', '-'));
+    row.getStyleClass().addAll("why-row", "to-binding");
+    row.setAlignment(Pos.CENTER_LEFT);
+    row.setFocusTraversable(true);
+    row.setAccessibleText(Ui.text("parameter.change", p.name()));
+    row.setOnMouseClicked(e -> openUp(p.name()));
+    row.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
+            e.consume();
+            openUp(p.name());
+          }
+        });
+    return row;
+  }
+
+  private void openUp(String name) {
+    open = name;
+    fill();
+    lookup("#parameter-form").requestFocus();
+  }
+
+  /** Closes what is open; the keys go to the row of this name. */
+  private void close(String then) {
+    open = null;
+    fill();
+    String id = then.isEmpty() ? "#add-parameter" : "#parameter-of-" + then.replace(' ', '-');
+    Platform.runLater(() -> Optional.ofNullable(lookup(id)).ifPresent(Node::requestFocus));
+  }
+
+  private ParameterForm form(Optional<Parameter> was) {
+    ParameterText text =
+        was.map(ParameterText::of)
+            .orElseGet(() -> ParameterText.fresh(freeName(), ParameterText.Sort.TEXT));
+    ParameterForm[] form = new ParameterForm[1];
+    form[0] =
+        new ParameterForm(
+            text,
+            was.isEmpty(),
+            new ParameterForm.Ways() {
+              @Override
+              public void keep(Parameter parameter) {
+                if (isTaken(parameter.name(), was)) {
+                  form[0].refuse("name", Ui.text("parameter.taken", parameter.name()));
+                } else {
+                  put(was, parameter);
+                }
+              }
+
+              @Override
+              public void remove() {
+                Parameter gone = was.orElseThrow();
+                String said = Ui.text("said.noparameter", gone.name());
+                Edit edit = Parameters.remove(now.library(), routine, gone);
+                session.make(edit, said);
+                close("");
+              }
+
+              @Override
+              public void leave() {
+                close(open);
+              }
+            });
+    return form[0];
+  }
+
+  private boolean isTaken(String name, Optional<Parameter> was) {
+    return was.filter(p -> p.name().equals(name)).isEmpty() && routine.parameter(name).isPresent();
+  }
+
+  private void put(Optional<Parameter> was, Parameter is) {
+    Edit edit =
+        was.map(
+                p ->
+                    Parameters.change(
+                        now.library(),
+                        routine,
+                        p,
+                        new Parameter(is.name(), is.kind(), is.otherwise(), p.extras())))
+            .orElseGet(() -> Parameters.add(routine, is));
+    session.make(edit, Ui.text("said.parameter", is.name()));
+    close(is.name());
+  }
+
+  private String freeName() {
+    String name = Ui.text("parameter.fresh");
+    for (int i = 2; routine.parameter(name).isPresent(); i++) {
+      name = Ui.text("parameter.fresh") + " " + i;
+    }
+    return name;
+  }
+
+  private static String range(Parameter p) {
+    String value = Words.value(p, p.otherwise());
+    return switch (p.kind()) {
+      case Kind.Distance(var least, var most, var step) ->
+          Ui.text("facts.range", value, least.shown(), most.shown());
+      case Kind.Count(long least, long most) -> Ui.text("facts.range", value, least, most);
+      case Kind.Measure(var least, var most, var step) ->
+          Ui.text("facts.range", value, least.shown(), most.shown());
+      case Kind.Choice(List<String> options) -> String.join(", ", options);
+      default -> value.isEmpty() ? p.kind().allowed() : value;
+    };
+  }
+}
