@@ -12,8 +12,10 @@ import foldtwice.place.Rule;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
+import foldtwice.trigger.Direction;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Shape;
+import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -40,7 +42,7 @@ public final class Fixture {
     java.util.List<NativeCommand> commands = new java.util.ArrayList<>();
     for (String row : rows) {
       String[] f = row.split(" ", 3);
-      List<Trigger> triggers = f.length < 3 ? List.of() : List.of(Notation.read(f[2]));
+      List<Trigger> triggers = f.length < 3 ? List.of() : List.of(trigger(f[2]));
       if (f[0].equals("mine")) {
         bindings.put(row, new Binding(row, "r", place(f[1]), triggers, Map.of(), 1, Extras.NONE));
       } else {
@@ -80,10 +82,29 @@ public final class Fixture {
         "test",
         Map.of("app", app),
         Map.of("s", station()),
+        Map.of(),
         Map.of("r", routine),
         bindings,
         Map.of(),
         Extras.NONE);
+  }
+
+  /** Keys in their notation, or {@code held A}, {@code up A}, {@code pad k1}, {@code drag left}. */
+  public static Trigger trigger(String written) {
+    String[] f = written.split(" ", 2);
+    return switch (f[0]) {
+      case "held" -> new Trigger.Held(stroke(f[1]), Trigger.Edge.DOWN);
+      case "up" -> new Trigger.Held(stroke(f[1]), Trigger.Edge.UP);
+      case "pad" -> new Trigger.PadKey("pad", "", f[1], Trigger.Way.TAP);
+      case "drag" ->
+          new Trigger.Gesture(
+              Trigger.PointerButton.RIGHT, List.of(Direction.of(f[1]).orElseThrow()));
+      default -> Notation.read(written);
+    };
+  }
+
+  private static Stroke stroke(String written) {
+    return Notation.read(written).strokes().getFirst();
   }
 
   public static Station station() {
@@ -93,6 +114,7 @@ public final class Fixture {
         "us",
         Shape.ANSI,
         List.of(new Station.Reserved(Notation.read("Logo+L"), "lock")),
+        List.of(),
         List.of(),
         Extras.NONE);
   }

@@ -7,7 +7,7 @@ import foldtwice.place.Place;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Resolver;
 import foldtwice.trigger.Notation;
-import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
@@ -43,11 +43,15 @@ public final class RandomClaims {
     return new Binding(id, "r", place, List.of(trigger(random)), Map.of(), 1, Extras.NONE);
   }
 
-  public static Trigger.Keys trigger(Random random) {
-    return Notation.read(keys(random));
+  public static Trigger trigger(Random random) {
+    return Fixture.trigger(keys(random));
   }
 
+  /** Keys mostly; one in eight is held, comes up, or is no key at all. */
   private static String keys(Random random) {
+    if (random.nextInt(8) == 0) {
+      return one(random, List.of("held A", "held Alt+A", "up A", "up Alt+A", "pad k1", "drag up"));
+    }
     List<String> strokes = new ArrayList<>();
     for (int i = random.nextInt(3); i >= 0; i--) {
       strokes.add(one(random, STROKES));
@@ -59,7 +63,7 @@ public final class RandomClaims {
     return one(random, keymap.states());
   }
 
-  public static List<Press> presses(Random random, Keymap keymap) {
+  public static List<Signal> presses(Random random, Keymap keymap) {
     return keymap.paths(trigger(random)).getFirst();
   }
 

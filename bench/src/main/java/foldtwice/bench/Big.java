@@ -71,6 +71,7 @@ final class Big {
         "big",
         applications,
         Map.of("s", station()),
+        Map.of(),
         Map.of(routine.id(), routine),
         all,
         Map.of(),
@@ -84,6 +85,7 @@ final class Big {
         "us",
         Shape.ISO,
         List.of(new Station.Reserved(Notation.read("Logo+L"), "lock")),
+        List.of(),
         List.of(),
         Extras.NONE);
   }

@@ -16,7 +16,7 @@ import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
-import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.io.PrintWriter;
@@ -99,7 +99,7 @@ final class PressKeys implements Callable<Integer> {
     return named;
   }
 
-  private List<Press> presses(Keymap keymap, Station station) throws Unusable {
+  private List<Signal> presses(Keymap keymap, Station station) throws Unusable {
     try {
       Trigger.Keys trigger = Notation.read(keys);
       return keymap.paths(trigger).stream()
@@ -119,7 +119,7 @@ final class PressKeys implements Callable<Integer> {
     }
   }
 
-  private static Pressed press(Keymap keymap, Place state, List<Press> presses) {
+  private static Pressed press(Keymap keymap, Place state, List<Signal> presses) {
     List<Outcome> outcomes = Resolver.outcomes(keymap, state, presses);
     Optional<Claim> fired =
         outcomes.stream()

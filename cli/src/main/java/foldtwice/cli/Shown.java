@@ -7,8 +7,11 @@ import foldtwice.resolve.Claim;
 import foldtwice.resolve.Owner;
 import foldtwice.trigger.FileNotation;
 import foldtwice.trigger.Key;
+import foldtwice.trigger.Lift;
+import foldtwice.trigger.Motion;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import foldtwice.trigger.Stroke;
 import foldtwice.words.Words;
 import java.util.List;
@@ -24,6 +27,7 @@ final class Shown {
       case Owner.Yours(String id) -> out.put("binding", id);
       case Owner.Native(String application, String command) ->
           out.put("native", application + "/" + command);
+      case Owner.Menu(String menu) -> out.put("menu", menu);
       case Owner.Desktop(String what) -> out.put("desktop", what);
     }
     return out.put("name", words.owner(claim.owner()))
@@ -31,10 +35,21 @@ final class Shown {
         .put("place", claim.place().id());
   }
 
-  /** Presses by position, in the notation of files. */
-  static ArrayNode presses(List<Press> presses) {
+  /** Presses by position, in the notation of files; what is no press in words. */
+  static ArrayNode presses(List<Signal> signals) {
     ArrayNode out = Json.object().arrayNode();
-    presses.forEach(p -> out.add(FileNotation.write(new Stroke(p.held(), new Key.At(p.code())))));
+    for (Signal s : signals) {
+      out.add(
+          switch (s) {
+            case Press p -> stroke(p);
+            case Lift(Press p) -> stroke(p) + " up";
+            case Motion(var trigger) -> Notation.write(trigger);
+          });
+    }
     return out;
+  }
+
+  private static String stroke(Press p) {
+    return FileNotation.write(new Stroke(p.held(), new Key.At(p.code())));
   }
 }

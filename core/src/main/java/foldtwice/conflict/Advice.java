@@ -23,14 +23,14 @@ import java.util.stream.Stream;
  * @param conflicts what the audit would find, the heaviest first; empty means free
  * @param elsewhere who else has the same presses, in places where they cannot meet
  */
-public record Advice(Trigger.Keys trigger, List<Conflict> conflicts, List<Claim> elsewhere) {
+public record Advice(Trigger trigger, List<Conflict> conflicts, List<Claim> elsewhere) {
 
   /**
    * Advice on giving a binding this trigger in its place.
    *
    * @param keymap compiled from the library
    */
-  public static Advice on(Library library, Keymap keymap, Binding binding, Trigger.Keys trigger) {
+  public static Advice on(Library library, Keymap keymap, Binding binding, Trigger trigger) {
     Keymap candidate = candidate(library, keymap, binding, trigger);
     Claim claim = Keymap.claims(binding.withTriggers(List.of(trigger))).getFirst();
     List<Place> here = candidate.statesOf(binding.place());
@@ -43,7 +43,7 @@ public record Advice(Trigger.Keys trigger, List<Conflict> conflicts, List<Claim>
   }
 
   private static Keymap candidate(
-      Library library, Keymap keymap, Binding binding, Trigger.Keys trigger) {
+      Library library, Keymap keymap, Binding binding, Trigger trigger) {
     Binding present = library.bindings().get(binding.id());
     if (present != null
         && present.place().equals(binding.place())

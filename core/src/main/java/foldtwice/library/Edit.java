@@ -5,6 +5,7 @@ import foldtwice.place.Application;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
 import foldtwice.routine.Routine;
+import foldtwice.surface.Surface;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -49,6 +50,16 @@ public sealed interface Edit {
   /** Takes a routine out. Bindings to it stay and are drafts. */
   record RemoveRoutine(String id) implements Edit {}
 
+  /** Puts a device, a toolbar or a radial menu, in place of the one with its id or as the last. */
+  record PutSurface(Surface surface, int at) implements Edit {
+    public PutSurface(Surface surface) {
+      this(surface, Integer.MAX_VALUE);
+    }
+  }
+
+  /** Removes a device, a toolbar or a radial menu. */
+  record RemoveSurface(String id) implements Edit {}
+
   /**
    * Notes what a person found out about a native command, or that nothing is known. Nothing happens
    * when there is no such command.
@@ -71,6 +82,9 @@ public sealed interface Edit {
       case PutRoutine(Routine routine, int at) ->
           library.withRoutines(put(library.routines(), routine.id(), routine, at));
       case RemoveRoutine(String id) -> library.withRoutines(without(library.routines(), id));
+      case PutSurface(Surface surface, int at) ->
+          library.withSurfaces(put(library.surfaces(), surface.id(), surface, at));
+      case RemoveSurface(String id) -> library.withSurfaces(without(library.surfaces(), id));
       case Find(String application, String command, Optional<Finding> finding) ->
           command(library, application, command)
               .map(
@@ -108,6 +122,16 @@ public sealed interface Edit {
         yield old == null
             ? new Together(List.of())
             : new PutRoutine(old, List.copyOf(before.routines().keySet()).indexOf(id));
+      }
+      case PutSurface(Surface surface, int at) -> {
+        Surface old = before.surfaces().get(surface.id());
+        yield old == null ? new RemoveSurface(surface.id()) : new PutSurface(old);
+      }
+      case RemoveSurface(String id) -> {
+        Surface old = before.surfaces().get(id);
+        yield old == null
+            ? new Together(List.of())
+            : new PutSurface(old, List.copyOf(before.surfaces().keySet()).indexOf(id));
       }
       case Find(String application, String command, Optional<Finding> finding) ->
           command(before, application, command)

@@ -11,6 +11,10 @@ import foldtwice.place.Station;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
+import foldtwice.surface.Device;
+import foldtwice.surface.RadialMenu;
+import foldtwice.surface.Surface;
+import foldtwice.surface.Toolbar;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -27,6 +31,7 @@ public record Library(
     String name,
     Map<String, Application> applications,
     Map<String, Station> stations,
+    Map<String, Surface> surfaces,
     Map<String, Routine> routines,
     Map<String, Binding> bindings,
     Map<String, Proof> proofs,
@@ -35,6 +40,7 @@ public record Library(
   public Library {
     applications = ordered(applications);
     stations = ordered(stations);
+    surfaces = ordered(surfaces);
     routines = ordered(routines);
     bindings = ordered(bindings);
     proofs = ordered(proofs);
@@ -54,11 +60,35 @@ public record Library(
 
   /** A library of this name with nothing in it. */
   public static Library empty(String name) {
-    return new Library(name, Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Extras.NONE);
+    return new Library(
+        name, Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Extras.NONE);
   }
 
   public Optional<Routine> routineOf(Binding binding) {
     return Optional.ofNullable(routines.get(binding.routine()));
+  }
+
+  /** The devices among the surfaces. */
+  public List<Device> devices() {
+    return of(Device.class);
+  }
+
+  /** The toolbars among the surfaces. */
+  public List<Toolbar> toolbars() {
+    return of(Toolbar.class);
+  }
+
+  /** The radial menus among the surfaces. */
+  public List<RadialMenu> menus() {
+    return of(RadialMenu.class);
+  }
+
+  private <T> List<T> of(Class<T> kind) {
+    return surfaces.values().stream().filter(kind::isInstance).map(kind::cast).toList();
+  }
+
+  public Optional<Device> device(String id) {
+    return surfaces.get(id) instanceof Device d ? Optional.of(d) : Optional.empty();
   }
 
   /** The argument a binding gives, or the parameter's default. */
@@ -135,15 +165,19 @@ public record Library(
   Library with(Application application) {
     LinkedHashMap<String, Application> others = new LinkedHashMap<>(applications);
     others.put(application.id(), application);
-    return new Library(name, others, stations, routines, bindings, proofs, extras);
+    return new Library(name, others, stations, surfaces, routines, bindings, proofs, extras);
   }
 
   Library withBindings(LinkedHashMap<String, Binding> others) {
-    return new Library(name, applications, stations, routines, others, proofs, extras);
+    return new Library(name, applications, stations, surfaces, routines, others, proofs, extras);
+  }
+
+  Library withSurfaces(LinkedHashMap<String, Surface> others) {
+    return new Library(name, applications, stations, others, routines, bindings, proofs, extras);
   }
 
   Library withRoutines(LinkedHashMap<String, Routine> others) {
-    return new Library(name, applications, stations, others, bindings, proofs, extras);
+    return new Library(name, applications, stations, surfaces, others, bindings, proofs, extras);
   }
 
   /** The same library, with a binding seen to fire. */
@@ -154,6 +188,6 @@ public record Library(
   }
 
   Library withProofs(Map<String, Proof> others) {
-    return new Library(name, applications, stations, routines, bindings, others, extras);
+    return new Library(name, applications, stations, surfaces, routines, bindings, others, extras);
   }
 }

@@ -31,9 +31,9 @@ public sealed interface Rule {
     }
   }
 
-  /** True when this rule has nothing against the trigger. */
-  default boolean accepts(Trigger.Keys trigger) {
-    List<Stroke> strokes = trigger.strokes();
+  /** True when this rule has nothing against the trigger; rules speak of keys only. */
+  default boolean accepts(Trigger trigger) {
+    List<Stroke> strokes = trigger.keyStrokes();
     return switch (this) {
       case MostStrokes(int count) -> strokes.size() <= count;
       case HoldsOneOf(Modifiers wanted) ->

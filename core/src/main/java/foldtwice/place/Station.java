@@ -10,6 +10,7 @@ import java.util.List;
  *
  * @param layout id of the keyboard layout in use
  * @param installed versions and add-ons of the applications
+ * @param devices ids of the devices that are plugged in
  * @param reserved triggers the desktop takes before any program sees them
  */
 public record Station(
@@ -19,6 +20,7 @@ public record Station(
     Shape shape,
     List<Reserved> reserved,
     List<Installed> installed,
+    List<String> devices,
     Extras extras) {
 
   /** A trigger the desktop keeps, and what it does with it. */
@@ -36,5 +38,6 @@ public record Station(
   public Station {
     reserved = List.copyOf(reserved);
     installed = List.copyOf(installed);
+    devices = List.copyOf(devices);
   }
 }

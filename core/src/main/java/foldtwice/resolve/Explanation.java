@@ -1,7 +1,7 @@
 package foldtwice.resolve;
 
 import foldtwice.place.Place;
-import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -11,7 +11,7 @@ import java.util.List;
  * @param presses the strokes that were looked at together
  * @param layers who looked, in order
  */
-public record Explanation(Place state, List<Press> presses, List<LayerReport> layers) {
+public record Explanation(Place state, List<Signal> presses, List<LayerReport> layers) {
 
   /** What one layer did with the strokes. */
   public enum Verdict {
@@ -44,7 +44,7 @@ public record Explanation(Place state, List<Press> presses, List<LayerReport> la
   public record LayerReport(Layer layer, Verdict verdict, List<Claim> claims, List<Claim> behind) {}
 
   /** Explains what these strokes, pressed one after the other in time, come to. */
-  public static Explanation of(Keymap keymap, Place state, List<Press> presses) {
+  public static Explanation of(Keymap keymap, Place state, List<Signal> presses) {
     StateMap map = keymap.at(state);
     Node node = map.walk(presses);
     List<LayerReport> reports = new ArrayList<>();
@@ -57,7 +57,10 @@ public record Explanation(Place state, List<Press> presses, List<LayerReport> la
       waiting |= report.verdict == Verdict.WAITS;
     }
     if (map.takesText()) {
-      boolean types = !taken && !waiting && map.layout().types(presses.getFirst()).isPresent();
+      boolean types =
+          !taken
+              && !waiting
+              && presses.getFirst().asPress().flatMap(map.layout()::types).isPresent();
       reports.add(
           new LayerReport(
               new Layer.TextEntry(), types ? Verdict.TYPES : Verdict.PASSES, List.of(), List.of()));
@@ -70,7 +73,7 @@ public record Explanation(Place state, List<Press> presses, List<LayerReport> la
       StateMap map,
       Node node,
       int layer,
-      List<Press> presses,
+      List<Signal> presses,
       boolean taken,
       boolean waiting) {
     Layer at = map.layers().get(layer);
@@ -82,7 +85,7 @@ public record Explanation(Place state, List<Press> presses, List<LayerReport> la
     List<Claim> owners = node == null ? List.of() : node.owners(layer);
     boolean longer = node != null && (node.below & 1L << layer) != 0;
     if (owners.isEmpty()) {
-      boolean live = longer && !taken && layer < node.cut;
+      boolean live = longer && !taken && layer < node.cut && !node.firesAtOnce();
       return new LayerReport(at, live ? Verdict.WAITS : Verdict.PASSES, List.of(), List.of());
     }
     Verdict verdict;

@@ -6,9 +6,10 @@ import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
+import foldtwice.surface.RadialMenu;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Layouts;
-import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -61,6 +62,9 @@ public final class Keymap {
         claims(a, c).forEach(claim -> add(claims, claim, layout));
       }
     }
+    for (RadialMenu m : library.menus()) {
+      claims(m).forEach(claim -> add(claims, claim, layout));
+    }
     for (Binding b : library.bindings().values()) {
       claims(b).forEach(claim -> add(claims, claim, layout));
     }
@@ -74,24 +78,18 @@ public final class Keymap {
   /** What a binding claims. */
   public static List<Claim> claims(Binding binding) {
     Owner owner = new Owner.Yours(binding.id());
-    return binding.triggers().stream()
-        .map(
-            t ->
-                switch (t) {
-                  case Trigger.Keys keys -> new Claim(owner, keys, binding.place());
-                })
-        .toList();
+    return binding.triggers().stream().map(t -> new Claim(owner, t, binding.place())).toList();
   }
 
   private static List<Claim> claims(Application application, NativeCommand command) {
     Owner owner = new Owner.Native(application.id(), command.id());
-    return command.triggers().stream()
-        .map(
-            t ->
-                switch (t) {
-                  case Trigger.Keys keys -> new Claim(owner, keys, command.place());
-                })
-        .toList();
+    return command.triggers().stream().map(t -> new Claim(owner, t, command.place())).toList();
+  }
+
+  /** What a radial menu claims. */
+  public static List<Claim> claims(RadialMenu menu) {
+    Owner owner = new Owner.Menu(menu.id());
+    return menu.opens().stream().map(t -> new Claim(owner, t, menu.place())).toList();
   }
 
   /** The same keymap with one more binding. */
@@ -163,13 +161,13 @@ public final class Keymap {
   }
 
   /** The ways to press a trigger here; empty when the layout cannot type it. */
-  public List<List<Press>> paths(Trigger.Keys trigger) {
-    return Compiled.paths(trigger.strokes(), layout);
+  public List<List<Signal>> paths(Trigger trigger) {
+    return Compiled.paths(trigger, layout);
   }
 
   /** Every claim on the same presses, in any place. */
-  public List<Claim> claimsOn(Trigger.Keys trigger) {
-    List<List<Press>> paths = paths(trigger);
+  public List<Claim> claimsOn(Trigger trigger) {
+    List<List<Signal>> paths = paths(trigger);
     return claims.values().stream()
         .flatMap(List::stream)
         .filter(c -> c.paths().stream().anyMatch(paths::contains))
@@ -178,7 +176,7 @@ public final class Keymap {
   }
 
   /** The claims of one layer on exactly these presses, heard or not. */
-  List<Claim> claimsAt(Layer layer, List<Press> presses) {
+  List<Claim> claimsAt(Layer layer, List<Signal> presses) {
     Place place = layer instanceof Layer.At(Place p) ? p : new Place.Everywhere();
     return claims.getOrDefault(place, List.of()).stream()
         .filter(c -> !(c.claim().owner() instanceof Owner.Desktop))

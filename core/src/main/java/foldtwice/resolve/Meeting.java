@@ -1,7 +1,7 @@
 package foldtwice.resolve;
 
 import foldtwice.place.Place;
-import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -17,7 +17,7 @@ import java.util.Set;
  * @param evidence the presses that show it
  */
 public record Meeting(
-    Fate fate, List<Claim> by, List<Claim> silences, boolean takesTyping, List<Press> evidence) {
+    Fate fate, List<Claim> by, List<Claim> silences, boolean takesTyping, List<Signal> evidence) {
 
   /** How a claim comes off. */
   public enum Fate {
@@ -40,7 +40,7 @@ public record Meeting(
     int layer = map.layerOf(claim);
     List<Meeting> meetings = new ArrayList<>(1);
     if (layer >= 0) {
-      for (List<Press> path : keymap.paths(claim.trigger())) {
+      for (List<Signal> path : keymap.paths(claim.trigger())) {
         if (!map.passesText(layer, path)) {
           meetings.add(of(map, layer, claim, path));
         }
@@ -49,10 +49,10 @@ public record Meeting(
     return meetings;
   }
 
-  private static Meeting of(StateMap map, int layer, Claim claim, List<Press> path) {
+  private static Meeting of(StateMap map, int layer, Claim claim, List<Signal> path) {
     for (int n = 1; n < path.size(); n++) {
       Node before = map.walk(path.subList(0, n));
-      if (before.firstLayer() <= layer) {
+      if (before.firstLayer() <= layer || before.firesAtOnce()) {
         return new Meeting(
             Fate.CUT_SHORT, before.owners(before.firstLayer()), List.of(), false, path);
       }
@@ -68,7 +68,7 @@ public record Meeting(
       return new Meeting(Fate.SHARED, others, List.of(), false, path);
     }
     boolean typing =
-        map.takesText() && path.size() >= 1 && map.layout().types(path.getFirst()).isPresent();
+        map.takesText() && path.getFirst().asPress().flatMap(map.layout()::types).isPresent();
     return new Meeting(Fate.WINS, List.of(), silenced(node, layer, claim), typing, path);
   }
 
@@ -81,7 +81,7 @@ public record Meeting(
       }
     }
     if (node.below != 0) {
-      longer(node, layer, silenced);
+      longer(node, node.firesAtOnce() ? 0 : layer, silenced);
     }
     silenced.removeIf(c -> c.owner().equals(claim.owner()));
     return List.copyOf(silenced);

@@ -1,5 +1,6 @@
 package foldtwice.resolve;
 
+import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -118,6 +119,13 @@ final class Node {
       }
     }
     return yours.isEmpty() ? others : yours;
+  }
+
+  /** Clause 10: a held key fires as it goes down, whatever longer might have come of it. */
+  boolean firesAtOnce() {
+    int first = firstLayer();
+    return first != NO_LAYER
+        && owners(first).stream().anyMatch(c -> c.trigger() instanceof Trigger.Held);
   }
 
   /** The native ones of a layer that yours go before. */

@@ -1,6 +1,6 @@
 package foldtwice.resolve;
 
-import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import java.util.List;
 import java.util.Optional;
 
@@ -28,5 +28,5 @@ public sealed interface Outcome {
   record Typed(String text) implements Outcome {}
 
   /** Nobody claims it; it goes to the application, for which it means nothing. */
-  record Unclaimed(Press press) implements Outcome {}
+  record Unclaimed(Signal signal) implements Outcome {}
 }

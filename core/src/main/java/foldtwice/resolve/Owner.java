@@ -6,6 +6,9 @@ public sealed interface Owner {
   /** A binding of the library. */
   record Yours(String binding) implements Owner {}
 
+  /** A radial menu of the library, which it opens. */
+  record Menu(String menu) implements Owner {}
+
   /** A command an application brings along. */
   record Native(String application, String command) implements Owner {}
 

@@ -2,6 +2,7 @@ package foldtwice.resolve;
 
 import foldtwice.place.Place;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -21,7 +22,7 @@ public final class Resolver {
    * @param pending strokes that may become a sequence
    * @param since when the last of them came, in milliseconds of any clock that only goes forward
    */
-  public record State(Place place, List<Press> pending, long since) {
+  public record State(Place place, List<Signal> pending, long since) {
     public State {
       pending = List.copyOf(pending);
     }
@@ -42,12 +43,15 @@ public final class Resolver {
   }
 
   /**
-   * A key goes down.
+   * A key goes down. Anything else is answered at once, and strokes that wait go on waiting.
    *
    * @throws IllegalArgumentException when the state's place is none the application can be in
    */
-  public Answer press(State state, Press press, long now) {
+  public Answer press(State state, Signal press, long now) {
     StateMap map = keymap.at(state.place);
+    if (!(press instanceof Press)) {
+      return new Answer(state, List.of(alone(map, press)));
+    }
     if (state.pending.isEmpty()) {
       Node node = map.root().child(press.id());
       if (node != null && node.decision instanceof Outcome.Fired fired) {
@@ -55,14 +59,14 @@ public final class Resolver {
       }
     }
     List<Outcome> outcomes = new ArrayList<>(2);
-    List<Press> pending = state.pending;
+    List<Signal> pending = state.pending;
     if (!pending.isEmpty() && now - state.since > TIME_LIMIT_MILLIS) {
       giveUp(map, pending, outcomes);
       pending = List.of();
     }
-    List<Press> strokes = new ArrayList<>(pending);
+    List<Signal> strokes = new ArrayList<>(pending);
     strokes.add(press);
-    List<Press> left = offer(map, strokes, outcomes);
+    List<Signal> left = offer(map, strokes, outcomes);
     return new Answer(new State(state.place, left, now), List.copyOf(outcomes));
   }
 
@@ -77,11 +81,11 @@ public final class Resolver {
   }
 
   /** Everything these strokes come to when they are pressed at once, one after the other. */
-  public static List<Outcome> outcomes(Keymap keymap, Place place, List<Press> presses) {
+  public static List<Outcome> outcomes(Keymap keymap, Place place, List<Signal> presses) {
     Resolver resolver = new Resolver(keymap);
     State state = start(place);
     List<Outcome> outcomes = new ArrayList<>();
-    for (Press p : presses) {
+    for (Signal p : presses) {
       Answer answer = resolver.press(state, p, 0);
       outcomes.addAll(answer.outcomes());
       state = answer.next();
@@ -91,8 +95,8 @@ public final class Resolver {
   }
 
   /** Offers strokes until they fire, wait or are used up; returns those that wait. */
-  private static List<Press> offer(StateMap map, List<Press> strokes, List<Outcome> outcomes) {
-    List<Press> rest = strokes;
+  private static List<Signal> offer(StateMap map, List<Signal> strokes, List<Outcome> outcomes) {
+    List<Signal> rest = strokes;
     while (!rest.isEmpty()) {
       Node node = map.walk(rest);
       switch (node == null ? null : node.decision) {
@@ -111,7 +115,7 @@ public final class Resolver {
   }
 
   /** Clause 7: fires the longest claim held back on the way, or lets the first stroke go. */
-  private static List<Press> breakOff(StateMap map, List<Press> strokes, List<Outcome> outcomes) {
+  private static List<Signal> breakOff(StateMap map, List<Signal> strokes, List<Outcome> outcomes) {
     for (int n = strokes.size() - 1; n > 0; n--) {
       Node node = map.walk(strokes.subList(0, n));
       if (node != null
@@ -125,8 +129,14 @@ public final class Resolver {
     return strokes.subList(1, strokes.size());
   }
 
-  private static void giveUp(StateMap map, List<Press> pending, List<Outcome> outcomes) {
-    List<Press> rest = pending;
+  /** Clause 11: what is no key press is whole at once. */
+  private static Outcome alone(StateMap map, Signal signal) {
+    Node node = map.root().child(signal.id());
+    return node == null || node.decision == null ? new Outcome.Unclaimed(signal) : node.decision;
+  }
+
+  private static void giveUp(StateMap map, List<Signal> pending, List<Outcome> outcomes) {
+    List<Signal> rest = pending;
     while (!rest.isEmpty()) {
       Node node = map.walk(rest);
       switch (node == null ? null : node.decision) {
@@ -143,9 +153,9 @@ public final class Resolver {
     }
   }
 
-  private static Outcome unclaimed(StateMap map, Press press) {
+  private static Outcome unclaimed(StateMap map, Signal press) {
     if (map.takesText()) {
-      Optional<String> text = map.layout().types(press);
+      Optional<String> text = press.asPress().flatMap(map.layout()::types);
       if (text.isPresent()) {
         return new Outcome.Typed(text.get());
       }

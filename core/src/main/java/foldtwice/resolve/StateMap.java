@@ -4,7 +4,10 @@ import foldtwice.place.Application;
 import foldtwice.place.Context;
 import foldtwice.place.Place;
 import foldtwice.trigger.Layout;
+import foldtwice.trigger.Lift;
+import foldtwice.trigger.Motion;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -63,16 +66,16 @@ final class StateMap {
   }
 
   private void add(int layer, Compiled compiled) {
-    for (List<Press> path : compiled.paths()) {
+    for (List<Signal> path : compiled.paths()) {
       if (!passesText(layer, path)) {
         insert(layer, path, compiled.claim());
       }
     }
   }
 
-  private void insert(int layer, List<Press> path, Claim claim) {
+  private void insert(int layer, List<Signal> path, Claim claim) {
     Node node = root;
-    for (Press press : path) {
+    for (Signal press : path) {
       node.below |= 1L << layer;
       node = node.childOrNew(press.id());
     }
@@ -82,21 +85,30 @@ final class StateMap {
   /**
    * Clause 8: while text is typed, only the context itself hears a trigger that begins by typing.
    */
-  boolean passesText(int layer, List<Press> path) {
+  boolean passesText(int layer, List<Signal> path) {
     return takesText
         && !(layers.get(layer) instanceof Layer.Reserved)
         && !(layers.get(layer) instanceof Layer.At(Place place) && place.equals(state))
-        && layout.types(path.getFirst()).isPresent();
+        && types(path.getFirst());
   }
 
-  /** Clauses 2 to 6, from the root downwards. */
+  /** A key that types as it goes down is not heard coming up either. */
+  private boolean types(Signal first) {
+    return switch (first) {
+      case Press p -> layout.types(p).isPresent();
+      case Lift(Press p) -> layout.types(p).isPresent();
+      case Motion m -> false;
+    };
+  }
+
+  /** Clauses 2 to 6 and 10, from the root downwards. */
   private static void decide(Node node, int cut, boolean isRoot) {
     node.cut = cut;
     int first = node.firstLayer();
     if (!isRoot) {
       node.decision = decision(node, first);
     }
-    int next = Math.min(cut, first);
+    int next = node.firesAtOnce() ? 0 : Math.min(cut, first);
     for (Node child : node.children()) {
       decide(child, next, false);
     }
@@ -108,7 +120,7 @@ final class StateMap {
       return longer ? new Outcome.Waiting(Optional.empty()) : null;
     }
     List<Claim> owners = node.owners(first);
-    if (longer) {
+    if (longer && !node.firesAtOnce()) {
       return new Outcome.Waiting(
           owners.size() == 1 ? Optional.of(owners.getFirst()) : Optional.empty());
     }
@@ -138,9 +150,9 @@ final class StateMap {
   }
 
   /** The node these presses lead to; null when nobody claims anything there. */
-  Node walk(List<Press> presses) {
+  Node walk(List<Signal> presses) {
     Node node = root;
-    for (Press press : presses) {
+    for (Signal press : presses) {
       node = node.child(press.id());
       if (node == null) {
         return null;

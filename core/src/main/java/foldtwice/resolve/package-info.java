@@ -25,6 +25,11 @@
  *   <li><b>Characters and positions.</b> A trigger by character is the press that makes the
  *       character on the station's layout, with the Shift or AltGr it takes; one the layout cannot
  *       make is never heard.
+ *   <li><b>Held keys.</b> A held key fires as it goes down: it never waits, and whatever longer
+ *       begins with its stroke is cut short in every layer.
+ *   <li><b>What is no key.</b> A key of a pad, a dial, a gesture, a button, a choice, and a key
+ *       going up, are whole at once: they pass the layers like a single stroke and leave a sequence
+ *       that waits alone.
  * </ol>
  *
  * <p>{@link foldtwice.resolve.Keymap} is the compiled table, {@link foldtwice.resolve.Resolver} the

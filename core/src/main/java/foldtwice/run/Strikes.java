@@ -9,7 +9,7 @@ import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Notation;
-import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Optional;
@@ -19,7 +19,7 @@ public record Strikes(Library library, Keymap keymap) implements Around.Keys {
 
   @Override
   public Around.Struck strike(Trigger.Keys keys, Computer computer) {
-    List<List<Press>> paths = keymap.paths(keys);
+    List<List<Signal>> paths = keymap.paths(keys);
     if (paths.isEmpty()) {
       return new Around.Struck.Done(
           "",
@@ -58,6 +58,9 @@ public record Strikes(Library library, Keymap keymap) implements Around.Keys {
     return switch (owner) {
       case Owner.Desktop(String what) -> new Around.Struck.Done(what, Reply.QUIET);
       case Owner.Native n -> new Around.Struck.Done(n.command(), front.fire(n.command()));
+      case Owner.Menu(String menu) ->
+          new Around.Struck.Done(
+              menu, new Reply.Refused("what does not wait for a hand", "a radial menu"));
       case Owner.Yours(String id) -> {
         Binding binding = library.bindings().get(id);
         Optional<Routine> routine = library.routineOf(binding);

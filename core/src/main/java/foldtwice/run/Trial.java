@@ -9,10 +9,18 @@ import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
 import foldtwice.routine.Routine;
+import foldtwice.surface.Device;
+import foldtwice.surface.Page;
+import foldtwice.surface.RadialMenu;
 import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Motion;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
+import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 
@@ -50,11 +58,20 @@ public final class Trial {
     /** Several bindings claim it, so none fired. */
     record Undecided(List<Claim> claims) implements Effect {}
 
+    /** A radial menu opens around the pointer. */
+    record Opened(RadialMenu menu) implements Effect {}
+
+    /** A device shows another page. */
+    record Turned(Device device, Page page) implements Effect {}
+
+    /** A device typed keys of itself; what came of them follows. */
+    record Sent(Device device, Trigger.Keys keys) implements Effect {}
+
     /** It means nothing here. */
-    record Nothing(Press press) implements Effect {}
+    record Nothing(Signal signal) implements Effect {}
   }
 
-  /** A press, why it came out as it did, and what it did. */
+  /** A signal, why it came out as it did, and what it did. */
   public record Result(Optional<Explanation> explanation, List<Effect> effects) {}
 
   private final Library library;
@@ -63,26 +80,34 @@ public final class Trial {
   private final Consumer<Run> driver;
   private final Scripts scripts;
   private final Resolver resolver;
+  private final Map<String, String> pages;
   private Resolver.State state;
 
   /** A trial in which every run is run to its end at once; for simulated time. */
   public Trial(Library library, Keymap keymap, Computer computer, Scripts scripts) {
-    this(library, keymap, computer, scripts, Run::toEnd);
+    this(library, keymap, computer, scripts, new HashMap<>(), Run::toEnd);
   }
 
   /**
    * A trial of whatever is in front.
    *
    * @param scripts what runs scripts
+   * @param pages by device, the id of the page it shows; kept up to date
    * @param driver gets each run that is set off, and takes its steps
    */
   public Trial(
-      Library library, Keymap keymap, Computer computer, Scripts scripts, Consumer<Run> driver) {
+      Library library,
+      Keymap keymap,
+      Computer computer,
+      Scripts scripts,
+      Map<String, String> pages,
+      Consumer<Run> driver) {
     this.library = library;
     this.keymap = keymap;
     this.computer = computer;
     this.scripts = scripts;
     this.driver = driver;
+    this.pages = pages;
     this.resolver = new Resolver(keymap);
     this.state = Resolver.start(computer.front().place());
   }
@@ -91,7 +116,7 @@ public final class Trial {
   public Result press(Press press, long now) {
     follow();
     computer.hold(press.held());
-    List<Press> together = new ArrayList<>(state.pending());
+    List<Signal> together = new ArrayList<>(state.pending());
     together.add(press);
     Explanation explanation = Explanation.of(keymap, state.place(), together);
     Result result = take(resolver.press(state, press, now), Optional.of(explanation));
@@ -99,6 +124,59 @@ public final class Trial {
       computer.hold(Modifiers.NONE);
     }
     return result;
+  }
+
+  /** Something is done with another thing than a key, or a key goes up. */
+  public Result signal(Signal signal, long now) {
+    if (signal instanceof Press press) {
+      return press(press, now);
+    }
+    follow();
+    Explanation explanation = Explanation.of(keymap, state.place(), List.of(signal));
+    return take(resolver.press(state, signal, now), Optional.of(explanation));
+  }
+
+  /**
+   * A key of a device is pressed. What the page that shows has it do of itself comes before what is
+   * bound to it.
+   */
+  public Result key(Device device, String key, Trigger.Way way, long now) {
+    Page page = page(device);
+    Optional<Page.Sends> sends = way == Trigger.Way.TAP ? page.sends(key) : Optional.empty();
+    if (sends.isEmpty()) {
+      return signal(new Motion(new Trigger.PadKey(device.id(), page.id(), key, way)), now);
+    }
+    return switch (sends.get()) {
+      case Page.Sends.Turn(String to) -> {
+        Page next = device.page(to).orElse(page);
+        pages.put(device.id(), next.id());
+        yield new Result(Optional.empty(), List.of(new Effect.Turned(device, next)));
+      }
+      case Page.Sends.Chord(Trigger.Keys keys) -> send(device, keys, now);
+    };
+  }
+
+  private Result send(Device device, Trigger.Keys keys, long now) {
+    List<Effect> effects = new ArrayList<>(List.of(new Effect.Sent(device, keys)));
+    Optional<Explanation> last = Optional.empty();
+    for (Signal s : keymap.paths(keys).stream().findFirst().orElse(List.of())) {
+      Result result = signal(s, now);
+      last = result.explanation();
+      effects.addAll(result.effects());
+    }
+    return new Result(last, List.copyOf(effects));
+  }
+
+  /** A dial is turned by one notch, or pushed. */
+  public Result dial(Device device, String dial, Trigger.Turn turn, long now) {
+    return signal(new Motion(new Trigger.Dial(device.id(), page(device).id(), dial, turn)), now);
+  }
+
+  /** The page a device shows. */
+  public Page page(Device device) {
+    return Optional.ofNullable(pages.get(device.id()))
+        .flatMap(device::page)
+        .orElse(device.firstPage());
   }
 
   private static boolean underway(Result result) {
@@ -112,7 +190,7 @@ public final class Trial {
   }
 
   /** The strokes that may still become a sequence. */
-  public List<Press> pending() {
+  public List<Signal> pending() {
     return state.pending();
   }
 
@@ -135,7 +213,7 @@ public final class Trial {
       case Outcome.Waiting(Optional<Claim> otherwise) -> new Effect.Waits(otherwise);
       case Outcome.Undecided(List<Claim> claims) -> new Effect.Undecided(claims);
       case Outcome.Typed(String text) -> new Effect.Typed(text, computer.front().type(text));
-      case Outcome.Unclaimed(Press press) -> new Effect.Nothing(press);
+      case Outcome.Unclaimed(Signal signal) -> new Effect.Nothing(signal);
     };
   }
 
@@ -143,6 +221,12 @@ public final class Trial {
     return switch (owner) {
       case Owner.Desktop(String what) -> new Effect.Kept(what);
       case Owner.Native n -> new Effect.Native(n, computer.front().fire(n.command()));
+      case Owner.Menu(String id) ->
+          library.menus().stream()
+              .filter(m -> m.id().equals(id))
+              .findFirst()
+              .<Effect>map(Effect.Opened::new)
+              .orElseThrow();
       case Owner.Yours(String id) -> {
         Binding binding = library.bindings().get(id);
         Optional<Routine> routine = library.routineOf(binding);

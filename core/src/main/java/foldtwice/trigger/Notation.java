@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Triggers as people read and type them: {@code Ctrl+Shift+M}, {@code L then B}, {@code Alt+.},
@@ -56,11 +57,35 @@ public final class Notation {
 
   private Notation() {}
 
+  /** A trigger in running text; of what is no key, with ids for names. */
   public static String write(Trigger trigger) {
     return switch (trigger) {
       case Trigger.Keys(List<Stroke> strokes) ->
           strokes.stream().map(Notation::write).collect(Collectors.joining(THEN));
+      case Trigger.Held(Stroke stroke, Trigger.Edge edge) ->
+          write(stroke) + (edge == Trigger.Edge.DOWN ? " held" : " let go");
+      case Trigger.PadKey(String device, String page, String key, Trigger.Way way) ->
+          words(device, page, key, way == Trigger.Way.HOLD ? "held" : "");
+      case Trigger.Dial(String device, String page, String dial, Trigger.Turn turn) ->
+          words(device, page, dial, turn.name().toLowerCase(Locale.ROOT));
+      case Trigger.Gesture(Trigger.PointerButton button, List<Direction> strokes) ->
+          words(
+              button.name().toLowerCase(Locale.ROOT),
+              "drag",
+              strokes.stream().map(Direction::id).collect(Collectors.joining(THEN)));
+      case Trigger.Pointer(Trigger.PointerButton button, Modifiers held) ->
+          Stream.concat(
+                  held.list().stream().map(Modifier::word),
+                  Stream.of(words(button.name().toLowerCase(Locale.ROOT), "button")))
+              .collect(Collectors.joining("+"));
+      case Trigger.Radial(String menu, Direction choice) -> words(menu, choice.id());
+      case Trigger.Button(String toolbar, int slot) -> words(toolbar, Integer.toString(slot));
+      case Trigger.AtStart() -> "at start";
     };
+  }
+
+  private static String words(String... words) {
+    return Stream.of(words).filter(w -> !w.isEmpty()).collect(Collectors.joining(" "));
   }
 
   public static String write(Stroke stroke) {

@@ -3,9 +3,9 @@ package foldtwice.trigger;
 /**
  * What a hand really does on a keyboard: a key at a position goes down while modifiers are held.
  */
-public record Press(KeyCode code, Modifiers held) {
+public record Press(KeyCode code, Modifiers held) implements Signal {
 
-  /** A number of its own for each press; dense enough to index tables. */
+  @Override
   public int id() {
     return code.ordinal() << Modifiers.WIDTH | held.bits();
   }

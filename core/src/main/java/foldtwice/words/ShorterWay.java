@@ -83,9 +83,7 @@ public final class ShorterWay {
   }
 
   private static boolean canBeMade(Keymap keymap, Trigger trigger) {
-    return switch (trigger) {
-      case Trigger.Keys keys -> !keymap.paths(keys).isEmpty();
-    };
+    return !keymap.paths(trigger).isEmpty();
   }
 
   /** A routine of the application that takes the very same steps. */

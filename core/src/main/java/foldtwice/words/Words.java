@@ -23,8 +23,10 @@ import foldtwice.shape.Hindrance;
 import foldtwice.shape.Mark;
 import foldtwice.shape.Reading;
 import foldtwice.shape.Touch;
+import foldtwice.surface.Surface;
+import foldtwice.trigger.Direction;
 import foldtwice.trigger.Modifier;
-import foldtwice.trigger.Notation;
+import foldtwice.trigger.Trigger;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Optional;
@@ -52,8 +54,23 @@ public final class Words {
           Optional.ofNullable(library.applications().get(application))
               .flatMap(a -> a.command(id).map(c -> command(a, c)))
               .orElse(id);
+      case Owner.Menu(String id) ->
+          Optional.ofNullable(library.surfaces().get(id)).map(Surface::name).orElse(id);
       case Owner.Desktop(String what) -> what;
     };
+  }
+
+  public static String direction(Direction direction) {
+    return TEXTS.get("direction." + direction);
+  }
+
+  public static String pointerButton(Trigger.PointerButton button) {
+    return TEXTS.get("pointer." + button);
+  }
+
+  /** A trigger in running text, devices and what is on them by their names. */
+  public String trigger(Trigger trigger) {
+    return new TriggerWords(library).of(trigger);
   }
 
   private Optional<NativeCommand> command(Owner.Native n) {
@@ -198,7 +215,7 @@ public final class Words {
             : TEXTS.get("where.some", places(c.places()));
     return TEXTS.get(
         "sentence." + c.kind().id(),
-        Notation.write(c.about().trigger()),
+        trigger(c.about().trigger()),
         owner(c.about().owner()),
         others(c),
         where,

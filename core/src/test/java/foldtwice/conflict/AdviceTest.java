@@ -34,7 +34,7 @@ class AdviceTest {
         library.bindings().isEmpty() || random.nextBoolean()
             ? RandomClaims.binding(random, "new")
             : library.bindings().values().iterator().next();
-    Trigger.Keys trigger = RandomClaims.trigger(random);
+    Trigger trigger = RandomClaims.trigger(random);
     Advice advice = Advice.on(library, Fixture.keymap(library), binding, trigger);
 
     Binding taken = binding.withTriggers(List.of(trigger));
@@ -53,7 +53,7 @@ class AdviceTest {
     Library library = RandomClaims.library(random, 9);
     Keymap keymap = Fixture.keymap(library);
     Binding binding = RandomClaims.binding(random, "new");
-    Trigger.Keys trigger = RandomClaims.trigger(random);
+    Trigger trigger = RandomClaims.trigger(random);
     List<Place> here = keymap.statesOf(binding.place());
     for (Claim c : Advice.on(library, keymap, binding, trigger).elsewhere()) {
       assertThat(keymap.statesOf(c.place())).doesNotContainAnyElementsOf(here);

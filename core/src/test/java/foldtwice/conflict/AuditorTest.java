@@ -13,10 +13,13 @@ import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
+import foldtwice.trigger.Lift;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Motion;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -162,9 +165,9 @@ class AuditorTest {
                             ? c.claims().contains(claim)
                             : c.about().equals(claim))
                 .anyMatch(c -> c.places().contains(state));
-        List<Press> path = keymap.paths(claim.trigger()).getFirst();
+        List<Signal> path = keymap.paths(claim.trigger()).getFirst();
         boolean typing =
-            path.getFirst().held().isEmpty()
+            plain(path.getFirst())
                 && (state.id().equals("app/cell")
                     || state.id().startsWith("app/text")
                     || state.id().equals("app/word"))
@@ -175,7 +178,15 @@ class AuditorTest {
     }
   }
 
-  private static Set<Owner> fired(Keymap keymap, Place state, List<Press> presses) {
+  private static boolean plain(Signal first) {
+    return switch (first) {
+      case Press p -> p.held().isEmpty();
+      case Lift(Press p) -> p.held().isEmpty();
+      case Motion m -> false;
+    };
+  }
+
+  private static Set<Owner> fired(Keymap keymap, Place state, List<Signal> presses) {
     List<Outcome> outcomes = Resolver.outcomes(keymap, state, presses);
     return outcomes.stream()
         .filter(o -> o instanceof Outcome.Fired)

@@ -36,6 +36,7 @@ class ParametersTest {
           "mine",
           Map.of(),
           Map.of(),
+          Map.of(),
           Map.of("m", MACRO),
           Map.of("b", binding("b", 7), "c", binding("c", 50)),
           Map.of(),

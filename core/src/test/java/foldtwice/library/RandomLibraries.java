@@ -31,6 +31,13 @@ import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
 import foldtwice.routine.Yardstick;
+import foldtwice.surface.Device;
+import foldtwice.surface.Face;
+import foldtwice.surface.Page;
+import foldtwice.surface.RadialMenu;
+import foldtwice.surface.Surface;
+import foldtwice.surface.Toolbar;
+import foldtwice.trigger.Direction;
 import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Notation;
@@ -73,6 +80,7 @@ public final class RandomLibraries {
   private Library library() {
     LinkedHashMap<String, Application> applications = new LinkedHashMap<>();
     LinkedHashMap<String, Station> stations = new LinkedHashMap<>();
+    LinkedHashMap<String, Surface> surfaces = new LinkedHashMap<>();
     LinkedHashMap<String, Routine> routines = new LinkedHashMap<>();
     LinkedHashMap<String, Binding> bindings = new LinkedHashMap<>();
     LinkedHashMap<String, Proof> proofs = new LinkedHashMap<>();
@@ -87,7 +95,13 @@ public final class RandomLibraries {
       routines.put(r.id(), r);
     }
     Library places =
-        new Library("", applications, Map.of(), Map.of(), Map.of(), Map.of(), Extras.NONE);
+        new Library(
+            "", applications, Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Extras.NONE);
+    for (Surface s : List.of(device(), toolbar(), menu(one(places.places())))) {
+      if (random.nextBoolean()) {
+        surfaces.put(s.id(), s);
+      }
+    }
     for (int i = random.nextInt(6); i > 0; i--) {
       Binding b = binding(one(List.copyOf(routines.values())), one(places.places()));
       bindings.put(b.id(), b);
@@ -95,7 +109,8 @@ public final class RandomLibraries {
         proofs.put(b.id(), new Proof(Instant.ofEpochSecond(random.nextInt()), "0123456789abcdef"));
       }
     }
-    return new Library(text(), applications, stations, routines, bindings, proofs, extras());
+    return new Library(
+        text(), applications, stations, surfaces, routines, bindings, proofs, extras());
   }
 
   private <T> T one(List<T> of) {
@@ -117,10 +132,64 @@ public final class RandomLibraries {
   }
 
   private List<Trigger> triggers() {
-    return random
-        .ints(random.nextInt(3), 0, KEYS.size())
-        .<Trigger>mapToObj(i -> Notation.read(KEYS.get(i)))
-        .toList();
+    return java.util.stream.Stream.generate(this::trigger).limit(random.nextInt(3)).toList();
+  }
+
+  /** Of every kind. */
+  private Trigger trigger() {
+    Direction way = one(List.of(Direction.values()));
+    Trigger.PointerButton button = one(List.of(Trigger.PointerButton.values()));
+    return switch (random.nextInt(12)) {
+      case 0 ->
+          new Trigger.Held(
+              Notation.read(one(KEYS)).strokes().getFirst(), one(List.of(Trigger.Edge.values())));
+      case 1 -> new Trigger.PadKey(id(), "", id(), one(List.of(Trigger.Way.values())));
+      case 2 -> new Trigger.Dial(id(), text(), id(), one(List.of(Trigger.Turn.values())));
+      case 3 -> new Trigger.Gesture(button, List.of(way));
+      case 4 -> new Trigger.Gesture(button, List.of(Direction.UP, Direction.LEFT, Direction.UP));
+      case 5 -> new Trigger.Pointer(button, new Modifiers(random.nextInt(64)));
+      case 6 -> new Trigger.Radial(id(), way);
+      case 7 -> new Trigger.Button(id(), 1 + random.nextInt(40));
+      case 8 -> new Trigger.AtStart();
+      default -> Notation.read(one(KEYS));
+    };
+  }
+
+  private Face face() {
+    return new Face(text(), one(List.of("", "moss")), one(List.of("", "flag")));
+  }
+
+  private Device device() {
+    List<Device.Cap> keys =
+        List.of(
+            new Device.Cap("k1", text(), 0, 0, 1, 1, "07/68", ""),
+            new Device.Cap("k2", "", 1.25, 0.5, 1.5, 1, "", "louder"));
+    List<Device.Knob> dials = List.of(new Device.Knob("d1", text(), 3, 0, random.nextBoolean()));
+    Page first = new Page("p1", text(), "moss", Map.of("k1", face()), Map.of());
+    Page second =
+        new Page(
+            "p2",
+            "",
+            "",
+            Map.of(),
+            Map.of(
+                "k1", new Page.Sends.Chord(Notation.read("Ctrl+Alt+F13")),
+                "k2", new Page.Sends.Turn("p1")));
+    List<Page> pages =
+        random.nextBoolean()
+            ? List.of(first, second)
+            : List.of(new Page("", "", "", Map.of(), Map.of()));
+    return new Device(id(), text(), keys, dials, pages, extras());
+  }
+
+  private Toolbar toolbar() {
+    return new Toolbar(
+        id(), text(), id(), 12, random.nextInt(4), Map.of(3, face(), 12, face()), extras());
+  }
+
+  private RadialMenu menu(Place place) {
+    return new RadialMenu(
+        id(), text(), place, triggers(), Map.of(Direction.DOWN_LEFT, face()), extras());
   }
 
   private Application application() {
@@ -168,6 +237,7 @@ public final class RandomLibraries {
         List.of(
             new Station.Installed(
                 id(), "1." + random.nextInt(9), List.of(new AddOn(text(), "1.2")))),
+        some(id()),
         extras());
   }
 

@@ -11,7 +11,7 @@ import foldtwice.library.Library;
 import foldtwice.place.Place;
 import foldtwice.resolve.Explanation.LayerReport;
 import foldtwice.resolve.Explanation.Verdict;
-import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -49,7 +49,7 @@ class KeymapTest {
         .isEqualTo(new HashSet<>(Auditor.audit(library, anew)));
     for (int i = 0; i < 40; i++) {
       Place state = RandomClaims.state(random, anew);
-      List<Press> presses = RandomClaims.presses(random, anew);
+      List<Signal> presses = RandomClaims.presses(random, anew);
       assertThat(owners(Resolver.outcomes(followed, state, presses)))
           .isEqualTo(owners(Resolver.outcomes(anew, state, presses)));
     }
@@ -74,7 +74,7 @@ class KeymapTest {
     Keymap keymap = Fixture.keymap(library);
     for (int i = 0; i < 20; i++) {
       Place state = RandomClaims.state(random, keymap);
-      Press press = RandomClaims.presses(random, keymap).getFirst();
+      Signal press = RandomClaims.presses(random, keymap).getFirst();
       Explanation why = Explanation.of(keymap, state, List.of(press));
       Outcome outcome =
           new Resolver(keymap).press(Resolver.start(state), press, 0).outcomes().getFirst();
@@ -120,7 +120,7 @@ class KeymapTest {
     int used = 0;
     int pressed = 0;
     for (int i = 0; i < 30; i++) {
-      Press press = RandomClaims.presses(random, keymap).getFirst();
+      Signal press = RandomClaims.presses(random, keymap).getFirst();
       now += random.nextInt(3) == 0 ? Resolver.TIME_LIMIT_MILLIS + 1 : 5;
       Resolver.Answer answer = resolver.press(state, press, now);
       pressed++;

@@ -4,9 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.Fixture;
 import foldtwice.library.Library;
-import foldtwice.trigger.Notation;
-import foldtwice.trigger.Press;
-import foldtwice.trigger.Trigger;
+import foldtwice.trigger.Signal;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -50,6 +48,23 @@ class PolicyTest {
         "mine cell G; cell; G; mine cell G",
         "mine cell G then H; cell; G then X; waits, types g, types x",
         "mine text G; word; G; types g",
+        // clause 10: held keys
+        "mine box held L, mine box L then B; box; L then B; mine box held L, nothing",
+        "mine sheet held L, mine box L then B; box; L then B; mine sheet held L, nothing",
+        "mine sheet held L, native box L; box; L; native box L",
+        "mine box up L; box; up L; mine box up L",
+        "mine box up L; box; L; nothing",
+        "mine box held L, native box L; box; L; mine box held L",
+        "mine grid held G; cell; G; types g",
+        "mine grid up G; cell; up G; nothing",
+        "mine grid up Ctrl+G; cell; up Ctrl+G; mine grid up Ctrl+G",
+        // clause 11: what is no key
+        "mine box pad k1, mine app pad k1; box; pad k1; mine box pad k1",
+        "mine box pad k1, mine app pad k1; bare; pad k1; mine app pad k1",
+        "mine box pad k1; grid; pad k1; nothing",
+        "mine everywhere pad k1; cell; pad k1; mine everywhere pad k1",
+        "mine box drag left; box; drag right; nothing",
+        "mine box drag left, native box drag left; box; drag left; mine box drag left",
       })
   void clauses(String claims, String state, String pressed, String expected) {
     List<String> rows = new ArrayList<>(Stream.of(claims.split(",")).map(String::strip).toList());
@@ -73,7 +88,7 @@ class PolicyTest {
   void aLateStrokeBeginsAnew() {
     Library library = Fixture.library("mine box L then B", "native sheet L", "mine box B");
     Resolver resolver = new Resolver(Fixture.keymap(library));
-    List<Press> strokes = presses(library, "L then B");
+    List<Signal> strokes = presses(library, "L then B");
     Resolver.Answer first =
         resolver.press(Resolver.start(Fixture.place("box")), strokes.get(0), 1000);
     Resolver.Answer late =
@@ -82,6 +97,20 @@ class PolicyTest {
     Resolver.Answer inTime =
         resolver.press(first.next(), strokes.get(1), 1000 + Resolver.TIME_LIMIT_MILLIS);
     assertThat(words(inTime.outcomes())).isEqualTo("mine box L then B");
+  }
+
+  /** Clause 11: a sequence that waits is left alone by what is no key. */
+  @Test
+  void aSequenceGoesOnWaitingWhileAPadKeyIsPressed() {
+    Library library = Fixture.library("mine box L then B", "mine box pad k1");
+    Resolver resolver = new Resolver(Fixture.keymap(library));
+    List<Signal> strokes = presses(library, "L then B");
+    Resolver.State at = Resolver.start(Fixture.place("box"));
+    at = resolver.press(at, strokes.getFirst(), 0).next();
+    Resolver.Answer pad = resolver.press(at, presses(library, "pad k1").getFirst(), 10);
+    assertThat(words(pad.outcomes())).isEqualTo("mine box pad k1");
+    assertThat(words(resolver.press(pad.next(), strokes.get(1), 20).outcomes()))
+        .isEqualTo("mine box L then B");
   }
 
   @Test
@@ -93,9 +122,8 @@ class PolicyTest {
         .containsExactly("PASSES", "PASSES", "PASSES", "TAKES", "TOO_LATE");
   }
 
-  private static List<Press> presses(Library library, String keys) {
-    Trigger.Keys trigger = Notation.read(keys);
-    return Fixture.keymap(library).paths(trigger).getFirst();
+  private static List<Signal> presses(Library library, String keys) {
+    return Fixture.keymap(library).paths(Fixture.trigger(keys)).getFirst();
   }
 
   private static String press(List<String> rows, String state, String keys) {
@@ -103,7 +131,7 @@ class PolicyTest {
     Resolver resolver = new Resolver(Fixture.keymap(library));
     Resolver.State at = Resolver.start(Fixture.place(state));
     List<String> outcomes = new ArrayList<>();
-    for (Press p : presses(library, keys)) {
+    for (Signal p : presses(library, keys)) {
       Resolver.Answer answer = resolver.press(at, p, 0);
       outcomes.add(words(answer.outcomes()));
       at = answer.next();
@@ -124,6 +152,7 @@ class PolicyTest {
                       switch (c.owner()) {
                         case Owner.Yours(String id) -> id;
                         case Owner.Native(String app, String id) -> id;
+                        case Owner.Menu(String id) -> id;
                         case Owner.Desktop(String what) -> what;
                       };
                   case Outcome.Waiting w -> "waits";

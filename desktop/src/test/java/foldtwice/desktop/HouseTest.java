@@ -81,6 +81,7 @@ class HouseTest {
       "extras",
       "trigger",
       "place",
+      "surface",
       "routine",
       "sql",
       "shape",

@@ -192,6 +192,7 @@ class SourceByHandTest {
       assertThat(library(hands).routines())
           .as("looking changes nothing")
           .doesNotContainKey("where");
+      hands.waitForText("#take-in-take", "2 routines");
       hands.settle();
       hands.click("#take-in-take");
       assertThat(library(hands).routines()).containsKeys("lock-the-third-box", "where");

@@ -58,6 +58,9 @@ sealed interface JournalEntry {
       case Edit.PutRoutine(var routine, int at) ->
           out.put("at", at).set("putRoutine", RoutineJson.write(routine));
       case Edit.RemoveRoutine(String id) -> out.put("removeRoutine", id);
+      case Edit.PutSurface(var surface, int at) ->
+          out.put("at", at).set("putSurface", SurfaceJson.write(surface));
+      case Edit.RemoveSurface(String id) -> out.put("removeSurface", id);
       case Edit.Find(String application, String command, Optional<Finding> finding) -> {
         out.put("application", application).put("find", command);
         finding.ifPresent(f -> out.set("finding", PlaceJson.write(f)));
@@ -105,6 +108,13 @@ sealed interface JournalEntry {
     }
     if (in.has("removeRoutine")) {
       return new Edit.RemoveRoutine(in.text("removeRoutine"));
+    }
+    if (in.has("putSurface")) {
+      return new Edit.PutSurface(
+          SurfaceJson.read(in.at("putSurface"), PlaceJson.byId(library.places())), in.whole("at"));
+    }
+    if (in.has("removeSurface")) {
+      return new Edit.RemoveSurface(in.text("removeSurface"));
     }
     if (in.has("find")) {
       return new Edit.Find(in.text("application"), in.text("find"), PlaceJson.finding(in));

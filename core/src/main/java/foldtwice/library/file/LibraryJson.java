@@ -37,6 +37,9 @@ public final class LibraryJson {
           "name",
           "applications",
           "stations",
+          "devices",
+          "toolbars",
+          "menus",
           "routines",
           "bindings",
           "proofs");
@@ -85,6 +88,7 @@ public final class LibraryJson {
         in.text("name"),
         applications,
         in.byId("stations", PlaceJson::station, Station::id),
+        SurfaceJson.all(in, places),
         routines,
         in.byId("bindings", b -> BindingJson.read(b, routines, places), Binding::id),
         proofs,
@@ -99,6 +103,7 @@ public final class LibraryJson {
     library.applications().values().forEach(a -> applications.add(PlaceJson.write(a)));
     ArrayNode stations = out.putArray("stations");
     library.stations().values().forEach(s -> stations.add(PlaceJson.write(s)));
+    SurfaceJson.write(library.surfaces().values(), out);
     ArrayNode routines = out.putArray("routines");
     library.routines().values().forEach(r -> routines.add(RoutineJson.write(r)));
     ArrayNode bindings = out.putArray("bindings");

@@ -33,7 +33,7 @@ final class PlaceJson {
       Set.of(
           "id", "name", "group", "menu", "triggers", "place", "usesPerWeek", "danger", "finding");
   private static final Set<String> STATION =
-      Set.of("id", "name", "layout", "shape", "reserved", "installed");
+      Set.of("id", "name", "layout", "shape", "reserved", "installed", "devices");
 
   private PlaceJson() {}
 
@@ -130,7 +130,7 @@ final class PlaceJson {
     };
   }
 
-  private static Modifiers modifiers(In in) throws FormatException {
+  static Modifiers modifiers(In in) throws FormatException {
     Modifiers all = Modifiers.NONE;
     for (Modifier m :
         in.list(
@@ -165,6 +165,7 @@ final class PlaceJson {
             i ->
                 new Station.Installed(
                     i.id("application"), i.text("version"), i.list("addOns", PlaceJson::addOn))),
+        in.list("devices", In::text),
         in.rest(STATION));
   }
 
@@ -243,7 +244,7 @@ final class PlaceJson {
     return out;
   }
 
-  private static void write(Modifiers modifiers, ObjectNode out) {
+  static void write(Modifiers modifiers, ObjectNode out) {
     ArrayNode list = out.putArray("modifiers");
     modifiers.list().forEach(m -> list.add(m.name()));
   }
@@ -264,6 +265,10 @@ final class PlaceJson {
           i.addOns().forEach(a -> addOns.add(write(a)));
         }
       }
+    }
+    if (!s.devices().isEmpty()) {
+      ArrayNode devices = out.putArray("devices");
+      s.devices().forEach(devices::add);
     }
     return Json.with(s.extras(), out);
   }

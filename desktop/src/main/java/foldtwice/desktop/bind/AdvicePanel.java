@@ -32,7 +32,7 @@ final class AdvicePanel extends VBox {
   private static final int MOST_ELSEWHERE = 4;
 
   private final Session session;
-  private final Consumer<Trigger.Keys> onChosen;
+  private final Consumer<Trigger> onChosen;
   private final VBox here = new VBox(4);
   private final Label elsewhere = Parts.wrapped("");
   private final Label layouts = Parts.wrapped("");
@@ -45,7 +45,7 @@ final class AdvicePanel extends VBox {
    *
    * @param onChosen takes a free trigger that a person chose
    */
-  AdvicePanel(Session session, Consumer<Trigger.Keys> onChosen) {
+  AdvicePanel(Session session, Consumer<Trigger> onChosen) {
     super(8);
     this.session = session;
     this.onChosen = onChosen;
@@ -73,7 +73,7 @@ final class AdvicePanel extends VBox {
   }
 
   /** Shows the advice on a trigger, and returns it. */
-  Advice show(Binding binding, Trigger.Keys trigger) {
+  Advice show(Binding binding, Trigger trigger) {
     Snapshot now = session.now();
     Advice advice = Advice.on(now.library(), now.keymap(), binding, trigger);
     Words words = now.words();
@@ -90,8 +90,18 @@ final class AdvicePanel extends VBox {
                 .distinct()
                 .limit(MOST_ELSEWHERE)
                 .collect(Collectors.joining("; ")));
-    layouts.setText(LayoutNotes.of(trigger, now.library()));
-    showNear(now, binding, trigger);
+    if (trigger instanceof Trigger.Keys keys) {
+      layouts.setText(LayoutNotes.of(keys, now.library()));
+      showNear(now, binding, keys);
+    } else {
+      layouts.setText(
+          trigger.keyStrokes().isEmpty()
+              ? Ui.text("sets.nolayout")
+              : LayoutNotes.of(new Trigger.Keys(trigger.keyStrokes()), now.library()));
+      nearOf = List.of();
+      asked++;
+      near.getChildren().clear();
+    }
     return advice;
   }
 

@@ -23,9 +23,7 @@ import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
 import foldtwice.script.Ecmascript;
-import foldtwice.trigger.Notation;
-import foldtwice.trigger.Press;
-import foldtwice.trigger.Trigger;
+import foldtwice.trigger.Signal;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import java.time.ZoneId;
@@ -132,15 +130,10 @@ final class HappensLeaf extends Leaf {
     return state().isEmpty() ? Optional.of("happens.nostandin") : Optional.empty();
   }
 
-  private List<Press> path() {
+  private List<Signal> path() {
     return binding.triggers().stream()
         .findFirst()
-        .map(
-            t ->
-                switch (t) {
-                  case Trigger.Keys keys -> session.now().keymap().paths(keys);
-                })
-        .flatMap(p -> p.stream().findFirst())
+        .flatMap(t -> session.now().keymap().paths(t).stream().findFirst())
         .orElse(List.of());
   }
 
@@ -190,10 +183,16 @@ final class HappensLeaf extends Leaf {
     Program before = acted.copy();
     session.computer().bringToFront(front);
     Trial trial =
-        new Trial(now.library(), now.keymap(), session.computer(), Ecmascript.ENGINE, this::drive);
+        new Trial(
+            now.library(),
+            now.keymap(),
+            session.computer(),
+            Ecmascript.ENGINE,
+            session.pages(),
+            this::drive);
     List<Effect> effects = new ArrayList<>();
-    for (Press p : path()) {
-      effects.addAll(trial.press(p, 0).effects());
+    for (Signal s : path()) {
+      effects.addAll(trial.signal(s, 0).effects());
     }
     effects.addAll(trial.tick(Resolver.TIME_LIMIT_MILLIS + 1).effects());
     firedFor = binding.id();
@@ -228,7 +227,7 @@ final class HappensLeaf extends Leaf {
   }
 
   private void show(Effect effect, Words words, String front) {
-    String keys = Notation.write(binding.triggers().getFirst());
+    String keys = words.trigger(binding.triggers().getFirst());
     String name = words.place(new Place.Whole(front));
     switch (effect) {
       case Effect.Ran ran -> {
@@ -280,7 +279,11 @@ final class HappensLeaf extends Leaf {
           result.getChildren().add(Parts.wrapped(Ui.text("try.typed", text), "costs"));
       case Effect.Nothing n ->
           result.getChildren().add(Parts.wrapped(Ui.text("try.nothing"), "costs"));
+      case Effect.Opened o ->
+          result.getChildren().add(Parts.wrapped(Ui.text("try.opened", o.menu().name()), "good"));
       case Effect.Waits w -> {}
+      case Effect.Turned t -> {} // bindings turn no pages
+      case Effect.Sent s -> {}
     }
   }
 

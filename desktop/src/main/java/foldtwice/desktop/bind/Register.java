@@ -134,14 +134,14 @@ final class Register extends TableView<Row> {
     cell.setText(text);
   }
 
-  private static Node triggers(Row row) {
+  private Node triggers(Row row) {
     if (row.triggers().isEmpty()) {
       return Parts.label(Ui.text("notrigger"), "soft");
     }
     HBox all = new HBox(8);
     all.setAlignment(Pos.CENTER_LEFT);
     for (Trigger t : row.triggers()) {
-      all.getChildren().add(KeyCaps.of(t));
+      all.getChildren().add(KeyCaps.of(t, shown.words()));
     }
     return all;
   }

@@ -4,7 +4,6 @@ import foldtwice.binding.Binding;
 import foldtwice.binding.Readiness;
 import foldtwice.conflict.Conflict;
 import foldtwice.desktop.session.Snapshot;
-import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.List;
@@ -30,7 +29,7 @@ record Row(
     return new Row(
         b,
         b.triggers(),
-        b.triggers().stream().map(Notation::write).collect(Collectors.joining(", ")),
+        b.triggers().stream().map(words::trigger).collect(Collectors.joining(", ")),
         words.routineName(b),
         words.arguments(b),
         words.place(b.place()),

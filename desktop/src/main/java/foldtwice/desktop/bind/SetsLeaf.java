@@ -19,6 +19,7 @@ import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
@@ -119,12 +120,14 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     }
   }
 
-  private Optional<Trigger.Keys> present() {
+  private Optional<Trigger> present() {
     return binding.triggers().isEmpty()
         ? Optional.empty()
-        : binding.triggers().get(index) instanceof Trigger.Keys keys
-            ? Optional.of(keys)
-            : Optional.empty();
+        : Optional.of(binding.triggers().get(index));
+  }
+
+  private Optional<Trigger.Keys> presentKeys() {
+    return present().filter(t -> t instanceof Trigger.Keys).map(t -> (Trigger.Keys) t);
   }
 
   private void showTriggers() {
@@ -134,14 +137,14 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     }
     FlowPane all = new FlowPane(10, 6);
     for (int i = 0; i < binding.triggers().size(); i++) {
-      KeyCaps caps = KeyCaps.of(binding.triggers().get(i));
+      KeyCaps caps = KeyCaps.of(binding.triggers().get(i), session.now().words());
       if (i == index) {
         caps.large();
       }
       int which = i;
       Button choose = Parts.button("trigger-" + i, "", () -> choose(which), "caps-link");
       choose.setGraphic(caps);
-      choose.setAccessibleText(Notation.write(binding.triggers().get(i)));
+      choose.setAccessibleText(session.now().words().trigger(binding.triggers().get(i)));
       all.getChildren().add(choose);
     }
     FlowPane actions = new FlowPane(10, 4);
@@ -152,7 +155,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
           .addAll(
               Parts.button("add-trigger", Ui.text("sets.more"), () -> startCapture(true), "link"),
               Parts.button("take-away", Ui.text("sets.away"), this::takeAway, "link"));
-      present()
+      presentKeys()
           .ifPresent(
               t ->
                   actions
@@ -293,13 +296,13 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   }
 
   /** Takes a free trigger at once; one with consequences is taken only when a person says so. */
-  private void offer(Trigger.Keys trigger) {
+  private void offer(Trigger trigger) {
     boolean serious = advise(trigger).weight().filter(w -> w != Weight.NOTE).isPresent();
     if (!serious) {
       take(trigger);
       return;
     }
-    VBox question = new VBox(8, KeyCaps.of(trigger).large());
+    VBox question = new VBox(8, KeyCaps.of(trigger, session.now().words()).large());
     Button take = Parts.button("take-it", Ui.text("sets.take"), () -> take(trigger), "main");
     Button leave = Parts.button("leave-it", Ui.text("sets.leave"), this::left);
     take.setDefaultButton(false);
@@ -311,7 +314,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     take.setOnKeyPressed(e -> answer(e, trigger));
   }
 
-  private void answer(javafx.scene.input.KeyEvent e, Trigger.Keys trigger) {
+  private void answer(javafx.scene.input.KeyEvent e, Trigger trigger) {
     if (e.getCode() == javafx.scene.input.KeyCode.ESCAPE) {
       left();
       e.consume();
@@ -325,7 +328,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     }
   }
 
-  private void take(Trigger.Keys trigger) {
+  private void take(Trigger trigger) {
     List<Trigger> triggers = new ArrayList<>(binding.triggers());
     boolean first = triggers.isEmpty();
     if (first || adding) {
@@ -340,8 +343,8 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     session.make(
         new Edit.PutBinding(binding.withTriggers(triggers)),
         replaced
-            ? Ui.text("said.replaced", words.binding(binding), Notation.write(trigger))
-            : Ui.text("said.bound", words.binding(binding), Notation.write(trigger)));
+            ? Ui.text("said.replaced", words.binding(binding), words.trigger(trigger))
+            : Ui.text("said.bound", words.binding(binding), words.trigger(trigger)));
     showTriggers();
     press.requestFocus();
   }
@@ -352,23 +355,21 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     rest.remove(index);
     session.make(
         new Edit.PutBinding(binding.withTriggers(rest)),
-        Ui.text("said.tookaway", Notation.write(gone)));
+        Ui.text("said.tookaway", session.now().words().trigger(gone)));
     showTriggers();
-    if (gone instanceof Trigger.Keys keys) {
-      Label left = Parts.wrapped(Ui.text("sets.left", whatIsLeft(keys)));
-      left.setId("left");
-      VBox said = new VBox(left);
-      said.getStyleClass().addAll("said", "note");
-      top.getChildren().add(said);
-    }
+    Label left = Parts.wrapped(Ui.text("sets.left", whatIsLeft(gone)));
+    left.setId("left");
+    VBox said = new VBox(left);
+    said.getStyleClass().addAll("said", "note");
+    top.getChildren().add(said);
     press.requestFocus();
   }
 
   /** What a press of this trigger comes to now, in the first state of the binding's place. */
-  private String whatIsLeft(Trigger.Keys keys) {
+  private String whatIsLeft(Trigger gone) {
     Snapshot now = session.now();
     List<Place> states = now.keymap().statesOf(binding.place());
-    List<List<Press>> paths = now.keymap().paths(keys);
+    List<List<Signal>> paths = now.keymap().paths(gone);
     if (states.isEmpty() || paths.isEmpty()) {
       return Ui.text("standin.nothing");
     }
@@ -431,7 +432,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   }
 
   /** Shows what would follow from a trigger, and returns it. */
-  private Advice advise(Trigger.Keys trigger) {
+  private Advice advise(Trigger trigger) {
     return advice.show(binding, trigger);
   }
 }

@@ -16,7 +16,6 @@ import foldtwice.run.Learnt;
 import foldtwice.shape.Opposites;
 import foldtwice.shape.Reading;
 import foldtwice.shape.Touch;
-import foldtwice.trigger.Trigger;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import java.util.ArrayList;
@@ -287,9 +286,7 @@ final class FactsPanel extends VBox {
       Node keys =
           b.triggers().isEmpty()
               ? Parts.label(Ui.text("notrigger"), "soft")
-              : switch (b.triggers().getFirst()) {
-                case Trigger.Keys k -> KeyCaps.of(k.strokes());
-              };
+              : KeyCaps.of(b.triggers().getFirst(), now.words());
       HBox row = new HBox(8, keys, where);
       row.setAlignment(Pos.CENTER_LEFT);
       row.getStyleClass().addAll("why-row", "to-binding");

@@ -113,18 +113,20 @@ final class Finder {
       }
       for (Claim c : now.keymap().claimsOn(trigger)) {
         byKey.add(c.owner());
-        String title = Notation.write(c.trigger()) + "  " + words.owner(c.owner());
+        String title = words.trigger(c.trigger()) + "  " + words.owner(c.owner());
         Runnable go =
             switch (c.owner()) {
               case Owner.Yours(String id) -> () -> targets.binding(id);
               case Owner.Native(String application, String command) ->
                   () -> targets.stand(application);
+              case Owner.Menu m -> () -> targets.stand(applicationOf(c.place()));
               case Owner.Desktop d -> targets::stations;
             };
         String kind =
             switch (c.owner()) {
               case Owner.Yours y -> "binding";
               case Owner.Native n -> "native";
+              case Owner.Menu m -> "menu";
               case Owner.Desktop d -> "desktop";
             };
         found.add(new Found(Ui.text("look." + kind), title, words.place(c.place()), 0, go));
@@ -132,6 +134,10 @@ final class Finder {
     } catch (NotationException notAKey) {
       return; // then it is words, which the other searches look for
     }
+  }
+
+  private String applicationOf(Place place) {
+    return place.applicationId().orElse(now.library().applications().keySet().iterator().next());
   }
 
   private void actions() {

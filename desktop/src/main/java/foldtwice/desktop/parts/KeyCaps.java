@@ -4,6 +4,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -18,12 +19,23 @@ public final class KeyCaps extends HBox {
     setMinWidth(USE_PREF_SIZE);
   }
 
-  public static KeyCaps of(Trigger trigger) {
+  /** Keys as caps; anything else as a tag that names it. */
+  public static KeyCaps of(Trigger trigger, Words words) {
     KeyCaps caps = new KeyCaps();
     switch (trigger) {
       case Trigger.Keys(List<Stroke> strokes) -> caps.add(strokes);
+      case Trigger.Held(Stroke stroke, Trigger.Edge edge) -> {
+        caps.add(List.of(stroke));
+        caps.getChildren().add(joint(Ui.text("held." + edge)));
+      }
+      default -> {
+        Label tag = Parts.label(words.trigger(trigger), "tag");
+        tag.setMinWidth(0);
+        caps.setMinWidth(0);
+        caps.getChildren().add(tag);
+      }
     }
-    caps.setAccessibleText(Notation.write(trigger));
+    caps.setAccessibleText(words.trigger(trigger));
     return caps;
   }
 

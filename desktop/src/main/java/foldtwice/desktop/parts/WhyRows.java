@@ -7,9 +7,13 @@ import foldtwice.run.Change;
 import foldtwice.run.Trace;
 import foldtwice.trigger.Key;
 import foldtwice.trigger.Layout;
+import foldtwice.trigger.Lift;
+import foldtwice.trigger.Motion;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import foldtwice.trigger.Stroke;
+import foldtwice.trigger.Trigger;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import java.util.ArrayList;
@@ -33,8 +37,11 @@ public final class WhyRows {
   /** What was pressed on the keyboard, and one row a layer. */
   public static List<Node> layers(Explanation why, Words words, Layout layout) {
     List<Node> rows = new ArrayList<>();
-    String keyboard = Ui.text("happens.keyboard", layout.id().toUpperCase(Locale.ROOT));
-    rows.add(row(keyboard, "", positions(why.presses()), "soft"));
+    String by =
+        why.presses().getFirst() instanceof Motion
+            ? Ui.text("happens.hand")
+            : Ui.text("happens.keyboard", layout.id().toUpperCase(Locale.ROOT));
+    rows.add(row(by, "", positions(why.presses(), words), "soft"));
     List<String> passed = new ArrayList<>();
     for (LayerReport report : why.layers()) {
       if (report.verdict() == Explanation.Verdict.PASSES) {
@@ -55,10 +62,20 @@ public final class WhyRows {
     return rows;
   }
 
-  private static String positions(List<Press> presses) {
-    return presses.stream()
-        .map(p -> Notation.write(new Stroke(p.held(), new Key.At(p.code()))))
+  private static String positions(List<Signal> signals, Words words) {
+    return signals.stream()
+        .map(
+            s ->
+                switch (s) {
+                  case Press p -> position(p);
+                  case Lift(Press p) -> Ui.text("happens.up", position(p));
+                  case Motion(Trigger trigger) -> words.trigger(trigger);
+                })
         .collect(Collectors.joining(Notation.THEN));
+  }
+
+  private static String position(Press p) {
+    return Notation.write(new Stroke(p.held(), new Key.At(p.code())));
   }
 
   /** Layers that let a press pass one after the other share a row. */

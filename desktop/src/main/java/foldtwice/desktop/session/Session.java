@@ -53,6 +53,7 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper("");
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
   private final Map<String, SimulatedComputer> computers = new LinkedHashMap<>();
+  private final Map<String, String> pages = new LinkedHashMap<>();
   private final Runs runs = new Runs();
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
@@ -129,6 +130,11 @@ public final class Session implements AutoCloseable {
   /** What macros are checked against: the programs of the station in view, and the library. */
   public Known known() {
     return new Surroundings(computer(), now().library());
+  }
+
+  /** By device, the id of the page it shows; kept up to date while devices are worked. */
+  public Map<String, String> pages() {
+    return pages;
   }
 
   /** What could be folded. */

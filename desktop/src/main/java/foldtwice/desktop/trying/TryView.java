@@ -359,7 +359,14 @@ public final class TryView extends BorderPane {
   private Trial trial() {
     Snapshot now = session.now();
     if (trial == null || trialOf != now.keymap()) {
-      trial = new Trial(now.library(), now.keymap(), computer, Ecmascript.ENGINE, this::drive);
+      trial =
+          new Trial(
+              now.library(),
+              now.keymap(),
+              computer,
+              Ecmascript.ENGINE,
+              session.pages(),
+              this::drive);
       trialOf = now.keymap();
     }
     return trial;
@@ -508,6 +515,9 @@ public final class TryView extends BorderPane {
           case Effect.Typed(String text, var reply) -> Ui.text("try.typed", text);
           case Effect.Waits w -> Ui.text("try.waits");
           case Effect.Undecided u -> Ui.text("try.undecided");
+          case Effect.Opened o -> Ui.text("try.opened", o.menu().name());
+          case Effect.Turned t -> Ui.text("try.turned", t.device().name(), t.page().name());
+          case Effect.Sent s -> Ui.text("try.sent", s.device().name(), Notation.write(s.keys()));
           case Effect.Nothing n -> Ui.text("try.nothing");
         };
     String how =

@@ -1,0 +1,306 @@
+package foldtwice.library.file;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.place.Place;
+import foldtwice.surface.Device;
+import foldtwice.surface.Face;
+import foldtwice.surface.Page;
+import foldtwice.surface.RadialMenu;
+import foldtwice.surface.Surface;
+import foldtwice.surface.Toolbar;
+import foldtwice.trigger.Direction;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/** Devices, toolbars and radial menus. */
+final class SurfaceJson {
+
+  private static final Set<String> DEVICE = Set.of("id", "name", "keys", "dials", "pages");
+  private static final Set<String> TOOLBAR =
+      Set.of("id", "name", "application", "slots", "group", "faces");
+  private static final Set<String> MENU = Set.of("id", "name", "place", "opens", "faces");
+
+  private SurfaceJson() {}
+
+  /** The three lists of a library, as one; an id stands once among them all. */
+  static LinkedHashMap<String, Surface> all(In in, Map<String, Place> places)
+      throws FormatException {
+    LinkedHashMap<String, Surface> all = new LinkedHashMap<>();
+    add(in, all, in.byId("devices", SurfaceJson::device, Device::id));
+    add(in, all, in.byId("toolbars", SurfaceJson::toolbar, Toolbar::id));
+    add(in, all, in.byId("menus", m -> menu(m, places), RadialMenu::id));
+    return all;
+  }
+
+  private static void add(In in, Map<String, Surface> all, Map<String, ? extends Surface> more)
+      throws FormatException {
+    for (Surface s : more.values()) {
+      if (all.put(s.id(), s) != null) {
+        throw in.fault("the id \"" + s.id() + "\" stands twice among devices, toolbars and menus");
+      }
+    }
+  }
+
+  /** Reads one of any kind: a toolbar has slots, a radial menu has a place. */
+  static Surface read(In in, Map<String, Place> places) throws FormatException {
+    if (in.has("slots")) {
+      return toolbar(in);
+    }
+    return in.has("place") ? menu(in, places) : device(in);
+  }
+
+  /** Reads a device; keys that lie over one another are refused. */
+  static Device device(In in) throws FormatException {
+    List<Device.Cap> keys =
+        new ArrayList<>(in.byId("keys", SurfaceJson::cap, Device.Cap::id).values());
+    List<Device.Knob> dials =
+        new ArrayList<>(
+            in.byId(
+                    "dials",
+                    d ->
+                        new Device.Knob(
+                            d.id("id"),
+                            d.text("label", ""),
+                            d.number("x", 0),
+                            d.number("y", 0),
+                            d.flag("push")),
+                    Device.Knob::id)
+                .values());
+    List<Page> pages = new ArrayList<>(in.byId("pages", SurfaceJson::page, Page::id).values());
+    if (pages.isEmpty()) {
+      pages.add(new Page("", "", "", Map.of(), Map.of()));
+    }
+    Device device = new Device(in.id("id"), in.text("name"), keys, dials, pages, in.rest(DEVICE));
+    Optional<List<Device.Cap>> over = device.overlap();
+    if (over.isPresent()) {
+      throw in.at("keys")
+          .fault(
+              "the keys \""
+                  + over.get().getFirst().id()
+                  + "\" and \""
+                  + over.get().getLast().id()
+                  + "\" lie over one another; move one");
+    }
+    check(in, device);
+    return device;
+  }
+
+  /** What a page says is about keys there are, and pages there are. */
+  private static void check(In in, Device device) throws FormatException {
+    for (Page page : device.pages()) {
+      List<String> named = new ArrayList<>(page.faces().keySet());
+      named.addAll(page.sends().keySet());
+      for (String key : named) {
+        if (device.key(key).isEmpty() && device.dial(key).isEmpty()) {
+          throw in.at("pages")
+              .fault(
+                  "page \"" + page.id() + "\" speaks of a key \"" + key + "\" that is not there");
+        }
+      }
+      for (Page.Sends sends : page.sends().values()) {
+        if (sends instanceof Page.Sends.Turn(String to) && device.page(to).isEmpty()) {
+          throw in.at("pages")
+              .fault("page \"" + page.id() + "\" turns to \"" + to + "\", which is not there");
+        }
+      }
+    }
+  }
+
+  private static Device.Cap cap(In in) throws FormatException {
+    String usage = in.text("usage", "");
+    if (!usage.isEmpty() && !usage.matches("[0-9A-F]{2,4}/[0-9A-F]{2,4}")) {
+      throw in.at("usage")
+          .fault("expected a USB HID usage page and usage such as 07/68, found \"" + usage + "\"");
+    }
+    double width = in.number("width", 1);
+    double height = in.number("height", 1);
+    if (width <= 0 || height <= 0) {
+      throw in.fault("expected a key wider and higher than nothing");
+    }
+    return new Device.Cap(
+        in.id("id"),
+        in.text("label", ""),
+        in.number("x", 0),
+        in.number("y", 0),
+        width,
+        height,
+        usage,
+        in.text("before", ""));
+  }
+
+  private static Page page(In in) throws FormatException {
+    Map<String, Face> faces = new LinkedHashMap<>();
+    for (var f : in.fields("faces").entrySet()) {
+      faces.put(f.getKey(), face(f.getValue()));
+    }
+    Map<String, Page.Sends> sends = new LinkedHashMap<>();
+    for (var s : in.fields("sends").entrySet()) {
+      In at = s.getValue();
+      sends.put(
+          s.getKey(),
+          at.has("page")
+              ? new Page.Sends.Turn(at.text("page"))
+              : new Page.Sends.Chord(TriggerJson.readKeys(at)));
+    }
+    return new Page(in.text("id", ""), in.text("name", ""), in.text("colour", ""), faces, sends);
+  }
+
+  private static Face face(In in) throws FormatException {
+    return new Face(in.text("label", ""), in.text("colour", ""), in.text("icon", ""));
+  }
+
+  static Toolbar toolbar(In in) throws FormatException {
+    int slots = in.whole("slots");
+    Map<Integer, Face> faces = new TreeMap<>();
+    for (var f : in.fields("faces").entrySet()) {
+      if (!f.getKey().matches("[1-9]\\d?") || Integer.parseInt(f.getKey()) > slots) {
+        throw f.getValue().fault("expected a slot, 1 to " + slots);
+      }
+      faces.put(Integer.valueOf(f.getKey()), face(f.getValue()));
+    }
+    String id = in.id("id");
+    String name = in.text("name");
+    String application = in.id("application");
+    int group = in.has("group") ? in.whole("group") : 0;
+    var extras = in.rest(TOOLBAR);
+    return in.at("slots")
+        .placing(() -> new Toolbar(id, name, application, slots, group, faces, extras));
+  }
+
+  static RadialMenu menu(In in, Map<String, Place> places) throws FormatException {
+    Map<Direction, Face> faces = new EnumMap<>(Direction.class);
+    for (var f : in.fields("faces").entrySet()) {
+      Direction choice =
+          Direction.of(f.getKey())
+              .orElseThrow(() -> f.getValue().fault("expected a direction such as up-right"));
+      faces.put(choice, face(f.getValue()));
+    }
+    return new RadialMenu(
+        in.id("id"),
+        in.text("name"),
+        PlaceJson.place(in.at("place"), places),
+        in.list("opens", TriggerJson::read),
+        faces,
+        in.rest(MENU));
+  }
+
+  /** Writes the three lists of a library; those that are empty are left out. */
+  static void write(Iterable<Surface> all, ObjectNode out) {
+    for (Surface s : all) {
+      String list =
+          switch (s) {
+            case Device d -> "devices";
+            case Toolbar t -> "toolbars";
+            case RadialMenu m -> "menus";
+          };
+      out.withArray("/" + list).add(write(s));
+    }
+  }
+
+  static ObjectNode write(Surface surface) {
+    ObjectNode out = Json.object().put("id", surface.id()).put("name", surface.name());
+    return switch (surface) {
+      case Device d -> {
+        ArrayNode keys = out.putArray("keys");
+        d.keys().forEach(k -> write(k, keys.addObject()));
+        if (!d.dials().isEmpty()) {
+          ArrayNode dials = out.putArray("dials");
+          d.dials().forEach(k -> write(k, dials.addObject()));
+        }
+        ArrayNode pages = out.putArray("pages");
+        d.pages().forEach(p -> pages.add(write(p)));
+        yield Json.with(d.extras(), out);
+      }
+      case Toolbar t -> {
+        out.put("application", t.application()).put("slots", t.slots());
+        if (t.group() > 0) {
+          out.put("group", t.group());
+        }
+        if (!t.faces().isEmpty()) {
+          ObjectNode faces = out.putObject("faces");
+          t.faces().forEach((slot, face) -> faces.set(Integer.toString(slot), write(face)));
+        }
+        yield Json.with(t.extras(), out);
+      }
+      case RadialMenu m -> {
+        out.put("place", m.place().id());
+        out.set("opens", TriggerJson.writeAll(m.opens()));
+        if (!m.faces().isEmpty()) {
+          ObjectNode faces = out.putObject("faces");
+          m.faces().forEach((choice, face) -> faces.set(choice.id(), write(face)));
+        }
+        yield Json.with(m.extras(), out);
+      }
+    };
+  }
+
+  private static void write(Device.Cap k, ObjectNode out) {
+    out.put("id", k.id());
+    text("label", k.label(), out);
+    LibraryJson.putNumber(out, "x", k.x());
+    LibraryJson.putNumber(out, "y", k.y());
+    if (k.width() != 1) {
+      LibraryJson.putNumber(out, "width", k.width());
+    }
+    if (k.height() != 1) {
+      LibraryJson.putNumber(out, "height", k.height());
+    }
+    text("usage", k.usage(), out);
+    text("before", k.before(), out);
+  }
+
+  private static void write(Device.Knob d, ObjectNode out) {
+    out.put("id", d.id());
+    text("label", d.label(), out);
+    LibraryJson.putNumber(out, "x", d.x());
+    LibraryJson.putNumber(out, "y", d.y());
+    if (d.push()) {
+      out.put("push", true);
+    }
+  }
+
+  private static ObjectNode write(Page page) {
+    ObjectNode out = Json.object();
+    text("id", page.id(), out);
+    text("name", page.name(), out);
+    text("colour", page.colour(), out);
+    if (!page.faces().isEmpty()) {
+      ObjectNode faces = out.putObject("faces");
+      page.faces().forEach((key, face) -> faces.set(key, write(face)));
+    }
+    if (!page.sends().isEmpty()) {
+      ObjectNode sends = out.putObject("sends");
+      page.sends()
+          .forEach(
+              (key, what) ->
+                  sends.set(
+                      key,
+                      switch (what) {
+                        case Page.Sends.Chord(var keys) -> TriggerJson.write(keys);
+                        case Page.Sends.Turn(String to) -> Json.object().put("page", to);
+                      }));
+    }
+    return out;
+  }
+
+  private static ObjectNode write(Face face) {
+    ObjectNode out = Json.object();
+    text("label", face.label(), out);
+    text("colour", face.colour(), out);
+    text("icon", face.icon(), out);
+    return out;
+  }
+
+  private static void text(String name, String text, ObjectNode out) {
+    if (!text.isEmpty()) {
+      out.put(name, text);
+    }
+  }
+}

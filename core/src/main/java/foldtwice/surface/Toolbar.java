@@ -1,0 +1,38 @@
+package foldtwice.surface;
+
+import foldtwice.extras.Extras;
+import java.util.Collections;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * A row of buttons for an application.
+ *
+ * @param slots how many buttons it has room for
+ * @param group after how many buttons a gap is left; 0 for none
+ * @param faces by slot, counted from 1
+ */
+public record Toolbar(
+    String id,
+    String name,
+    String application,
+    int slots,
+    int group,
+    Map<Integer, Face> faces,
+    Extras extras)
+    implements Surface {
+
+  /** More slots than this nobody finds their way on. */
+  public static final int MOST_SLOTS = 40;
+
+  public Toolbar {
+    if (slots < 1 || slots > MOST_SLOTS) {
+      throw new IllegalArgumentException("a toolbar has 1 to " + MOST_SLOTS + " slots: " + slots);
+    }
+    faces = Collections.unmodifiableMap(new TreeMap<>(faces));
+  }
+
+  public Face face(int slot) {
+    return faces.getOrDefault(slot, Face.PLAIN);
+  }
+}

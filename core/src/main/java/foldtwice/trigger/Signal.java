@@ -1,0 +1,15 @@
+package foldtwice.trigger;
+
+import java.util.Optional;
+
+/** What a hand does that may set something off. */
+public sealed interface Signal permits Press, Lift, Motion {
+
+  /** A number of its own for each signal; dense enough for tables. */
+  int id();
+
+  /** The key press it is; empty for anything else. */
+  default Optional<Press> asPress() {
+    return this instanceof Press p ? Optional.of(p) : Optional.empty();
+  }
+}
