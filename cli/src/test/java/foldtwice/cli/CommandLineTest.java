@@ -50,7 +50,7 @@ class CommandLineTest {
     assertThat(text.out)
         .contains("blocks  double-claim")
         .contains("L then B never completes in Tagpress \u203a sheet: Line tool fires before.")
-        .contains("218 bindings on Camera bench: 6 block, 7 cost, 0 notes");
+        .contains("266 bindings on Camera bench: 6 block, 7 cost, 0 notes");
     JsonNode json = demo("check", "--format", "json").json();
     assertThat(json.get("conflicts")).hasSize(13);
     for (JsonNode c : json.get("conflicts")) {
@@ -74,7 +74,7 @@ class CommandLineTest {
     }
     Files.writeString(calm, demo);
     Ran ran = run("check", calm.toString());
-    assertThat(ran.out).contains("218 bindings on Camera bench: 0 block, 7 cost, 0 notes");
+    assertThat(ran.out).contains("266 bindings on Camera bench: 0 block, 7 cost, 0 notes");
     assertThat(ran.exit).isZero();
   }
 

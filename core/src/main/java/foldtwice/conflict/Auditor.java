@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Finds every conflict of a library on a station.
@@ -45,18 +46,12 @@ public final class Auditor {
     Auditor auditor = new Auditor(library, keymap);
     Set<Set<Claim>> doubles = new HashSet<>();
     List<Conflict> found = new ArrayList<>();
-    library
-        .bindings()
-        .values()
-        .forEach(
-            b ->
-                Keymap.claims(b).stream()
-                    .flatMap(c -> auditor.of(c).stream())
-                    .filter(
-                        c ->
-                            c.kind() != ConflictKind.DOUBLE_CLAIM
-                                || doubles.add(Set.copyOf(c.claims())))
-                    .forEach(found::add));
+    Stream.concat(
+            library.bindings().values().stream().flatMap(b -> Keymap.claims(b).stream()),
+            library.menus().stream().flatMap(m -> Keymap.claims(m).stream()))
+        .flatMap(c -> auditor.of(c).stream())
+        .filter(c -> c.kind() != ConflictKind.DOUBLE_CLAIM || doubles.add(Set.copyOf(c.claims())))
+        .forEach(found::add);
     found.sort(HEAVIEST_FIRST);
     return List.copyOf(found);
   }

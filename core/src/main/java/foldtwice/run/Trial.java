@@ -2,6 +2,7 @@ package foldtwice.run;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Library;
+import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Explanation;
 import foldtwice.resolve.Keymap;
@@ -170,6 +171,23 @@ public final class Trial {
   /** A dial is turned by one notch, or pushed. */
   public Result dial(Device device, String dial, Trigger.Turn turn, long now) {
     return signal(new Motion(new Trigger.Dial(device.id(), page(device).id(), dial, turn)), now);
+  }
+
+  /** A program was started: what is bound to that fires in it, in front or not. */
+  public Result started(String application, long now) {
+    Optional<Program> program = computer.program(application);
+    if (program.isEmpty()) {
+      return new Result(Optional.empty(), List.of());
+    }
+    Signal start = new Motion(new Trigger.AtStart());
+    Place place = program.get().place();
+    Resolver.Answer answer = resolver.press(Resolver.start(place), start, now);
+    List<Effect> effects =
+        answer.outcomes().stream()
+            .filter(o -> !(o instanceof Outcome.Unclaimed))
+            .map(this::effect)
+            .toList();
+    return new Result(Optional.of(Explanation.of(keymap, place, List.of(start))), effects);
   }
 
   /** The page a device shows. */

@@ -59,7 +59,7 @@ class DemoLibraryTest {
 
   @Test
   void itHasSomeTwoHundredBindingsAndEachOfTheFirstConflictKinds() {
-    assertThat(Demo.LIBRARY.bindings()).hasSizeBetween(190, 220);
+    assertThat(Demo.LIBRARY.bindings()).hasSizeBetween(190, 300);
     Set<ConflictKind> kinds =
         Auditor.audit(Demo.LIBRARY, Demo.keymap("camera-bench")).stream()
             .map(Conflict::kind)
@@ -78,7 +78,13 @@ class DemoLibraryTest {
     assertThat(Auditor.audit(Demo.LIBRARY, Demo.keymap("register-desk")))
         .anyMatch(c -> c.kind() == ConflictKind.RESERVED);
     Keymap french = Demo.keymap("label-corner");
-    assertThat(french.paths(Notation.read("Alt+.")).getFirst().getFirst().held().list())
+    assertThat(
+            french
+                .layout()
+                .presses(Notation.read("Alt+.").strokes().getFirst())
+                .getFirst()
+                .held()
+                .list())
         .as("the full stop is typed with Shift there")
         .hasSize(2);
   }
@@ -203,6 +209,9 @@ class DemoLibraryTest {
   }
 
   private static Press press(String keys) {
-    return Demo.keymap("camera-bench").paths(Notation.read(keys)).getFirst().getFirst();
+    return Demo.keymap("camera-bench")
+        .layout()
+        .presses(Notation.read(keys).strokes().getFirst())
+        .getFirst();
   }
 }
