@@ -34,6 +34,24 @@ public enum Direction {
     return ordinal() * 45.0;
   }
 
+  /** 1 to the right, -1 to the left, 0 for neither. */
+  public int across() {
+    return switch (this) {
+      case UP_RIGHT, RIGHT, DOWN_RIGHT -> 1;
+      case UP_LEFT, LEFT, DOWN_LEFT -> -1;
+      case UP, DOWN -> 0;
+    };
+  }
+
+  /** 1 downwards, -1 upwards, 0 for neither. */
+  public int down() {
+    return switch (this) {
+      case DOWN_LEFT, DOWN, DOWN_RIGHT -> 1;
+      case UP_LEFT, UP, UP_RIGHT -> -1;
+      case LEFT, RIGHT -> 0;
+    };
+  }
+
   /** How far two directions are apart, in eighths of a turn: 0 to 4. */
   public int apart(Direction other) {
     int apart = Math.abs(ordinal() - other.ordinal());

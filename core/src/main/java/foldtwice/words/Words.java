@@ -107,6 +107,21 @@ public final class Words {
     return arguments.isEmpty() ? name : name + ", " + arguments;
   }
 
+  /** A binding in two short lines: its routine, and what it gives it. */
+  public String brief(Binding binding) {
+    String given =
+        library
+            .routineOf(binding)
+            .map(
+                r ->
+                    r.parameters().stream()
+                        .filter(p -> binding.arguments().containsKey(p.name()))
+                        .map(p -> value(p, binding.arguments().get(p.name())))
+                        .collect(Collectors.joining(", ")))
+            .orElse("");
+    return given.isEmpty() ? routineName(binding) : routineName(binding) + "\n" + given;
+  }
+
   /** What keeps a routine from working on a computer. */
   public String hindrance(Hindrance h) {
     return switch (h) {

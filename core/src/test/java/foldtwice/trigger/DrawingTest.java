@@ -56,6 +56,7 @@ class DrawingTest {
   void directionsAreThoseOfTheScreen(double dx, double dy, Direction direction) {
     assertThat(Direction.of(dx, dy)).contains(direction);
     assertThat(Direction.of(direction.id())).contains(direction);
+    assertThat(Direction.of(direction.across(), direction.down())).contains(direction);
   }
 
   @Test

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.collections.ObservableList;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
@@ -40,7 +41,9 @@ public final class StandInWindow extends VBox {
   private final Label pending = Parts.label("", "right");
   private final Label refused = Parts.label("", "refused");
   private final StackPane content = new StackPane();
+  private final Button restart = new Button(Ui.text("standin.restart"));
   private OnAct onAct = (act, reply) -> {};
+  private Runnable onRestart = () -> {};
 
   /**
    * A window.
@@ -62,10 +65,19 @@ public final class StandInWindow extends VBox {
             Parts.label(title),
             Parts.label(program.facts().version(), "right"),
             Parts.gap(),
-            pending);
+            pending,
+            restart);
     head.setSpacing(8);
     head.getStyleClass().add("window-title");
     pending.setId("standin-pending");
+    restart.setId("standin-restart");
+    restart.getStyleClass().setAll("restart");
+    restart.setFocusTraversable(false);
+    restart.setOnAction(
+        e -> {
+          program.restart();
+          onRestart.run();
+        });
     MenuBar menus = new MenuBar();
     program.menuPaths().forEach(path -> add(menus.getMenus(), path));
     foot.setId("standin-foot");
@@ -81,6 +93,11 @@ public final class StandInWindow extends VBox {
   /** Called after mouse or menu did something to the program. */
   public void setOnAct(OnAct action) {
     onAct = action;
+  }
+
+  /** Called after it was started anew. */
+  public void setOnRestart(Runnable action) {
+    onRestart = action;
   }
 
   public StandIn<?> program() {

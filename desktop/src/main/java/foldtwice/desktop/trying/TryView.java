@@ -11,6 +11,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.StandInWindow;
 import foldtwice.desktop.standin.Windows;
 import foldtwice.place.Application;
+import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Resolver;
@@ -23,6 +24,12 @@ import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
 import foldtwice.script.Ecmascript;
 import foldtwice.standin.SimulatedComputer;
+import foldtwice.surface.Device;
+import foldtwice.surface.RadialMenu;
+import foldtwice.trigger.Drawing;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Lift;
+import foldtwice.trigger.Motion;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
@@ -30,6 +37,7 @@ import foldtwice.trigger.Trigger;
 import foldtwice.words.ShorterWay;
 import foldtwice.words.Words;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -66,8 +74,10 @@ public final class TryView extends BorderPane {
   private final Map<String, ToggleButton> chips = new LinkedHashMap<>();
   private final StackPane front = new StackPane();
   private final Label context = Parts.label("", "strong");
-  private final Label keyboardName = Parts.label("", "heading");
   private final KeyboardView keyboard;
+  private final DevicesPane devices;
+  private final ToolbarRow toolbar;
+  private final Map<KeyCode, Press> down = new EnumMap<>(KeyCode.class);
   private final VBox why = new VBox();
   private final VBox presses = new VBox();
   private final HeldKeys held = new HeldKeys();
@@ -79,8 +89,9 @@ public final class TryView extends BorderPane {
   private Trial trial;
   private Keymap trialOf;
   private String application;
-  private Press last;
+  private Runnable last = () -> {};
   private String undoIn = "";
+  private javafx.geometry.Point2D pointer;
   private final Button again;
   private final Button undo;
   private final Label pressed = Parts.label("", "strong");
@@ -114,6 +125,22 @@ public final class TryView extends BorderPane {
     recording =
         new RecordPanel(session.recorder(), id -> id.ifPresentOrElse(onKept, this::focusWindow));
     this.keyboard = new KeyboardView(this::press);
+    this.devices =
+        new DevicesPane(
+            keyboard,
+            d -> trial().page(d),
+            new DevicesPane.Listener() {
+              @Override
+              public void key(Device device, String key, Trigger.Way way) {
+                TryView.this.key(device, key, way);
+              }
+
+              @Override
+              public void dial(Device device, String dial, Trigger.Turn turn) {
+                TryView.this.dial(device, dial, turn);
+              }
+            });
+    this.toolbar = new ToolbarRow(this::motion);
     bar.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(bar, Priority.ALWAYS);
     HBox head = new HBox(bar, Parts.button("try-record", Ui.text("collect.record"), this::record));
@@ -123,18 +150,20 @@ public final class TryView extends BorderPane {
     VBox.setVgrow(front, Priority.ALWAYS);
     VBox.setMargin(front, new javafx.geometry.Insets(0, 14, 8, 14));
     Label hint = Parts.wrapped(Ui.text("try.hint"), "soft");
-    VBox board = new VBox(6, keyboardName, keyboard, hint);
+    VBox board = new VBox(6, devices, hint);
     board.setPadding(new javafx.geometry.Insets(4, 14, 10, 14));
-    VBox left = new VBox(head, front, board);
+    VBox.setMargin(toolbar, new javafx.geometry.Insets(0, 14, 4, 14));
+    VBox left = new VBox(head, toolbar, front, board);
     setCenter(left);
 
     why.setId("try-why");
     presses.setId("try-presses");
     presses.setSpacing(4);
-    again = Parts.button("try-again", Ui.text("try.again"), () -> press(last));
+    again = Parts.button("try-again", Ui.text("try.again"), () -> last.run());
     undo = Parts.button("try-undo", Ui.text("try.undo"), this::undoRun, "link");
     pressed.setId("try-pressed");
     pressed.setStyle("-fx-font-size: 16px;");
+    pressed.setWrapText(true);
     HBox fired = new HBox(8, pressed, Parts.gap(), again);
     fired.setAlignment(Pos.CENTER_LEFT);
     HBox reason = new HBox(8, Parts.label(Ui.text("try.why"), "soft"), Parts.gap(), undo);
@@ -194,11 +223,13 @@ public final class TryView extends BorderPane {
             }
           });
       window.addEventFilter(MouseEvent.MOUSE_PRESSED, this::clicked);
+      new PointerReader(this::motion, this::unread).listen(window);
+      window.setOnRestart(() -> restarted(entry.getKey()));
       window.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
       window.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
       window.addEventFilter(KeyEvent.KEY_TYPED, TryView::swallow);
       window.focusedProperty().addListener((o, a, b) -> follow());
-      window.focusWithinProperty().addListener((o, a, within) -> held.reset());
+      window.focusWithinProperty().addListener((o, a, within) -> letGo());
       windows.put(entry.getKey(), window);
       ToggleButton chip = new ToggleButton(name(entry.getKey()));
       chip.setId("try-" + entry.getKey());
@@ -223,6 +254,7 @@ public final class TryView extends BorderPane {
   }
 
   private void clicked(MouseEvent e) {
+    pointer = new javafx.geometry.Point2D(e.getSceneX(), e.getSceneY());
     double width = e.getTarget() instanceof Node n ? n.getBoundsInLocal().getWidth() : 1;
     session.recorder().click(e.getSceneX(), e.getSceneY(), width);
   }
@@ -336,13 +368,8 @@ public final class TryView extends BorderPane {
   private void follow() {
     Snapshot now = session.now();
     context.setText(now.library().nameOf(program().place()).replaceFirst("^.* \u203a ", ""));
-    keyboardName.setText(
-        Ui.text(
-            "try.keyboard",
-            now.station().layout().toUpperCase(java.util.Locale.ROOT)
-                + ", "
-                + now.station().shape()));
-    keyboard.show(now.keymap(), program().place());
+    devices.show(now, program().place());
+    toolbar.show(application, new Faces(now, program().place()));
     windows.forEach(
         (id, w) -> {
           w.getStyleClass().remove("keys-here");
@@ -390,7 +417,8 @@ public final class TryView extends BorderPane {
       return;
     }
     keyboard.hold(held.during(e));
-    press.ifPresent(this::press);
+    press.filter(p -> !isHeldDown(p)).ifPresent(this::press);
+    press.ifPresent(p -> down.put(p.code(), p));
     e.consume();
   }
 
@@ -404,6 +432,124 @@ public final class TryView extends BorderPane {
     held.follow(e);
     computer.hold(held.during(e));
     keyboard.hold(held.during(e));
+    held.press(e, session.now().keymap().layout())
+        .map(p -> down.remove(p.code()))
+        .ifPresent(this::lift);
+  }
+
+  /** A key that repeats while it is down goes down only once for what is active while held. */
+  private boolean isHeldDown(Press press) {
+    return down.containsKey(press.code())
+        && Resolver.outcomes(session.now().keymap(), program().place(), List.of(press)).stream()
+            .anyMatch(
+                o ->
+                    o instanceof Outcome.Fired(Claim claim)
+                        && claim.trigger() instanceof Trigger.Held);
+  }
+
+  /** The keys go elsewhere: what is down will be told to come up to nobody here. */
+  private void letGo() {
+    held.reset();
+    List<Press> still = List.copyOf(down.values());
+    down.clear();
+    still.forEach(this::lift);
+  }
+
+  /** A key comes up: only what is bound to that hears of it. */
+  private void lift(Press press) {
+    Trial.Result result = trial().signal(new Lift(press), millis());
+    if (result.effects().stream().noneMatch(e -> e instanceof Effect.Nothing)) {
+      Stroke stroke = session.now().keymap().layout().stroke(press);
+      Trigger up = new Trigger.Held(stroke, Trigger.Edge.UP);
+      show(result, session.now().words().trigger(up), up);
+    }
+  }
+
+  /** Something is done with another thing than a key. */
+  public void motion(Trigger trigger) {
+    last = () -> motion(trigger);
+    hand(trial().signal(new Motion(trigger), millis()), trigger);
+  }
+
+  /** A key of a device is pressed. */
+  public void key(Device device, String key, Trigger.Way way) {
+    last = () -> key(device, key, way);
+    String page = trial().page(device).id();
+    hand(trial().key(device, key, way, millis()), new Trigger.PadKey(device.id(), page, key, way));
+  }
+
+  private void dial(Device device, String dial, Trigger.Turn turn) {
+    last = () -> dial(device, dial, turn);
+    hand(
+        trial().dial(device, dial, turn, millis()),
+        new Trigger.Dial(device.id(), trial().page(device).id(), dial, turn));
+  }
+
+  /** Brings a device into view; the keyboard with an empty id. */
+  public void device(String id) {
+    devices.open(id);
+  }
+
+  private void hand(Trial.Result result, Trigger trigger) {
+    count++;
+    heard(result, application);
+    result.effects().stream()
+        .filter(e -> e instanceof Effect.Opened)
+        .forEach(e -> open(((Effect.Opened) e).menu()));
+    show(result, session.now().words().trigger(trigger), trigger);
+  }
+
+  private void unread(Drawing.Result drawn) {
+    session.say(
+        switch (drawn) {
+          case Drawing.Result.Unclear(var nearest, double off) ->
+              Ui.text("gesture.unclear", Words.direction(nearest), Math.round(off));
+          case Drawing.Result.TooMany(int strokes) ->
+              Ui.text("gesture.toomany", Trigger.Gesture.MOST_STROKES, strokes);
+          case Drawing.Result.TooShort s -> Ui.text("gesture.tooshort");
+          case Drawing.Result.Drawn d -> "";
+        });
+  }
+
+  /** Opens a radial menu where the pointer is, or in the middle. */
+  private void open(RadialMenu menu) {
+    double width = front.getWidth();
+    double height = front.getHeight();
+    javafx.geometry.Point2D at =
+        pointer == null
+            ? new javafx.geometry.Point2D(width / 2, height / 2)
+            : front.sceneToLocal(pointer);
+    RadialPane[] pane = new RadialPane[1];
+    Runnable close =
+        () -> {
+          focusWindow(); // before what has the keys is gone
+          front.getChildren().remove(pane[0]);
+        };
+    pane[0] =
+        new RadialPane(
+            menu,
+            Math.clamp(at.getX(), 232, Math.max(232, width - 232)),
+            Math.clamp(at.getY(), 130, Math.max(130, height - 130)),
+            new Faces(session.now(), program().place()),
+            choice -> {
+              close.run();
+              motion(choice);
+            },
+            close);
+    front.getChildren().add(pane[0]);
+    Platform.runLater(pane[0]::requestFocus);
+  }
+
+  /** A program was started anew: what is bound to that runs. */
+  private void restarted(String id) {
+    Trial.Result result = trial().started(id, millis());
+    session.say(Ui.text("said.restarted", name(id)));
+    if (!result.effects().isEmpty()) {
+      Trigger start = new Trigger.AtStart();
+      show(result, session.now().words().trigger(start), start);
+    }
+    windows.get(id).refresh();
+    follow();
   }
 
   private static void swallow(KeyEvent e) {
@@ -417,7 +563,7 @@ public final class TryView extends BorderPane {
     if (press == null) {
       return;
     }
-    last = press;
+    last = () -> press(press);
     if (trial().pending().isEmpty()) {
       strokes.clear();
     }
@@ -437,19 +583,21 @@ public final class TryView extends BorderPane {
   }
 
   private void show(Trial.Result result) {
-    if (result.effects().isEmpty()) {
-      return;
+    if (!result.effects().isEmpty()) {
+      Trigger.Keys keys =
+          new Trigger.Keys(
+              strokes.stream().map(p -> session.now().keymap().layout().stroke(p)).toList());
+      show(result, Notation.write(keys), keys);
     }
+  }
+
+  private void show(Trial.Result result, String notation, Trigger trigger) {
     Words words = session.now().words();
-    List<Stroke> strokesShown =
-        strokes.stream().map(p -> session.now().keymap().layout().stroke(p)).toList();
-    String notation =
-        String.join(Notation.THEN, strokesShown.stream().map(Notation::write).toList());
     pressed.setText(notation);
     shown = result;
     explain();
     for (Effect effect : result.effects()) {
-      list(strokesShown, effect, words);
+      list(trigger, effect, words);
       if (effect instanceof Effect.Ran ran) {
         undoIn = ran.routine().application();
         session.say(
@@ -505,7 +653,7 @@ public final class TryView extends BorderPane {
     };
   }
 
-  private void list(List<Stroke> pressed, Effect effect, Words words) {
+  private void list(Trigger from, Effect effect, Words words) {
     String what =
         switch (effect) {
           case Effect.Ran ran -> words.binding(ran.binding());
@@ -533,7 +681,7 @@ public final class TryView extends BorderPane {
     middle.setMaxWidth(Double.MAX_VALUE);
     Label outcome = Parts.label(how, "soft", "mono");
     outcome.setMinWidth(USE_PREF_SIZE);
-    HBox row = new HBox(8, KeyCaps.of(pressed), middle, outcome);
+    HBox row = new HBox(8, KeyCaps.of(from, words), middle, outcome);
     row.setAlignment(Pos.CENTER_LEFT);
     row.getStyleClass().add("why-row");
     presses.getChildren().addFirst(row);

@@ -1,0 +1,182 @@
+package foldtwice.desktop.parts;
+
+import foldtwice.desktop.session.Ui;
+import foldtwice.surface.Device;
+import foldtwice.surface.Page;
+import foldtwice.trigger.Trigger;
+import java.util.function.Function;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Line;
+import javafx.scene.shape.Polygon;
+
+/**
+ * A device to press, drawn from its description. A key that is kept down longer than {@link
+ * Trigger#HOLD_MILLIS} is held, with the mouse or with the space bar.
+ */
+public final class DeviceView extends Pane {
+
+  /** What a hand did. */
+  public interface Listener {
+    void key(String key, Trigger.Way way);
+
+    void dial(String dial, Trigger.Turn turn);
+  }
+
+  /**
+   * What a key or a dial shows.
+   *
+   * @param text on it
+   * @param says in full, for the tooltip
+   */
+  public record Shown(String text, String says, Part part) {}
+
+  /** What a key is for, in the place in view. */
+  public enum Part {
+    FREE,
+    YOURS,
+    /** It types keys of itself. */
+    SENDS,
+    /** It turns the page. */
+    TURNS
+  }
+
+  private static final double GAP = 4;
+
+  private final double unit;
+  private final double row;
+  private final Listener listener;
+  private long down;
+
+  /**
+   * Empty until a device is shown.
+   *
+   * @param unit how wide a key is, in px
+   * @param row how high one is
+   */
+  public DeviceView(double unit, double row, Listener listener) {
+    this.unit = unit;
+    this.row = row;
+    this.listener = listener;
+    getStyleClass().add("device");
+    addEventFilter(MouseEvent.MOUSE_PRESSED, e -> down = System.nanoTime());
+    addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        e -> down = down == 0 ? System.nanoTime() : down); // the key repeats while it is down
+    addEventFilter(KeyEvent.KEY_RELEASED, e -> later(() -> down = 0));
+  }
+
+  private static void later(Runnable after) {
+    javafx.application.Platform.runLater(after);
+  }
+
+  /** Shows a device with one of its pages. */
+  public void show(Device device, Page page, Function<String, Shown> of) {
+    getChildren().clear();
+    double right = 0;
+    double bottom = 0;
+    for (Device.Cap cap : device.keys()) {
+      Button key = key(cap, of.apply(cap.id()));
+      getChildren().add(key);
+      right = Math.max(right, (cap.x() + cap.width()) * unit);
+      bottom = Math.max(bottom, (cap.y() + cap.height()) * row);
+      Shown shown = of.apply(cap.id());
+      if (shown.part() != Part.FREE) {
+        Polygon ear = new Polygon(0, 0, 9, 0, 9, 9);
+        ear.setMouseTransparent(true);
+        ear.getStyleClass()
+            .add(shown.part() == Part.YOURS ? "ear-yours-shape" : "ear-native-shape");
+        ear.relocate((cap.x() + cap.width()) * unit - GAP - 10, cap.y() * row + 1);
+        getChildren().add(ear);
+      }
+    }
+    for (Device.Knob knob : device.dials()) {
+      VBox dial = dial(knob, of.apply(knob.id()));
+      dial.relocate(knob.x() * unit, knob.y() * row);
+      getChildren().add(dial);
+      bottom = Math.max(bottom, (knob.y() + 1.9) * row);
+    }
+    setMinSize(right, bottom);
+    setPrefSize(right, bottom);
+    setMaxSize(right, bottom);
+    setAccessibleText(Ui.text("device.shows", device.name(), page.name()));
+  }
+
+  private Button key(Device.Cap cap, Shown shown) {
+    Button key = new Button(shown.text());
+    key.setId("pad-" + cap.id());
+    key.getStyleClass().setAll("key", "pad-key");
+    key.setWrapText(true);
+    key.setAccessibleText(shown.says());
+    key.setTooltip(new Tooltip(shown.says()));
+    double width = cap.width() * unit - GAP;
+    double height = cap.height() * row - GAP;
+    key.setMinSize(width, height);
+    key.setMaxSize(width, height);
+    key.relocate(cap.x() * unit, cap.y() * row);
+    key.setOnAction(e -> listener.key(cap.id(), way()));
+    return key;
+  }
+
+  private Trigger.Way way() {
+    boolean held = down != 0 && System.nanoTime() - down >= Trigger.HOLD_MILLIS * 1_000_000;
+    down = 0;
+    return held ? Trigger.Way.HOLD : Trigger.Way.TAP;
+  }
+
+  private VBox dial(Device.Knob knob, Shown shown) {
+    Circle rim = new Circle(row * 0.42);
+    rim.getStyleClass().add("dial-rim");
+    Line needle = new Line(0, 0, 0, -row * 0.3);
+    needle.setTranslateY(-row * 0.15);
+    needle.getStyleClass().add("dial-needle");
+    StackPane face = new StackPane(rim, needle);
+    Button push = new Button();
+    push.setGraphic(face);
+    push.setId("dial-" + knob.id() + "-push");
+    push.getStyleClass().setAll("dial-face");
+    push.setDisable(!knob.push());
+    push.setAccessibleText(Ui.text("device.push", knob.label()));
+    push.setOnAction(e -> listener.dial(knob.id(), Trigger.Turn.PUSH));
+    HBox turns =
+        new HBox(
+            2,
+            turn(knob, Trigger.Turn.LEFT, "\u2212", needle),
+            turn(knob, Trigger.Turn.RIGHT, "+", needle));
+    turns.setAlignment(Pos.CENTER);
+    VBox dial = new VBox(2, push, turns);
+    dial.setAlignment(Pos.CENTER);
+    dial.setOnScroll(
+        e -> {
+          if (e.getDeltaY() != 0) {
+            turned(knob, e.getDeltaY() > 0 ? Trigger.Turn.RIGHT : Trigger.Turn.LEFT, needle);
+          }
+        });
+    Tooltip.install(dial, new Tooltip(shown.says()));
+    return dial;
+  }
+
+  private Button turn(Device.Knob knob, Trigger.Turn way, String sign, Line needle) {
+    Button button = new Button(sign);
+    button.setId("dial-" + knob.id() + "-" + (way == Trigger.Turn.LEFT ? "left" : "right"));
+    button.getStyleClass().setAll("key", "dial-turn");
+    button.setAccessibleText(Ui.text("device." + way, knob.label()));
+    button.setOnAction(e -> turned(knob, way, needle));
+    return button;
+  }
+
+  private void turned(Device.Knob knob, Trigger.Turn way, Line needle) {
+    needle
+        .getParent()
+        .setRotate(needle.getParent().getRotate() + (way == Trigger.Turn.RIGHT ? 20 : -20));
+    listener.dial(knob.id(), way);
+  }
+}

@@ -1,0 +1,181 @@
+package foldtwice.desktop.trying;
+
+import foldtwice.desktop.parts.DeviceView;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.place.Place;
+import foldtwice.surface.Device;
+import foldtwice.surface.Page;
+import foldtwice.trigger.Trigger;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** The keyboard of the station and the devices that are plugged in, one in view. */
+final class DevicesPane extends VBox {
+
+  /** What a hand did on a device. */
+  interface Listener {
+    void key(Device device, String key, Trigger.Way way);
+
+    void dial(Device device, String dial, Trigger.Turn turn);
+  }
+
+  private static final double KEY = 64;
+  private static final double ROW = 41;
+
+  /** What so few keys do is listed beside them. */
+  private static final int FEW = 6;
+
+  private final KeyboardView keyboard;
+  private final Function<Device, Page> pages;
+  private final HBox names = new HBox(6);
+  private final StackPane holder = new StackPane();
+  private final Label page = Parts.label("", "strong");
+  private final DeviceView view;
+  private final VBox legend = new VBox(4);
+  private String open = "";
+  private List<String> offered = List.of();
+  private Snapshot now;
+  private Place place;
+
+  /**
+   * A pane with the keyboard in view.
+   *
+   * @param pages the page a device shows
+   */
+  DevicesPane(KeyboardView keyboard, Function<Device, Page> pages, Listener listener) {
+    this.keyboard = keyboard;
+    this.pages = pages;
+    this.view =
+        new DeviceView(
+            KEY,
+            ROW,
+            new DeviceView.Listener() {
+              @Override
+              public void key(String key, Trigger.Way way) {
+                inView().ifPresent(d -> listener.key(d, key, way));
+              }
+
+              @Override
+              public void dial(String dial, Trigger.Turn turn) {
+                inView().ifPresent(d -> listener.dial(d, dial, turn));
+              }
+            });
+    setSpacing(6);
+    names.setAlignment(Pos.CENTER_LEFT);
+    page.setId("device-page");
+    holder.setAlignment(Pos.TOP_LEFT);
+    legend.setId("device-legend");
+    HBox.setHgrow(legend, javafx.scene.layout.Priority.ALWAYS);
+    getChildren().addAll(names, holder);
+  }
+
+  void show(Snapshot now, Place place) {
+    this.now = now;
+    this.place = place;
+    List<String> here = now.station().devices();
+    if (!open.isEmpty() && inView().isEmpty()) {
+      open = "";
+    }
+    if (!here.equals(offered) || names.getChildren().isEmpty()) {
+      offered = here;
+      offer();
+    }
+    keyboard.show(now.keymap(), place);
+    draw();
+  }
+
+  /** Brings a device into view; the keyboard with an empty id. */
+  void open(String device) {
+    open = device;
+    offer();
+    draw();
+  }
+
+  private Optional<Device> inView() {
+    return now.library().device(open).filter(d -> now.station().devices().contains(d.id()));
+  }
+
+  private void offer() {
+    names.getChildren().clear();
+    ToggleGroup group = new ToggleGroup();
+    String layout = now.station().layout().toUpperCase(Locale.ROOT);
+    chip(group, "", Ui.text("try.keyboard", layout + ", " + now.station().shape()));
+    for (String id : now.station().devices()) {
+      now.library().device(id).ifPresent(d -> chip(group, d.id(), d.name()));
+    }
+    names.getChildren().add(page);
+  }
+
+  private void chip(ToggleGroup group, String id, String name) {
+    ToggleButton chip = new ToggleButton(name);
+    chip.setId("device-" + (id.isEmpty() ? "keyboard" : id));
+    chip.getStyleClass().addAll("chip", "small-chip");
+    chip.setToggleGroup(group);
+    chip.setSelected(id.equals(open));
+    chip.setOnAction(
+        e -> {
+          open = id;
+          chip.setSelected(true);
+          draw();
+        });
+    names.getChildren().add(chip);
+  }
+
+  /** What its dials do here, and its keys when they are held. */
+  private void legend(Device device, Page shows, Faces faces) {
+    legend.getChildren().clear();
+    for (Device.Knob knob : device.dials()) {
+      legend.getChildren().add(says(knob.label(), faces.dial(device, shows, knob.id())));
+    }
+    for (Device.Cap cap : device.keys()) {
+      faces
+          .held(device, shows, cap.id())
+          .ifPresent(
+              does -> {
+                String label = shows.face(cap.id()).label();
+                String name = label.isEmpty() ? cap.label() : label;
+                legend.getChildren().add(says(Ui.text("device.held", name), does));
+              });
+    }
+    if (device.keys().size() <= FEW) {
+      for (Device.Cap cap : device.keys()) {
+        DeviceView.Shown shown = faces.of(device, shows, cap.id());
+        legend.getChildren().add(says(cap.label(), shown.says()));
+      }
+    }
+    String hint = device.dials().isEmpty() ? "device.hint.keys" : "device.hint";
+    legend.getChildren().add(Parts.wrapped(Ui.text(hint), "soft"));
+  }
+
+  private static HBox says(String name, String does) {
+    HBox row = Parts.fact(name, Parts.wrapped(does));
+    row.getStyleClass().add("small-text");
+    return row;
+  }
+
+  private void draw() {
+    Optional<Device> device = inView();
+    if (device.isEmpty()) {
+      page.setText("");
+      holder.getChildren().setAll(keyboard);
+      return;
+    }
+    Page shows = pages.apply(device.get());
+    page.setText(shows.name().isEmpty() ? "" : Ui.text("device.page", shows.name()));
+    Faces faces = new Faces(now, place);
+    view.show(device.get(), shows, id -> faces.of(device.get(), shows, id));
+    legend(device.get(), shows, faces);
+    holder.getChildren().setAll(new HBox(24, view, legend));
+  }
+}
