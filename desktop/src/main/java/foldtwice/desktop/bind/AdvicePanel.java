@@ -37,6 +37,7 @@ final class AdvicePanel extends VBox {
   private final Label elsewhere = Parts.wrapped("");
   private final Label layouts = Parts.wrapped("");
   private final FlowPane near = new FlowPane(4, 4);
+  private final HBox nearRow = Parts.fact(Ui.text("sets.near"), near);
   private long asked;
   private List<Object> nearOf = List.of();
 
@@ -60,7 +61,7 @@ final class AdvicePanel extends VBox {
             Parts.fact(Ui.text("sets.here"), here),
             Parts.fact(Ui.text("sets.elsewhere"), elsewhere),
             Parts.fact(Ui.text("sets.layouts"), layouts),
-            Parts.fact(Ui.text("sets.near"), near));
+            nearRow);
   }
 
   void clear() {
@@ -102,6 +103,7 @@ final class AdvicePanel extends VBox {
       asked++;
       near.getChildren().clear();
     }
+    nearRow.setVisible(trigger instanceof Trigger.Keys);
     return advice;
   }
 

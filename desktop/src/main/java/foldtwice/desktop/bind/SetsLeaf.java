@@ -61,6 +61,9 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   private boolean adding;
   private boolean filling;
 
+  /** True while the stroke that is read is one to be held. */
+  private boolean holding;
+
   SetsLeaf(Session session) {
     this(session, new Button(Ui.text("sets.press")));
   }
@@ -169,7 +172,10 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     }
     actions
         .getChildren()
-        .add(Parts.button("type-trigger", Ui.text("sets.type"), this::startTyping, "link"));
+        .addAll(
+            Parts.button("type-trigger", Ui.text("sets.type"), this::startTyping, "link"),
+            Parts.button(
+                "other-trigger", Ui.text("sets.other"), () -> startPicking(false), "link"));
     top.getChildren().add(actions);
   }
 
@@ -229,6 +235,9 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
   /** As many as the application takes: where single strokes are taken, nothing is waited for. */
   private int mostStrokes() {
+    if (holding) {
+      return 1;
+    }
     return binding
         .place()
         .applicationId()
@@ -237,6 +246,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   }
 
   private void stopCapture() {
+    holding = false;
     capture.stop();
     press.setText(Ui.text("sets.press"));
   }
@@ -291,7 +301,12 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
   @Override
   public void ended(List<Press> strokes) {
+    boolean held = holding;
     stopCapture();
+    if (held) {
+      takeHeld(strokesOf(strokes).getFirst());
+      return;
+    }
     offer(new Trigger.Keys(strokesOf(strokes)));
   }
 
@@ -420,6 +435,56 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
             });
     top.getChildren().setAll(field, wrong);
     field.requestFocus();
+  }
+
+  /** Shows what else than keys can set it off, to be chosen on a picture. */
+  void startPicking(boolean add) {
+    if (!session.mayWrite()) {
+      return;
+    }
+    adding = add && !binding.triggers().isEmpty();
+    TriggerPicker picker =
+        new TriggerPicker(
+            session,
+            binding,
+            new TriggerPicker.Ways() {
+              @Override
+              public void pick(Trigger trigger) {
+                offer(trigger);
+              }
+
+              @Override
+              public void captureHeld() {
+                startCapture(adding);
+                holding = true;
+              }
+
+              @Override
+              public void leave() {
+                left();
+              }
+            });
+    top.getChildren().setAll(picker);
+    advice.clear();
+    picker.lookup("#picker-device").requestFocus();
+  }
+
+  /** A stroke that is held sets it off as it goes down and as it comes up. */
+  private void takeHeld(Stroke stroke) {
+    List<Trigger> triggers = new ArrayList<>(binding.triggers());
+    if (!adding && !triggers.isEmpty()) {
+      triggers.remove(index);
+    }
+    index = triggers.size();
+    triggers.add(new Trigger.Held(stroke, Trigger.Edge.DOWN));
+    triggers.add(new Trigger.Held(stroke, Trigger.Edge.UP));
+    adding = false;
+    Words words = session.now().words();
+    session.make(
+        new Edit.PutBinding(binding.withTriggers(triggers)),
+        Ui.text("said.bound", words.binding(binding), words.trigger(triggers.get(index))));
+    showTriggers();
+    press.requestFocus();
   }
 
   private void chooseWhere() {

@@ -1,6 +1,7 @@
 package foldtwice.desktop.standin;
 
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
@@ -14,6 +15,7 @@ abstract class Picture extends Pane {
     void clicked(String name, boolean adding, boolean twice);
   }
 
+  private boolean waiting;
   private OnObject onObject = (name, adding, twice) -> {};
   private Consumer<String> onPointer = name -> {};
 
@@ -24,8 +26,20 @@ abstract class Picture extends Pane {
     clip.widthProperty().bind(widthProperty());
     clip.heightProperty().bind(heightProperty());
     setClip(clip);
-    widthProperty().addListener((o, a, b) -> redraw());
-    heightProperty().addListener((o, a, b) -> redraw());
+    widthProperty().addListener((o, a, b) -> redrawLater());
+    heightProperty().addListener((o, a, b) -> redrawLater());
+  }
+
+  /** Once the layout is done that gave it its size: what is added in its midst is not styled. */
+  private void redrawLater() {
+    if (!waiting) {
+      waiting = true;
+      Platform.runLater(
+          () -> {
+            waiting = false;
+            redraw();
+          });
+    }
   }
 
   void setOnObject(OnObject action) {

@@ -1,6 +1,7 @@
 package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.DeviceView;
+import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;

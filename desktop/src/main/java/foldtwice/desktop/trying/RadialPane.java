@@ -1,5 +1,6 @@
 package foldtwice.desktop.trying;
 
+import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.session.Ui;
 import foldtwice.surface.RadialMenu;
 import foldtwice.trigger.Direction;

@@ -1,8 +1,10 @@
 package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.Asking;
+import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.PointerReader;
 import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.Session;

@@ -1,4 +1,4 @@
-package foldtwice.desktop.trying;
+package foldtwice.desktop.parts;
 
 import foldtwice.trigger.Drawing;
 import foldtwice.trigger.Modifier;

@@ -1,6 +1,5 @@
-package foldtwice.desktop.trying;
+package foldtwice.desktop.parts;
 
-import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.DeviceView.Part;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -45,7 +44,7 @@ public record Faces(Snapshot now, Place place) {
   }
 
   /** What a key or a dial of a device shows on a page. */
-  DeviceView.Shown of(Device device, Page page, String id) {
+  public DeviceView.Shown of(Device device, Page page, String id) {
     if (device.dial(id).isPresent()) {
       return new DeviceView.Shown("", dial(device, page, id), Part.FREE);
     }
@@ -78,7 +77,7 @@ public record Faces(Snapshot now, Place place) {
   }
 
   /** What a dial does here. */
-  String dial(Device device, Page page, String id) {
+  public String dial(Device device, Page page, String id) {
     String left = does(turn(device, page, id, Trigger.Turn.LEFT)).orElse("");
     String right = does(turn(device, page, id, Trigger.Turn.RIGHT)).orElse("");
     String push = does(turn(device, page, id, Trigger.Turn.PUSH)).orElse("");
@@ -94,7 +93,7 @@ public record Faces(Snapshot now, Place place) {
   }
 
   /** What a key does here when it is held. */
-  Optional<String> held(Device device, Page page, String id) {
+  public Optional<String> held(Device device, Page page, String id) {
     return does(key(device, page, id, Trigger.Way.HOLD));
   }
 
