@@ -85,6 +85,25 @@ class DrawingTest {
     assertThat(Drawing.read(between)).isInstanceOf(Drawing.Result.Unclear.class);
   }
 
+  /** However finely it is drawn, a straight way between two directions stays one way. */
+  @Property(tries = 100)
+  void aFineLineBetweenTwoDirectionsIsNotTwoStrokes(@ForAll long seed) {
+    Random random = new Random(seed);
+    Direction d = Direction.values()[random.nextInt(8)];
+    List<Drawing.Point> between =
+        drawn(List.of(d), 80 + random.nextInt(200), 22 + random.nextDouble(), 2, random);
+    assertThat(Drawing.read(between)).isInstanceOf(Drawing.Result.Unclear.class);
+  }
+
+  @Test
+  void manyPointsAreThinnedOut() {
+    List<Drawing.Point> slow = new ArrayList<>();
+    for (int i = 0; i <= 50_000; i++) {
+      slow.add(new Drawing.Point(i / 250.0, i % 2));
+    }
+    assertThat(Drawing.read(slow)).isEqualTo(new Drawing.Result.Drawn(List.of(Direction.RIGHT)));
+  }
+
   @Test
   void aScribbleIsTooMany() {
     List<Direction> scribble =

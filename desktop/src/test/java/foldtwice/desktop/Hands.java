@@ -233,6 +233,66 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  void click(String selector, MouseButton button) {
+    Bounds b = bounds(selector);
+    run(
+        () -> {
+          robot.mouseMove(b.getCenterX(), b.getCenterY());
+          robot.mouseClick(button);
+        });
+    settle();
+  }
+
+  /** Keeps the mouse down on something until it counts as held. */
+  void hold(String selector) {
+    Bounds b = bounds(selector);
+    run(
+        () -> {
+          robot.mouseMove(b.getCenterX(), b.getCenterY());
+          robot.mousePress(MouseButton.PRIMARY);
+        });
+    try {
+      Thread.sleep(foldtwice.trigger.Trigger.HOLD_MILLIS + 60);
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+    run(() -> robot.mouseRelease(MouseButton.PRIMARY));
+    settle();
+  }
+
+  /** Draws with a button held, from near the top left of a part: pairs of ways across and down. */
+  void draw(String selector, MouseButton button, double... ways) {
+    Bounds b = bounds(selector);
+    double[] at = {b.getMinX() + b.getWidth() / 4, b.getMinY() + b.getHeight() / 3};
+    run(
+        () -> {
+          robot.mouseMove(at[0], at[1]);
+          robot.mousePress(button);
+        });
+    for (int i = 0; i < ways.length; i += 2) {
+      double dx = ways[i] / 10;
+      double dy = ways[i + 1] / 10;
+      for (int step = 0; step < 10; step++) {
+        at[0] += dx;
+        at[1] += dy;
+        run(() -> robot.mouseMove(at[0], at[1]));
+      }
+    }
+    run(() -> robot.mouseRelease(button));
+    settle();
+  }
+
+  /** Keys go down and stay down. */
+  void down(KeyCode... keys) {
+    run(() -> List.of(keys).forEach(robot::keyPress));
+    settle();
+  }
+
+  void up(KeyCode... keys) {
+    run(() -> List.of(keys).forEach(robot::keyRelease));
+    settle();
+  }
+
   /** Drags one thing onto another, by mouse, over a few points on the way. */
   void drag(String from, String to) {
     Bounds start = bounds(from);

@@ -117,6 +117,12 @@ final class TriggerPicker extends VBox {
     return new Faces(now(), states.isEmpty() ? binding.place() : states.getFirst());
   }
 
+  /** Shows it anew; the keys go to its chip before what has them is gone. */
+  private void again(Kind kind) {
+    lookup("#picker-" + kind.name().toLowerCase(Locale.ROOT)).requestFocus();
+    show(kind);
+  }
+
   private void show(Kind kind) {
     content
         .getChildren()
@@ -336,7 +342,7 @@ final class TriggerPicker extends VBox {
                   new Edit.PutSurface(
                       new Toolbar(id, name, application, 8, 4, Map.of(), Extras.NONE)),
                   Ui.text("said.newsurface", name));
-              show(Kind.TOOLBAR);
+              again(Kind.TOOLBAR);
             },
             "link"));
     return all;
@@ -382,7 +388,7 @@ final class TriggerPicker extends VBox {
                       new RadialMenu(
                           id, name, binding.place(), List.of(opens), Map.of(), Extras.NONE)),
                   Ui.text("said.newsurface", name));
-              show(Kind.RADIAL);
+              again(Kind.RADIAL);
             },
             "link"));
     return all;

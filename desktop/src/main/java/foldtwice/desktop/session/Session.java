@@ -255,8 +255,11 @@ public final class Session implements AutoCloseable {
     publish(store.history(), before.station(), changed(before, next), false);
   }
 
-  /** The keymap after an edit: only the bindings that changed are compiled anew. */
+  /** The keymap after an edit: only the bindings that changed are compiled anew, or all. */
   private static Keymap changed(Snapshot before, Library next) {
+    if (!next.menus().equals(before.library().menus())) {
+      return Keymap.of(next, before.station());
+    }
     Keymap keymap = before.keymap();
     if (next.bindings() == before.library().bindings()) {
       return keymap;
