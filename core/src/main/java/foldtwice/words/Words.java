@@ -23,6 +23,7 @@ import foldtwice.shape.Hindrance;
 import foldtwice.shape.Mark;
 import foldtwice.shape.Reading;
 import foldtwice.shape.Touch;
+import foldtwice.suggest.Suggestion;
 import foldtwice.surface.Surface;
 import foldtwice.trigger.Direction;
 import foldtwice.trigger.Modifier;
@@ -120,6 +121,30 @@ public final class Words {
                         .collect(Collectors.joining(", ")))
             .orElse("");
     return given.isEmpty() ? routineName(binding) : routineName(binding) + "\n" + given;
+  }
+
+  /** Why a trigger is suggested: {@code first letter of shift; the same in Copystand}. */
+  public String reasons(Suggestion suggestion) {
+    return suggestion.reasons().stream().map(this::reason).collect(Collectors.joining("; "));
+  }
+
+  private String reason(Suggestion.Reason reason) {
+    return switch (reason) {
+      case Suggestion.Reason.Initials(String letters) -> TEXTS.get("reason.initials", letters);
+      case Suggestion.Reason.FirstLetter(String word) -> TEXTS.get("reason.letter", word);
+      case Suggestion.Reason.SameElsewhere(List<String> applications) ->
+          TEXTS.get(
+              "reason.same",
+              applications.stream()
+                  .map(a -> place(new Place.Whole(a)))
+                  .collect(Collectors.joining(", ")));
+      case Suggestion.Reason.OtherElsewhere(String application) ->
+          TEXTS.get("reason.other", place(new Place.Whole(application)));
+      case Suggestion.Reason.OneHand() -> TEXTS.get("reason.hand");
+      case Suggestion.Reason.DangerBeside(String key, String command) ->
+          TEXTS.get("reason.danger", key, command);
+      case Suggestion.Reason.OnlyDevices() -> TEXTS.get("reason.devices");
+    };
   }
 
   /** What keeps a routine from working on a computer. */

@@ -26,6 +26,20 @@ class BindByHandTest {
     return Notation.read(text);
   }
 
+  /** A suggestion comes with its reason, is free, and is taken with one click. */
+  @Test
+  void aSuggestedTriggerIsTaken() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.N);
+      hands.waitForText("#suggested", "first letter of shift");
+      hands.click("#suggest-0");
+      assertThat(triggers(hands, "b267")).containsExactly(keys("Shift+S"));
+      assertThat(hands.text("#here")).isEqualTo("free");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(triggers(hands, "b267")).isEmpty();
+    }
+  }
+
   @Test
   void makeABindingFireItUndoCloseReopenAndFireAgain() throws Exception {
     try (Hands hands = Hands.open(folder)) {

@@ -91,6 +91,7 @@ class HouseTest {
       "collecting",
       "resolve",
       "conflict",
+      "suggest",
       "run",
       "script",
       "recording",

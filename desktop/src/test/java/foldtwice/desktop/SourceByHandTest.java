@@ -195,6 +195,7 @@ class SourceByHandTest {
       hands.waitForText("#take-in-take", "2 routines");
       hands.settle();
       hands.click("#take-in-take");
+      hands.waitUntil("they are taken", () -> library(hands).routines().containsKey("where"));
       assertThat(library(hands).routines()).containsKeys("lock-the-third-box", "where");
       hands.routine("lock the third");
       assertThat(hands.text("#unseen")).contains("Collected from lock-third.js");

@@ -3,15 +3,20 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
 import foldtwice.conflict.Conflict;
+import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
+import foldtwice.suggest.Suggestion;
+import foldtwice.suggest.Suggestions;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -29,16 +34,26 @@ import javafx.scene.layout.VBox;
 final class AdvicePanel extends VBox {
 
   private static final int NEAR = 6;
+  private static final int SUGGESTED = 4;
   private static final int MOST_ELSEWHERE = 4;
 
   private final Session session;
   private final Consumer<Trigger> onChosen;
   private final VBox here = new VBox(4);
+
+  /** What there is to say about a trigger; not there while there is none. */
+  private final VBox facts = new VBox(8);
+
   private final Label elsewhere = Parts.wrapped("");
   private final Label layouts = Parts.wrapped("");
   private final FlowPane near = new FlowPane(4, 4);
   private final HBox nearRow = Parts.fact(Ui.text("sets.near"), near);
+  private final VBox suggested = new VBox(3);
   private long asked;
+  private long wanted;
+  private List<Object> suggestedOf = List.of();
+  private List<Keymap> stations = List.of();
+  private int stationsOf;
   private List<Object> nearOf = List.of();
 
   /**
@@ -54,17 +69,27 @@ final class AdvicePanel extends VBox {
     elsewhere.setId("elsewhere");
     layouts.setId("layouts");
     near.setId("near");
+    suggested.setId("suggested");
+    HBox.setHgrow(suggested, Priority.ALWAYS);
     HBox.setHgrow(near, Priority.ALWAYS);
     HBox.setHgrow(here, Priority.ALWAYS);
-    getChildren()
+    facts
+        .getChildren()
         .addAll(
             Parts.fact(Ui.text("sets.here"), here),
             Parts.fact(Ui.text("sets.elsewhere"), elsewhere),
             Parts.fact(Ui.text("sets.layouts"), layouts),
             nearRow);
+    facts.managedProperty().bind(facts.visibleProperty());
+    facts.setVisible(false);
+    getChildren().addAll(facts, Parts.fact(Ui.text("sets.suggested"), suggested));
   }
 
   void clear() {
+    facts.setVisible(false);
+    suggestedOf = List.of();
+    wanted++;
+    suggested.getChildren().clear();
     asked++;
     nearOf = List.of();
     here.getChildren().clear();
@@ -78,6 +103,7 @@ final class AdvicePanel extends VBox {
     Snapshot now = session.now();
     Advice advice = Advice.on(now.library(), now.keymap(), binding, trigger);
     Words words = now.words();
+    facts.setVisible(true);
     here.getChildren().clear();
     if (advice.isFree()) {
       here.getChildren().add(Parts.label(Ui.text("sets.free"), "good"));
@@ -139,6 +165,68 @@ final class AdvicePanel extends VBox {
             }
           }
         });
+  }
+
+  /** Free triggers that would suit the binding; they come when they are found. */
+  void suggest(Snapshot now, Binding binding) {
+    List<Object> question =
+        List.of(
+            binding.routine(),
+            binding.place(),
+            binding.triggers(),
+            System.identityHashCode(now.keymap()));
+    if (question.equals(suggestedOf)) {
+      return;
+    }
+    suggestedOf = question;
+    long mine = ++wanted;
+    List<Keymap> known =
+        System.identityHashCode(now.library()) == stationsOf ? stations : List.of();
+    session.work(
+        () -> {
+          List<Keymap> all = known.isEmpty() ? keymaps(now) : known;
+          return new Found(all, Suggestions.of(now.library(), all, binding, SUGGESTED));
+        },
+        found -> {
+          if (mine == wanted) {
+            stations = found.stations;
+            stationsOf = System.identityHashCode(now.library());
+            suggested.getChildren().clear();
+            for (Suggestion s : found.best) {
+              int at = suggested.getChildren().size();
+              suggested.getChildren().add(suggestion(at, s, now.words()));
+            }
+            if (found.best.isEmpty()) {
+              suggested.getChildren().setAll(Parts.label(Ui.text("sets.nonefree"), "soft"));
+            }
+          }
+        });
+  }
+
+  private record Found(List<Keymap> stations, List<Suggestion> best) {}
+
+  /** Those of all stations, the one in view first. */
+  private static List<Keymap> keymaps(Snapshot now) {
+    List<Keymap> all = new ArrayList<>(List.of(now.keymap()));
+    for (Station s : now.library().stations().values()) {
+      if (!s.equals(now.station())) {
+        all.add(Keymap.of(now.library(), s));
+      }
+    }
+    return all;
+  }
+
+  private Node suggestion(int at, Suggestion s, Words words) {
+    String notation = Notation.write(s.trigger());
+    Button button =
+        Parts.button("suggest-" + at, "", () -> onChosen.accept(s.trigger()), "caps-link");
+    button.setGraphic(KeyCaps.of(s.trigger(), words));
+    button.setAccessibleText(notation);
+    Label why = Parts.wrapped(words.reasons(s), "soft");
+    why.setStyle("-fx-font-size: 12px;");
+    HBox row = new HBox(8, button, why);
+    row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    return row;
   }
 
   private Node nearCap(Trigger.Keys trigger) {

@@ -120,6 +120,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     }
     if (!capture.isOn()) {
       present().ifPresentOrElse(this::advise, advice::clear);
+      advice.suggest(now, b);
     }
   }
 

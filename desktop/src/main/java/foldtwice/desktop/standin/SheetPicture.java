@@ -133,6 +133,7 @@ final class SheetPicture extends Picture {
               outline.getY() + outline.getHeight() / 2 - 1.5,
               Math.max(4, outline.getWidth() * 0.6),
               3);
+      bar.setMouseTransparent(true); // it stands for the text; the box is clicked
       add(bar, "text-bar");
     } else {
       Label text =

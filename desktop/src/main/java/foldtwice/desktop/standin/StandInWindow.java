@@ -71,7 +71,7 @@ public final class StandInWindow extends VBox {
     head.getStyleClass().add("window-title");
     pending.setId("standin-pending");
     restart.setId("standin-restart");
-    restart.getStyleClass().setAll("restart");
+    restart.getStyleClass().setAll("label", "right", "restart");
     restart.setFocusTraversable(false);
     restart.setOnAction(
         e -> {

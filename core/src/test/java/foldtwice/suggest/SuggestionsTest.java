@@ -1,0 +1,157 @@
+package foldtwice.suggest;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.Fixture;
+import foldtwice.RandomClaims;
+import foldtwice.binding.Binding;
+import foldtwice.conflict.Advice;
+import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.place.Rule;
+import foldtwice.resolve.Keymap;
+import foldtwice.routine.Routine;
+import foldtwice.trigger.Key;
+import foldtwice.trigger.Keysym;
+import foldtwice.trigger.Layouts;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Shape;
+import foldtwice.trigger.Stroke;
+import foldtwice.trigger.Trigger;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+/** The stated properties of the score. */
+class SuggestionsTest {
+
+  private static Binding binding(String place) {
+    return new Binding("new", "r", Fixture.place(place), List.of(), Map.of(), 0, Extras.NONE);
+  }
+
+  private static List<Suggestion> of(Library library, Binding binding) {
+    return Suggestions.of(library, List.of(Fixture.keymap(library)), binding, 12);
+  }
+
+  /** Never one that is taken: the advice on each suggestion is that it is free. */
+  @Property(tries = 60)
+  void everySuggestionIsFree(@ForAll long seed) {
+    Random random = new Random(seed);
+    Library library = RandomClaims.library(random, 12);
+    Keymap keymap = Fixture.keymap(library);
+    Binding binding = RandomClaims.binding(random, "new").withTriggers(List.of());
+    for (Suggestion s : of(library, binding)) {
+      Advice advice = Advice.on(library, keymap, binding, s.trigger());
+      assertThat(advice.conflicts()).as(Notation.write(s.trigger())).isEmpty();
+    }
+  }
+
+  @Property(tries = 60)
+  void theBestComeFirst(@ForAll long seed) {
+    Library library = RandomClaims.library(new Random(seed), 12);
+    assertThat(of(library, binding("box")))
+        .isSortedAccordingTo((a, b) -> Double.compare(a.cost(), b.cost()));
+  }
+
+  /** Never one that a rule refuses. */
+  @Test
+  void whatARuleRefusesIsNotSuggested() {
+    List<Rule> rules =
+        List.of(
+            new Rule.MostStrokes(1),
+            new Rule.HoldsOneOf(Modifiers.of(Modifier.CTRL, Modifier.ALT)),
+            new Rule.NeverHolds(Modifiers.of(Modifier.SHIFT)));
+    Library library = Fixture.library(rules);
+    List<Suggestion> all = of(library, binding("box"));
+    assertThat(all).isNotEmpty();
+    assertThat(all)
+        .allSatisfy(s -> rules.forEach(r -> assertThat(r.accepts(s.trigger())).isTrue()));
+  }
+
+  /** Adding a modifier never lowers the effort, on any layout and shape. */
+  @Property(tries = 300)
+  void aFurtherModifierNeverCostsLess(@ForAll long seed) {
+    Random random = new Random(seed);
+    Effort effort =
+        new Effort(
+            Layouts.of(Layouts.IDS.get(random.nextInt(Layouts.IDS.size()))).orElseThrow(),
+            Shape.values()[random.nextInt(2)]);
+    Modifiers held = new Modifiers(random.nextInt(1 << Modifiers.WIDTH));
+    Modifier more = Modifier.values()[random.nextInt(Modifier.values().length)];
+    Key key = new Key.Making(Keysym.of('a' + random.nextInt(26)));
+    double without = effort.of(List.of(new Stroke(held.without(more), key)));
+    double with = effort.of(List.of(new Stroke(held.with(more), key)));
+    assertThat(with).isGreaterThanOrEqualTo(without);
+  }
+
+  /** The home row is nearest; a digit costs more than the letter under it. */
+  @Test
+  void whatIsNearerCostsLess() {
+    Effort effort = new Effort(Layouts.of("us").orElseThrow(), Shape.ANSI);
+    assertThat(cost(effort, "F")).isLessThan(cost(effort, "R"));
+    assertThat(cost(effort, "R")).isLessThan(cost(effort, "4"));
+    assertThat(cost(effort, "F")).isLessThan(cost(effort, "Ctrl+F"));
+    assertThat(cost(effort, "Ctrl+F")).isLessThan(cost(effort, "Ctrl+Shift+F"));
+    assertThat(cost(effort, "F")).isLessThan(cost(effort, "F then G"));
+  }
+
+  private static double cost(Effort effort, String keys) {
+    return effort.of(Notation.read(keys).strokes());
+  }
+
+  @Test
+  void initialsAreSuggestedWhereLettersAreFree() {
+    Library library = named("Move selection");
+    List<Suggestion> all = of(library, binding("box"));
+    assertThat(all)
+        .anySatisfy(
+            s -> {
+              assertThat(s.trigger()).isEqualTo(Notation.read("M then S"));
+              assertThat(s.reasons()).contains(new Suggestion.Reason.Initials("MS"));
+            });
+    assertThat(all.getFirst().reasons())
+        .as("the first has a letter of the name")
+        .anyMatch(r -> !(r instanceof Suggestion.Reason.OneHand));
+    assertThat(of(library, binding("text")))
+        .as("plain letters type there")
+        .noneMatch(s -> s.trigger().strokes().getFirst().modifiers().isEmpty());
+  }
+
+  private static Library named(String name) {
+    Routine routine = Routine.Macro.of("r", name, "app", List.of(), List.of());
+    return new Edit.PutRoutine(routine).on(Fixture.library());
+  }
+
+  /** The pool only devices send is set apart: its keys are on no keyboard. */
+  @Test
+  void thePoolOfDevicesIsSetApart() {
+    Library library = Fixture.library("mine app Ctrl+Alt+[F13]", "mine app Ctrl+Alt+[F15]");
+    List<Suggestion> pool =
+        Suggestions.forDevices(library, List.of(Fixture.keymap(library)), binding("box"), 3);
+    assertThat(pool.stream().map(Suggestion::trigger).toList())
+        .containsExactly(
+            Notation.read("Ctrl+Alt+[F14]"),
+            Notation.read("Ctrl+Alt+[F16]"),
+            Notation.read("Ctrl+Alt+[F17]"));
+    assertThat(of(library, binding("box")))
+        .noneMatch(s -> Notation.write(s.trigger()).contains("F1"));
+  }
+
+  @Test
+  void whatCannotBeTypedOnAnotherStationIsNotSuggested() {
+    Library library = Fixture.library();
+    List<Suggestion> here = of(library, binding("box"));
+    Trigger first = here.getFirst().trigger();
+    Library taken = Fixture.library("mine box " + Notation.write(first));
+    List<Suggestion> both =
+        Suggestions.of(
+            library, List.of(Fixture.keymap(library), Fixture.keymap(taken)), binding("box"), 12);
+    assertThat(both).noneMatch(s -> s.trigger().equals(first));
+  }
+}
