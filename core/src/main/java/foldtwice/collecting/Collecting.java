@@ -125,7 +125,7 @@ public final class Collecting {
   }
 
   /** UTF-8, or UTF-16 where a byte order mark says so. */
-  private static String decoded(byte[] bytes) throws CharacterCodingException {
+  static String decoded(byte[] bytes) throws CharacterCodingException {
     boolean big = bytes.length > 1 && bytes[0] == (byte) 0xFE && bytes[1] == (byte) 0xFF;
     boolean little = bytes.length > 1 && bytes[0] == (byte) 0xFF && bytes[1] == (byte) 0xFE;
     Charset charset =

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.place.Application;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
+import foldtwice.place.Station;
 import foldtwice.routine.Routine;
 import foldtwice.surface.Surface;
 import java.util.ArrayList;
@@ -60,6 +61,22 @@ public sealed interface Edit {
   /** Removes a device, a toolbar or a radial menu. */
   record RemoveSurface(String id) implements Edit {}
 
+  /** Puts an application in place of the one with its id, or as the last. */
+  record PutApplication(Application application, int at) implements Edit {
+    public PutApplication(Application application) {
+      this(application, Integer.MAX_VALUE);
+    }
+  }
+
+  /** Removes an application. Bindings in its places stay and are heard nowhere. */
+  record RemoveApplication(String id) implements Edit {}
+
+  /** Puts a station in place of the one with its id, or as the last. */
+  record PutStation(Station station) implements Edit {}
+
+  /** Removes a station. */
+  record RemoveStation(String id) implements Edit {}
+
   /**
    * Notes what a person found out about a native command, or that nothing is known. Nothing happens
    * when there is no such command.
@@ -85,6 +102,13 @@ public sealed interface Edit {
       case PutSurface(Surface surface, int at) ->
           library.withSurfaces(put(library.surfaces(), surface.id(), surface, at));
       case RemoveSurface(String id) -> library.withSurfaces(without(library.surfaces(), id));
+      case PutApplication(Application application, int at) ->
+          library.withApplications(put(library.applications(), application.id(), application, at));
+      case RemoveApplication(String id) ->
+          library.withApplications(without(library.applications(), id));
+      case PutStation(Station station) ->
+          library.withStations(put(library.stations(), station.id(), station, Integer.MAX_VALUE));
+      case RemoveStation(String id) -> library.withStations(without(library.stations(), id));
       case Find(String application, String command, Optional<Finding> finding) ->
           command(library, application, command)
               .map(
@@ -132,6 +156,24 @@ public sealed interface Edit {
         yield old == null
             ? new Together(List.of())
             : new PutSurface(old, List.copyOf(before.surfaces().keySet()).indexOf(id));
+      }
+      case PutApplication(Application application, int at) -> {
+        Application old = before.applications().get(application.id());
+        yield old == null ? new RemoveApplication(application.id()) : new PutApplication(old);
+      }
+      case RemoveApplication(String id) -> {
+        Application old = before.applications().get(id);
+        yield old == null
+            ? new Together(List.of())
+            : new PutApplication(old, List.copyOf(before.applications().keySet()).indexOf(id));
+      }
+      case PutStation(Station station) -> {
+        Station old = before.stations().get(station.id());
+        yield old == null ? new RemoveStation(station.id()) : new PutStation(old);
+      }
+      case RemoveStation(String id) -> {
+        Station old = before.stations().get(id);
+        yield old == null ? new Together(List.of()) : new PutStation(old);
       }
       case Find(String application, String command, Optional<Finding> finding) ->
           command(before, application, command)

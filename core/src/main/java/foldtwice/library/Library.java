@@ -172,6 +172,14 @@ public record Library(
     return new Library(name, applications, stations, surfaces, routines, others, proofs, extras);
   }
 
+  Library withApplications(LinkedHashMap<String, Application> others) {
+    return new Library(name, others, stations, surfaces, routines, bindings, proofs, extras);
+  }
+
+  Library withStations(LinkedHashMap<String, Station> others) {
+    return new Library(name, applications, others, surfaces, routines, bindings, proofs, extras);
+  }
+
   Library withSurfaces(LinkedHashMap<String, Surface> others) {
     return new Library(name, applications, stations, others, routines, bindings, proofs, extras);
   }

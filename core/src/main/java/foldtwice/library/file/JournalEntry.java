@@ -61,6 +61,11 @@ sealed interface JournalEntry {
       case Edit.PutSurface(var surface, int at) ->
           out.put("at", at).set("putSurface", SurfaceJson.write(surface));
       case Edit.RemoveSurface(String id) -> out.put("removeSurface", id);
+      case Edit.PutApplication(var application, int at) ->
+          out.put("at", at).set("putApplication", PlaceJson.write(application));
+      case Edit.RemoveApplication(String id) -> out.put("removeApplication", id);
+      case Edit.PutStation(var station) -> out.set("putStation", PlaceJson.write(station));
+      case Edit.RemoveStation(String id) -> out.put("removeStation", id);
       case Edit.Find(String application, String command, Optional<Finding> finding) -> {
         out.put("application", application).put("find", command);
         finding.ifPresent(f -> out.set("finding", PlaceJson.write(f)));
@@ -112,6 +117,19 @@ sealed interface JournalEntry {
     if (in.has("putSurface")) {
       return new Edit.PutSurface(
           SurfaceJson.read(in.at("putSurface"), PlaceJson.byId(library.places())), in.whole("at"));
+    }
+    if (in.has("putApplication")) {
+      return new Edit.PutApplication(
+          PlaceJson.application(in.at("putApplication")), in.whole("at"));
+    }
+    if (in.has("removeApplication")) {
+      return new Edit.RemoveApplication(in.text("removeApplication"));
+    }
+    if (in.has("putStation")) {
+      return new Edit.PutStation(PlaceJson.station(in.at("putStation")));
+    }
+    if (in.has("removeStation")) {
+      return new Edit.RemoveStation(in.text("removeStation"));
     }
     if (in.has("removeSurface")) {
       return new Edit.RemoveSurface(in.text("removeSurface"));

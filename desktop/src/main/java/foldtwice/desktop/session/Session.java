@@ -252,13 +252,20 @@ public final class Session implements AutoCloseable {
   private void follow() {
     Snapshot before = now();
     Library next = store.library();
-    publish(store.history(), before.station(), changed(before, next), false);
+    Keymap keymap = changed(before, next);
+    if (!keymap.station().equals(before.station())) {
+      computers.remove(before.station().id()); // it is another computer now
+    }
+    publish(store.history(), keymap.station(), keymap, false);
   }
 
   /** The keymap after an edit: only the bindings that changed are compiled anew, or all. */
   private static Keymap changed(Snapshot before, Library next) {
-    if (!next.menus().equals(before.library().menus())) {
-      return Keymap.of(next, before.station());
+    Station station = next.stations().getOrDefault(before.station().id(), before.station());
+    if (!next.menus().equals(before.library().menus())
+        || next.applications() != before.library().applications()
+        || !station.equals(before.station())) {
+      return Keymap.of(next, station);
     }
     Keymap keymap = before.keymap();
     if (next.bindings() == before.library().bindings()) {
