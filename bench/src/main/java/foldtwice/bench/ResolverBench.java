@@ -6,7 +6,7 @@ import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Resolver;
-import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -30,13 +30,13 @@ public class ResolverBench {
   private static final int STROKES = 1 << 12;
 
   /** The key of the plain map: where, and what is pressed. */
-  private record Pressed(Place place, Press press) {}
+  private record Pressed(Place place, Signal press) {}
 
   /** A row of the scan. */
-  private record Row(Place place, List<Press> presses, Binding binding) {}
+  private record Row(Place place, List<Signal> presses, Binding binding) {}
 
   private final List<Place> places = new ArrayList<>();
-  private final List<Press> presses = new ArrayList<>();
+  private final List<Signal> presses = new ArrayList<>();
   private final List<Resolver.State> states = new ArrayList<>();
   private final Map<Pressed, Binding> map = new HashMap<>();
   private final List<Row> rows = new ArrayList<>();
@@ -51,7 +51,7 @@ public class ResolverBench {
     resolver = new Resolver(keymap);
     for (Binding b : library.bindings().values()) {
       for (Claim claim : Keymap.claims(b)) {
-        List<Press> path = keymap.paths(claim.trigger()).getFirst();
+        List<Signal> path = keymap.paths(claim.trigger()).getFirst();
         rows.add(new Row(b.place(), path, b));
         if (path.size() == 1) {
           map.put(new Pressed(b.place(), path.getFirst()), b);
@@ -92,7 +92,7 @@ public class ResolverBench {
   public Object linearScan() {
     int n = next();
     Place place = places.get(n);
-    Press press = presses.get(n);
+    Signal press = presses.get(n);
     for (Row row : rows) {
       if (row.presses.size() == 1
           && row.presses.getFirst().equals(press)

@@ -15,6 +15,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
@@ -385,6 +386,7 @@ final class Hands implements AutoCloseable {
 
   /** Drags a file or a folder onto a part of the window, out of another window. */
   void drop(String selector, Path file) {
+    AtomicBoolean over = new AtomicBoolean();
     Stage other =
         ask(
             () -> {
@@ -397,6 +399,7 @@ final class Hands implements AutoCloseable {
                     icon.startDragAndDrop(TransferMode.COPY).setContent(content);
                     e.consume();
                   });
+              icon.setOnDragDone(e -> over.set(true));
               Stage folder = new Stage();
               folder.setScene(new Scene(icon, 60, 40));
               folder.setX(0);
@@ -417,7 +420,7 @@ final class Hands implements AutoCloseable {
       settle();
     }
     run(() -> robot.mouseRelease(MouseButton.PRIMARY));
-    settle();
+    waitUntil("the drop is over", over::get); // until then the next click is still part of it
     run(other::close);
     run(stage::requestFocus);
     settle();

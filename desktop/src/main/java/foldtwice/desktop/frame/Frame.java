@@ -6,6 +6,7 @@ import foldtwice.desktop.collect.CollectView;
 import foldtwice.desktop.parts.Mark;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.places.PlacesView;
 import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.OwnKeys;
 import foldtwice.desktop.session.Session;
@@ -51,7 +52,9 @@ public final class Frame extends StackPane implements Finder.Targets {
   private final BindView bind;
   private CollectView collect;
   private TryView trying;
+  private PlacesView places;
   private final StackPane sheet = new StackPane();
+  private final ToggleButton placesTab = tab("places");
   private final ToggleButton collectTab = tab("collect");
   private final ToggleButton bindTab = tab("bind");
   private final ToggleButton tryTab = tab("try");
@@ -161,11 +164,11 @@ public final class Frame extends StackPane implements Finder.Targets {
 
   private Node tabs() {
     ToggleGroup group = new ToggleGroup();
-    for (ToggleButton tab : List.of(collectTab, bindTab, tryTab)) {
+    for (ToggleButton tab : List.of(placesTab, collectTab, bindTab, tryTab)) {
       tab.setToggleGroup(group);
       tab.setOnAction(e -> go(tab));
     }
-    VBox tabs = new VBox(collectTab, bindTab, tryTab);
+    VBox tabs = new VBox(placesTab, collectTab, bindTab, tryTab);
     tabs.getStyleClass().add("tabs");
     return tabs;
   }
@@ -264,8 +267,21 @@ public final class Frame extends StackPane implements Finder.Targets {
     return collect;
   }
 
+  /** Places, made when it is first gone to. */
+  private PlacesView places() {
+    if (places == null) {
+      places = new PlacesView(session);
+    }
+    return places;
+  }
+
   private void go(ToggleButton tab) {
     tab.setSelected(true);
+    if (tab == placesTab) {
+      sheet.getChildren().setAll(places());
+      places().focusList();
+      return;
+    }
     sheet.getChildren().setAll(tab == bindTab ? bind : tab == collectTab ? collect() : trying());
     if (tab == bindTab) {
       bind.focusRegister();
@@ -334,6 +350,7 @@ public final class Frame extends StackPane implements Finder.Targets {
       case NEXT_AREA -> nextArea();
       case UNDO -> session.undo();
       case REDO -> session.redo();
+      case PLACES_VIEW -> go(placesTab);
       case COLLECT_VIEW -> go(collectTab);
       case RECORD -> {
         go(tryTab);
@@ -382,6 +399,7 @@ public final class Frame extends StackPane implements Finder.Targets {
     if (inside(owner, StandInWindow.class)
         || inside(owner, BindView.class)
         || inside(owner, CollectView.class)
+        || inside(owner, PlacesView.class)
         || inside(owner, TryView.class)) {
       selectedTab().requestFocus();
     } else if (owner instanceof ToggleButton) {
@@ -390,13 +408,18 @@ public final class Frame extends StackPane implements Finder.Targets {
       bind.focusRegister();
     } else if (collectTab.isSelected()) {
       collect().focusList();
+    } else if (placesTab.isSelected()) {
+      places().focusList();
     } else {
       trying().focusWindow();
     }
   }
 
   private ToggleButton selectedTab() {
-    return collectTab.isSelected() ? collectTab : bindTab.isSelected() ? bindTab : tryTab;
+    return List.of(placesTab, collectTab, bindTab).stream()
+        .filter(ToggleButton::isSelected)
+        .findFirst()
+        .orElse(tryTab);
   }
 
   @Override
@@ -419,19 +442,29 @@ public final class Frame extends StackPane implements Finder.Targets {
     if (session.programs().containsKey(application)) {
       go(tryTab);
       trying().go(application);
+    } else if (session.now().library().applications().containsKey(application)) {
+      go(placesTab);
+      places().choose(application);
     }
   }
 
   /** What the desktop keeps is a matter of the station. */
   @Override
   public void stations() {
-    station.requestFocus();
+    go(placesTab);
+    places().chooseStation(session.now().station().id());
   }
 
   /** Goes to Try, for pictures. */
   public TryView showTry() {
     go(tryTab);
     return trying();
+  }
+
+  /** Goes to Places, for pictures. */
+  public PlacesView showPlaces() {
+    go(placesTab);
+    return places();
   }
 
   /** Goes to Collect, for pictures. */

@@ -13,6 +13,7 @@ public enum OwnKeys {
   NEXT_AREA("F6"),
   UNDO("Ctrl+Z"),
   REDO("Ctrl+Y"),
+  PLACES_VIEW("F12"),
   COLLECT_VIEW("F2"),
   BIND_VIEW("Ctrl+PageUp"),
   TRY_VIEW("Ctrl+PageDown"),

@@ -1,0 +1,304 @@
+package foldtwice.desktop.places;
+
+import foldtwice.desktop.parts.KeyCaps;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.place.Application;
+import foldtwice.place.Context;
+import foldtwice.place.NativeCommand;
+import foldtwice.place.Place;
+import foldtwice.place.Rule;
+import foldtwice.place.Station;
+import foldtwice.shape.Facts;
+import foldtwice.words.Words;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TableCell;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** An application: its contexts, its commands, what it accepts, and how things get in. */
+final class ApplicationPane extends HBox {
+
+  private final Session session;
+  private final TextField name = new TextField();
+  private final TextField version = new TextField();
+  private final TextField filter = new TextField();
+  private final Label count = Parts.label("", "soft");
+  private final TableView<NativeCommand> commands = new TableView<>();
+  private final VBox contexts = new VBox(2);
+  private final VBox facts = new VBox(5);
+  private Application application;
+  private Snapshot now;
+
+  ApplicationPane(Session session) {
+    this.session = session;
+    setId("application-pane");
+    name.setId("application-name");
+    name.getStyleClass().add("title-field");
+    Parts.onKept(name, this::rename);
+    version.setId("application-version");
+    version.setPrefColumnCount(6);
+    Parts.onKept(version, this::rename);
+    filter.setId("command-filter");
+    filter.setPromptText(Ui.text("places.filter"));
+    filter.textProperty().addListener((o, a, b) -> narrow());
+    HBox.setHgrow(filter, Priority.ALWAYS);
+    commands.setId("commands");
+    commands.setFixedCellSize(29);
+    commands.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+    commands.setPlaceholder(Parts.label(Ui.text("places.nocommand"), "soft"));
+    column("command", 180, c -> Words.command(application, c), c -> null);
+    column("menu", 200, c -> String.join(" \u203a ", c.menuPath()), c -> null);
+    column("keys", 150, c -> keys(c), this::caps);
+    column(
+        "where",
+        124,
+        c -> now.library().nameOf(c.place()).replaceFirst("^.* \u203a ", ""),
+        c -> null);
+    column(
+        "uses",
+        74,
+        c -> c.usesPerWeek() == 0 ? "" : Long.toString(Math.round(c.usesPerWeek())),
+        c -> null);
+    VBox.setVgrow(commands, Priority.ALWAYS);
+    HBox head = new HBox(10, name, Parts.label(Ui.text("places.version"), "soft"), version);
+    head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    HBox.setHgrow(name, Priority.ALWAYS);
+    HBox search = new HBox(10, filter, count);
+    search.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    VBox middle = new VBox(8, head, search, commands);
+    middle.getStyleClass().add("collect-middle");
+    HBox.setHgrow(middle, Priority.ALWAYS);
+    facts.setPadding(new Insets(10, 14, 10, 12));
+    ScrollPane right = new ScrollPane(facts);
+    right.setFitToWidth(true);
+    right.setPrefWidth(320);
+    right.setMinWidth(260);
+    right.setFocusTraversable(false);
+    getChildren().addAll(middle, right);
+  }
+
+  private void column(
+      String id,
+      double width,
+      Function<NativeCommand, String> text,
+      Function<NativeCommand, Node> graphic) {
+    TableColumn<NativeCommand, NativeCommand> column =
+        new TableColumn<>(Ui.text("places.col." + id));
+    column.setPrefWidth(width);
+    column.setCellValueFactory(c -> new SimpleObjectProperty<>(c.getValue()));
+    column.setComparator(
+        id.equals("uses")
+            ? Comparator.comparingDouble(NativeCommand::usesPerWeek)
+            : Comparator.comparing(text));
+    column.setCellFactory(
+        c ->
+            new TableCell<>() {
+              @Override
+              protected void updateItem(NativeCommand command, boolean empty) {
+                super.updateItem(command, empty);
+                setText(null);
+                setGraphic(null);
+                setTooltip(null);
+                if (!empty && command != null) {
+                  Node shown = graphic.apply(command);
+                  setGraphic(shown);
+                  String says = text.apply(command);
+                  setText(shown == null ? says : null);
+                  if (!says.isEmpty()) {
+                    setTooltip(new Tooltip(says));
+                  }
+                }
+              }
+            });
+    commands.getColumns().add(column);
+  }
+
+  private String keys(NativeCommand c) {
+    return c.triggers().stream().map(now.words()::trigger).collect(Collectors.joining(", "));
+  }
+
+  private Node caps(NativeCommand c) {
+    return c.triggers().isEmpty() ? null : KeyCaps.of(c.triggers().getFirst(), now.words());
+  }
+
+  void show(Snapshot next, Application of) {
+    boolean other = application == null || !application.id().equals(of.id());
+    boolean same = of.equals(application);
+    now = next;
+    application = of;
+    if (other) {
+      filter.clear();
+    }
+    if (!name.isFocused()) {
+      name.setText(of.name());
+    }
+    if (!version.isFocused()) {
+      version.setText(of.version());
+    }
+    if (!same) {
+      narrow();
+    }
+    facts();
+  }
+
+  private void narrow() {
+    String[] words = filter.getText().toLowerCase(Locale.ROOT).strip().split("\\s+");
+    List<NativeCommand> found =
+        application.commands().stream().filter(c -> matches(c, words)).toList();
+    commands.getItems().setAll(found);
+    count.setText(Ui.text("places.count", found.size(), application.commands().size()));
+    commands.sort();
+  }
+
+  private boolean matches(NativeCommand c, String[] words) {
+    String all =
+        (c.name() + " " + String.join(" ", c.menuPath()) + " " + c.group() + " " + keys(c))
+            .toLowerCase(Locale.ROOT);
+    for (String word : words) {
+      if (!all.contains(word)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private void rename() {
+    String named = name.getText().strip();
+    String of = version.getText().strip();
+    if (named.isEmpty()) {
+      name.setText(application.name());
+      return;
+    }
+    Application next =
+        new Application(
+            application.id(),
+            named,
+            of,
+            application.contexts(),
+            application.commands(),
+            application.rules(),
+            application.extras());
+    if (!next.equals(application)) {
+      session.make(new Edit.PutApplication(next), Ui.text("said.changed", named));
+    }
+  }
+
+  private void facts() {
+    facts.getChildren().clear();
+    heading("places.contexts");
+    contexts.getChildren().clear();
+    context(application.name(), new Place.Whole(application.id()), 0, "");
+    application.contexts().forEach(c -> context(c, 1));
+    facts.getChildren().add(contexts);
+    heading("places.rules");
+    if (application.rules().isEmpty()) {
+      facts.getChildren().add(Parts.wrapped(Ui.text("places.norules"), "soft"));
+    }
+    for (Rule rule : application.rules()) {
+      facts
+          .getChildren()
+          .add(Parts.wrapped(now.words().rule(rule, new Place.Whole(application.id()))));
+    }
+    heading("places.onstations");
+    for (Station s : now.library().stations().values()) {
+      Optional<Station.Installed> installed =
+          s.installed().stream().filter(i -> i.application().equals(application.id())).findFirst();
+      String says =
+          installed
+              .map(
+                  i ->
+                      i.addOns().isEmpty()
+                          ? i.version()
+                          : Ui.text("places.with", i.version(), Words.addOns(i.addOns())))
+              .orElse(
+                  application.version().isEmpty()
+                      ? Ui.text("places.anyversion")
+                      : application.version());
+      facts.getChildren().add(fact(s.name(), says));
+    }
+    heading("places.waysin");
+    Optional<Facts> offers = session.known().program(application.id());
+    if (offers.isEmpty()) {
+      facts.getChildren().add(Parts.wrapped(Ui.text("places.nostandin"), "soft"));
+    } else {
+      Facts f = offers.get();
+      facts
+          .getChildren()
+          .addAll(
+              fact(Ui.text("places.bymenu"), Ui.text("places.commands", f.menu().size())),
+              fact(
+                  Ui.text("places.byaddon"),
+                  f.actions().isEmpty()
+                      ? Ui.text("places.none")
+                      : f.actions().stream()
+                          .map(Facts.Action::name)
+                          .collect(Collectors.joining(", "))),
+              fact(
+                  Ui.text("places.values"),
+                  f.values().isEmpty()
+                      ? Ui.text("places.none")
+                      : String.join(", ", f.values().keySet())),
+              fact(
+                  Ui.text("places.settings"),
+                  f.settings().isEmpty()
+                      ? Ui.text("places.none")
+                      : String.join(", ", f.settings().keySet())));
+    }
+  }
+
+  private static HBox fact(String name, String says) {
+    HBox row = Parts.fact(name, Parts.wrapped(says));
+    row.getStyleClass().add("why-row");
+    return row;
+  }
+
+  private void heading(String key) {
+    Label heading = Parts.label(Ui.text(key), "heading");
+    heading.setPadding(new Insets(6, 0, 0, 0));
+    facts.getChildren().add(heading);
+  }
+
+  private void context(Context c, int depth) {
+    String kind =
+        c.takesText() ? Ui.text("places.text") : c.groupOnly() ? Ui.text("places.group") : "";
+    context(c.name(), new Place.Within(application.id(), c.id()), depth, kind);
+    c.inner().forEach(i -> context(i, depth + 1));
+  }
+
+  private void context(String name, Place place, int depth, String kind) {
+    long bound =
+        now.library().bindings().values().stream().filter(b -> b.place().equals(place)).count();
+    Label label = Parts.label(kind.isEmpty() ? name : name + ", " + kind);
+    Region indent = new Region();
+    indent.setMinWidth(depth * 16.0);
+    HBox row =
+        new HBox(
+            8,
+            indent,
+            label,
+            Parts.gap(),
+            Parts.label(bound == 0 ? "" : Ui.text("places.bound", bound), "soft"));
+    row.getStyleClass().add("why-row");
+    contexts.getChildren().add(row);
+  }
+}

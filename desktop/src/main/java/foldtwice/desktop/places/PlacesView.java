@@ -1,0 +1,175 @@
+package foldtwice.desktop.places;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.place.Application;
+import foldtwice.place.Station;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The applications and stations at the left, the chosen one beside them. */
+public final class PlacesView extends BorderPane {
+
+  /** A row of the list. */
+  private sealed interface Entry {
+    record Heading(String text) implements Entry {}
+
+    record Of(Application application) implements Entry {}
+
+    record At(Station station) implements Entry {}
+  }
+
+  private final Session session;
+  private final ListView<Entry> list = new ListView<>();
+  private final ApplicationPane application;
+  private final StationPane station;
+  private final ImportPane importing;
+  private final ScrollPane stationScroll;
+  private final ScrollPane importScroll;
+  private String chosen = "";
+  private boolean filling;
+
+  /** A view of the session's library. */
+  public PlacesView(Session session) {
+    this.session = session;
+    application = new ApplicationPane(session);
+    station = new StationPane(session);
+    importing = new ImportPane(session, this::choose, this::showChosen);
+    stationScroll = scrolled(station);
+    importScroll = scrolled(importing);
+    list.setId("places");
+    list.setFixedCellSize(30);
+    list.setCellFactory(v -> new Cell());
+    list.getSelectionModel()
+        .selectedItemProperty()
+        .addListener(
+            (o, a, entry) -> {
+              if (!filling && entry != null && !(entry instanceof Entry.Heading)) {
+                chosen = id(entry);
+                showChosen();
+              }
+            });
+    VBox.setVgrow(list, Priority.ALWAYS);
+    VBox left =
+        new VBox(8, list, Parts.button("add-application", Ui.text("places.add"), this::importList));
+    left.getStyleClass().add("routine-list");
+    left.setPrefWidth(236);
+    setLeft(left);
+    session.nowProperty().addListener((o, a, now) -> show(now));
+    chosen = "a " + session.now().library().applications().keySet().iterator().next();
+    show(session.now());
+  }
+
+  private static String id(Entry entry) {
+    return switch (entry) {
+      case Entry.Heading h -> "";
+      case Entry.Of(Application a) -> "a " + a.id();
+      case Entry.At(Station s) -> "s " + s.id();
+    };
+  }
+
+  private void show(Snapshot now) {
+    filling = true;
+    list.getItems().setAll(new Entry.Heading(Ui.text("places.applications")));
+    now.library().applications().values().forEach(a -> list.getItems().add(new Entry.Of(a)));
+    list.getItems().add(new Entry.Heading(Ui.text("places.stations")));
+    now.library().stations().values().forEach(s -> list.getItems().add(new Entry.At(s)));
+    list.getItems().stream()
+        .filter(e -> id(e).equals(chosen))
+        .findFirst()
+        .ifPresent(list.getSelectionModel()::select);
+    filling = false;
+    if (!importing.isShown()) {
+      showChosen();
+    }
+  }
+
+  /** Goes to an application. */
+  public void choose(String id) {
+    chosen = "a " + id;
+    importing.close();
+    show(session.now());
+  }
+
+  /** Goes to a station. */
+  public void chooseStation(String id) {
+    chosen = "s " + id;
+    show(session.now());
+  }
+
+  private void showChosen() {
+    Snapshot now = session.now();
+    String id = chosen.substring(2);
+    if (chosen.startsWith("a ") && now.library().applications().containsKey(id)) {
+      application.show(now, now.library().applications().get(id));
+      show(application);
+    } else if (now.library().stations().containsKey(id)) {
+      station.show(now, now.library().stations().get(id));
+      show(stationScroll);
+    }
+  }
+
+  private void importList() {
+    importing.open();
+    show(importScroll);
+    importing.requestFocus();
+  }
+
+  /** In the middle, unless it is there: what is put there anew loses the keys. */
+  private void show(Region middle) {
+    if (!middle.equals(getCenter())) {
+      setCenter(middle);
+    }
+  }
+
+  private static ScrollPane scrolled(Region content) {
+    ScrollPane scroll = new ScrollPane(content);
+    scroll.setFitToWidth(true);
+    scroll.setFocusTraversable(false);
+    scroll.getStyleClass().add("collect-middle-scroll");
+    return scroll;
+  }
+
+  /** Gives the keys to the list. */
+  public void focusList() {
+    list.requestFocus();
+  }
+
+  private final class Cell extends ListCell<Entry> {
+    @Override
+    protected void updateItem(Entry entry, boolean empty) {
+      super.updateItem(entry, empty);
+      getStyleClass().remove("routine-heading");
+      setGraphic(null);
+      if (entry instanceof Entry.Heading(String text)) {
+        setGraphic(Parts.label(text, "heading"));
+      }
+      setText(
+          empty || entry == null
+              ? null
+              : switch (entry) {
+                case Entry.Heading h -> null;
+                case Entry.Of(Application a) ->
+                    Ui.text(
+                        session.programs().containsKey(a.id())
+                            ? "places.application"
+                            : "places.application.own",
+                        a.name(),
+                        a.commands().size());
+                case Entry.At(Station s) -> s.name();
+              });
+      boolean heading = entry instanceof Entry.Heading;
+      setDisable(heading);
+      if (heading) {
+        getStyleClass().add("routine-heading");
+      }
+    }
+  }
+}

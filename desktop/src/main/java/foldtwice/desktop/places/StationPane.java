@@ -1,0 +1,215 @@
+package foldtwice.desktop.places;
+
+import foldtwice.desktop.parts.KeyCaps;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.place.Place;
+import foldtwice.place.Station;
+import foldtwice.surface.Device;
+import foldtwice.trigger.Layouts;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.NotationException;
+import foldtwice.trigger.Shape;
+import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** A station: its keyboard, what is plugged in, what its desktop keeps, what is installed. */
+final class StationPane extends VBox {
+
+  private final Session session;
+  private final TextField name = new TextField();
+  private Station station;
+
+  StationPane(Session session) {
+    this.session = session;
+    setId("station-pane");
+    setSpacing(8);
+    getStyleClass().add("collect-middle");
+    name.setId("station-name");
+    name.getStyleClass().add("title-field");
+    Parts.onKept(
+        name,
+        () -> {
+          String named = name.getText().strip();
+          if (!named.isEmpty() && !named.equals(station.name())) {
+            put(s -> with(s, named, s.layout(), s.shape(), s.reserved(), s.devices()));
+          }
+        });
+  }
+
+  void show(Snapshot now, Station of) {
+    if (of.equals(station) && getChildren().size() > 1) {
+      return;
+    }
+    if (Parts.hasKeys(this)) {
+      requestFocus(); // before the node that has the keys is gone
+    }
+    station = of;
+    name.setText(of.name());
+    getChildren().setAll(name);
+    heading("places.keyboard");
+    HBox keyboard =
+        new HBox(
+            10,
+            choice(
+                "station-layout",
+                Layouts.IDS,
+                of.layout(),
+                l -> put(s -> with(s, s.name(), l, s.shape(), s.reserved(), s.devices()))),
+            choice(
+                "station-shape",
+                List.of(Shape.values()),
+                of.shape(),
+                shape ->
+                    put(s -> with(s, s.name(), s.layout(), shape, s.reserved(), s.devices()))));
+    getChildren().add(keyboard);
+    heading("places.devices");
+    FlowPane devices = new FlowPane(14, 6);
+    for (Device d : now.library().devices()) {
+      CheckBox plugged = new CheckBox(d.name());
+      plugged.setId("plugged-" + d.id());
+      plugged.setSelected(of.devices().contains(d.id()));
+      plugged.setOnAction(e -> plug(d.id(), plugged.isSelected()));
+      devices.getChildren().add(plugged);
+    }
+    getChildren().add(devices);
+    heading("places.reserved");
+    for (Station.Reserved r : of.reserved()) {
+      HBox row =
+          new HBox(
+              10,
+              KeyCaps.of(r.trigger(), now.words()),
+              Parts.label(r.what()),
+              Parts.gap(),
+              Parts.button(
+                  "free-" + Notation.write(r.trigger()),
+                  Ui.text("places.free"),
+                  () -> free(r),
+                  "link"));
+      row.setAlignment(Pos.CENTER_LEFT);
+      row.getStyleClass().add("why-row");
+      getChildren().add(row);
+    }
+    getChildren().add(reserve());
+    heading("places.installed");
+    for (Station.Installed i : of.installed()) {
+      String addOns = i.addOns().isEmpty() ? "" : Words.addOns(i.addOns());
+      HBox row =
+          Parts.fact(
+              now.library().nameOf(new Place.Whole(i.application())),
+              Parts.label(i.version(), "mono"),
+              Parts.label(addOns));
+      row.getStyleClass().add("why-row");
+      getChildren().add(row);
+    }
+  }
+
+  private Node reserve() {
+    TextField keys = new TextField();
+    keys.setId("reserve-keys");
+    keys.setPromptText(Ui.text("places.reserve.keys"));
+    keys.setPrefColumnCount(11);
+    TextField what = new TextField();
+    what.setId("reserve-what");
+    what.setPromptText(Ui.text("places.reserve.what"));
+    Label wrong = Parts.wrapped("", "blocks");
+    wrong.setId("reserve-wrong");
+    Runnable take =
+        () -> {
+          try {
+            Station.Reserved fresh =
+                new Station.Reserved(Notation.read(keys.getText()), what.getText().strip());
+            List<Station.Reserved> all = new ArrayList<>(station.reserved());
+            all.add(fresh);
+            put(s -> with(s, s.name(), s.layout(), s.shape(), all, s.devices()));
+          } catch (NotationException e) {
+            wrong.setText(e.getMessage());
+          }
+        };
+    what.setOnAction(e -> take.run());
+    keys.setOnAction(e -> what.requestFocus());
+    HBox row = new HBox(8, keys, what, Parts.button("reserve", Ui.text("places.reserve"), take));
+    row.setPadding(new Insets(4, 0, 0, 0));
+    return new VBox(4, row, wrong);
+  }
+
+  private void free(Station.Reserved gone) {
+    List<Station.Reserved> rest = new ArrayList<>(station.reserved());
+    rest.remove(gone);
+    put(s -> with(s, s.name(), s.layout(), s.shape(), rest, s.devices()));
+  }
+
+  private void plug(String device, boolean in) {
+    List<String> devices = new ArrayList<>(station.devices());
+    devices.remove(device);
+    if (in) {
+      devices.add(device);
+    }
+    put(s -> with(s, s.name(), s.layout(), s.shape(), s.reserved(), devices));
+  }
+
+  private static Station with(
+      Station s,
+      String name,
+      String layout,
+      Shape shape,
+      List<Station.Reserved> reserved,
+      List<String> devices) {
+    return new Station(s.id(), name, layout, shape, reserved, s.installed(), devices, s.extras());
+  }
+
+  private void put(UnaryOperator<Station> change) {
+    Station next = change.apply(station);
+    session.make(new Edit.PutStation(next), Ui.text("said.changed", next.name()));
+  }
+
+  private <T> ComboBox<T> choice(
+      String id, List<T> of, T now, java.util.function.Consumer<T> onChosen) {
+    ComboBox<T> box = new ComboBox<>();
+    box.setId(id);
+    box.getItems().setAll(of);
+    box.setValue(now);
+    box.setConverter(
+        new javafx.util.StringConverter<>() {
+          @Override
+          public String toString(T value) {
+            return value == null ? "" : value.toString().toUpperCase(Locale.ROOT);
+          }
+
+          @Override
+          public T fromString(String text) {
+            return box.getValue();
+          }
+        });
+    Parts.onChosen(
+        box,
+        () -> {
+          if (box.getValue() != null && !box.getValue().equals(now)) {
+            onChosen.accept(box.getValue());
+          }
+        });
+    return box;
+  }
+
+  private void heading(String key) {
+    Label heading = Parts.label(Ui.text(key), "heading");
+    heading.setPadding(new Insets(8, 0, 0, 0));
+    getChildren().add(heading);
+  }
+}

@@ -1,0 +1,95 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.library.Library;
+import foldtwice.place.Application;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Places, worked by mouse and keys. */
+class PlacesByHandTest {
+
+  @TempDir Path folder;
+
+  private static Library library(Hands hands) {
+    return hands.session.now().library();
+  }
+
+  @Test
+  void aListOfCommandsBecomesAnApplicationThatCanBeBound() throws Exception {
+    Path list = folder.resolve("inkwell.csv");
+    Files.writeString(
+        list,
+        """
+        Command;Menu path;Keys;Uses a week
+        Save;File > Save;Ctrl+S;90
+        Stamp;Insert > Stamp;Ctrl+Ctrl+;3
+        Wide page;View > Wide page;;
+        """);
+    Path broken = folder.resolve("broken.csv");
+    Files.writeString(broken, "name\n\"never closed\n");
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F12);
+      assertThat(hands.text("#application-pane"))
+          .contains("What it accepts", "single strokes only");
+      hands.click("#add-application");
+      hands.choosing(broken);
+      hands.click("#import-file");
+      hands.waitForText("#import-state", "broken.csv: ");
+      assertThat(library(hands).applications()).hasSize(6);
+      hands.choosing(list);
+      hands.click("#import-file");
+      hands.waitForText("#import-state", "2 commands can be taken; 1 lines cannot");
+      assertThat(hands.text("#import-preview"))
+          .contains("Line 3: expected keys such as Ctrl+Shift+M, found Ctrl+Ctrl+");
+      hands.click("#import-take");
+      Application mine = library(hands).applications().get("inkwell");
+      assertThat(mine.commands()).hasSize(2);
+      assertThat(hands.text("#application-pane"))
+          .contains("There is no stand-in", "Ctrl", "Wide page");
+      hands.paste("#command-filter", "wide");
+      assertThat(hands.text("#application-pane")).contains("1 of 2 commands");
+      hands.press(KeyCode.F3);
+      hands.paste("#look-up", "Ctrl+S");
+      hands.waitForText("#look-list", "Save");
+      hands.press(KeyCode.ESCAPE);
+      hands.click("#tab-places");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(library(hands).applications()).hasSize(6);
+    }
+  }
+
+  @Test
+  void aStationIsChangedAndWhatIsPluggedOutIsNotThere() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F12);
+      for (int i = 0; i < 7; i++) {
+        hands.press(KeyCode.DOWN); // past the applications and the heading
+      }
+      assertThat(hands.text("#station-pane")).contains("Lock the screen");
+      hands.click("#plugged-rowan");
+      assertThat(library(hands).stations().get("camera-bench").devices())
+          .containsExactly("treadle", "top-row");
+      hands.click("#tab-try");
+      assertThat(hands.has("#device-rowan")).isFalse();
+      assertThat(hands.has("#device-treadle")).isTrue();
+      hands.click("#tab-places");
+      hands.click("#reserve-keys");
+      hands.paste("#reserve-keys", "Logo+Logo");
+      hands.click("#reserve");
+      assertThat(hands.text("#reserve-wrong")).contains("Logo");
+      hands.paste("#reserve-keys", "Ctrl+M");
+      hands.paste("#reserve-what", "Mutes the room");
+      hands.click("#reserve");
+      assertThat(library(hands).stations().get("camera-bench").reserved()).hasSize(5);
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(library(hands).stations().get("camera-bench").devices())
+          .containsExactly("rowan", "treadle", "top-row");
+    }
+  }
+}
