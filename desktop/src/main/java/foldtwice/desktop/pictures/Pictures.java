@@ -7,9 +7,13 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.run.Status;
+import foldtwice.trigger.Direction;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Trigger;
+import foldtwice.trigger.Trigger.PointerButton;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -79,6 +83,8 @@ public final class Pictures extends Application {
 
   private void write(Frame frame) {
     BindView bind = frame.showBind();
+    script.add(() -> frame.showPlaces().choose("tagpress"));
+    script.add(() -> picture("places"));
     collect(frame);
     script.add(frame::showBind);
     script.add(bind::fire);
@@ -93,7 +99,7 @@ public final class Pictures extends Application {
     script.add(() -> picture("bind-advice"));
     script.add(() -> key(javafx.scene.input.KeyCode.ESCAPE));
     script.add(() -> key(javafx.scene.input.KeyCode.ESCAPE));
-    script.add(() -> bind.choose("b34"));
+    script.add(() -> bind.choose("b220"));
     script.add(bind::fire);
     script.add(() -> frame.showSheet(true));
     script.add(() -> picture("bind-night"));
@@ -110,6 +116,16 @@ public final class Pictures extends Application {
     script.add(() -> frame.showTry().press(Press.of(KeyCode.DIGIT_3, Modifier.CTRL)));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_L, Modifier.CTRL, Modifier.ALT)));
     script.add(() -> picture("try-vasculum"));
+    script.add(
+        () -> frame.showTry().motion(new Trigger.Pointer(PointerButton.MIDDLE, Modifiers.NONE)));
+    script.add(() -> picture("try-radial"));
+    script.add(() -> frame.showTry().motion(new Trigger.Radial("letters", Direction.UP)));
+    script.add(() -> frame.showTry().go("tagpress"));
+    script.add(() -> frame.showTry().device("rowan"));
+    script.add(() -> press("#pad-r1k2"));
+    script.add(() -> press("#dial-upper-right"));
+    script.add(() -> picture("try-pad"));
+    script.add(() -> frame.showTry().device(""));
     script.add(() -> frame.showTry().go("copystand"));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_UP, Modifier.SHIFT)));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_RIGHT, Modifier.CTRL)));
