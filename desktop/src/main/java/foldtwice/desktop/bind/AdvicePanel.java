@@ -81,6 +81,7 @@ final class AdvicePanel extends VBox {
             Parts.fact(Ui.text("sets.layouts"), layouts),
             nearRow);
     facts.managedProperty().bind(facts.visibleProperty());
+    nearRow.managedProperty().bind(nearRow.visibleProperty());
     facts.setVisible(false);
     getChildren().addAll(facts, Parts.fact(Ui.text("sets.suggested"), suggested));
   }
