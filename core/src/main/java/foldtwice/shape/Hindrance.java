@@ -31,28 +31,35 @@ public sealed interface Hindrance {
 
   /** Everything that does, what it declares to need before what its steps turn out to need. */
   static List<Hindrance> of(Routine routine, Known here) {
-    Optional<Facts> facts = here.program(routine.application());
-    if (facts.isEmpty()) {
-      return List.of(new NoProgram(routine.application()));
-    }
+    List<Hindrance> all = new ArrayList<>(missing(routine, here));
+    boolean there = here.program(routine.application()).isPresent();
+    if (there && routine instanceof Routine.Macro macro) {
+      Checker.check(macro, here).forEach(m -> all.add(new Step(m)));
+    } // what a script needs is known when it runs
+    return List.copyOf(all);
+  }
+
+  /**
+   * What it waits for on this computer: a program, a version, an add-on. Its steps are not read.
+   */
+  static List<Hindrance> missing(Routine routine, Known here) {
+    return here.program(routine.application()).isEmpty()
+        ? List.of(new NoProgram(routine.application()))
+        : needs(routine, here.program(routine.application()).get());
+  }
+
+  private static List<Hindrance> needs(Routine routine, Facts facts) {
     List<Hindrance> all = new ArrayList<>();
     Manner manner = routine.manner();
-    String version = facts.get().version();
-    if (!manner.fromVersion().isEmpty() && !Versions.atLeast(version, manner.fromVersion())) {
-      all.add(new TooOld(routine.application(), manner.fromVersion(), version));
+    if (!manner.fromVersion().isEmpty()
+        && !Versions.atLeast(facts.version(), manner.fromVersion())) {
+      all.add(new TooOld(routine.application(), manner.fromVersion(), facts.version()));
     }
-    manner.addOns().stream().flatMap(a -> lacking(a, facts.get()).stream()).forEach(all::add);
-    switch (routine) {
-      case Routine.Macro macro -> Checker.check(macro, here).forEach(m -> all.add(new Step(m)));
-      case Routine.PluginAction p -> {
-        if (all.isEmpty()) {
-          action(p, facts.get()).ifPresent(all::add);
-        }
-      }
-      case Routine.Script s -> {} // what it needs is known when it runs
-      case Routine.Stored s -> {}
+    manner.addOns().stream().flatMap(a -> lacking(a, facts).stream()).forEach(all::add);
+    if (routine instanceof Routine.PluginAction p && all.isEmpty()) {
+      action(p, facts).ifPresent(all::add);
     }
-    return List.copyOf(all);
+    return all;
   }
 
   /** What is wrong with an add-on that is needed; empty for nothing. */

@@ -40,6 +40,21 @@ class BindByHandTest {
     }
   }
 
+  /** What a station lacks for a binding is what it waits for there. */
+  @Test
+  void readinessSaysWhatIsMissingOnTheStation() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("value of the last");
+      assertThat(hands.text("#readiness")).isEqualTo("working");
+      hands.station("label-corner");
+      assertThat(hands.text("#readiness"))
+          .isEqualTo("waiting: the add-on Straightener 2.0 or later is needed; here is 1.6");
+      hands.station("mounting-table");
+      assertThat(hands.text("#readiness"))
+          .isEqualTo("waiting: the add-on Straightener is not on this computer");
+    }
+  }
+
   @Test
   void makeABindingFireItUndoCloseReopenAndFireAgain() throws Exception {
     try (Hands hands = Hands.open(folder)) {

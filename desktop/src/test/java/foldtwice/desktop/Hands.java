@@ -215,6 +215,12 @@ final class Hands implements AutoCloseable {
     press(KeyCode.HOME);
   }
 
+  /** Chooses a station, as its chooser does. */
+  void station(String id) {
+    run(() -> session.choose(session.now().library().stations().get(id)));
+    settle();
+  }
+
   /** Goes to Collect and chooses the first routine that matches the words. */
   void routine(String words) {
     press(KeyCode.F2);

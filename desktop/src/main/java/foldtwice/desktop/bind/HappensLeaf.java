@@ -23,6 +23,7 @@ import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
 import foldtwice.script.Ecmascript;
+import foldtwice.shape.Hindrance;
 import foldtwice.trigger.Signal;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
@@ -95,11 +96,17 @@ final class HappensLeaf extends Leaf {
       idle();
     }
     explain(now);
-    readiness.setText(readiness(now, b));
+    Optional<Hindrance> waits =
+        now.library()
+            .routineOf(b)
+            .flatMap(r -> Hindrance.missing(r, session.known()).stream().findFirst());
+    readiness.setText(
+        waits
+            .map(w -> Ui.text("readiness.waiting", now.words().hindrance(w)))
+            .orElseGet(() -> readiness(now, b)));
+    boolean proven = now.library().readiness(b) == Readiness.PROVEN;
     readiness.getStyleClass().removeAll("good", "costs");
-    readiness
-        .getStyleClass()
-        .add(now.library().readiness(b) == Readiness.PROVEN ? "good" : "label");
+    readiness.getStyleClass().add(waits.isPresent() ? "costs" : proven ? "good" : "label");
   }
 
   private static String readiness(Snapshot now, Binding b) {
