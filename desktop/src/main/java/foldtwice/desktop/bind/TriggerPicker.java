@@ -16,7 +16,6 @@ import foldtwice.surface.Page;
 import foldtwice.surface.RadialMenu;
 import foldtwice.surface.Toolbar;
 import foldtwice.trigger.Direction;
-import foldtwice.trigger.Drawing;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
@@ -230,7 +229,7 @@ final class TriggerPicker extends VBox {
                 says.setText(Ui.text("gesture.tooshort"));
               }
             },
-            unread -> says.setText(why(unread)))
+            unread -> says.setText(PointerReader.why(unread)))
         .listen(area);
     GridPane ways8 = new GridPane(3, 3);
     for (Direction d : Direction.values()) {
@@ -265,17 +264,6 @@ final class TriggerPicker extends VBox {
     drawn.add(way);
     says.setText(now().words().trigger(new Trigger.Gesture(Trigger.PointerButton.RIGHT, drawn)));
     take.setDisable(false);
-  }
-
-  private static String why(Drawing.Result unread) {
-    return switch (unread) {
-      case Drawing.Result.Unclear(var nearest, double off) ->
-          Ui.text("gesture.unclear", Words.direction(nearest), Math.round(off));
-      case Drawing.Result.TooMany(int strokes) ->
-          Ui.text("gesture.toomany", Trigger.Gesture.MOST_STROKES, strokes);
-      case Drawing.Result.TooShort s -> Ui.text("gesture.tooshort");
-      case Drawing.Result.Drawn d -> "";
-    };
   }
 
   private Node pointer() {

@@ -1,9 +1,11 @@
 package foldtwice.desktop.parts;
 
+import foldtwice.desktop.session.Ui;
 import foldtwice.trigger.Drawing;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -81,6 +83,18 @@ public final class PointerReader {
       case Drawing.Result.Unclear u -> onUnread.accept(u);
       case Drawing.Result.TooMany m -> onUnread.accept(m);
     }
+  }
+
+  /** Why what was drawn is no gesture; empty when it is one. */
+  public static String why(Drawing.Result unread) {
+    return switch (unread) {
+      case Drawing.Result.Unclear(var nearest, double off) ->
+          Ui.text("gesture.unclear", Words.direction(nearest), Math.round(off));
+      case Drawing.Result.TooMany(int strokes) ->
+          Ui.text("gesture.toomany", Trigger.Gesture.MOST_STROKES, strokes);
+      case Drawing.Result.TooShort s -> Ui.text("gesture.tooshort");
+      case Drawing.Result.Drawn d -> "";
+    };
   }
 
   private static Modifiers modifiers(MouseEvent e) {

@@ -28,7 +28,6 @@ import foldtwice.script.Ecmascript;
 import foldtwice.standin.SimulatedComputer;
 import foldtwice.surface.Device;
 import foldtwice.surface.RadialMenu;
-import foldtwice.trigger.Drawing;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Lift;
 import foldtwice.trigger.Motion;
@@ -225,7 +224,8 @@ public final class TryView extends BorderPane {
             }
           });
       window.addEventFilter(MouseEvent.MOUSE_PRESSED, this::clicked);
-      new PointerReader(this::motion, this::unread).listen(window);
+      new PointerReader(this::motion, drawn -> session.say(PointerReader.why(drawn)))
+          .listen(window);
       window.setOnRestart(() -> restarted(entry.getKey()));
       window.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
       window.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
@@ -499,18 +499,6 @@ public final class TryView extends BorderPane {
         .filter(e -> e instanceof Effect.Opened)
         .forEach(e -> open(((Effect.Opened) e).menu()));
     show(result, session.now().words().trigger(trigger), trigger);
-  }
-
-  private void unread(Drawing.Result drawn) {
-    session.say(
-        switch (drawn) {
-          case Drawing.Result.Unclear(var nearest, double off) ->
-              Ui.text("gesture.unclear", Words.direction(nearest), Math.round(off));
-          case Drawing.Result.TooMany(int strokes) ->
-              Ui.text("gesture.toomany", Trigger.Gesture.MOST_STROKES, strokes);
-          case Drawing.Result.TooShort s -> Ui.text("gesture.tooshort");
-          case Drawing.Result.Drawn d -> "";
-        });
   }
 
   /** Opens a radial menu where the pointer is, or in the middle. */
