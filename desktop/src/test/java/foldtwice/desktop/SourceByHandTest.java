@@ -182,7 +182,8 @@ class SourceByHandTest {
     try (Hands hands = Hands.open(folder)) {
       hands.routine("fit and lock");
       hands.click("#take-in");
-      hands.drop("#take-in-panel", others);
+      hands.choosing(others);
+      hands.click("#take-in-folder");
       hands.waitForText("#take-in-rows", "Lock the third box");
       assertThat(hands.text("#take-in-rows"))
           .contains(
@@ -208,6 +209,20 @@ class SourceByHandTest {
       hands.press(KeyCode.F8);
       hands.waitForText("#run-panel", "Done");
       assertThat(state(hands, "tagpress", "selection")).isEqualTo("box 3");
+    }
+  }
+
+  /** Dragged out of another window and let go here. */
+  @Test
+  void aFolderThatIsDroppedIsLookedThrough() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("fit and lock");
+      Library before = library(hands);
+      hands.click("#take-in");
+      hands.drop("#take-in-panel", Hands.root().resolve("demo/to-collect"));
+      hands.waitForText("#take-in-rows", "First capital in every note");
+      assertThat(hands.text("#take-in-rows")).contains("Straightener 2.0");
+      assertThat(library(hands)).as("looking changes nothing").isEqualTo(before);
     }
   }
 
