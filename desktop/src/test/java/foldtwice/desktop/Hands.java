@@ -215,6 +215,13 @@ final class Hands implements AutoCloseable {
     press(KeyCode.HOME);
   }
 
+  /** Gives a button the keys and presses it with the space bar. */
+  void space(String selector) {
+    Node node = node(selector);
+    run(node::requestFocus);
+    press(KeyCode.SPACE);
+  }
+
   /** Chooses a station, as its chooser does. */
   void station(String id) {
     run(() -> session.choose(session.now().library().stations().get(id)));

@@ -181,9 +181,9 @@ class SourceByHandTest {
     Files.writeString(others.resolve("letter.txt"), "Dear all, please find attached");
     try (Hands hands = Hands.open(folder)) {
       hands.routine("fit and lock");
-      hands.click("#take-in");
+      hands.space("#take-in");
       hands.choosing(others);
-      hands.click("#take-in-folder");
+      hands.space("#take-in-folder");
       hands.waitForText("#take-in-rows", "Lock the third box");
       assertThat(hands.text("#take-in-rows"))
           .contains(
@@ -195,7 +195,7 @@ class SourceByHandTest {
           .doesNotContainKey("where");
       hands.waitForText("#take-in-take", "2 routines");
       hands.settle();
-      hands.click("#take-in-take");
+      hands.space("#take-in-take");
       hands.waitUntil("they are taken", () -> library(hands).routines().containsKey("where"));
       assertThat(library(hands).routines()).containsKeys("lock-the-third-box", "where");
       hands.routine("lock the third");
@@ -218,7 +218,7 @@ class SourceByHandTest {
     try (Hands hands = Hands.open(folder)) {
       hands.routine("fit and lock");
       Library before = library(hands);
-      hands.click("#take-in");
+      hands.space("#take-in");
       hands.drop("#take-in-panel", Hands.root().resolve("demo/to-collect"));
       hands.waitForText("#take-in-rows", "First capital in every note");
       assertThat(hands.text("#take-in-rows")).contains("Straightener 2.0");
@@ -230,12 +230,12 @@ class SourceByHandTest {
   void theFolderThatShipsIsChosenAndShownWithWhatTheLibraryHasAlready() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.routine("fit and lock");
-      hands.click("#take-in");
+      hands.space("#take-in");
       hands.choosing();
-      hands.click("#take-in-folder");
+      hands.space("#take-in-folder");
       assertThat(hands.text("#take-in-rows")).as("none chosen").isEmpty();
       hands.choosing(Hands.root().resolve("demo/to-collect"));
-      hands.click("#take-in-folder");
+      hands.space("#take-in-folder");
       hands.waitForText("#take-in-rows", "First capital in every note");
       assertThat(hands.text("#take-in-rows"))
           .contains("Straightener 2.0", "GPL-3.0-or-later: handing it on sets conditions")
