@@ -72,7 +72,11 @@ public sealed interface Edit {
   record RemoveApplication(String id) implements Edit {}
 
   /** Puts a station in place of the one with its id, or as the last. */
-  record PutStation(Station station) implements Edit {}
+  record PutStation(Station station, int at) implements Edit {
+    public PutStation(Station station) {
+      this(station, Integer.MAX_VALUE);
+    }
+  }
 
   /** Removes a station. */
   record RemoveStation(String id) implements Edit {}
@@ -106,8 +110,8 @@ public sealed interface Edit {
           library.withApplications(put(library.applications(), application.id(), application, at));
       case RemoveApplication(String id) ->
           library.withApplications(without(library.applications(), id));
-      case PutStation(Station station) ->
-          library.withStations(put(library.stations(), station.id(), station, Integer.MAX_VALUE));
+      case PutStation(Station station, int at) ->
+          library.withStations(put(library.stations(), station.id(), station, at));
       case RemoveStation(String id) -> library.withStations(without(library.stations(), id));
       case Find(String application, String command, Optional<Finding> finding) ->
           command(library, application, command)
@@ -167,13 +171,15 @@ public sealed interface Edit {
             ? new Together(List.of())
             : new PutApplication(old, List.copyOf(before.applications().keySet()).indexOf(id));
       }
-      case PutStation(Station station) -> {
+      case PutStation(Station station, int at) -> {
         Station old = before.stations().get(station.id());
         yield old == null ? new RemoveStation(station.id()) : new PutStation(old);
       }
       case RemoveStation(String id) -> {
         Station old = before.stations().get(id);
-        yield old == null ? new Together(List.of()) : new PutStation(old);
+        yield old == null
+            ? new Together(List.of())
+            : new PutStation(old, List.copyOf(before.stations().keySet()).indexOf(id));
       }
       case Find(String application, String command, Optional<Finding> finding) ->
           command(before, application, command)

@@ -64,7 +64,8 @@ sealed interface JournalEntry {
       case Edit.PutApplication(var application, int at) ->
           out.put("at", at).set("putApplication", PlaceJson.write(application));
       case Edit.RemoveApplication(String id) -> out.put("removeApplication", id);
-      case Edit.PutStation(var station) -> out.set("putStation", PlaceJson.write(station));
+      case Edit.PutStation(var station, int at) ->
+          out.put("at", at).set("putStation", PlaceJson.write(station));
       case Edit.RemoveStation(String id) -> out.put("removeStation", id);
       case Edit.Find(String application, String command, Optional<Finding> finding) -> {
         out.put("application", application).put("find", command);
@@ -126,7 +127,7 @@ sealed interface JournalEntry {
       return new Edit.RemoveApplication(in.text("removeApplication"));
     }
     if (in.has("putStation")) {
-      return new Edit.PutStation(PlaceJson.station(in.at("putStation")));
+      return new Edit.PutStation(PlaceJson.station(in.at("putStation")), in.whole("at"));
     }
     if (in.has("removeStation")) {
       return new Edit.RemoveStation(in.text("removeStation"));

@@ -175,8 +175,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
         .getChildren()
         .addAll(
             Parts.button("type-trigger", Ui.text("sets.type"), this::startTyping, "link"),
-            Parts.button(
-                "other-trigger", Ui.text("sets.other"), () -> startPicking(false), "link"));
+            Parts.button("other-trigger", Ui.text("sets.other"), this::startPicking, "link"));
     top.getChildren().add(actions);
   }
 
@@ -206,7 +205,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
               : new Stroke(p.held(), new foldtwice.trigger.Key.At(p.code())));
     }
     adding = false;
-    take(new Trigger.Keys(turned));
+    take(List.of(new Trigger.Keys(turned)));
   }
 
   private void toggle() {
@@ -305,7 +304,11 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     boolean held = holding;
     stopCapture();
     if (held) {
-      takeHeld(strokesOf(strokes).getFirst());
+      Stroke stroke = strokesOf(strokes).getFirst();
+      offer(
+          List.of(
+              new Trigger.Held(stroke, Trigger.Edge.DOWN),
+              new Trigger.Held(stroke, Trigger.Edge.UP)));
       return;
     }
     offer(new Trigger.Keys(strokesOf(strokes)));
@@ -313,30 +316,36 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
   /** Takes a free trigger at once; one with consequences is taken only when a person says so. */
   private void offer(Trigger trigger) {
+    offer(List.of(trigger));
+  }
+
+  /** The same for some that belong together; the first is advised on. */
+  private void offer(List<Trigger> triggers) {
+    Trigger trigger = triggers.getFirst();
     boolean serious = advise(trigger).weight().filter(w -> w != Weight.NOTE).isPresent();
     if (!serious) {
-      take(trigger);
+      take(triggers);
       return;
     }
     VBox question = new VBox(8, KeyCaps.of(trigger, session.now().words()).large());
-    Button take = Parts.button("take-it", Ui.text("sets.take"), () -> take(trigger), "main");
+    Button take = Parts.button("take-it", Ui.text("sets.take"), () -> take(triggers), "main");
     Button leave = Parts.button("leave-it", Ui.text("sets.leave"), this::left);
     take.setDefaultButton(false);
     question.getChildren().add(new HBox(8, leave, take));
     question.setId("question");
     top.getChildren().setAll(question);
     leave.requestFocus();
-    leave.setOnKeyPressed(e -> answer(e, trigger));
-    take.setOnKeyPressed(e -> answer(e, trigger));
+    leave.setOnKeyPressed(e -> answer(e, triggers));
+    take.setOnKeyPressed(e -> answer(e, triggers));
   }
 
-  private void answer(javafx.scene.input.KeyEvent e, Trigger trigger) {
+  private void answer(javafx.scene.input.KeyEvent e, List<Trigger> triggers) {
     if (e.getCode() == javafx.scene.input.KeyCode.ESCAPE) {
       left();
       e.consume();
     } else if (e.getCode() == javafx.scene.input.KeyCode.ENTER) {
       if (e.getSource() instanceof Button b && b.getId().equals("take-it")) {
-        take(trigger);
+        take(triggers);
       } else {
         left();
       }
@@ -344,23 +353,23 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     }
   }
 
-  private void take(Trigger trigger) {
+  private void take(List<Trigger> fresh) {
     List<Trigger> triggers = new ArrayList<>(binding.triggers());
-    boolean first = triggers.isEmpty();
-    if (first || adding) {
-      triggers.add(trigger);
-      index = triggers.size() - 1;
+    boolean replaced = !triggers.isEmpty() && !adding;
+    if (replaced) {
+      triggers.remove(index);
     } else {
-      triggers.set(index, trigger);
+      index = triggers.size();
     }
-    boolean replaced = !first && !adding;
+    triggers.addAll(index, fresh);
     adding = false;
     Words words = session.now().words();
     session.make(
         new Edit.PutBinding(binding.withTriggers(triggers)),
-        replaced
-            ? Ui.text("said.replaced", words.binding(binding), words.trigger(trigger))
-            : Ui.text("said.bound", words.binding(binding), words.trigger(trigger)));
+        Ui.text(
+            replaced ? "said.replaced" : "said.bound",
+            words.binding(binding),
+            words.trigger(fresh.getFirst())));
     showTriggers();
     press.requestFocus();
   }
@@ -439,11 +448,11 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   }
 
   /** Shows what else than keys can set it off, to be chosen on a picture. */
-  void startPicking(boolean add) {
+  private void startPicking() {
     if (!session.mayWrite()) {
       return;
     }
-    adding = add && !binding.triggers().isEmpty();
+    adding = false;
     TriggerPicker picker =
         new TriggerPicker(
             session,
@@ -456,7 +465,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
               @Override
               public void captureHeld() {
-                startCapture(adding);
+                startCapture(false);
                 holding = true;
               }
 
@@ -468,24 +477,6 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     top.getChildren().setAll(picker);
     advice.clear();
     picker.lookup("#picker-device").requestFocus();
-  }
-
-  /** A stroke that is held sets it off as it goes down and as it comes up. */
-  private void takeHeld(Stroke stroke) {
-    List<Trigger> triggers = new ArrayList<>(binding.triggers());
-    if (!adding && !triggers.isEmpty()) {
-      triggers.remove(index);
-    }
-    index = triggers.size();
-    triggers.add(new Trigger.Held(stroke, Trigger.Edge.DOWN));
-    triggers.add(new Trigger.Held(stroke, Trigger.Edge.UP));
-    adding = false;
-    Words words = session.now().words();
-    session.make(
-        new Edit.PutBinding(binding.withTriggers(triggers)),
-        Ui.text("said.bound", words.binding(binding), words.trigger(triggers.get(index))));
-    showTriggers();
-    press.requestFocus();
   }
 
   private void chooseWhere() {

@@ -130,7 +130,12 @@ public final class Frame extends StackPane implements Finder.Targets {
           }
         });
     station.setValue(session.now().station());
-    station.setOnAction(e -> session.choose(station.getValue()));
+    station.setOnAction(
+        e -> {
+          if (station.getValue() != null) {
+            session.choose(station.getValue());
+          }
+        });
     station.setMinWidth(USE_PREF_SIZE);
     Label stationName = Parts.label(Ui.text("station"), "soft");
     stationName.setMinWidth(USE_PREF_SIZE);
@@ -219,7 +224,19 @@ public final class Frame extends StackPane implements Finder.Targets {
     recording.setManaged(on);
   }
 
+  /** The stations as they are now, the one in view chosen, however it came into view. */
+  private void showStations(Snapshot now) {
+    List<Station> all = List.copyOf(now.library().stations().values());
+    if (!all.equals(station.getItems())) {
+      station.getItems().setAll(all);
+    }
+    if (!now.station().equals(station.getValue())) {
+      station.setValue(now.station());
+    }
+  }
+
   private void show(Snapshot now) {
+    showStations(now);
     undo.setDisable(now.undoable().isEmpty());
     redo.setDisable(now.redoable().isEmpty());
     bindings.setText(Integer.toString(now.library().bindings().size()));

@@ -84,11 +84,11 @@ public final class DeviceView extends Pane {
     double right = 0;
     double bottom = 0;
     for (Device.Cap cap : device.keys()) {
-      Button key = key(cap, of.apply(cap.id()));
+      Shown shown = of.apply(cap.id());
+      Button key = key(cap, shown);
       getChildren().add(key);
       right = Math.max(right, (cap.x() + cap.width()) * unit);
       bottom = Math.max(bottom, (cap.y() + cap.height()) * row);
-      Shown shown = of.apply(cap.id());
       if (shown.part() != Part.FREE) {
         Polygon ear = new Polygon(0, 0, 9, 0, 9, 9);
         ear.setMouseTransparent(true);

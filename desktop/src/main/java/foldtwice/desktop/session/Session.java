@@ -253,8 +253,8 @@ public final class Session implements AutoCloseable {
     Snapshot before = now();
     Library next = store.library();
     Keymap keymap = changed(before, next);
-    if (!keymap.station().equals(before.station())) {
-      computers.remove(before.station().id()); // it is another computer now
+    if (!keymap.station().installed().equals(before.station().installed())) {
+      computers.remove(before.station().id()); // other programs are on it now
     }
     publish(store.history(), keymap.station(), keymap, false);
   }
