@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.extras.Extras;
 import foldtwice.fold.Siblings;
 import foldtwice.library.Edit;
+import foldtwice.library.Ids;
 import foldtwice.library.Library;
 import foldtwice.library.file.CollectedJson;
 import foldtwice.library.file.FormatException;
@@ -200,7 +201,7 @@ public final class Collecting {
             .filter(n -> !n.isEmpty())
             .map(Collecting::needed)
             .toList();
-    return Head.of(id(name), name, application, parameters)
+    return Head.of(Ids.of(name, "collected"), name, application, parameters)
         .with(new Manner(Manner.Asking.NEVER, "", needs, List.of()))
         .with(
             new Origin(
@@ -215,11 +216,6 @@ public final class Collecting {
 
   private static List<Trigger> keys(Header header) throws NotationException {
     return header.text("keys").isEmpty() ? List.of() : List.of(Notation.read(header.text("keys")));
-  }
-
-  private static String id(String name) {
-    String id = name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
-    return id.isEmpty() ? "collected" : id;
   }
 
   private Found.Item item(Routine routine, List<Trigger> triggers) {
@@ -243,14 +239,14 @@ public final class Collecting {
     List<Edit> edits = new ArrayList<>();
     Library then = library;
     for (Found.Item item : items) {
-      String id = free(item.routine().id(), then.routines());
+      String id = Ids.free(item.routine().id(), then.routines()::containsKey);
       Routine routine = item.routine().with(item.routine().head().named(id, item.routine().name()));
       List<Edit> own = new ArrayList<>(List.of(new Edit.PutRoutine(routine)));
       if (!item.triggers().isEmpty()) {
         own.add(
             new Edit.PutBinding(
                 new Binding(
-                    free("c-" + id, then.bindings()),
+                    Ids.free("c-" + id, then.bindings()::containsKey),
                     id,
                     new Place.Whole(routine.application()),
                     item.triggers(),
@@ -263,13 +259,5 @@ public final class Collecting {
       edits.add(all);
     }
     return new Edit.Together(edits);
-  }
-
-  private static String free(String wanted, Map<String, ?> taken) {
-    String id = wanted;
-    for (int i = 2; taken.containsKey(id); i++) {
-      id = wanted + "-" + i;
-    }
-    return id;
   }
 }

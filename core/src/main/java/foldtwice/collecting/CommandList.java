@@ -6,6 +6,7 @@ import com.fasterxml.jackson.dataformat.csv.CsvMapper;
 import com.fasterxml.jackson.dataformat.csv.CsvParser;
 import com.fasterxml.jackson.dataformat.csv.CsvSchema;
 import foldtwice.extras.Extras;
+import foldtwice.library.Ids;
 import foldtwice.place.Application;
 import foldtwice.place.Danger;
 import foldtwice.place.NativeCommand;
@@ -263,7 +264,7 @@ public final class CommandList {
     }
     String group = row.cell(columns.get(Column.GROUP));
     return new NativeCommand(
-        freeId(name, ids),
+        Ids.free(Ids.of(name, "command"), id -> !ids.add(id)),
         name,
         group.isEmpty() && menu.size() > 1 ? menu.getFirst() : group,
         menu,
@@ -297,17 +298,6 @@ public final class CommandList {
       }
     }
     throw new FaultyRow(row, "saves, deletes or prints", danger.toLowerCase(Locale.ROOT));
-  }
-
-  private static String freeId(String name, Set<String> ids) {
-    String plain =
-        name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-").replaceAll("^-|-$", "");
-    String wanted = plain.isEmpty() ? "command" : plain;
-    String id = wanted;
-    for (int i = 2; !ids.add(id); i++) {
-      id = wanted + "-" + i;
-    }
-    return id;
   }
 
   /** A new application with these commands; it is one place, has no rules and any version. */

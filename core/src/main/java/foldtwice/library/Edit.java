@@ -68,7 +68,10 @@ public sealed interface Edit {
     }
   }
 
-  /** Removes an application. Bindings in its places stay and are heard nowhere. */
+  /**
+   * Removes an application. Whoever asks for it takes what is bound there out first: a file in
+   * which something is bound in no application is refused.
+   */
   record RemoveApplication(String id) implements Edit {}
 
   /** Puts a station in place of the one with its id, or as the last. */

@@ -27,7 +27,7 @@ class EditTest {
         all.isEmpty() || random.nextInt(4) == 0
             ? Fixture.library("mine box Alt+L").bindings().get("mine box Alt+L")
             : all.get(random.nextInt(all.size()));
-    return switch (random.nextInt(depth == 0 ? 7 : 8)) {
+    return switch (random.nextInt(depth == 0 ? 9 : 10)) {
       case 0 ->
           new Edit.PutBinding(
               some.withTriggers(List.of(Notation.read("F" + random.nextInt(1, 9)))));
@@ -61,6 +61,8 @@ class EditTest {
               random.nextBoolean()
                   ? Optional.empty()
                   : Optional.of(new Finding(random.nextBoolean(), "note " + random.nextInt(3))));
+      case 7 -> putOther(RandomLibraries.of(random.nextLong()), random);
+      case 8 -> remove(library, random);
       default -> {
         List<Edit> edits = new ArrayList<>();
         Library at = library;
@@ -74,6 +76,33 @@ class EditTest {
     };
   }
 
+  /** Something of another library: a surface, a station, an application. */
+  private static Edit putOther(Library other, Random random) {
+    int at = random.nextInt(6);
+    Edit station = new Edit.PutStation(other.stations().values().iterator().next(), at);
+    return switch (random.nextInt(3)) {
+      case 0 ->
+          other.surfaces().isEmpty()
+              ? station
+              : new Edit.PutSurface(other.surfaces().values().iterator().next(), at);
+      case 1 -> new Edit.PutApplication(other.applications().values().iterator().next(), at);
+      default -> station;
+    };
+  }
+
+  /** One that is there, or one that is not. */
+  private static Edit remove(Library library, Random random) {
+    return switch (random.nextInt(3)) {
+      case 0 ->
+          new Edit.RemoveSurface(library.surfaces().keySet().stream().findFirst().orElse("none"));
+      case 1 ->
+          new Edit.RemoveApplication(
+              library.applications().keySet().stream().findFirst().orElse("none"));
+      default ->
+          new Edit.RemoveStation(library.stations().keySet().stream().findFirst().orElse("none"));
+    };
+  }
+
   @Property
   void theInverseTakesAnEditBack(@ForAll long seed) {
     Random random = new Random(seed);
@@ -84,6 +113,12 @@ class EditTest {
     assertThat(List.copyOf(back.bindings().keySet()))
         .as("the order, which is the order of the file")
         .isEqualTo(List.copyOf(before.bindings().keySet()));
+    assertThat(List.copyOf(back.stations().keySet()))
+        .isEqualTo(List.copyOf(before.stations().keySet()));
+    assertThat(List.copyOf(back.surfaces().keySet()))
+        .isEqualTo(List.copyOf(before.surfaces().keySet()));
+    assertThat(List.copyOf(back.applications().keySet()))
+        .isEqualTo(List.copyOf(before.applications().keySet()));
   }
 
   @Property(tries = 200)

@@ -12,7 +12,10 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HexFormat;
+import java.util.List;
 
 /**
  * The append-only file beside a library, one JSON object a line.
@@ -42,6 +45,26 @@ final class Journal implements AutoCloseable {
     }
   }
 
+  /** True when a whole line of the journal says that this document holds all of it. */
+  static boolean saysFolded(Path journal, byte[] document) throws IOException {
+    byte[] folded = ("{\"folded\":\"" + digest(document) + "\"}").getBytes(StandardCharsets.UTF_8);
+    return wholeLines(Files.readAllBytes(journal)).stream()
+        .anyMatch(line -> Arrays.equals(line, folded));
+  }
+
+  /** The lines that end in a line feed; a crash may have cut the last one within a character. */
+  private static List<byte[]> wholeLines(byte[] journal) {
+    List<byte[]> lines = new ArrayList<>();
+    int from = 0;
+    for (int i = 0; i < journal.length; i++) {
+      if (journal[i] == '\n') {
+        lines.add(Arrays.copyOfRange(journal, from, i));
+        from = i + 1;
+      }
+    }
+    return lines;
+  }
+
   /** Replays the journal of a library file, if there is one that belongs to it. */
   static History replay(Path library, byte[] document, History from)
       throws IOException, FormatException {
@@ -49,17 +72,16 @@ final class Journal implements AutoCloseable {
     if (!Files.exists(file)) {
       return from;
     }
-    String text = Files.readString(file, StandardCharsets.UTF_8);
-    String[] lines = text.substring(0, text.lastIndexOf('\n') + 1).split("\n");
-    if (lines.length == 0 || lines[0].isEmpty()) {
+    List<byte[]> lines = wholeLines(Files.readAllBytes(file));
+    if (lines.isEmpty() || lines.getFirst().length == 0) {
       return from;
     }
     String present = digest(document);
     History history = from;
     boolean belongs = false;
-    for (int i = 0; i < lines.length; i++) {
+    for (int i = 0; i < lines.size(); i++) {
       try {
-        In in = In.root(Json.parse(lines[i].getBytes(StandardCharsets.UTF_8)));
+        In in = In.root(Json.parse(lines.get(i)));
         if (in.has("base")) {
           belongs = in.text("base").equals(present);
         } else if (in.has("folded")) {

@@ -116,8 +116,7 @@ public final class LibraryStore implements AutoCloseable {
    */
   private static boolean alreadyFolded(Path file, byte[] document) throws IOException {
     Path journal = Journal.of(file);
-    return Files.exists(journal)
-        && Files.readString(journal).contains("{\"folded\":\"" + Journal.digest(document) + "\"}");
+    return Files.exists(journal) && Journal.saysFolded(journal, document);
   }
 
   public Path file() {

@@ -7,6 +7,8 @@ import foldtwice.RandomClaims;
 import foldtwice.binding.Proof;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.library.RandomLibraries;
+import foldtwice.surface.RadialMenu;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -51,7 +53,23 @@ class JournalPropertyTest {
   }
 
   private static CompletableFuture<Instant> act(LibraryStore store, Random random, int i) {
-    return switch (random.nextInt(5)) {
+    return switch (random.nextInt(9)) {
+      case 4 ->
+          store.make(new Edit.PutStation(other(random).stations().values().iterator().next()));
+      case 5 ->
+          store.make(
+              new Edit.PutApplication(other(random).applications().values().iterator().next()));
+      case 6 ->
+          store.make(
+              other(random).surfaces().values().stream()
+                  .filter(s -> !(s instanceof RadialMenu))
+                  .<Edit>map(Edit.PutSurface::new)
+                  .findFirst()
+                  .orElse(new Edit.RemoveSurface("none")));
+      case 7 ->
+          store.make(
+              new Edit.RemoveSurface(
+                  store.library().surfaces().keySet().stream().findFirst().orElse("none")));
       case 0 -> store.undo();
       case 1 -> store.redo();
       case 2 -> store.prove("mine sheet F5", new Proof(Instant.EPOCH, "0123456789abcdef"));
@@ -61,6 +79,10 @@ class JournalPropertyTest {
               new Edit.Together(
                   List.of(new Edit.PutBinding(RandomClaims.binding(random, "n" + i), 0))));
     };
+  }
+
+  private static Library other(Random random) {
+    return RandomLibraries.of(random.nextLong());
   }
 
   /** The last state that was whole on disk within so many bytes. */

@@ -10,6 +10,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
+import foldtwice.library.Ids;
 import foldtwice.place.Place;
 import foldtwice.surface.Device;
 import foldtwice.surface.Page;
@@ -383,10 +384,6 @@ final class TriggerPicker extends VBox {
   }
 
   private String freeSurface(String wanted) {
-    String id = wanted;
-    for (int i = 2; now().library().surfaces().containsKey(id); i++) {
-      id = wanted + "-" + i;
-    }
-    return id;
+    return Ids.free(wanted, now().library().surfaces()::containsKey);
   }
 }

@@ -6,6 +6,7 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
+import foldtwice.library.Ids;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import java.io.IOException;
@@ -230,17 +231,8 @@ final class ImportPane extends VBox {
   }
 
   private String id() {
-    String plain =
-        name.getText()
-            .toLowerCase(Locale.ROOT)
-            .replaceAll("[^a-z0-9]+", "-")
-            .replaceAll("^-|-$", "");
-    String wanted = plain.isEmpty() ? "application" : plain;
-    String id = wanted;
-    for (int i = 2; session.now().library().applications().containsKey(id); i++) {
-      id = wanted + "-" + i;
-    }
-    return id;
+    return Ids.free(
+        Ids.of(name.getText(), "application"), session.now().library().applications()::containsKey);
   }
 
   private void take() {

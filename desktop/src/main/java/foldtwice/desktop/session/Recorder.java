@@ -3,6 +3,7 @@ package foldtwice.desktop.session;
 import foldtwice.binding.Binding;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
+import foldtwice.library.Ids;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.recording.Recording;
@@ -17,7 +18,6 @@ import foldtwice.trigger.Trigger;
 import foldtwice.words.ShorterWay;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyIntegerProperty;
@@ -168,13 +168,6 @@ public final class Recorder {
 
   /** An id no routine has yet, made of a name. */
   String freeId(String name) {
-    String base =
-        name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
-    String stem = base.isEmpty() ? "routine" : base;
-    String id = stem;
-    for (int i = 2; session.now().library().routines().containsKey(id); i++) {
-      id = stem + "-" + i;
-    }
-    return id;
+    return Ids.free(Ids.of(name, "routine"), session.now().library().routines()::containsKey);
   }
 }

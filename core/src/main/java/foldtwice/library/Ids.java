@@ -1,0 +1,31 @@
+package foldtwice.library;
+
+import java.util.Locale;
+import java.util.function.Predicate;
+
+/** Ids made of names. */
+public final class Ids {
+
+  private Ids() {}
+
+  /**
+   * A name in small letters and digits, joined by hyphens: {@code Nudge label} is {@code
+   * nudge-label}.
+   *
+   * @param otherwise what it is when no letter and no digit is in the name
+   */
+  public static String of(String name, String otherwise) {
+    String id =
+        name.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\d]+", "-").replaceAll("^-|-$", "");
+    return id.isEmpty() ? otherwise : id;
+  }
+
+  /** The first of {@code wanted}, {@code wanted-2}, {@code wanted-3} … that is not taken. */
+  public static String free(String wanted, Predicate<String> taken) {
+    String id = wanted;
+    for (int i = 2; taken.test(id); i++) {
+      id = wanted + "-" + i;
+    }
+    return id;
+  }
+}
