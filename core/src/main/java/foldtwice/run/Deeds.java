@@ -23,17 +23,8 @@ final class Deeds {
   }
 
   private static Reply invoke(Routine.PluginAction routine, Scope scope) throws StepFailure {
-    Facts facts = scope.program.facts();
-    if (facts.addOn(routine.addOn()).isEmpty()) {
-      throw Entry.lacks(routine.addOn());
-    }
     Facts.Action action =
-        facts
-            .action(routine.addOn(), routine.action())
-            .orElseThrow(
-                () ->
-                    new StepFailure(
-                        "an action of " + routine.addOn(), "no \"" + routine.action() + "\""));
+        scope.program.facts().action(routine.addOn(), routine.action()).orElseThrow(); // by Entry
     String state = scope.program.place().id();
     String context = state.substring(state.indexOf('/') + 1);
     if (!action.contexts().isEmpty() && !action.contexts().contains(context)) {

@@ -1,18 +1,32 @@
 package foldtwice.run;
 
 import foldtwice.place.AddOn;
-import foldtwice.place.Versions;
 import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
 import foldtwice.shape.Facts;
+import foldtwice.shape.Hindrance;
+import foldtwice.shape.Mark;
 
 /** Says whether a routine may be run on a program as it is. */
 final class Entry {
 
   private Entry() {}
 
-  static StepFailure lacks(String addOn) {
-    return new StepFailure("the add-on " + addOn, "it is not there");
+  private static StepFailure failure(Hindrance hindrance) {
+    return switch (hindrance) {
+      case Hindrance.NoProgram(String application) ->
+          new StepFailure(application, "it is not there");
+      case Hindrance.TooOld(String application, String needed, String found) ->
+          new StepFailure(application + " " + needed + " or later", found);
+      case Hindrance.NoAddOn(String name) ->
+          new StepFailure("the add-on " + name, "it is not there");
+      case Hindrance.AddOnTooOld(AddOn needed, String found) ->
+          new StepFailure(
+              "the add-on " + needed.name() + " " + needed.version() + " or later", found);
+      case Hindrance.NoAction(String addOn, String action) ->
+          new StepFailure("an action of " + addOn, "no \"" + action + "\"");
+      case Hindrance.Step(Mark mark) -> new StepFailure(mark.expected(), mark.found());
+    };
   }
 
   static void mayRun(Routine routine, Program program) throws StepFailure {
@@ -26,17 +40,8 @@ final class Entry {
           "a routine a person has looked through",
           routine.name() + " was collected and nobody has");
     }
-    if (!manner.fromVersion().isEmpty()
-        && !Versions.atLeast(facts.version(), manner.fromVersion())) {
-      throw new StepFailure(
-          routine.application() + " " + manner.fromVersion() + " or later", facts.version());
-    }
-    for (AddOn needed : manner.addOns()) {
-      AddOn found = facts.addOn(needed.name()).orElseThrow(() -> lacks(needed.name()));
-      if (!found.meets(needed)) {
-        throw new StepFailure(
-            "the add-on " + needed.name() + " " + needed.version() + " or later", found.version());
-      }
+    for (Hindrance h : Hindrance.needs(routine, facts)) {
+      throw failure(h);
     }
     String state = program.place().id();
     String context = state.substring(state.indexOf('/') + 1);

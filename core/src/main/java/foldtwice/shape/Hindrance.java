@@ -48,7 +48,8 @@ public sealed interface Hindrance {
         : needs(routine, here.program(routine.application()).get());
   }
 
-  private static List<Hindrance> needs(Routine routine, Facts facts) {
+  /** What a routine needs of its program and does not find there; runs are refused for the same. */
+  static List<Hindrance> needs(Routine routine, Facts facts) {
     List<Hindrance> all = new ArrayList<>();
     Manner manner = routine.manner();
     if (!manner.fromVersion().isEmpty()
@@ -63,7 +64,7 @@ public sealed interface Hindrance {
   }
 
   /** What is wrong with an add-on that is needed; empty for nothing. */
-  static Optional<Hindrance> lacking(AddOn needed, Facts facts) {
+  private static Optional<Hindrance> lacking(AddOn needed, Facts facts) {
     Optional<AddOn> found = facts.addOn(needed.name());
     if (found.isEmpty()) {
       return Optional.of(new NoAddOn(needed.name()));

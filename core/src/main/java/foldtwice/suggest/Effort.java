@@ -19,7 +19,7 @@ final class Effort {
   private static final double FURTHER_STROKE = 2;
   private static final double DIGIT_ROW = 2;
   private static final double NO_LETTER = 3;
-  private static final double FAR_APART = 1;
+  private static final double LEFT_HAND_ONLY = 1;
 
   private static final Map<Modifier, Double> MODIFIERS =
       new EnumMap<>(
@@ -101,6 +101,6 @@ final class Effort {
     }
     boolean right = Optional.ofNullable(caps.get(code)).filter(c -> c.x() > 7.5).isPresent();
     boolean leftModifiers = held.has(Modifier.CTRL) && held.has(Modifier.ALT);
-    return cost + (leftModifiers && !right ? FAR_APART : 0);
+    return cost + (leftModifiers && !right ? LEFT_HAND_ONLY : 0);
   }
 }

@@ -30,8 +30,8 @@ public record Suggestion(Trigger.Keys trigger, double cost, List<Reason> reasons
     /** It fires something else in another application. */
     record OtherElsewhere(String application) implements Reason {}
 
-    /** It is made with one hand. */
-    record OneHand() implements Reason {}
+    /** Nothing has to be held with it. */
+    record NoModifier() implements Reason {}
 
     /** A key beside it, with the same modifiers, does something that may not be undone. */
     record DangerBeside(String key, String command) implements Reason {}

@@ -260,13 +260,13 @@ public final class Suggestions {
       cost += 2;
       reasons.add(danger.get());
     }
-    hand(s.trigger()).ifPresent(reasons::add);
+    plain(s.trigger()).ifPresent(reasons::add);
     return new Suggestion(s.trigger(), cost, reasons);
   }
 
-  private static Optional<Reason> hand(Trigger.Keys trigger) {
+  private static Optional<Reason> plain(Trigger.Keys trigger) {
     boolean plain = trigger.strokes().stream().allMatch(s -> s.modifiers().isEmpty());
-    return plain ? Optional.of(new Reason.OneHand()) : Optional.empty();
+    return plain ? Optional.of(new Reason.NoModifier()) : Optional.empty();
   }
 
   /** A dangerous native command on a key beside the last one, with the same modifiers. */

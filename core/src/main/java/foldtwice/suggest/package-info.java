@@ -8,7 +8,8 @@
  *   <li><b>Reach</b>: 1 + d, and 2 more on the digit row, 3 more for keys that are not letters or
  *       digits.
  *   <li><b>Modifiers</b>: Ctrl 1.5, Shift 1.2, Alt 1.8, AltGr 2.5, Logo 3 each, so that one more
- *       never costs less; 1 more when a modifier and the key are far apart under one hand.
+ *       never costs less; 1 more for Ctrl and Alt with a key of the left half, which one hand has
+ *       to hold.
  *   <li><b>Further strokes</b> of a sequence: 2 each, for the time between them.
  *   <li><b>Initials</b>: minus 4 when the strokes spell the routine's initials, minus 2.5 when the
  *       key is the first letter of its name, minus 1 when it is the first letter of a later word.

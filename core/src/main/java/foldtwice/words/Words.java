@@ -140,7 +140,7 @@ public final class Words {
                   .collect(Collectors.joining(", ")));
       case Suggestion.Reason.OtherElsewhere(String application) ->
           TEXTS.get("reason.other", place(new Place.Whole(application)));
-      case Suggestion.Reason.OneHand() -> TEXTS.get("reason.hand");
+      case Suggestion.Reason.NoModifier() -> TEXTS.get("reason.plain");
       case Suggestion.Reason.DangerBeside(String key, String command) ->
           TEXTS.get("reason.danger", key, command);
       case Suggestion.Reason.OnlyDevices() -> TEXTS.get("reason.devices");

@@ -117,7 +117,7 @@ class SuggestionsTest {
             });
     assertThat(all.getFirst().reasons())
         .as("the first has a letter of the name")
-        .anyMatch(r -> !(r instanceof Suggestion.Reason.OneHand));
+        .anyMatch(r -> !(r instanceof Suggestion.Reason.NoModifier));
     assertThat(of(library, binding("text")))
         .as("plain letters type there")
         .noneMatch(s -> s.trigger().strokes().getFirst().modifiers().isEmpty());

@@ -34,6 +34,7 @@ final class ParameterForm extends VBox {
   private final VBox rows = new VBox(4);
   private final Label wrong = Parts.wrapped("", "blocks");
   private final Ways ways;
+  private Sort shown;
 
   /**
    * @param isNew true when it is not there yet, and so cannot be removed
@@ -87,8 +88,6 @@ final class ParameterForm extends VBox {
           }
         });
   }
-
-  private Sort shown;
 
   private void show(ParameterText text) {
     shown = text.sort();
