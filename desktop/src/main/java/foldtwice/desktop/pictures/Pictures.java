@@ -4,6 +4,7 @@ import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.run.Status;
@@ -30,6 +31,7 @@ import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyEvent;
@@ -160,10 +162,21 @@ public final class Pictures extends Application {
     script.add(() -> picture("collect-step"));
     script.add(() -> press("#run-close"));
     script.add(() -> frame.showCollect().choose("stair-boxes"));
+    script.add(this::untilLearnt);
     script.add(() -> picture("collect-script"));
     script.add(() -> frame.showCollect().choose("daylight"));
     script.add(() -> press("#fold-see"));
     script.add(() -> picture("collect-fold"));
+  }
+
+  /** What a script does is tried in the background: the picture shows what was seen. */
+  private void untilLearnt() {
+    boolean trying =
+        scene.lookup("#learnt") instanceof Label says
+            && says.getText().equals(Ui.text("facts.seen.trying"));
+    if (trying && !rehearsing) {
+      script.addFirst(this::untilLearnt);
+    }
   }
 
   /**

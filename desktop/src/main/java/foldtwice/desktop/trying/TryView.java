@@ -165,7 +165,10 @@ public final class TryView extends BorderPane {
     pressed.setId("try-pressed");
     pressed.setStyle("-fx-font-size: 16px;");
     pressed.setWrapText(true);
-    HBox fired = new HBox(8, pressed, Parts.gap(), again);
+    HBox fired = new HBox(8, pressed, again);
+    HBox.setHgrow(pressed, Priority.ALWAYS);
+    pressed.setMaxWidth(Double.MAX_VALUE);
+    pressed.setMinHeight(USE_PREF_SIZE); // where there is little room, all of it is still read
     fired.setAlignment(Pos.CENTER_LEFT);
     HBox reason = new HBox(8, Parts.label(Ui.text("try.why"), "soft"), Parts.gap(), undo);
     reason.setAlignment(Pos.CENTER_LEFT);
