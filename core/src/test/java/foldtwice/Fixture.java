@@ -76,6 +76,7 @@ public final class Fixture {
                 context("grid", false, false, context("cell", false, true))),
             commands,
             rules,
+            List.of(),
             Extras.NONE);
     Routine routine = Routine.Macro.of("r", "R", "app", List.of(), List.of());
     return new Library(
@@ -85,6 +86,7 @@ public final class Fixture {
         Map.of(),
         Map.of("r", routine),
         bindings,
+        Map.of(),
         Map.of(),
         Extras.NONE);
   }

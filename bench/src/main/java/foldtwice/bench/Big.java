@@ -75,6 +75,7 @@ final class Big {
         Map.of(routine.id(), routine),
         all,
         Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 
@@ -111,7 +112,7 @@ final class Big {
               java.util.Optional.empty(),
               Extras.NONE));
     }
-    return new Application(id, id, "1", outer, commands, List.of(), Extras.NONE);
+    return new Application(id, id, "1", outer, commands, List.of(), List.of(), Extras.NONE);
   }
 
   private static Context context(String id, List<Context> inner) {

@@ -70,7 +70,8 @@ public class FoldBench {
       }
       all.put("r" + i, Routine.Macro.of("r" + i, "R", "app", List.of(), steps));
     }
-    return new Library("many", Map.of(), Map.of(), Map.of(), all, Map.of(), Map.of(), Extras.NONE);
+    return new Library(
+        "many", Map.of(), Map.of(), Map.of(), all, Map.of(), Map.of(), Map.of(), Extras.NONE);
   }
 
   @Benchmark

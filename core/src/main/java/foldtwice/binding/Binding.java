@@ -17,6 +17,7 @@ import java.util.TreeMap;
  * @param triggers what sets it off; empty while it is a draft
  * @param arguments parameter name to value; a parameter without one takes its default
  * @param usesPerWeek how often it is fired, measured or estimated
+ * @param fitting how it sits in its program
  */
 public record Binding(
     String id,
@@ -25,6 +26,7 @@ public record Binding(
     List<Trigger> triggers,
     Map<String, Value> arguments,
     double usesPerWeek,
+    Fitting fitting,
     Extras extras) {
 
   public Binding {
@@ -32,27 +34,53 @@ public record Binding(
     arguments = Collections.unmodifiableMap(new TreeMap<>(arguments));
   }
 
+  /** One that sits in its program plainly. */
+  public Binding(
+      String id,
+      String routine,
+      Place place,
+      List<Trigger> triggers,
+      Map<String, Value> arguments,
+      double usesPerWeek,
+      Extras extras) {
+    this(id, routine, place, triggers, arguments, usesPerWeek, Fitting.PLAIN, extras);
+  }
+
+  /** One that nobody has used yet. */
+  public static Binding fresh(
+      String id,
+      String routine,
+      Place place,
+      List<Trigger> triggers,
+      Map<String, Value> arguments) {
+    return new Binding(id, routine, place, triggers, arguments, 0, Extras.NONE);
+  }
+
+  public Binding withFitting(Fitting other) {
+    return new Binding(id, routine, place, triggers, arguments, usesPerWeek, other, extras);
+  }
+
   public Binding withTriggers(List<Trigger> others) {
-    return new Binding(id, routine, place, others, arguments, usesPerWeek, extras);
+    return new Binding(id, routine, place, others, arguments, usesPerWeek, fitting, extras);
   }
 
   public Binding withPlace(Place other) {
-    return new Binding(id, routine, other, triggers, arguments, usesPerWeek, extras);
+    return new Binding(id, routine, other, triggers, arguments, usesPerWeek, fitting, extras);
   }
 
   public Binding withRoutine(String other, Map<String, Value> arguments) {
-    return new Binding(id, other, place, triggers, arguments, usesPerWeek, extras);
+    return new Binding(id, other, place, triggers, arguments, usesPerWeek, fitting, extras);
   }
 
   public Binding withArgument(String parameter, Value value) {
     Map<String, Value> changed = new TreeMap<>(arguments);
     changed.put(parameter, value);
-    return new Binding(id, routine, place, triggers, changed, usesPerWeek, extras);
+    return new Binding(id, routine, place, triggers, changed, usesPerWeek, fitting, extras);
   }
 
   public Binding withoutArgument(String parameter) {
     Map<String, Value> changed = new TreeMap<>(arguments);
     changed.remove(parameter);
-    return new Binding(id, routine, place, triggers, changed, usesPerWeek, extras);
+    return new Binding(id, routine, place, triggers, changed, usesPerWeek, fitting, extras);
   }
 }

@@ -302,6 +302,6 @@ public final class CommandList {
 
   /** A new application with these commands; it is one place, has no rules and any version. */
   public static Application application(String id, String name, List<NativeCommand> commands) {
-    return new Application(id, name, "", List.of(), commands, List.of(), Extras.NONE);
+    return new Application(id, name, "", List.of(), commands, List.of(), List.of(), Extras.NONE);
   }
 }

@@ -93,7 +93,7 @@ public final class Auditor {
   private List<Conflict> refusals(Claim claim) {
     Optional<Application> application = claim.place().applicationId().flatMap(keymap::application);
     List<Conflict> refused = new ArrayList<>();
-    for (Rule rule : application.map(Application::rules).orElse(List.of())) {
+    for (Rule rule : application.map(a -> a.rules(wayOf(claim))).orElse(List.of())) {
       if (!rule.accepts(claim.trigger())) {
         List<Place> states = keymap.statesOf(claim.place());
         refused.add(
@@ -110,6 +110,15 @@ public final class Auditor {
       }
     }
     return refused;
+  }
+
+  /**
+   * The way in by which the binding of a claim comes; what is not in the library yet, the usual.
+   */
+  private String wayOf(Claim claim) {
+    return claim.owner() instanceof Owner.Yours(String id) && library.bindings().containsKey(id)
+        ? library.bindings().get(id).fitting().way()
+        : "";
   }
 
   private void gather(

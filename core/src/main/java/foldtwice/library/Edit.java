@@ -1,12 +1,14 @@
 package foldtwice.library;
 
 import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
 import foldtwice.place.Application;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Station;
 import foldtwice.routine.Routine;
 import foldtwice.surface.Surface;
+import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -90,6 +92,28 @@ public sealed interface Edit {
    */
   record Find(String application, String command, Optional<Finding> finding) implements Edit {}
 
+  /**
+   * Gives a native command other triggers; what it came with is remembered. Nothing happens when
+   * there is no such command.
+   */
+  record Remap(String application, String command, List<Trigger> triggers) implements Edit {
+    public Remap {
+      triggers = List.copyOf(triggers);
+    }
+  }
+
+  /**
+   * Puts a family in place of the one with its id, or as the last. Its bindings stay as they are.
+   */
+  record PutFamily(Family family, int at) implements Edit {
+    public PutFamily(Family family) {
+      this(family, Integer.MAX_VALUE);
+    }
+  }
+
+  /** Takes a family apart: its bindings stay, each by itself. */
+  record RemoveFamily(String id) implements Edit {}
+
   /** Several edits as one. */
   record Together(List<Edit> edits) implements Edit {
     public Together {
@@ -121,6 +145,16 @@ public sealed interface Edit {
               .map(
                   c -> library.with(library.applications().get(application).with(c.found(finding))))
               .orElse(library);
+      case Remap(String application, String command, List<Trigger> triggers) ->
+          command(library, application, command)
+              .map(
+                  c ->
+                      library.with(
+                          library.applications().get(application).with(c.withTriggers(triggers))))
+              .orElse(library);
+      case PutFamily(Family family, int at) ->
+          library.withFamilies(put(library.families(), family.id(), family, at));
+      case RemoveFamily(String id) -> library.withFamilies(without(library.families(), id));
       case Together(List<Edit> edits) -> {
         Library next = library;
         for (Edit e : edits) {
@@ -188,6 +222,20 @@ public sealed interface Edit {
           command(before, application, command)
               .<Edit>map(c -> new Find(application, command, c.finding()))
               .orElse(new Together(List.of()));
+      case Remap(String application, String command, List<Trigger> triggers) ->
+          command(before, application, command)
+              .<Edit>map(c -> new Remap(application, command, c.triggers()))
+              .orElse(new Together(List.of()));
+      case PutFamily(Family family, int at) -> {
+        Family old = before.families().get(family.id());
+        yield old == null ? new RemoveFamily(family.id()) : new PutFamily(old);
+      }
+      case RemoveFamily(String id) -> {
+        Family old = before.families().get(id);
+        yield old == null
+            ? new Together(List.of())
+            : new PutFamily(old, List.copyOf(before.families().keySet()).indexOf(id));
+      }
       case Together(List<Edit> edits) -> {
         List<Edit> back = new ArrayList<>();
         Library state = before;

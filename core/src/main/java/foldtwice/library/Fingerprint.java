@@ -34,6 +34,10 @@ public final class Fingerprint {
         does);
   }
 
+  private static String repeats(int times) {
+    return times == 0 ? "" : ", " + times + " times a second";
+  }
+
   /** The first 16 hexadecimal digits of a SHA-256. Costs one pass over the routine's steps. */
   public static String of(Binding binding, Routine routine) {
     String substance =
@@ -41,7 +45,7 @@ public final class Fingerprint {
             "\n",
             binding.place().id(),
             binding.triggers().toString(),
-            binding.arguments().toString(),
+            binding.arguments() + repeats(binding.fitting().repeats()),
             substance(routine));
     try {
       byte[] hash =

@@ -20,6 +20,15 @@ public final class Ids {
     return id.isEmpty() ? otherwise : id;
   }
 
+  /** The first of {@code b07}, {@code b08} … that is not taken, counted from a number. */
+  public static String next(String letter, Predicate<String> taken, int from) {
+    int n = from;
+    while (taken.test(String.format(Locale.ROOT, "%s%02d", letter, n))) {
+      n++;
+    }
+    return String.format(Locale.ROOT, "%s%02d", letter, n);
+  }
+
   /** The first of {@code wanted}, {@code wanted-2}, {@code wanted-3} … that is not taken. */
   public static String free(String wanted, Predicate<String> taken) {
     String id = wanted;

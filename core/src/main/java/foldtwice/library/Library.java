@@ -1,6 +1,7 @@
 package foldtwice.library;
 
 import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
 import foldtwice.binding.Proof;
 import foldtwice.binding.Readiness;
 import foldtwice.extras.Extras;
@@ -34,6 +35,7 @@ public record Library(
     Map<String, Surface> surfaces,
     Map<String, Routine> routines,
     Map<String, Binding> bindings,
+    Map<String, Family> families,
     Map<String, Proof> proofs,
     Extras extras) {
 
@@ -43,6 +45,7 @@ public record Library(
     surfaces = ordered(surfaces);
     routines = ordered(routines);
     bindings = ordered(bindings);
+    families = ordered(families);
     proofs = ordered(proofs);
   }
 
@@ -61,7 +64,7 @@ public record Library(
   /** A library of this name with nothing in it. */
   public static Library empty(String name) {
     return new Library(
-        name, Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Extras.NONE);
+        name, Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Extras.NONE);
   }
 
   public Optional<Routine> routineOf(Binding binding) {
@@ -89,6 +92,11 @@ public record Library(
 
   public Optional<Device> device(String id) {
     return surfaces.get(id) instanceof Device d ? Optional.of(d) : Optional.empty();
+  }
+
+  /** The family a binding is a member of. */
+  public Optional<Family> familyOf(String binding) {
+    return families.values().stream().filter(f -> f.members().contains(binding)).findFirst();
   }
 
   /** The argument a binding gives, or the parameter's default. */
@@ -165,27 +173,38 @@ public record Library(
   Library with(Application application) {
     LinkedHashMap<String, Application> others = new LinkedHashMap<>(applications);
     others.put(application.id(), application);
-    return new Library(name, others, stations, surfaces, routines, bindings, proofs, extras);
+    return new Library(
+        name, others, stations, surfaces, routines, bindings, families, proofs, extras);
   }
 
   Library withBindings(LinkedHashMap<String, Binding> others) {
-    return new Library(name, applications, stations, surfaces, routines, others, proofs, extras);
+    return new Library(
+        name, applications, stations, surfaces, routines, others, families, proofs, extras);
   }
 
   Library withApplications(LinkedHashMap<String, Application> others) {
-    return new Library(name, others, stations, surfaces, routines, bindings, proofs, extras);
+    return new Library(
+        name, others, stations, surfaces, routines, bindings, families, proofs, extras);
   }
 
   Library withStations(LinkedHashMap<String, Station> others) {
-    return new Library(name, applications, others, surfaces, routines, bindings, proofs, extras);
+    return new Library(
+        name, applications, others, surfaces, routines, bindings, families, proofs, extras);
   }
 
   Library withSurfaces(LinkedHashMap<String, Surface> others) {
-    return new Library(name, applications, stations, others, routines, bindings, proofs, extras);
+    return new Library(
+        name, applications, stations, others, routines, bindings, families, proofs, extras);
+  }
+
+  Library withFamilies(LinkedHashMap<String, Family> others) {
+    return new Library(
+        name, applications, stations, surfaces, routines, bindings, others, proofs, extras);
   }
 
   Library withRoutines(LinkedHashMap<String, Routine> others) {
-    return new Library(name, applications, stations, surfaces, others, bindings, proofs, extras);
+    return new Library(
+        name, applications, stations, surfaces, others, bindings, families, proofs, extras);
   }
 
   /** The same library, with a binding seen to fire. */
@@ -196,6 +215,7 @@ public record Library(
   }
 
   Library withProofs(Map<String, Proof> others) {
-    return new Library(name, applications, stations, surfaces, routines, bindings, others, extras);
+    return new Library(
+        name, applications, stations, surfaces, routines, bindings, families, others, extras);
   }
 }

@@ -12,6 +12,7 @@ import java.util.Optional;
  * @param version the version the library was made for
  * @param contexts the outermost contexts; may be empty, then the application is one single place
  * @param rules what it demands of triggers; all must hold
+ * @param ways how bindings reach it, the usual one first; none when they are simply there
  */
 public record Application(
     String id,
@@ -20,12 +21,37 @@ public record Application(
     List<Context> contexts,
     List<NativeCommand> commands,
     List<Rule> rules,
+    List<WayIn> ways,
     Extras extras) {
 
   public Application {
     contexts = List.copyOf(contexts);
     commands = List.copyOf(commands);
     rules = List.copyOf(rules);
+    ways = List.copyOf(ways);
+  }
+
+  /** The way in of this id, the usual one for none; empty when bindings are simply there. */
+  public Optional<WayIn> way(String id) {
+    return ways.stream().filter(w -> id.isEmpty() || w.id().equals(id)).findFirst();
+  }
+
+  /** What it demands of the triggers of bindings that come by this way. */
+  public List<Rule> rules(String way) {
+    return way(way).filter(WayIn::freeOfRules).isPresent() ? List.of() : rules;
+  }
+
+  /** The same application under another name and version. */
+  public Application named(String name, String version) {
+    return new Application(id, name, version, contexts, commands, rules, ways, extras);
+  }
+
+  public Application withContexts(List<Context> others) {
+    return new Application(id, name, version, others, commands, rules, ways, extras);
+  }
+
+  public Application withRules(List<Rule> others) {
+    return new Application(id, name, version, contexts, commands, others, ways, extras);
   }
 
   /** The contexts from the outermost to the one of this id; empty when there is none. */
@@ -70,7 +96,7 @@ public record Application(
   public Application with(NativeCommand command) {
     List<NativeCommand> others =
         commands.stream().map(c -> c.id().equals(command.id()) ? command : c).toList();
-    return new Application(id, name, version, contexts, others, rules, extras);
+    return new Application(id, name, version, contexts, others, rules, ways, extras);
   }
 
   /** All contexts, each before the ones inside it. */

@@ -11,6 +11,7 @@ import java.util.Optional;
  * @param id unique within the application; commands with one name keep their identity by it
  * @param menuPath the labels to choose one after the other
  * @param triggers what sets it off unless something displaces it
+ * @param defaults what set it off before a person changed that; empty while they are the same
  * @param usesPerWeek how often the team uses it, measured or estimated; 0 for never
  * @param finding what a person found out about it, if anybody did
  */
@@ -20,6 +21,7 @@ public record NativeCommand(
     String group,
     List<String> menuPath,
     List<Trigger> triggers,
+    Optional<List<Trigger>> defaults,
     Place place,
     double usesPerWeek,
     Danger danger,
@@ -29,11 +31,67 @@ public record NativeCommand(
   public NativeCommand {
     menuPath = List.copyOf(menuPath);
     triggers = List.copyOf(triggers);
+    defaults = defaults.map(List::copyOf);
+    if (defaults.equals(Optional.of(triggers))) {
+      defaults = Optional.empty();
+    }
+  }
+
+  /** One whose triggers are as the application brings them. */
+  public NativeCommand(
+      String id,
+      String name,
+      String group,
+      List<String> menuPath,
+      List<Trigger> triggers,
+      Place place,
+      double usesPerWeek,
+      Danger danger,
+      Optional<Finding> finding,
+      Extras extras) {
+    this(
+        id,
+        name,
+        group,
+        menuPath,
+        triggers,
+        Optional.empty(),
+        place,
+        usesPerWeek,
+        danger,
+        finding,
+        extras);
+  }
+
+  /** What sets it off by default. */
+  public List<Trigger> byDefault() {
+    return defaults.orElse(triggers);
+  }
+
+  /** True when a person gave it other triggers than it came with. */
+  public boolean isChanged() {
+    return defaults.isPresent();
+  }
+
+  /** The same command with other triggers; what it came with is remembered. */
+  public NativeCommand withTriggers(List<Trigger> others) {
+    return new NativeCommand(
+        id,
+        name,
+        group,
+        menuPath,
+        others,
+        Optional.of(byDefault()),
+        place,
+        usesPerWeek,
+        danger,
+        finding,
+        extras);
   }
 
   /** The same command, with another finding about it. */
   public NativeCommand found(Optional<Finding> other) {
     return new NativeCommand(
-        id, name, group, menuPath, triggers, place, usesPerWeek, danger, other, extras);
+        id, name, group, menuPath, triggers, defaults, place, usesPerWeek, danger, other, extras);
   }
 }

@@ -2,7 +2,6 @@ package foldtwice.suggest;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Library;
-import foldtwice.place.Application;
 import foldtwice.place.Danger;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
@@ -79,7 +78,7 @@ public final class Suggestions {
             .place()
             .applicationId()
             .flatMap(here::application)
-            .map(Application::rules)
+            .map(a -> a.rules(binding.fitting().way()))
             .orElse(List.of());
   }
 

@@ -7,11 +7,15 @@ import foldtwice.library.Library;
 import foldtwice.place.AddOn;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
+import foldtwice.place.Need;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
+import foldtwice.ready.Wait;
+import foldtwice.resolve.Afterwards;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Explanation.LayerReport;
 import foldtwice.resolve.Layer;
+import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
@@ -24,6 +28,7 @@ import foldtwice.shape.Mark;
 import foldtwice.shape.Reading;
 import foldtwice.shape.Touch;
 import foldtwice.suggest.Suggestion;
+import foldtwice.surface.Device;
 import foldtwice.surface.Surface;
 import foldtwice.trigger.Direction;
 import foldtwice.trigger.Modifier;
@@ -162,6 +167,52 @@ public final class Words {
       case Hindrance.Step(Mark mark) ->
           TEXTS.get("hindrance.step", mark.number(), mark.found(), mark.expected());
     };
+  }
+
+  /** What a trigger comes to, such as {@code Flip box in box selected; nothing in sheet}. */
+  public String afterwards(List<Afterwards> all) {
+    if (all.size() == 1) {
+      return outcome(all.getFirst().outcome());
+    }
+    return all.isEmpty()
+        ? TEXTS.get("outcome.nothing")
+        : all.stream()
+            .map(
+                a ->
+                    TEXTS.get(
+                        "outcome.in",
+                        outcome(a.outcome()),
+                        a.states().stream()
+                            .map(s -> place(s).replaceFirst("^.* \u203a ", ""))
+                            .collect(Collectors.joining(", "))))
+            .collect(Collectors.joining("; "));
+  }
+
+  /** What presses came to, in a few words. */
+  public String outcome(Outcome outcome) {
+    return switch (outcome) {
+      case Outcome.Fired(Claim claim) -> owner(claim.owner());
+      case Outcome.Typed(String text) -> TEXTS.get("outcome.types", text);
+      case Outcome.Waiting w -> TEXTS.get("outcome.waits");
+      case Outcome.Undecided u -> TEXTS.get("outcome.undecided");
+      case Outcome.Unclaimed u -> TEXTS.get("outcome.nothing");
+    };
+  }
+
+  /** What a binding waits for. */
+  public String wait(Wait wait) {
+    return switch (wait) {
+      case Wait.Lacks(Hindrance what) -> hindrance(what);
+      case Wait.Slot(int slots) -> TEXTS.get("wait.slot", slots);
+      case Wait.For(Need need) -> need(need);
+      case Wait.Device(String id) ->
+          TEXTS.get("wait.device", library.device(id).map(Device::name).orElse(id));
+    };
+  }
+
+  /** Something that must happen before what was put into a program works. */
+  public static String need(Need need) {
+    return TEXTS.get("need." + need);
   }
 
   /** Add-ons with their versions: {@code Straightener 2.0, Lister}. */

@@ -4,9 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.Fixture;
 import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
+import foldtwice.binding.Pattern;
 import foldtwice.binding.Proof;
 import foldtwice.binding.Readiness;
+import foldtwice.extras.Extras;
+import foldtwice.place.Application;
 import foldtwice.place.Finding;
+import foldtwice.place.NativeCommand;
 import foldtwice.routine.Value;
 import foldtwice.trigger.Notation;
 import java.time.Instant;
@@ -27,7 +32,7 @@ class EditTest {
         all.isEmpty() || random.nextInt(4) == 0
             ? Fixture.library("mine box Alt+L").bindings().get("mine box Alt+L")
             : all.get(random.nextInt(all.size()));
-    return switch (random.nextInt(depth == 0 ? 9 : 10)) {
+    return switch (random.nextInt(depth == 0 ? 11 : 12)) {
       case 0 ->
           new Edit.PutBinding(
               some.withTriggers(List.of(Notation.read("F" + random.nextInt(1, 9)))));
@@ -63,6 +68,19 @@ class EditTest {
                   : Optional.of(new Finding(random.nextBoolean(), "note " + random.nextInt(3))));
       case 7 -> putOther(RandomLibraries.of(random.nextLong()), random);
       case 8 -> remove(library, random);
+      case 9 -> remap(library, random);
+      case 10 ->
+          random.nextBoolean()
+              ? new Edit.RemoveFamily(
+                  library.families().keySet().stream().findFirst().orElse("none"))
+              : new Edit.PutFamily(
+                  new Family(
+                      library.families().keySet().stream().findFirst().orElse("new"),
+                      "others",
+                      List.of(some.id()),
+                      new Pattern.PadKeys("rowan", "", "k1"),
+                      Extras.NONE),
+                  random.nextInt(3));
       default -> {
         List<Edit> edits = new ArrayList<>();
         Library at = library;
@@ -74,6 +92,19 @@ class EditTest {
         yield new Edit.Together(edits);
       }
     };
+  }
+
+  /** Other triggers for the first native command, at times the ones it came with. */
+  private static Edit remap(Library library, Random random) {
+    Application a = library.applications().values().stream().findFirst().orElse(null);
+    if (a == null || a.commands().isEmpty()) {
+      return new Edit.Remap("nowhere", "nothing", List.of());
+    }
+    NativeCommand c = a.commands().getFirst();
+    return new Edit.Remap(
+        a.id(),
+        c.id(),
+        random.nextBoolean() ? c.byDefault() : List.of(Notation.read("F" + random.nextInt(1, 9))));
   }
 
   /** Something of another library: a surface, a station, an application. */
@@ -115,6 +146,8 @@ class EditTest {
         .isEqualTo(List.copyOf(before.bindings().keySet()));
     assertThat(List.copyOf(back.stations().keySet()))
         .isEqualTo(List.copyOf(before.stations().keySet()));
+    assertThat(List.copyOf(back.families().keySet()))
+        .isEqualTo(List.copyOf(before.families().keySet()));
     assertThat(List.copyOf(back.surfaces().keySet()))
         .isEqualTo(List.copyOf(before.surfaces().keySet()));
     assertThat(List.copyOf(back.applications().keySet()))

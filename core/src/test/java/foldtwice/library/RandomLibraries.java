@@ -1,6 +1,9 @@
 package foldtwice.library;
 
 import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
+import foldtwice.binding.Fitting;
+import foldtwice.binding.Pattern;
 import foldtwice.binding.Proof;
 import foldtwice.extras.Extras;
 import foldtwice.place.AddOn;
@@ -9,9 +12,11 @@ import foldtwice.place.Context;
 import foldtwice.place.Danger;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
+import foldtwice.place.Need;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
 import foldtwice.place.Station;
+import foldtwice.place.WayIn;
 import foldtwice.routine.Card;
 import foldtwice.routine.Condition;
 import foldtwice.routine.Expr;
@@ -42,6 +47,7 @@ import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Shape;
+import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -96,7 +102,15 @@ public final class RandomLibraries {
     }
     Library places =
         new Library(
-            "", applications, Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Extras.NONE);
+            "",
+            applications,
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            Extras.NONE);
     for (Surface s : List.of(device(), toolbar(), menu(one(places.places())))) {
       if (random.nextBoolean()) {
         surfaces.put(s.id(), s);
@@ -109,8 +123,13 @@ public final class RandomLibraries {
         proofs.put(b.id(), new Proof(Instant.ofEpochSecond(random.nextInt()), "0123456789abcdef"));
       }
     }
+    LinkedHashMap<String, Family> families = new LinkedHashMap<>();
+    if (random.nextBoolean()) {
+      Family f = family(List.copyOf(bindings.keySet()));
+      families.put(f.id(), f);
+    }
     return new Library(
-        text(), applications, stations, surfaces, routines, bindings, proofs, extras());
+        text(), applications, stations, surfaces, routines, bindings, families, proofs, extras());
   }
 
   private <T> T one(List<T> of) {
@@ -192,6 +211,32 @@ public final class RandomLibraries {
         id(), text(), place, triggers(), Map.of(Direction.DOWN_LEFT, face()), extras());
   }
 
+  private Family family(List<String> members) {
+    Stroke first = Notation.read(one(KEYS)).strokes().getFirst();
+    Modifiers held = new Modifiers(random.nextInt(64));
+    Pattern pattern =
+        one(
+            List.of(
+                new Pattern.Neighbours(first),
+                new Pattern.Pairs(first, held),
+                new Pattern.Initials(List.of(first), held),
+                new Pattern.Initials(List.of(), Modifiers.NONE),
+                new Pattern.PadKeys(id(), one(List.of("", "p1")), "k1")));
+    return new Family(id(), text(), members, pattern, extras());
+  }
+
+  private WayIn way() {
+    List<Need> needs = List.of(Need.values());
+    return new WayIn(
+        id(),
+        text(),
+        needs.subList(0, random.nextInt(needs.size())),
+        random.nextBoolean(),
+        random.nextInt(3),
+        random.nextBoolean(),
+        extras());
+  }
+
   private Application application() {
     String id = id();
     Context inner = new Context(id(), text(), List.of(), false, random.nextBoolean(), extras());
@@ -210,6 +255,7 @@ public final class RandomLibraries {
             text(),
             List.of("Box", text()),
             triggers(),
+            random.nextBoolean() ? Optional.empty() : Optional.of(triggers()),
             new Place.Within(id, inner.id()),
             random.nextInt(100) / 4.0,
             one(List.of(Danger.values())),
@@ -224,6 +270,7 @@ public final class RandomLibraries {
         List.of(outer),
         List.of(command),
         rules.subList(0, random.nextInt(5)),
+        random.nextBoolean() ? List.of() : List.of(way(), way()),
         extras());
   }
 
@@ -453,7 +500,16 @@ public final class RandomLibraries {
             some.put(name, value);
           }
         });
+    Fitting fitting =
+        random.nextBoolean()
+            ? Fitting.PLAIN
+            : new Fitting(
+                one(List.of("", "file")),
+                random.nextInt(4),
+                random.nextBoolean()
+                    ? Optional.empty()
+                    : Optional.of(new Fitting.Replaced("app", "flip")));
     return new Binding(
-        id(), routine.id(), place, triggers(), some, random.nextInt(900) / 2.0, extras());
+        id(), routine.id(), place, triggers(), some, random.nextInt(900) / 2.0, fitting, extras());
   }
 }

@@ -2,6 +2,7 @@ package foldtwice.library.file;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.binding.Binding;
+import foldtwice.binding.Fitting;
 import foldtwice.binding.Proof;
 import foldtwice.place.Place;
 import foldtwice.routine.Kind;
@@ -11,13 +12,23 @@ import foldtwice.routine.Value;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** Bindings and their proofs. */
 final class BindingJson {
 
   private static final Set<String> BINDING =
-      Set.of("id", "routine", "place", "triggers", "arguments", "usesPerWeek");
+      Set.of(
+          "id",
+          "routine",
+          "place",
+          "triggers",
+          "arguments",
+          "usesPerWeek",
+          "way",
+          "repeats",
+          "replaces");
 
   private BindingJson() {}
 
@@ -37,7 +48,20 @@ final class BindingJson {
         in.list("triggers", TriggerJson::read),
         arguments,
         in.number("usesPerWeek", 0),
+        fitting(in),
         in.rest(BINDING));
+  }
+
+  private static Fitting fitting(In in) throws FormatException {
+    Optional<Fitting.Replaced> replaces = Optional.empty();
+    if (in.has("replaces")) {
+      In of = in.at("replaces");
+      replaces = Optional.of(new Fitting.Replaced(of.id("application"), of.id("command")));
+    }
+    Optional<Fitting.Replaced> found = replaces;
+    int repeats = in.has("repeats") ? in.whole("repeats") : 0;
+    String way = in.text("way", "");
+    return in.placing(() -> new Fitting(way, repeats, found));
   }
 
   /** What a parameter takes; any text when the routine is not in the library. */
@@ -62,6 +86,19 @@ final class BindingJson {
       b.arguments().forEach((name, value) -> arguments.put(name, value.shown()));
     }
     LibraryJson.putNumber(out, "usesPerWeek", b.usesPerWeek());
+    if (!b.fitting().way().isEmpty()) {
+      out.put("way", b.fitting().way());
+    }
+    if (b.fitting().repeats() > 0) {
+      out.put("repeats", b.fitting().repeats());
+    }
+    b.fitting()
+        .replaces()
+        .ifPresent(
+            r ->
+                out.putObject("replaces")
+                    .put("application", r.application())
+                    .put("command", r.command()));
     return Json.with(b.extras(), out);
   }
 

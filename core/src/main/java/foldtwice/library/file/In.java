@@ -134,7 +134,11 @@ final class In {
     if (!has(name)) {
       return otherwise;
     }
-    String word = text(name);
+    return at(name).word(type);
+  }
+
+  <E extends Enum<E>> E word(Class<E> type) throws FormatException {
+    String word = text();
     List<String> allowed = new ArrayList<>();
     for (E e : type.getEnumConstants()) {
       if (word(e).equals(word)) {
@@ -142,7 +146,7 @@ final class In {
       }
       allowed.add(word(e));
     }
-    throw at(name).expected("one of " + String.join(", ", allowed));
+    throw expected("one of " + String.join(", ", allowed));
   }
 
   static String word(Enum<?> e) {

@@ -7,6 +7,7 @@ import foldtwice.library.Edit;
 import foldtwice.library.History;
 import foldtwice.library.Library;
 import foldtwice.place.Finding;
+import foldtwice.trigger.Trigger;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
 import java.util.List;
@@ -71,6 +72,13 @@ sealed interface JournalEntry {
         out.put("application", application).put("find", command);
         finding.ifPresent(f -> out.set("finding", PlaceJson.write(f)));
       }
+      case Edit.Remap(String application, String command, List<Trigger> triggers) ->
+          out.put("application", application)
+              .put("remap", command)
+              .set("triggers", TriggerJson.writeAll(triggers));
+      case Edit.PutFamily(var family, int at) ->
+          out.put("at", at).set("putFamily", FamilyJson.write(family));
+      case Edit.RemoveFamily(String id) -> out.put("removeFamily", id);
       case Edit.Together(List<Edit> edits) -> {
         ArrayNode list = out.putArray("together");
         edits.forEach(e -> list.add(write(e)));
@@ -137,6 +145,16 @@ sealed interface JournalEntry {
     }
     if (in.has("find")) {
       return new Edit.Find(in.text("application"), in.text("find"), PlaceJson.finding(in));
+    }
+    if (in.has("remap")) {
+      return new Edit.Remap(
+          in.text("application"), in.text("remap"), in.list("triggers", TriggerJson::read));
+    }
+    if (in.has("putFamily")) {
+      return new Edit.PutFamily(FamilyJson.read(in.at("putFamily")), in.whole("at"));
+    }
+    if (in.has("removeFamily")) {
+      return new Edit.RemoveFamily(in.text("removeFamily"));
     }
     if (in.has("together")) {
       Library[] then = {library}; // each is read by the routines the ones before it leave

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
 import foldtwice.binding.Proof;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
@@ -42,6 +43,7 @@ public final class LibraryJson {
           "menus",
           "routines",
           "bindings",
+          "families",
           "proofs");
 
   private LibraryJson() {}
@@ -91,6 +93,7 @@ public final class LibraryJson {
         SurfaceJson.all(in, places),
         routines,
         in.byId("bindings", b -> BindingJson.read(b, routines, places), Binding::id),
+        in.byId("families", FamilyJson::read, Family::id),
         proofs,
         in.rest(LIBRARY));
   }
@@ -108,6 +111,10 @@ public final class LibraryJson {
     library.routines().values().forEach(r -> routines.add(RoutineJson.write(r)));
     ArrayNode bindings = out.putArray("bindings");
     library.bindings().values().forEach(b -> bindings.add(BindingJson.write(b)));
+    if (!library.families().isEmpty()) {
+      ArrayNode families = out.putArray("families");
+      library.families().values().forEach(f -> families.add(FamilyJson.write(f)));
+    }
     if (!library.proofs().isEmpty()) {
       ArrayNode proofs = out.putArray("proofs");
       library.proofs().forEach((b, p) -> proofs.add(BindingJson.write(b, p)));

@@ -8,9 +8,11 @@ import foldtwice.place.Context;
 import foldtwice.place.Danger;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
+import foldtwice.place.Need;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
 import foldtwice.place.Station;
+import foldtwice.place.WayIn;
 import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
@@ -26,12 +28,23 @@ import java.util.Set;
 final class PlaceJson {
 
   private static final Set<String> APPLICATION =
-      Set.of("id", "name", "version", "contexts", "rules", "commands");
+      Set.of("id", "name", "version", "contexts", "rules", "ways", "commands");
   private static final Set<String> CONTEXT =
       Set.of("id", "name", "groupOnly", "takesText", "inner");
   private static final Set<String> COMMAND =
       Set.of(
-          "id", "name", "group", "menu", "triggers", "place", "usesPerWeek", "danger", "finding");
+          "id",
+          "name",
+          "group",
+          "menu",
+          "triggers",
+          "defaults",
+          "place",
+          "usesPerWeek",
+          "danger",
+          "finding");
+  private static final Set<String> WAY =
+      Set.of("id", "name", "needs", "passesArguments", "slots", "freeOfRules");
   private static final Set<String> STATION =
       Set.of("id", "name", "layout", "shape", "reserved", "installed", "devices");
 
@@ -46,6 +59,7 @@ final class PlaceJson {
             in.list("contexts", PlaceJson::context),
             List.of(),
             in.list("rules", PlaceJson::rule),
+            List.copyOf(in.byId("ways", PlaceJson::way, WayIn::id).values()),
             in.rest(APPLICATION));
     Map<String, Place> places = byId(bare.places());
     if (places.size() < bare.places().size()) {
@@ -58,6 +72,7 @@ final class PlaceJson {
         bare.contexts(),
         List.copyOf(in.byId("commands", c -> command(c, places), NativeCommand::id).values()),
         bare.rules(),
+        bare.ways(),
         bare.extras());
   }
 
@@ -98,6 +113,7 @@ final class PlaceJson {
         in.text("group", ""),
         in.list("menu", In::text),
         in.list("triggers", TriggerJson::read),
+        in.has("defaults") ? Optional.of(in.list("defaults", TriggerJson::read)) : Optional.empty(),
         place(in.at("place"), places),
         in.number("usesPerWeek", 0),
         in.word(Danger.class, "danger", Danger.NONE),
@@ -112,6 +128,37 @@ final class PlaceJson {
     }
     In found = in.at("finding");
     return Optional.of(new Finding(found.flag("works"), found.text("note", "")));
+  }
+
+  private static WayIn way(In in) throws FormatException {
+    int slots = in.has("slots") ? in.whole("slots") : 0;
+    if (slots < 0) {
+      throw in.at("slots").fault("expected 0 or more, found " + slots);
+    }
+    return new WayIn(
+        in.id("id"),
+        in.text("name"),
+        in.list("needs", n -> n.word(Need.class)),
+        !in.has("passesArguments") || in.flag("passesArguments"),
+        slots,
+        in.flag("freeOfRules"),
+        in.rest(WAY));
+  }
+
+  private static ObjectNode write(WayIn way) {
+    ObjectNode out = Json.object().put("id", way.id()).put("name", way.name());
+    ArrayNode needs = out.putArray("needs");
+    way.needs().forEach(n -> needs.add(In.word(n)));
+    if (!way.passesArguments()) {
+      out.put("passesArguments", false);
+    }
+    if (way.slots() > 0) {
+      out.put("slots", way.slots());
+    }
+    if (way.freeOfRules()) {
+      out.put("freeOfRules", true);
+    }
+    return Json.with(way.extras(), out);
   }
 
   private static Rule rule(In in) throws FormatException {
@@ -188,6 +235,10 @@ final class PlaceJson {
     a.contexts().forEach(c -> contexts.add(write(c)));
     ArrayNode rules = out.putArray("rules");
     a.rules().forEach(r -> rules.add(write(r)));
+    if (!a.ways().isEmpty()) {
+      ArrayNode ways = out.putArray("ways");
+      a.ways().forEach(w -> ways.add(write(w)));
+    }
     ArrayNode commands = out.putArray("commands");
     a.commands().forEach(c -> commands.add(write(c)));
     return Json.with(a.extras(), out);
@@ -213,6 +264,7 @@ final class PlaceJson {
     ArrayNode menu = out.putArray("menu");
     c.menuPath().forEach(menu::add);
     out.set("triggers", TriggerJson.writeAll(c.triggers()));
+    c.defaults().ifPresent(d -> out.set("defaults", TriggerJson.writeAll(d)));
     out.put("place", c.place().id());
     LibraryJson.putNumber(out, "usesPerWeek", c.usesPerWeek());
     if (c.danger() != Danger.NONE) {

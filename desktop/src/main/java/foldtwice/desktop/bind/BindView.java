@@ -9,6 +9,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.library.Resetting;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
@@ -263,7 +264,12 @@ public final class BindView extends BorderPane {
       return;
     }
     Optional<String> next = register.nextAfterSelected();
-    List<Edit> edits = gone.stream().<Edit>map(b -> new Edit.RemoveBinding(b.id())).toList();
+    Library library = session.now().library();
+    List<Edit> edits =
+        gone.stream()
+            .map(
+                b -> Resetting.givingBack(library, b, b.triggers(), new Edit.RemoveBinding(b.id())))
+            .toList();
     session.make(
         edits.size() == 1 ? edits.getFirst() : new Edit.Together(edits),
         gone.size() == 1

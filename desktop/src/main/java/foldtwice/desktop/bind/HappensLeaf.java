@@ -11,7 +11,11 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.Preview;
+import foldtwice.place.Application;
+import foldtwice.place.Need;
 import foldtwice.place.Place;
+import foldtwice.ready.Outlook;
+import foldtwice.ready.Wait;
 import foldtwice.resolve.Explanation;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Resolver;
@@ -23,7 +27,6 @@ import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
 import foldtwice.script.Ecmascript;
-import foldtwice.shape.Hindrance;
 import foldtwice.trigger.Signal;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
@@ -50,6 +53,7 @@ final class HappensLeaf extends Leaf {
   private final VBox result = new VBox(2);
   private final VBox why = new VBox();
   private final Label readiness = Parts.wrapped("");
+  private final VBox waits = new VBox(2);
   private final Button undo;
   private Binding binding;
   private String application = "";
@@ -78,7 +82,10 @@ final class HappensLeaf extends Leaf {
     result.setId("result");
     why.setId("why");
     readiness.setId("readiness");
-    HBox below = Parts.fact(Ui.text("happens.readiness"), readiness);
+    waits.setId("waits");
+    VBox ready = new VBox(3, readiness, waits);
+    HBox.setHgrow(ready, javafx.scene.layout.Priority.ALWAYS);
+    HBox below = Parts.fact(Ui.text("happens.readiness"), ready);
     body(preview, below, result, why);
   }
 
@@ -96,25 +103,57 @@ final class HappensLeaf extends Leaf {
       idle();
     }
     explain(now);
-    Optional<Hindrance> waits =
-        now.library()
-            .routineOf(b)
-            .flatMap(r -> Hindrance.missing(r, session.known()).stream().findFirst());
-    readiness.setText(
-        waits
-            .map(w -> Ui.text("readiness.waiting", now.words().hindrance(w)))
-            .orElseGet(() -> readiness(now, b)));
-    boolean proven = now.library().readiness(b) == Readiness.PROVEN;
-    readiness.getStyleClass().removeAll("good", "costs");
-    readiness.getStyleClass().add(waits.isPresent() ? "costs" : proven ? "good" : "label");
+    ready(now, b);
   }
 
-  private static String readiness(Snapshot now, Binding b) {
-    Readiness ready = now.library().readiness(b);
+  /** How ready it is, and what has to happen yet, the next thing with a way to do it. */
+  private void ready(Snapshot now, Binding b) {
+    Outlook outlook = now.outlook(b);
     Proof proof = now.library().proofs().get(b.id());
-    return ready == Readiness.PROVEN
-        ? Ui.text("happens.proven", WHEN.format(proof.at()))
-        : Ui.text("readiness." + ready);
+    readiness.setText(
+        outlook.stage() == Readiness.PROVEN
+            ? Ui.text("happens.proven", WHEN.format(proof.at()))
+            : outlook
+                .next()
+                .filter(w -> outlook.stage() == Readiness.WAITING)
+                .map(w -> Ui.text("readiness.waiting", now.words().wait(w)))
+                .orElseGet(() -> Ui.text("readiness." + outlook.stage())));
+    boolean proven = outlook.stage() == Readiness.PROVEN;
+    readiness.getStyleClass().removeAll("good", "costs");
+    readiness.getStyleClass().add(outlook.next().isPresent() ? "costs" : proven ? "good" : "label");
+    if (Parts.hasKeys(waits)) {
+      fire.requestFocus(); // what had the keys is gone now
+    }
+    waits.getChildren().clear();
+    if (outlook.next().isPresent()) {
+      outlook.items().forEach(i -> waits.getChildren().add(item(now, b, outlook, i)));
+    }
+  }
+
+  private HBox item(Snapshot now, Binding b, Outlook outlook, Outlook.Item item) {
+    Label says =
+        Parts.wrapped(
+            Ui.text(item.done() ? "wait.done" : "wait.open", now.words().wait(item.what())),
+            item.done() ? "good" : "label");
+    HBox.setHgrow(says, javafx.scene.layout.Priority.ALWAYS);
+    HBox row = new HBox(8, says);
+    row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    Optional<Application> of =
+        b.place()
+            .applicationId()
+            .filter(session.programs()::containsKey)
+            .map(now.library().applications()::get);
+    if (item.what() instanceof Wait.For(Need need)
+        && outlook.next().equals(Optional.of(item.what()))
+        && of.isPresent()) {
+      row.getChildren()
+          .add(
+              Parts.button(
+                  "meet-" + need.name().toLowerCase(java.util.Locale.ROOT),
+                  Ui.text("meet." + need),
+                  () -> session.meet(need, of.get(), b)));
+    }
+    return row;
   }
 
   private void idle() {
@@ -169,9 +208,10 @@ final class HappensLeaf extends Leaf {
     why.getChildren().clear();
     fire.setDisable(cannot().isPresent());
     if (cannot().isEmpty()) {
-      Words words = now.words();
-      Explanation explanation = Explanation.of(now.keymap(), state().orElseThrow(), path());
-      why.getChildren().setAll(WhyRows.layers(explanation, words, now.keymap().layout()));
+      Words words = new Words(now.heard().library());
+      Keymap heard = now.heard().keymap();
+      Explanation explanation = Explanation.of(heard, state().orElseThrow(), path());
+      why.getChildren().setAll(WhyRows.layers(explanation, words, heard.layout()));
     } else if (firedFor.isEmpty()) {
       result.getChildren().setAll(Parts.wrapped(Ui.text(cannot().get()), "soft"));
     }
@@ -191,8 +231,8 @@ final class HappensLeaf extends Leaf {
     session.computer().bringToFront(front);
     Trial trial =
         new Trial(
-            now.library(),
-            now.keymap(),
+            now.heard().library(),
+            now.heard().keymap(),
             session.computer(),
             Ecmascript.ENGINE,
             session.pages(),

@@ -162,7 +162,7 @@ final class Register extends TableView<Row> {
         switch (row.readiness()) {
           case PROVEN -> "good";
           case WORKING -> "strong";
-          case DRAFT -> "costs";
+          case DRAFT, PLACED, WAITING -> "costs";
         };
     return Parts.label(Ui.text("readiness." + row.readiness()), style);
   }
@@ -186,9 +186,10 @@ final class Register extends TableView<Row> {
     Words words = now.words();
     List<Row> next = new ArrayList<>(now.library().bindings().size());
     Map<String, Row> fresh = new HashMap<>();
+    boolean same = isSameAround(now);
     for (Binding b : now.library().bindings().values()) {
       Row was = byId.get(b.id());
-      Row row = was != null && isCurrent(was, b, now) ? was : Row.of(b, now, words);
+      Row row = same && was != null && isCurrent(was, b, now) ? was : Row.of(b, now, words);
       next.add(row);
       fresh.put(b.id(), row);
     }
@@ -203,12 +204,30 @@ final class Register extends TableView<Row> {
     }
   }
 
+  /** True when what every row is read against is as it was. */
+  private boolean isSameAround(Snapshot now) {
+    return shown != null
+        && shown.setup().equals(now.setup())
+        && shown.station().equals(now.station())
+        && shown.library().routines().equals(now.library().routines())
+        && shown.library().applications().equals(now.library().applications());
+  }
+
   private boolean isCurrent(Row row, Binding b, Snapshot now) {
     return row.binding().equals(b)
-        && shown.library().routines().equals(now.library().routines())
-        && shown.library().applications().equals(now.library().applications())
+        && !isNumbered(b, now)
         && Objects.equals(shown.library().proofs().get(b.id()), now.library().proofs().get(b.id()))
         && shown.conflictsOf(b.id()).equals(now.conflictsOf(b.id()));
+  }
+
+  /** True when it comes by numbered places: whether one is left depends on the bindings before. */
+  private static boolean isNumbered(Binding b, Snapshot now) {
+    return b.place()
+        .applicationId()
+        .map(now.library().applications()::get)
+        .flatMap(a -> a.way(b.fitting().way()))
+        .filter(w -> w.slots() > 0)
+        .isPresent();
   }
 
   /** The rows before the first difference and after the last one stay untouched. */

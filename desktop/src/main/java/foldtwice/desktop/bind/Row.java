@@ -33,7 +33,7 @@ record Row(
         words.routineName(b),
         words.arguments(b),
         words.place(b.place()),
-        now.library().readiness(b),
+        now.outlook(b).stage(),
         worst,
         worst.map(c -> brief(c, b, words)).orElse(""));
   }

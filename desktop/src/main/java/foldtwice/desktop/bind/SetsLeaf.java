@@ -2,7 +2,9 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
+import foldtwice.conflict.ConflictKind;
 import foldtwice.conflict.Weight;
+import foldtwice.desktop.parts.Capture;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.OwnKeys;
@@ -10,16 +12,16 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
+import foldtwice.library.Resetting;
+import foldtwice.place.Application;
 import foldtwice.place.Place;
-import foldtwice.resolve.Claim;
-import foldtwice.resolve.Outcome;
-import foldtwice.resolve.Resolver;
+import foldtwice.place.WayIn;
+import foldtwice.resolve.Afterwards;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Press;
-import foldtwice.trigger.Signal;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
@@ -27,6 +29,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -56,6 +59,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
         }
       };
   private final ComboBox<Place> where = new ComboBox<>();
+  private final ComboBox<WayIn> ways = new ComboBox<>();
   private Binding binding;
   private int index;
   private boolean adding;
@@ -97,7 +101,28 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     HBox whereRow = Parts.fact(Ui.text("sets.where"), where);
     HBox.setHgrow(where, javafx.scene.layout.Priority.ALWAYS);
     whereRow.setAlignment(Pos.CENTER_LEFT);
-    body(top, whereRow, advice);
+    ways.setId("way");
+    ways.setAccessibleText(Ui.text("sets.way"));
+    ways.setMaxWidth(Double.MAX_VALUE);
+    ways.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(WayIn way) {
+            return way == null ? "" : way.name();
+          }
+
+          @Override
+          public WayIn fromString(String text) {
+            return ways.getValue();
+          }
+        });
+    Parts.onChosen(ways, this::chooseWay);
+    HBox wayRow = Parts.fact(Ui.text("sets.way"), ways);
+    HBox.setHgrow(ways, javafx.scene.layout.Priority.ALWAYS);
+    wayRow.setAlignment(Pos.CENTER_LEFT);
+    wayRow.visibleProperty().bind(Bindings.size(ways.getItems()).greaterThan(1));
+    wayRow.managedProperty().bind(wayRow.visibleProperty());
+    body(top, whereRow, wayRow, advice);
   }
 
   void show(Snapshot now, Binding b) {
@@ -111,6 +136,8 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     filling = true;
     where.getItems().setAll(now.library().places());
     where.setValue(b.place());
+    ways.getItems().setAll(application().map(Application::ways).orElse(List.of()));
+    ways.setValue(application().flatMap(a -> a.way(b.fitting().way())).orElse(null));
     filling = false;
     if (other) {
       stopCapture();
@@ -122,6 +149,11 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       present().ifPresentOrElse(this::advise, advice::clear);
       advice.suggest(now, b);
     }
+  }
+
+  /** The application it is bound in; none when it holds everywhere. */
+  private Optional<Application> application() {
+    return binding.place().applicationId().map(session.now().library().applications()::get);
   }
 
   private Optional<Trigger> present() {
@@ -238,11 +270,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     if (holding) {
       return 1;
     }
-    return binding
-        .place()
-        .applicationId()
-        .map(id -> session.now().library().applications().get(id).mostStrokes())
-        .orElse(Trigger.Keys.MOST_STROKES);
+    return application().map(Application::mostStrokes).orElse(Trigger.Keys.MOST_STROKES);
   }
 
   private void stopCapture() {
@@ -322,7 +350,8 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   /** The same for some that belong together; the first is advised on. */
   private void offer(List<Trigger> triggers) {
     Trigger trigger = triggers.getFirst();
-    boolean serious = advise(trigger).weight().filter(w -> w != Weight.NOTE).isPresent();
+    Advice found = advise(trigger);
+    boolean serious = found.weight().filter(w -> w != Weight.NOTE).isPresent();
     if (!serious) {
       take(triggers);
       return;
@@ -332,11 +361,50 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     Button leave = Parts.button("leave-it", Ui.text("sets.leave"), this::left);
     take.setDefaultButton(false);
     question.getChildren().add(new HBox(8, leave, take));
+    if (found.conflicts().stream().anyMatch(c -> c.kind() == ConflictKind.NOT_ACCEPTED)) {
+      wayAround()
+          .ifPresent(
+              w ->
+                  question
+                      .getChildren()
+                      .add(
+                          Parts.button(
+                              "take-by-way",
+                              Ui.text("sets.around", w.name()),
+                              () -> takeBy(w, triggers),
+                              "link")));
+    }
     question.setId("question");
     top.getChildren().setAll(question);
     leave.requestFocus();
     leave.setOnKeyPressed(e -> answer(e, triggers));
     take.setOnKeyPressed(e -> answer(e, triggers));
+  }
+
+  /** A way in for which the application's rules do not hold. */
+  private Optional<WayIn> wayAround() {
+    return application().stream()
+        .flatMap(a -> a.ways().stream())
+        .filter(WayIn::freeOfRules)
+        .findFirst();
+  }
+
+  private void takeBy(WayIn way, List<Trigger> triggers) {
+    binding = binding.withFitting(binding.fitting().by(way.id()));
+    take(triggers);
+  }
+
+  private void chooseWay() {
+    WayIn way = ways.getValue();
+    if (filling || way == null || application().isEmpty()) {
+      return;
+    }
+    String id = application().get().ways().getFirst().equals(way) ? "" : way.id();
+    if (!id.equals(binding.fitting().way())) {
+      session.make(
+          new Edit.PutBinding(binding.withFitting(binding.fitting().by(id))),
+          Ui.text("said.changed", way.name()));
+    }
   }
 
   private void answer(javafx.scene.input.KeyEvent e, List<Trigger> triggers) {
@@ -379,35 +447,26 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     List<Trigger> rest = new ArrayList<>(binding.triggers());
     rest.remove(index);
     session.make(
-        new Edit.PutBinding(binding.withTriggers(rest)),
+        Resetting.givingBack(
+            session.now().library(),
+            binding,
+            List.of(gone),
+            new Edit.PutBinding(binding.withTriggers(rest))),
         Ui.text("said.tookaway", session.now().words().trigger(gone)));
     showTriggers();
-    Label left = Parts.wrapped(Ui.text("sets.left", whatIsLeft(gone)));
+    Label left =
+        Parts.wrapped(
+            Ui.text(
+                "sets.left",
+                session
+                    .now()
+                    .words()
+                    .afterwards(Afterwards.of(session.now().keymap(), binding.place(), gone))));
     left.setId("left");
     VBox said = new VBox(left);
     said.getStyleClass().addAll("said", "note");
     top.getChildren().add(said);
     press.requestFocus();
-  }
-
-  /** What a press of this trigger comes to now, in the first state of the binding's place. */
-  private String whatIsLeft(Trigger gone) {
-    Snapshot now = session.now();
-    List<Place> states = now.keymap().statesOf(binding.place());
-    List<List<Signal>> paths = now.keymap().paths(gone);
-    if (states.isEmpty() || paths.isEmpty()) {
-      return Ui.text("standin.nothing");
-    }
-    String answer = Ui.text("standin.nothing");
-    List<Outcome> outcomes = Resolver.outcomes(now.keymap(), states.getFirst(), paths.getFirst());
-    for (Outcome o : outcomes) {
-      if (o instanceof Outcome.Fired(Claim claim)) {
-        answer = now.words().owner(claim.owner());
-      } else if (o instanceof Outcome.Typed(String text)) {
-        answer = Ui.text("try.typed", text);
-      }
-    }
-    return answer;
   }
 
   private void startTyping() {

@@ -1,19 +1,26 @@
 package foldtwice.desktop.places;
 
+import foldtwice.conflict.Auditor;
+import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.library.Resetting;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
 import foldtwice.place.Station;
+import foldtwice.resolve.Keymap;
 import foldtwice.shape.Facts;
+import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -23,6 +30,7 @@ import java.util.stream.Collectors;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TableCell;
@@ -46,11 +54,19 @@ final class ApplicationPane extends HBox {
   private final TableView<NativeCommand> commands = new TableView<>();
   private final VBox contexts = new VBox(2);
   private final VBox facts = new VBox(5);
+  private final CommandPane command;
+  private final WaysPane ways;
+  private final VBox resets = new VBox(4);
   private Application application;
   private Snapshot now;
+  private String chosen = "";
+  private boolean filling;
 
   ApplicationPane(Session session) {
     this.session = session;
+    this.command = new CommandPane(session);
+    this.ways = new WaysPane(session);
+    resets.setId("resets");
     setId("application-pane");
     name.setId("application-name");
     name.getStyleClass().add("title-field");
@@ -66,9 +82,9 @@ final class ApplicationPane extends HBox {
     commands.setFixedCellSize(29);
     commands.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     commands.setPlaceholder(Parts.label(Ui.text("places.nocommand"), "soft"));
-    column("command", 180, c -> Words.command(application, c), c -> null);
+    column("command", 168, c -> Words.command(application, c), c -> null);
     column("menu", 200, c -> String.join(" \u203a ", c.menuPath()), c -> null);
-    column("keys", 150, c -> keys(c), this::caps);
+    column("keys", 172, c -> keys(c), this::caps);
     column(
         "where",
         124,
@@ -85,7 +101,17 @@ final class ApplicationPane extends HBox {
     HBox.setHgrow(name, Priority.ALWAYS);
     HBox search = new HBox(10, filter, count);
     search.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-    VBox middle = new VBox(8, head, search, commands);
+    commands
+        .getSelectionModel()
+        .selectedItemProperty()
+        .addListener(
+            (o, a, c) -> {
+              if (!filling) {
+                chosen = c == null ? "" : c.id();
+                showCommand();
+              }
+            });
+    VBox middle = new VBox(8, head, search, commands, command);
     middle.getStyleClass().add("collect-middle");
     HBox.setHgrow(middle, Priority.ALWAYS);
     facts.setPadding(new Insets(10, 14, 10, 12));
@@ -141,6 +167,23 @@ final class ApplicationPane extends HBox {
     return c.triggers().isEmpty() ? null : KeyCaps.of(c.triggers().getFirst(), now.words());
   }
 
+  private void showCommand() {
+    command.show(now, application, application.command(chosen).orElse(null));
+  }
+
+  /** Goes to one of its commands. */
+  void chooseCommand(String id) {
+    filter.clear();
+    commands.getItems().stream()
+        .filter(c -> c.id().equals(id))
+        .findFirst()
+        .ifPresent(
+            c -> {
+              commands.getSelectionModel().select(c);
+              commands.scrollTo(c);
+            });
+  }
+
   void show(Snapshot next, Application of) {
     boolean other = application == null || !application.id().equals(of.id());
     boolean same = of.equals(application);
@@ -148,6 +191,8 @@ final class ApplicationPane extends HBox {
     application = of;
     if (other) {
       filter.clear();
+      chosen = "";
+      resets.getChildren().clear();
     }
     if (!name.isFocused()) {
       name.setText(of.name());
@@ -158,6 +203,7 @@ final class ApplicationPane extends HBox {
     if (!same) {
       narrow();
     }
+    showCommand();
     facts();
   }
 
@@ -165,7 +211,13 @@ final class ApplicationPane extends HBox {
     String[] words = filter.getText().toLowerCase(Locale.ROOT).strip().split("\\s+");
     List<NativeCommand> found =
         application.commands().stream().filter(c -> matches(c, words)).toList();
+    filling = true;
     commands.getItems().setAll(found);
+    found.stream()
+        .filter(c -> c.id().equals(chosen))
+        .findFirst()
+        .ifPresent(commands.getSelectionModel()::select);
+    filling = false;
     count.setText(Ui.text("places.count", found.size(), application.commands().size()));
     commands.sort();
   }
@@ -189,15 +241,7 @@ final class ApplicationPane extends HBox {
       name.setText(application.name());
       return;
     }
-    Application next =
-        new Application(
-            application.id(),
-            named,
-            of,
-            application.contexts(),
-            application.commands(),
-            application.rules(),
-            application.extras());
+    Application next = application.named(named, of);
     if (!next.equals(application)) {
       session.make(new Edit.PutApplication(next), Ui.text("said.changed", named));
     }
@@ -209,7 +253,7 @@ final class ApplicationPane extends HBox {
     contexts.getChildren().clear();
     context(application.name(), new Place.Whole(application.id()), 0, "");
     application.contexts().forEach(c -> context(c, 1));
-    facts.getChildren().add(contexts);
+    facts.getChildren().addAll(contexts, resets);
     heading("places.rules");
     if (application.rules().isEmpty()) {
       facts.getChildren().add(Parts.wrapped(Ui.text("places.norules"), "soft"));
@@ -219,6 +263,9 @@ final class ApplicationPane extends HBox {
           .getChildren()
           .add(Parts.wrapped(now.words().rule(rule, new Place.Whole(application.id()))));
     }
+    heading("places.waysin");
+    ways.show(now, application);
+    facts.getChildren().add(ways);
     heading("places.onstations");
     for (Station s : now.library().stations().values()) {
       Optional<Station.Installed> installed =
@@ -236,34 +283,26 @@ final class ApplicationPane extends HBox {
                       : application.version());
       facts.getChildren().add(fact(s.name(), says));
     }
-    heading("places.waysin");
+    heading("places.offers");
     Optional<Facts> offers = session.known().program(application.id());
     if (offers.isEmpty()) {
       facts.getChildren().add(Parts.wrapped(Ui.text("places.nostandin"), "soft"));
-    } else {
-      Facts f = offers.get();
-      facts
-          .getChildren()
-          .addAll(
-              fact(Ui.text("places.bymenu"), Ui.text("places.commands", f.menu().size())),
-              fact(
-                  Ui.text("places.byaddon"),
-                  f.actions().isEmpty()
-                      ? Ui.text("places.none")
-                      : f.actions().stream()
-                          .map(Facts.Action::name)
-                          .collect(Collectors.joining(", "))),
-              fact(
-                  Ui.text("places.values"),
-                  f.values().isEmpty()
-                      ? Ui.text("places.none")
-                      : String.join(", ", f.values().keySet())),
-              fact(
-                  Ui.text("places.settings"),
-                  f.settings().isEmpty()
-                      ? Ui.text("places.none")
-                      : String.join(", ", f.settings().keySet())));
+      return;
     }
+    Facts f = offers.get();
+    facts
+        .getChildren()
+        .addAll(
+            fact(Ui.text("places.bymenu"), Ui.text("places.commands", f.menu().size())),
+            fact(
+                Ui.text("places.byaddon"),
+                listed(f.actions().stream().map(Facts.Action::name).toList())),
+            fact(Ui.text("places.values"), listed(f.values().keySet())),
+            fact(Ui.text("places.settings"), listed(f.settings().keySet())));
+  }
+
+  private static String listed(Collection<String> names) {
+    return names.isEmpty() ? Ui.text("places.none") : String.join(", ", names);
   }
 
   private static HBox fact(String name, String says) {
@@ -276,6 +315,54 @@ final class ApplicationPane extends HBox {
     Label heading = Parts.label(Ui.text(key), "heading");
     heading.setPadding(new Insets(6, 0, 0, 0));
     facts.getChildren().add(heading);
+  }
+
+  /** What a reset would change, before it is made. */
+  private void preview(String of, List<Resetting.Change> changes) {
+    resets.getChildren().setAll(Parts.label(Ui.text("resets.title", of), "strong"));
+    for (Resetting.Change c : changes) {
+      resets
+          .getChildren()
+          .add(
+              fact(
+                  c.command().name(),
+                  Ui.text("resets.change", listed(words(c.now())), listed(words(c.then())))));
+    }
+    List<Conflict> before = now.allConflicts();
+    Library then = Resetting.edit(changes).on(now.library());
+    Keymap keymap = Keymap.of(then, now.station());
+    session.work(
+        () -> Auditor.audit(then, keymap).stream().filter(c -> !before.contains(c)).toList(),
+        fresh -> {
+          int at = resets.getChildren().size() - 1;
+          fresh.forEach(
+              c -> resets.getChildren().add(at, Parts.wrapped(now.words().sentence(c), "costs")));
+        });
+    Button leave = Parts.button("reset-leave", Ui.text("sets.leave"), this::closeResets);
+    resets
+        .getChildren()
+        .add(
+            new HBox(
+                8,
+                leave,
+                Parts.button(
+                    "reset-make",
+                    Ui.text("resets.make", changes.size()),
+                    () -> {
+                      closeResets();
+                      session.make(Resetting.edit(changes), Ui.text("said.reset", of));
+                    },
+                    "main")));
+    leave.requestFocus();
+  }
+
+  private void closeResets() {
+    filter.requestFocus();
+    resets.getChildren().clear();
+  }
+
+  private List<String> words(List<Trigger> triggers) {
+    return triggers.stream().map(now.words()::trigger).toList();
   }
 
   private void context(Context c, int depth) {
@@ -298,6 +385,17 @@ final class ApplicationPane extends HBox {
             label,
             Parts.gap(),
             Parts.label(bound == 0 ? "" : Ui.text("places.bound", bound), "soft"));
+    List<Resetting.Change> changes = Resetting.changes(now.library(), place);
+    if (!changes.isEmpty()) {
+      String id = "reset-" + place.id().replace('/', '-');
+      row.getChildren()
+          .add(
+              Parts.button(
+                  id,
+                  Ui.text("places.changed", changes.size()),
+                  () -> preview(name, changes),
+                  "link"));
+    }
     row.getStyleClass().add("why-row");
     contexts.getChildren().add(row);
   }

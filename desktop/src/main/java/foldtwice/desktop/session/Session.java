@@ -7,9 +7,14 @@ import foldtwice.conflict.Conflict;
 import foldtwice.library.Edit;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.History;
+import foldtwice.library.Ids;
 import foldtwice.library.Library;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.place.Application;
+import foldtwice.place.Need;
 import foldtwice.place.Station;
+import foldtwice.ready.Heard;
+import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
@@ -53,6 +58,8 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper("");
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
   private final Map<String, SimulatedComputer> computers = new LinkedHashMap<>();
+  private final Map<String, Setup> setups = new LinkedHashMap<>();
+  private final Setup atFirst;
   private final Map<String, String> pages = new LinkedHashMap<>();
   private final Runs runs = new Runs();
   private final Recorder recorder = new Recorder(this);
@@ -72,6 +79,7 @@ public final class Session implements AutoCloseable {
   public Session(LibraryStore store, FileAsking files) {
     this.store = store;
     this.files = files;
+    this.atFirst = Setup.settled(store.library());
     Station first = store.library().stations().values().iterator().next();
     kept.set(store.mayWrite() ? Ui.text("kept.open") : Ui.text("kept.looking", store.holder()));
     publish(store.history(), first, Keymap.of(store.library(), first), true);
@@ -117,9 +125,12 @@ public final class Session implements AutoCloseable {
    * The simulated computer of the station in view; it stays as it is while another is looked at.
    */
   public SimulatedComputer computer() {
+    return computer(now().station());
+  }
+
+  private SimulatedComputer computer(Station station) {
     return computers.computeIfAbsent(
-        now().station().id(),
-        id -> SimulatedComputer.of(now().station(), Clock.system(ZoneId.systemDefault())));
+        station.id(), id -> SimulatedComputer.of(station, Clock.system(ZoneId.systemDefault())));
   }
 
   /** Its programs, by application id. */
@@ -129,7 +140,7 @@ public final class Session implements AutoCloseable {
 
   /** What macros are checked against: the programs of the station in view, and the library. */
   public Known known() {
-    return new Surroundings(computer(), now().library());
+    return now().known();
   }
 
   /** By device, the id of the page it shows; kept up to date while devices are worked. */
@@ -153,12 +164,8 @@ public final class Session implements AutoCloseable {
 
   /** An id no binding has yet. */
   public String freeBindingId() {
-    Library library = now().library();
-    int n = library.bindings().size() + 1;
-    while (library.bindings().containsKey(String.format("b%02d", n))) {
-      n++;
-    }
-    return String.format("b%02d", n);
+    Map<String, Binding> bindings = now().library().bindings();
+    return Ids.next("b", bindings::containsKey, bindings.size() + 1);
   }
 
   /** An id no routine has yet, made of a name. */
@@ -201,8 +208,8 @@ public final class Session implements AutoCloseable {
   public void prove(Trial.Effect.Ran ran) {
     Binding binding = now().library().bindings().get(ran.binding().id());
     Routine routine = ran.routine();
-    if (!store.mayWrite() || binding == null || !ran.trace().wentWell()) {
-      return;
+    if (!store.mayWrite() || !ran.binding().equals(binding) || !ran.trace().wentWell()) {
+      return; // also when the program still has an older one
     }
     String fingerprint = Fingerprint.of(binding, routine);
     Proof old = now().library().proofs().get(binding.id());
@@ -289,6 +296,8 @@ public final class Session implements AutoCloseable {
     Library library = history.library();
     Snapshot stale = now();
     List<Conflict> conflicts = wait ? Auditor.audit(library, keymap) : stale.allConflicts();
+    Setup setup = setups.getOrDefault(station.id(), atFirst).following(library);
+    setups.put(station.id(), setup);
     now.set(
         new Snapshot(
             library,
@@ -297,34 +306,65 @@ public final class Session implements AutoCloseable {
             wait ? Snapshot.byBinding(conflicts) : stale.conflicts(),
             conflicts,
             wait,
+            setup,
+            Heard.of(library, keymap, setup),
+            new Surroundings(computer(station), library),
             history.last(),
             history.next()));
     if (!wait) {
-      background.execute(() -> audit(mine, history, station, keymap));
+      background.execute(() -> audit(mine, library, keymap));
     }
   }
 
-  private void audit(long mine, History history, Station station, Keymap keymap) {
+  private void audit(long mine, Library library, Keymap keymap) {
     if (mine != generation.get()) {
       return; // an edit has come since; its own audit follows
     }
-    List<Conflict> conflicts = Auditor.audit(history.library(), keymap);
-    Map<String, List<Conflict>> by = Snapshot.byBinding(conflicts);
+    List<Conflict> conflicts = Auditor.audit(library, keymap);
     Platform.runLater(
         () -> {
           if (mine == generation.get()) {
-            now.set(
-                new Snapshot(
-                    history.library(),
-                    station,
-                    keymap,
-                    by,
-                    conflicts,
-                    true,
-                    history.last(),
-                    history.next()));
+            now.set(now().with(conflicts));
           }
         });
+  }
+
+  /** Does on the station's computer what a binding waits for. */
+  public void meet(Need need, Application application, Binding binding) {
+    if (need == Need.RESTART) {
+      programs().get(application.id()).restart();
+    }
+    setUp(now().setup().met(need, now().library(), application, binding));
+    say(Ui.text("said.met." + need, application.name()));
+  }
+
+  /** Writes what the library has into the file of an application. */
+  public void copy(Application application) {
+    setUp(now().setup().copied(now().library(), application));
+    say(Ui.text("said.met." + Need.FILE_COPIED, application.name()));
+  }
+
+  /** Starts or stops what has to run beside an application. */
+  public void run(Application application, Need need, boolean on) {
+    setUp(now().setup().running(application.id(), need, on));
+    say(Ui.text((on ? "said.met." : "said.ended.") + need, application.name()));
+  }
+
+  /** A program of the station has been started anew. */
+  public void restarted(String application) {
+    setUp(now().setup().restarted(application));
+  }
+
+  /** A window of a program of the station has been opened. */
+  public void opened(String application) {
+    Application a = now().library().applications().get(application);
+    setUp(now().setup().opened(a));
+    say(Ui.text("said.met." + Need.NEW_WINDOW, a.name()));
+  }
+
+  private void setUp(Setup next) {
+    setups.put(now().station().id(), next);
+    now.set(now().with(next));
   }
 
   /** Work off the interface thread; the result is handed over on it. */

@@ -1,12 +1,17 @@
 package foldtwice.desktop.session;
 
+import foldtwice.binding.Binding;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
 import foldtwice.library.History;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
+import foldtwice.ready.Heard;
+import foldtwice.ready.Outlook;
+import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Owner;
+import foldtwice.shape.Known;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -19,6 +24,9 @@ import java.util.Optional;
  *
  * @param conflicts of the library on the station; those of an earlier moment while {@code audited}
  *     is false
+ * @param setup what has been put into the programs of the station
+ * @param heard what those programs know of the library
+ * @param known what they offer
  */
 public record Snapshot(
     Library library,
@@ -27,8 +35,48 @@ public record Snapshot(
     Map<String, List<Conflict>> conflicts,
     List<Conflict> allConflicts,
     boolean audited,
+    Setup setup,
+    Heard heard,
+    Known known,
     Optional<History.Done> undoable,
     Optional<History.Done> redoable) {
+
+  /** The same moment, looked through. */
+  Snapshot with(List<Conflict> found) {
+    return new Snapshot(
+        library,
+        station,
+        keymap,
+        byBinding(found),
+        found,
+        true,
+        setup,
+        heard,
+        known,
+        undoable,
+        redoable);
+  }
+
+  /** The same moment after something was done on the computer. */
+  Snapshot with(Setup other) {
+    return new Snapshot(
+        library,
+        station,
+        keymap,
+        conflicts,
+        allConflicts,
+        audited,
+        other,
+        Heard.of(library, keymap, other),
+        known,
+        undoable,
+        redoable);
+  }
+
+  /** How ready a binding is on the station. */
+  public Outlook outlook(Binding binding) {
+    return Outlook.of(library, keymap, known, setup, binding);
+  }
 
   /** The conflicts a binding has a part in, the heaviest first. */
   public List<Conflict> conflictsOf(String binding) {

@@ -42,6 +42,7 @@ public final class StandInWindow extends VBox {
   private final Label refused = Parts.label("", "refused");
   private final StackPane content = new StackPane();
   private final Button restart = new Button(Ui.text("standin.restart"));
+  private final Button newWindow = new Button(Ui.text("standin.newwindow"));
   private OnAct onAct = (act, reply) -> {};
   private Runnable onRestart = () -> {};
 
@@ -66,6 +67,7 @@ public final class StandInWindow extends VBox {
             Parts.label(program.facts().version(), "right"),
             Parts.gap(),
             pending,
+            newWindow,
             restart);
     head.setSpacing(8);
     head.getStyleClass().add("window-title");
@@ -78,6 +80,11 @@ public final class StandInWindow extends VBox {
           program.restart();
           onRestart.run();
         });
+    newWindow.setId("standin-new-window");
+    newWindow.getStyleClass().setAll("label", "right", "restart");
+    newWindow.setFocusTraversable(false);
+    newWindow.managedProperty().bind(newWindow.visibleProperty());
+    newWindow.setVisible(false);
     MenuBar menus = new MenuBar();
     program.menuPaths().forEach(path -> add(menus.getMenus(), path));
     foot.setId("standin-foot");
@@ -98,6 +105,16 @@ public final class StandInWindow extends VBox {
   /** Called after it was started anew. */
   public void setOnRestart(Runnable action) {
     onRestart = action;
+  }
+
+  /** Called when a further window of it shall be opened. */
+  public void setOnNewWindow(Runnable action) {
+    newWindow.setOnAction(e -> action.run());
+  }
+
+  /** Whether the program reads something anew with each window. */
+  public void setReadsInWindows(boolean reads) {
+    newWindow.setVisible(reads);
   }
 
   public StandIn<?> program() {

@@ -1,5 +1,6 @@
 package foldtwice.desktop.trying;
 
+import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Asking;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.KeyCaps;
@@ -13,9 +14,12 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.StandInWindow;
 import foldtwice.desktop.standin.Windows;
 import foldtwice.place.Application;
+import foldtwice.place.Need;
 import foldtwice.resolve.Claim;
+import foldtwice.resolve.Explanation;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
+import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
 import foldtwice.run.Act;
 import foldtwice.run.Program;
@@ -230,6 +234,7 @@ public final class TryView extends BorderPane {
       new PointerReader(this::motion, drawn -> session.say(PointerReader.why(drawn)))
           .listen(window);
       window.setOnRestart(() -> restarted(entry.getKey()));
+      window.setOnNewWindow(() -> session.opened(entry.getKey()));
       window.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
       window.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
       window.addEventFilter(KeyEvent.KEY_TYPED, TryView::swallow);
@@ -376,6 +381,12 @@ public final class TryView extends BorderPane {
     devices.show(now, program().place());
     toolbar.show(application, new Faces(now, program().place()));
     windows.forEach(
+        (id, w) ->
+            w.setReadsInWindows(
+                Optional.ofNullable(now.library().applications().get(id)).stream()
+                    .flatMap(a -> a.ways().stream())
+                    .anyMatch(way -> way.needs().contains(Need.NEW_WINDOW))));
+    windows.forEach(
         (id, w) -> {
           w.getStyleClass().remove("keys-here");
           if (hasKeys(w)) {
@@ -390,16 +401,16 @@ public final class TryView extends BorderPane {
 
   private Trial trial() {
     Snapshot now = session.now();
-    if (trial == null || trialOf != now.keymap()) {
+    if (trial == null || trialOf != now.heard().keymap()) {
       trial =
           new Trial(
-              now.library(),
-              now.keymap(),
+              now.heard().library(),
+              now.heard().keymap(),
               computer,
               Ecmascript.ENGINE,
               session.pages(),
               this::drive);
-      trialOf = now.keymap();
+      trialOf = now.heard().keymap();
     }
     return trial;
   }
@@ -429,7 +440,8 @@ public final class TryView extends BorderPane {
 
   private boolean isClaimed(Press press) {
     return !trial().pending().isEmpty()
-        || Resolver.outcomes(session.now().keymap(), program().place(), List.of(press)).stream()
+        || Resolver.outcomes(session.now().heard().keymap(), program().place(), List.of(press))
+            .stream()
             .anyMatch(o -> o instanceof Outcome.Fired || o instanceof Outcome.Undecided);
   }
 
@@ -445,7 +457,8 @@ public final class TryView extends BorderPane {
   /** A key that repeats while it is down goes down only once for what is active while held. */
   private boolean isHeldDown(Press press) {
     return down.containsKey(press.code())
-        && Resolver.outcomes(session.now().keymap(), program().place(), List.of(press)).stream()
+        && Resolver.outcomes(session.now().heard().keymap(), program().place(), List.of(press))
+            .stream()
             .anyMatch(
                 o ->
                     o instanceof Outcome.Fired(Claim claim)
@@ -535,6 +548,7 @@ public final class TryView extends BorderPane {
 
   /** A program was started anew: what is bound to that runs. */
   private void restarted(String id) {
+    session.restarted(id);
     Trial.Result result = trial().started(id, millis());
     session.say(Ui.text("said.restarted", name(id)));
     if (!result.effects().isEmpty()) {
@@ -619,6 +633,7 @@ public final class TryView extends BorderPane {
                   session.now().words(),
                   session.now().keymap().layout()));
     }
+    notYet().ifPresent(n -> why.getChildren().add(Parts.wrapped(n, "costs")));
     for (Effect effect : shown.effects()) {
       why.getChildren().addAll(rows(effect));
       if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Asking) {
@@ -633,6 +648,24 @@ public final class TryView extends BorderPane {
         session.prove(ran);
       }
     }
+  }
+
+  /** Which binding would have taken the press if it were in, and what it waits for. */
+  private Optional<String> notYet() {
+    Snapshot now = session.now();
+    if (now.heard().keymap().equals(now.keymap()) || shown.explanation().isEmpty()) {
+      return Optional.empty();
+    }
+    Explanation heard = shown.explanation().get();
+    for (Outcome o : Resolver.outcomes(now.keymap(), heard.state(), heard.presses())) {
+      if (o instanceof Outcome.Fired(Claim(Owner.Yours(String id), var trigger, var place))) {
+        Binding binding = now.library().bindings().get(id);
+        return now.outlook(binding)
+            .next()
+            .map(w -> Ui.text("try.notyet", now.words().binding(binding), now.words().wait(w)));
+      }
+    }
+    return Optional.empty();
   }
 
   private static List<Node> rows(Effect effect) {

@@ -1,4 +1,4 @@
-package foldtwice.desktop.bind;
+package foldtwice.desktop.parts;
 
 import foldtwice.desktop.session.HeldKeys;
 import foldtwice.resolve.Resolver;
@@ -24,10 +24,10 @@ import javafx.util.Duration;
  * Reads a trigger as it is pressed. Every key is caught, Escape and Tab too; Escape twice leaves.
  * It ends by itself when no further stroke comes within the time limit of sequences.
  */
-final class Capture {
+public final class Capture {
 
   /** What capturing tells. */
-  interface Listener {
+  public interface Listener {
     /** Modifiers are held; no key yet. */
     void holding(List<Press> strokes, Modifiers held);
 
@@ -60,17 +60,19 @@ final class Capture {
    *
    * @param mostStrokes how many strokes make sense; it ends at once after so many
    */
-  Capture(Supplier<Layout> layout, IntSupplier mostStrokes, Listener listener) {
+  public Capture(Supplier<Layout> layout, IntSupplier mostStrokes, Listener listener) {
     this.layout = layout;
     this.mostStrokes = mostStrokes;
     this.listener = listener;
   }
 
-  boolean isOn() {
+  /** True while keys are read. */
+  public boolean isOn() {
     return scene != null;
   }
 
-  void start(Scene in) {
+  /** Reads the keys of a scene from now on. */
+  public void start(Scene in) {
     stop();
     strokes.clear();
     held.reset();
@@ -80,7 +82,7 @@ final class Capture {
   }
 
   /** Leaves without telling anybody. */
-  void stop() {
+  public void stop() {
     limit.stop();
     if (scene != null) {
       scene.removeEventFilter(KeyEvent.ANY, filter);

@@ -1,0 +1,41 @@
+package foldtwice.binding;
+
+import java.util.Optional;
+
+/**
+ * How a binding sits in its program.
+ *
+ * @param way id of the way in by which it reaches the program; empty for the program's first
+ * @param repeats how many times a second it fires while its key stays down; 0 for once a press
+ * @param replaces the native command in whose place it was put, if any
+ */
+public record Fitting(String way, int repeats, Optional<Replaced> replaces) {
+
+  /** The fastest repetition. */
+  public static final int MOST_REPEATS = 30;
+
+  /** In by the first way, once a press, in nobody's place. */
+  public static final Fitting PLAIN = new Fitting("", 0, Optional.empty());
+
+  /** A native command that stands back for a binding. */
+  public record Replaced(String application, String command) {}
+
+  public Fitting {
+    if (repeats < 0 || repeats > MOST_REPEATS) {
+      throw new IllegalArgumentException(
+          "expected 0 to " + MOST_REPEATS + " times a second, found " + repeats);
+    }
+  }
+
+  public Fitting by(String other) {
+    return new Fitting(other, repeats, replaces);
+  }
+
+  public Fitting repeating(int times) {
+    return new Fitting(way, times, replaces);
+  }
+
+  public Fitting replacing(Optional<Replaced> other) {
+    return new Fitting(way, repeats, other);
+  }
+}

@@ -1,0 +1,88 @@
+package foldtwice.library.file;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.binding.Family;
+import foldtwice.binding.Pattern;
+import foldtwice.trigger.FileNotation;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Stroke;
+import java.util.List;
+import java.util.Set;
+
+/** Families; what a pattern is, its first field tells. */
+final class FamilyJson {
+
+  private static final Set<String> FAMILY = Set.of("id", "name", "members", "pattern");
+
+  private FamilyJson() {}
+
+  static Family read(In in) throws FormatException {
+    return new Family(
+        in.id("id"),
+        in.text("name"),
+        in.list("members", In::text),
+        pattern(in.at("pattern")),
+        in.rest(FAMILY));
+  }
+
+  private static Pattern pattern(In in) throws FormatException {
+    if (in.has("neighbours")) {
+      return new Pattern.Neighbours(stroke(in.at("neighbours")));
+    }
+    if (in.has("pairs")) {
+      return new Pattern.Pairs(stroke(in.at("pairs")), PlaceJson.modifiers(in.at("recall")));
+    }
+    if (in.has("initials")) {
+      return new Pattern.Initials(
+          in.list("initials", FamilyJson::stroke),
+          in.has("held") ? PlaceJson.modifiers(in.at("held")) : Modifiers.NONE);
+    }
+    if (in.has("padKeys")) {
+      return new Pattern.PadKeys(in.id("padKeys"), in.text("page", ""), in.id("first"));
+    }
+    throw in.fault("expected one of neighbours, pairs, initials, padKeys, found none of them");
+  }
+
+  private static Stroke stroke(In in) throws FormatException {
+    String text = in.text();
+    return in.placing(() -> FileNotation.read(text));
+  }
+
+  static ObjectNode write(Family family) {
+    ObjectNode out = Json.object().put("id", family.id()).put("name", family.name());
+    ArrayNode members = out.putArray("members");
+    family.members().forEach(members::add);
+    out.set("pattern", write(family.pattern()));
+    return Json.with(family.extras(), out);
+  }
+
+  private static ObjectNode write(Pattern pattern) {
+    ObjectNode out = Json.object();
+    switch (pattern) {
+      case Pattern.Neighbours(Stroke first) -> out.put("neighbours", FileNotation.write(first));
+      case Pattern.Pairs(Stroke first, Modifiers recall) ->
+          modifiers(out.put("pairs", FileNotation.write(first)), "recall", recall);
+      case Pattern.Initials(List<Stroke> before, Modifiers held) -> {
+        ArrayNode strokes = out.putArray("initials");
+        before.forEach(s -> strokes.add(FileNotation.write(s)));
+        if (!held.isEmpty()) {
+          modifiers(out, "held", held);
+        }
+      }
+      case Pattern.PadKeys(String device, String page, String first) -> {
+        out.put("padKeys", device);
+        if (!page.isEmpty()) {
+          out.put("page", page);
+        }
+        out.put("first", first);
+      }
+    }
+    return out;
+  }
+
+  private static void modifiers(ObjectNode out, String field, Modifiers modifiers) {
+    ArrayNode list = out.putArray(field);
+    modifiers.list().forEach(m -> list.add(m.name()));
+  }
+}

@@ -1,0 +1,91 @@
+package foldtwice.ready;
+
+import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
+import foldtwice.library.Fingerprint;
+import foldtwice.library.Library;
+import foldtwice.place.Application;
+import foldtwice.place.Need;
+import foldtwice.place.WayIn;
+import foldtwice.resolve.Keymap;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The library as the programs of a computer know it: what is not in yet is not heard, and what was
+ * changed is heard as it was until the change is in.
+ */
+public record Heard(Library library, Keymap keymap) {
+
+  /**
+   * What is heard on a computer. Costs one pass over the bindings when a way in asks for something,
+   * else nothing.
+   *
+   * @param keymap of the library on the station
+   */
+  public static Heard of(Library library, Keymap keymap, Setup setup) {
+    List<Edit> edits = new ArrayList<>();
+    Keymap heard = keymap;
+    for (Application a : library.applications().values()) {
+      if (a.ways().stream().anyMatch(Setup::isKept)) {
+        Map<String, Setup.Put> known = known(keymap, setup, a);
+        for (Binding b : library.bindings().values()) {
+          if (Setup.keptWay(a, b).isPresent()) {
+            Setup.Put put = known.remove(b.id());
+            boolean current =
+                put != null && library.routineOf(b).filter(r -> put.is(b, r)).isPresent();
+            if (!current) {
+              heard = heard.without(b);
+              heard = put == null ? heard : heard.with(put.binding());
+              edits.add(
+                  put == null
+                      ? new Edit.RemoveBinding(b.id())
+                      : new Edit.PutBinding(put.binding()));
+            }
+          }
+        }
+        for (Setup.Put gone : known.values()) {
+          if (!library.bindings().containsKey(gone.binding().id())) {
+            heard = heard.with(gone.binding()); // the program still has it
+            edits.add(new Edit.PutBinding(gone.binding()));
+          }
+        }
+      }
+    }
+    return edits.isEmpty()
+        ? new Heard(library, keymap)
+        : new Heard(new Edit.Together(edits).on(library), heard);
+  }
+
+  /** What an application's program answers to, of what came in by a way to be kept. */
+  private static Map<String, Setup.Put> known(Keymap keymap, Setup setup, Application application) {
+    Setup.Program program = setup.program(application.id());
+    Map<String, Setup.Put> all = new LinkedHashMap<>();
+    for (WayIn way : application.ways()) {
+      if (!Setup.isKept(way) || !isRunning(way, program)) {
+        continue;
+      }
+      for (Setup.Put put : program.known(way).values()) {
+        if (Setup.keptWay(application, put.binding()).equals(Optional.of(way))
+            && (!Setup.asks(way) || mayDisplace(keymap, program, put))) {
+          all.put(put.binding().id(), put);
+        }
+      }
+    }
+    return all;
+  }
+
+  private static boolean mayDisplace(Keymap keymap, Setup.Program program, Setup.Put put) {
+    return program.confirmed().contains(Fingerprint.of(put.binding(), put.routine()))
+        || !Outlook.displaces(keymap, put.binding());
+  }
+
+  private static boolean isRunning(WayIn way, Setup.Program program) {
+    return way.needs().stream()
+        .filter(n -> n == Need.HELPER_RUNNING || n == Need.DOCUMENT_OPEN || n == Need.TOOLBAR_SHOWN)
+        .allMatch(program.running()::contains);
+  }
+}

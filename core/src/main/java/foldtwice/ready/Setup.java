@@ -1,0 +1,281 @@
+package foldtwice.ready;
+
+import foldtwice.binding.Binding;
+import foldtwice.library.Fingerprint;
+import foldtwice.library.Library;
+import foldtwice.place.Application;
+import foldtwice.place.Need;
+import foldtwice.place.WayIn;
+import foldtwice.routine.Routine;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What has been put into the programs of one computer, and what happened there since. Bindings
+ * whose way in needs nothing are not part of it: programs know them at once.
+ *
+ * <p>A program reads its file when it is started or a window is opened, where its way says so; what
+ * is switched on at each start is lost with the next start. Until then it goes on with what it read
+ * before, also with what has since been changed or taken away.
+ *
+ * @param programs by application id
+ */
+public record Setup(Map<String, Program> programs) {
+
+  /** A binding as it was put in, with its routine as it was. */
+  public record Put(Binding binding, Routine routine) {
+
+    /** True when these are still what was put in, as far as it matters to what they do. */
+    boolean is(Binding b, Routine r) {
+      return (b.equals(binding) && r.equals(routine))
+          || Fingerprint.of(b, r).equals(Fingerprint.of(binding, routine));
+    }
+  }
+
+  /**
+   * One program.
+   *
+   * @param file what stands in its file, by binding
+   * @param read what it read of the file when it last did
+   * @param on what has been switched on since it was started
+   * @param running what of {@link Need#HELPER_RUNNING}, {@link Need#DOCUMENT_OPEN} and {@link
+   *     Need#TOOLBAR_SHOWN} holds
+   * @param confirmed fingerprints of the bindings that may displace what was there
+   */
+  public record Program(
+      Map<String, Put> file,
+      Map<String, Put> read,
+      Map<String, Put> on,
+      Set<Need> running,
+      Set<String> confirmed) {
+
+    public Program {
+      file = kept(file);
+      read = kept(read);
+      on = kept(on);
+      running = Set.copyOf(running);
+      confirmed = Set.copyOf(confirmed);
+    }
+
+    private static Map<String, Put> kept(Map<String, Put> map) {
+      return Collections.unmodifiableMap(new LinkedHashMap<>(map));
+    }
+
+    private Program withFile(Map<String, Put> other) {
+      return new Program(other, read, on, running, confirmed);
+    }
+
+    /** What the program knows of a way in, by binding. */
+    Map<String, Put> known(WayIn way) {
+      if (way.needs().contains(Need.EACH_START)) {
+        return on;
+      }
+      return readsLater(way) ? read : file;
+    }
+  }
+
+  private static final Program NOTHING =
+      new Program(Map.of(), Map.of(), Map.of(), Set.of(), Set.of());
+
+  private static final Set<Need> RUNNING =
+      Set.of(Need.HELPER_RUNNING, Need.DOCUMENT_OPEN, Need.TOOLBAR_SHOWN);
+
+  public Setup {
+    programs = Collections.unmodifiableMap(new LinkedHashMap<>(programs));
+  }
+
+  private static boolean readsLater(WayIn way) {
+    return way.needs().contains(Need.RESTART) || way.needs().contains(Need.NEW_WINDOW);
+  }
+
+  /** True when bindings that come by this way are not simply there. */
+  static boolean isKept(WayIn way) {
+    return !way.needs().isEmpty() || way.slots() > 0;
+  }
+
+  /** A computer on which everything of a library is in and has been for long. */
+  public static Setup settled(Library library) {
+    Setup setup = new Setup(Map.of());
+    for (Application a : library.applications().values()) {
+      if (a.ways().stream().anyMatch(Setup::isKept)) {
+        Map<String, Put> all = puts(library, a);
+        Set<String> confirmed = new LinkedHashSet<>();
+        for (Put p : all.values()) {
+          if (a.way(p.binding().fitting().way()).filter(Setup::asks).isPresent()) {
+            confirmed.add(Fingerprint.of(p.binding(), p.routine()));
+          }
+        }
+        setup = setup.with(a.id(), new Program(all, all, all, RUNNING, confirmed));
+      }
+    }
+    return setup;
+  }
+
+  private Setup with(String application, Program program) {
+    Map<String, Program> next = new LinkedHashMap<>(programs);
+    next.put(application, program);
+    return new Setup(next);
+  }
+
+  /** The program of an application; one nothing was put into when it is not known. */
+  public Program program(String application) {
+    return programs.getOrDefault(application, NOTHING);
+  }
+
+  /** What there is of an application that comes by ways to be kept, as far as there are slots. */
+  static Map<String, Put> puts(Library library, Application application) {
+    Map<String, Put> all = new LinkedHashMap<>();
+    Map<WayIn, Integer> taken = new HashMap<>();
+    for (Binding b : library.bindings().values()) {
+      Optional<WayIn> way = keptWay(application, b);
+      Optional<Routine> routine = library.routineOf(b);
+      if (way.isPresent() && routine.isPresent() && !b.triggers().isEmpty()) {
+        int slot = taken.merge(way.get(), 1, Integer::sum);
+        if (way.get().slots() == 0 || slot <= way.get().slots()) {
+          all.put(b.id(), new Put(b, routine.get()));
+        }
+      }
+    }
+    return all;
+  }
+
+  /** The way in that has to be kept, by which a binding comes to an application. */
+  static Optional<WayIn> keptWay(Application application, Binding binding) {
+    return binding.place().applicationId().filter(application.id()::equals).isPresent()
+        ? application.way(binding.fitting().way()).filter(Setup::isKept)
+        : Optional.empty();
+  }
+
+  /** The same computer after a change of the library: what needs no copying is there at once. */
+  public Setup following(Library library) {
+    Setup next = this;
+    for (Application a : library.applications().values()) {
+      if (a.ways().stream().anyMatch(w -> isKept(w) && !isCopied(w))) {
+        next = next.with(a.id(), next.program(a.id()).withFile(merged(library, a)));
+      }
+    }
+    return next;
+  }
+
+  private Map<String, Put> merged(Library library, Application application) {
+    Map<String, Put> file = new LinkedHashMap<>();
+    puts(library, application)
+        .forEach(
+            (id, put) -> {
+              if (keptWay(application, put.binding()).filter(Setup::isCopied).isEmpty()) {
+                file.put(id, put);
+              }
+            });
+    program(application.id())
+        .file()
+        .forEach(
+            (id, put) -> {
+              if (keptWay(application, put.binding()).filter(Setup::isCopied).isPresent()) {
+                file.put(id, put);
+              }
+            });
+    return file;
+  }
+
+  private static boolean isCopied(WayIn way) {
+    return way.needs().contains(Need.FILE_COPIED);
+  }
+
+  static boolean asks(WayIn way) {
+    return way.needs().contains(Need.FIRST_CONFIRMED);
+  }
+
+  /** The library's bindings are written into the file of an application. */
+  public Setup copied(Library library, Application application) {
+    return with(application.id(), program(application.id()).withFile(puts(library, application)));
+  }
+
+  /** The program was started anew: it has read its file, and nothing is switched on. */
+  public Setup restarted(String application) {
+    if (!programs.containsKey(application)) {
+      return this;
+    }
+    Program p = program(application);
+    return with(application, new Program(p.file, p.file, Map.of(), p.running, p.confirmed));
+  }
+
+  /** A window was opened: what is read by windows has been. */
+  public Setup opened(Application application) {
+    Program p = program(application.id());
+    Map<String, Put> read = new LinkedHashMap<>(p.read);
+    Set<String> byWindows = new LinkedHashSet<>(p.file.keySet());
+    byWindows.addAll(p.read.keySet());
+    for (String id : byWindows) {
+      Put newer = p.file.get(id);
+      Binding b = newer != null ? newer.binding() : p.read.get(id).binding();
+      boolean waitsForStart =
+          application
+              .way(b.fitting().way())
+              .filter(w -> w.needs().contains(Need.RESTART))
+              .isPresent();
+      if (!waitsForStart && newer != null) {
+        read.put(id, newer);
+      } else if (!waitsForStart) {
+        read.remove(id);
+      }
+    }
+    return with(application.id(), new Program(p.file, read, p.on, p.running, p.confirmed));
+  }
+
+  /** What has to be switched on at each start has been. */
+  public Setup switchedOn(Application application) {
+    Program p = program(application.id());
+    Map<String, Put> on = new LinkedHashMap<>();
+    p.file.forEach(
+        (id, put) -> {
+          boolean later =
+              application.way(put.binding().fitting().way()).filter(Setup::readsLater).isPresent();
+          Put known = later ? p.read.get(id) : put;
+          if (known != null) {
+            on.put(id, known);
+          }
+        });
+    return with(application.id(), new Program(p.file, p.read, on, p.running, p.confirmed));
+  }
+
+  /** A helper runs, a document is open, a toolbar is shown; or no more. */
+  public Setup running(String application, Need need, boolean now) {
+    Program p = program(application);
+    Set<Need> running = new LinkedHashSet<>(p.running);
+    if (now) {
+      running.add(need);
+    } else {
+      running.remove(need);
+    }
+    return with(application, new Program(p.file, p.read, p.on, running, p.confirmed));
+  }
+
+  /** A person has said that a binding as it is now may displace what was there. */
+  public Setup confirmed(String application, String fingerprint) {
+    Program p = program(application);
+    Set<String> confirmed = new LinkedHashSet<>(p.confirmed);
+    confirmed.add(fingerprint);
+    return with(application, new Program(p.file, p.read, p.on, p.running, confirmed));
+  }
+
+  /** One need of a binding is met by doing what it asks for. */
+  public Setup met(Need need, Library library, Application application, Binding binding) {
+    return switch (need) {
+      case FILE_COPIED -> copied(library, application);
+      case HELPER_RUNNING, DOCUMENT_OPEN, TOOLBAR_SHOWN -> running(application.id(), need, true);
+      case RESTART -> restarted(application.id());
+      case NEW_WINDOW -> opened(application);
+      case FIRST_CONFIRMED ->
+          library
+              .routineOf(binding)
+              .map(r -> confirmed(application.id(), Fingerprint.of(binding, r)))
+              .orElse(this);
+      case EACH_START -> switchedOn(application);
+    };
+  }
+}

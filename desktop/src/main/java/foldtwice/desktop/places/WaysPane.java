@@ -1,0 +1,117 @@
+package foldtwice.desktop.places;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.place.Application;
+import foldtwice.place.Need;
+import foldtwice.place.WayIn;
+import foldtwice.ready.Entries;
+import foldtwice.words.Words;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import javafx.scene.control.CheckBox;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** How bindings get into an application, and what stands in its file. */
+final class WaysPane extends VBox {
+
+  private static final int MOST_ENTRIES = 40;
+
+  private final Session session;
+
+  WaysPane(Session session) {
+    super(5);
+    this.session = session;
+    setId("ways-pane");
+  }
+
+  void show(Snapshot now, Application application) {
+    boolean had = Parts.hasKeys(this);
+    getChildren().clear();
+    if (application.ways().isEmpty()) {
+      getChildren().add(Parts.wrapped(Ui.text("ways.none"), "soft"));
+      return;
+    }
+    for (WayIn way : application.ways()) {
+      way(now, application, way);
+    }
+    boolean here = session.programs().containsKey(application.id());
+    if (here && application.ways().stream().anyMatch(w -> w.needs().contains(Need.FILE_COPIED))) {
+      file(now, application);
+    }
+    if (had && lookup("#ways-write") != null) {
+      lookup("#ways-write").requestFocus();
+    }
+  }
+
+  private void way(Snapshot now, Application application, WayIn way) {
+    getChildren().add(Parts.label(way.name(), "strong"));
+    String needs =
+        way.needs().isEmpty()
+            ? Ui.text("ways.atonce")
+            : way.needs().stream().map(Words::need).collect(Collectors.joining(", "));
+    getChildren().add(row(Ui.text("ways.needs"), needs));
+    long taken =
+        now.library().bindings().values().stream()
+            .filter(b -> b.place().applicationId().filter(application.id()::equals).isPresent())
+            .filter(b -> application.way(b.fitting().way()).filter(way::equals).isPresent())
+            .count();
+    getChildren()
+        .add(
+            row(
+                Ui.text("ways.bindings"),
+                way.slots() == 0
+                    ? Long.toString(taken)
+                    : Ui.text("ways.slots", taken, way.slots())));
+    if (!way.passesArguments()) {
+      getChildren().add(Parts.wrapped(Ui.text("ways.noarguments"), "soft"));
+    }
+    if (way.freeOfRules()) {
+      getChildren().add(Parts.wrapped(Ui.text("ways.free"), "soft"));
+    }
+    for (Need need : List.of(Need.HELPER_RUNNING, Need.DOCUMENT_OPEN, Need.TOOLBAR_SHOWN)) {
+      if (way.needs().contains(need) && session.programs().containsKey(application.id())) {
+        CheckBox runs = new CheckBox(Ui.text("ways." + need));
+        runs.setId("ways-" + need.name().toLowerCase(Locale.ROOT));
+        runs.setSelected(now.setup().program(application.id()).running().contains(need));
+        runs.setOnAction(e -> session.run(application, need, runs.isSelected()));
+        getChildren().add(runs);
+      }
+    }
+  }
+
+  /** What has to be written, what is stale, and the thin entries. */
+  private void file(Snapshot now, Application application) {
+    List<Entries.Entry> entries = Entries.of(now.library(), now.setup(), application);
+    long open = entries.stream().filter(e -> e.state() != Entries.State.CURRENT).count();
+    getChildren().add(Parts.label(Ui.text("ways.file", entries.size()), "strong"));
+    if (open > 0) {
+      getChildren()
+          .addAll(
+              Parts.wrapped(Ui.text("ways.open", open), "costs"),
+              Parts.button(
+                  "ways-write", Ui.text("ways.write"), () -> session.copy(application), "make"));
+    }
+    entries.stream()
+        .filter(e -> e.state() != Entries.State.CURRENT || e.thin())
+        .sorted(java.util.Comparator.comparing(e -> e.state() == Entries.State.CURRENT))
+        .limit(MOST_ENTRIES)
+        .forEach(e -> getChildren().add(entry(now, e)));
+  }
+
+  private static HBox entry(Snapshot now, Entries.Entry e) {
+    return row(
+        e.binding().triggers().stream().map(now.words()::trigger).collect(Collectors.joining(", ")),
+        Ui.text("ways.entry." + e.state(), e.name()));
+  }
+
+  private static HBox row(String name, String says) {
+    HBox row = Parts.fact(name, Parts.wrapped(says));
+    row.getStyleClass().add("why-row");
+    return row;
+  }
+}
