@@ -45,6 +45,12 @@ public sealed interface Pattern {
    */
   record Pairs(Stroke first, Modifiers recall) implements Pattern {}
 
+  /**
+   * An adjustable value in steps: one key up, one down, and the same two with more held for coarse
+   * steps. The members are up, down, coarse up, coarse down.
+   */
+  record Steps(Stroke up, Stroke down, Modifiers coarse) implements Pattern {}
+
   /** Keys of a device in their order, from this one on. */
   record PadKeys(String device, String page, String first) implements Pattern {}
 
@@ -64,6 +70,8 @@ public sealed interface Pattern {
         all.addAll(keys(row(first, recall, layout, shape), count - half));
         yield List.copyOf(all);
       }
+      case Steps(Stroke up, Stroke down, Modifiers coarse) ->
+          keys(List.of(up, down, with(up, coarse), with(down, coarse)), count);
       case Initials(List<Stroke> before, Modifiers held) -> initials(names, before, held);
       case PadKeys(String device, String page, String first) ->
           devices
@@ -71,6 +79,10 @@ public sealed interface Pattern {
               .map(d -> keysOf(d, page, first, count))
               .orElse(keys(List.of(), count));
     };
+  }
+
+  private static Stroke with(Stroke stroke, Modifiers more) {
+    return new Stroke(stroke.modifiers().and(more), stroke.key());
   }
 
   private static List<Optional<Trigger>> keys(List<Stroke> row, int count) {

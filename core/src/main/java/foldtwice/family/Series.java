@@ -23,9 +23,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 
 /**
  * A family as it would be: worked out and advised on before anything is changed.
+ *
+ * <p>A wish that a binding of no family fulfils already takes that binding in, where it loses
+ * nothing by that; what else sets a member off than its place in the series, it keeps.
  *
  * <p>Laws: making a series gives its members exactly the planned triggers; no two members get one
  * trigger; taking the one edit back leaves the library as it was.
@@ -45,7 +49,13 @@ public final class Series {
    * @param binding with the planned trigger, or none where the pattern has no key left
    * @param advice on its trigger, were all the others made; empty without one
    */
-  public record Member(Wish wish, Binding binding, Optional<Advice> advice) {}
+  public record Member(Wish wish, Binding binding, Optional<Advice> advice) {
+
+    /** The same, firing so many times a second while its key is down. */
+    public Member repeating(int times) {
+      return new Member(wish, binding.withFitting(binding.fitting().repeating(times)), advice);
+    }
+  }
 
   private Series() {}
 
@@ -61,6 +71,19 @@ public final class Series {
     return List.copyOf(all);
   }
 
+  /** Wishes for an adjustable value in steps: up, down, coarse up, coarse down. */
+  public static List<Wish> steps(
+      Routine routine, Map<String, Value> rest, String parameter, Value fine, Value coarse) {
+    List<Value> values = new ArrayList<>();
+    for (Value step : List.of(fine, coarse)) {
+      values.add(step);
+      Opposites.of(routine, Map.of(parameter, step))
+          .map(o -> o.get(parameter))
+          .ifPresent(values::add);
+    }
+    return wishes(routine, rest, parameter, values);
+  }
+
   /**
    * Plans a family of wishes in a place.
    *
@@ -70,16 +93,11 @@ public final class Series {
    */
   public static List<Member> plan(
       Library library, Keymap keymap, Family family, Place place, List<Wish> wishes) {
-    List<Binding> bindings = new ArrayList<>(members(library, family));
+    List<Binding> there = members(library, family);
+    boolean mixed = there.stream().map(Binding::routine).distinct().count() > 1;
     List<Wish> all = new ArrayList<>();
-    bindings.forEach(b -> all.add(wish(library, b)));
-    Set<String> taken = new LinkedHashSet<>(library.bindings().keySet());
-    for (Wish w : wishes) {
-      String id = Ids.next("b", taken::contains, library.bindings().size() + 1);
-      taken.add(id);
-      bindings.add(Binding.fresh(id, w.routine(), place, List.of(), w.arguments()));
-      all.add(w);
-    }
+    there.forEach(b -> all.add(wish(library, b, mixed)));
+    all.addAll(wishes);
     List<Optional<Trigger>> triggers =
         family
             .pattern()
@@ -88,10 +106,18 @@ public final class Series {
                 keymap.layout(),
                 keymap.station().shape(),
                 library::device);
-    Keymap then = keymap;
+    Set<String> taken = new LinkedHashSet<>(library.bindings().keySet());
     List<Binding> laid = new ArrayList<>();
-    for (int i = 0; i < bindings.size(); i++) {
-      Binding next = bindings.get(i).withTriggers(triggers.get(i).stream().toList());
+    Keymap then = keymap;
+    for (int i = 0; i < all.size(); i++) {
+      Optional<Trigger> trigger = triggers.get(i);
+      Binding member =
+          i < there.size()
+              ? there.get(i)
+              : doing(library, place, all.get(i), trigger, laid)
+                  .orElseGet(fresh(library, place, all.get(i), taken));
+      taken.add(member.id());
+      Binding next = member.withTriggers(with(trigger, member.triggers(), family.pattern()));
       Binding present = library.bindings().get(next.id());
       then = (present == null ? then : then.without(present)).with(next);
       laid.add(next);
@@ -100,13 +126,50 @@ public final class Series {
     List<Member> planned = new ArrayList<>();
     for (int i = 0; i < laid.size(); i++) {
       Binding b = laid.get(i);
-      Optional<Advice> advice =
-          b.triggers().isEmpty()
-              ? Optional.empty()
-              : Optional.of(Advice.on(made, then, b, b.triggers().getFirst()));
+      Keymap whole = then;
+      Optional<Advice> advice = triggers.get(i).map(t -> Advice.on(made, whole, b, t));
       planned.add(new Member(all.get(i), b, advice));
     }
     return List.copyOf(planned);
+  }
+
+  private static Supplier<Binding> fresh(
+      Library library, Place place, Wish wish, Set<String> taken) {
+    return () ->
+        Binding.fresh(
+            Ids.next("b", taken::contains, library.bindings().size() + 1),
+            wish.routine(),
+            place,
+            List.of(),
+            wish.arguments());
+  }
+
+  /**
+   * A binding of no family that does what is wished and would lose nothing: what sets it off is of
+   * another sort, or the very trigger that is planned.
+   */
+  private static Optional<Binding> doing(
+      Library library, Place place, Wish wish, Optional<Trigger> trigger, List<Binding> laid) {
+    return library.bindings().values().stream()
+        .filter(b -> b.place().equals(place) && does(library, b, wish))
+        .filter(b -> library.familyOf(b.id()).isEmpty())
+        .filter(b -> laid.stream().noneMatch(l -> l.id().equals(b.id())))
+        .filter(
+            b ->
+                b.triggers().stream()
+                    .filter(t -> trigger.filter(x -> x.getClass() == t.getClass()).isPresent())
+                    .allMatch(t -> trigger.equals(Optional.of(t))))
+        .findFirst();
+  }
+
+  /** The planned trigger first, and what a member has of another sort. */
+  private static List<Trigger> with(
+      Optional<Trigger> planned, List<Trigger> present, Pattern pattern) {
+    Class<? extends Trigger> sort =
+        pattern instanceof Pattern.PadKeys ? Trigger.PadKey.class : Trigger.Keys.class;
+    List<Trigger> all = new ArrayList<>(planned.stream().toList());
+    present.stream().filter(t -> !sort.isInstance(t)).forEach(all::add);
+    return all;
   }
 
   /** The edit that makes a planned family. */
@@ -151,12 +214,15 @@ public final class Series {
     return members(library, family).stream().filter(b -> b.triggers().isEmpty()).toList();
   }
 
-  private static Wish wish(Library library, Binding b) {
+  /** What a binding is, named by what it passes; where routines differ, by those too. */
+  private static Wish wish(Library library, Binding b, boolean mixed) {
     Optional<Routine> routine = library.routineOf(b);
+    String of = routine.map(Routine::name).orElse(b.routine());
     String name =
         routine
             .flatMap(r -> varying(r, b.arguments()))
-            .orElse(routine.map(Routine::name).orElse(b.routine()));
+            .map(v -> mixed ? of + " " + v : v)
+            .orElse(of);
     return new Wish(b.routine(), b.arguments(), name);
   }
 
@@ -184,7 +250,7 @@ public final class Series {
       }
       choices(routine.get(), b, members).forEach(found::add);
       Opposites.of(routine.get(), b.arguments())
-          .map(other -> wish(library, b.withRoutine(b.routine(), other)))
+          .map(other -> wish(library, b.withRoutine(b.routine(), other), false))
           .filter(w -> members.stream().noneMatch(m -> does(library, m, w)))
           .ifPresent(found::add);
     }

@@ -13,6 +13,8 @@ import foldtwice.routine.Routine;
 import foldtwice.surface.Device;
 import foldtwice.surface.Page;
 import foldtwice.surface.RadialMenu;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Lift;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Motion;
 import foldtwice.trigger.Press;
@@ -24,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /**
  * A computer and its keyboard: presses are resolved where the program in front is, and what they
@@ -75,6 +78,12 @@ public final class Trial {
   /** A signal, why it came out as it did, and what it did. */
   public record Result(Optional<Explanation> explanation, List<Effect> effects) {}
 
+  /** How long a key is down before what repeats begins to. */
+  public static final long REPEAT_DELAY_MILLIS = 400;
+
+  /** A binding that fires again and again while a key is down, and when it does so next. */
+  private record Repeating(KeyCode key, Binding binding, long next) {}
+
   private final Library library;
   private final Keymap keymap;
   private final Computer computer;
@@ -83,6 +92,7 @@ public final class Trial {
   private final Resolver resolver;
   private final Map<String, String> pages;
   private Resolver.State state;
+  private Optional<Repeating> repeating = Optional.empty();
 
   /** A trial in which every run is run to its end at once; for simulated time. */
   public Trial(Library library, Keymap keymap, Computer computer, Scripts scripts) {
@@ -121,6 +131,12 @@ public final class Trial {
     together.add(press);
     Explanation explanation = Explanation.of(keymap, state.place(), together);
     Result result = take(resolver.press(state, press, now), Optional.of(explanation));
+    repeating =
+        result.effects().stream()
+            .flatMap(e -> e instanceof Effect.Ran r ? Stream.of(r.binding()) : Stream.empty())
+            .filter(b -> b.fitting().repeats() > 0)
+            .map(b -> new Repeating(press.code(), b, now + REPEAT_DELAY_MILLIS))
+            .findFirst();
     if (!underway(result)) {
       computer.hold(Modifiers.NONE);
     }
@@ -131,6 +147,9 @@ public final class Trial {
   public Result signal(Signal signal, long now) {
     if (signal instanceof Press press) {
       return press(press, now);
+    }
+    if (signal instanceof Lift(Press up)) {
+      repeating = repeating.filter(r -> r.key() != up.code());
     }
     follow();
     Explanation explanation = Explanation.of(keymap, state.place(), List.of(signal));
@@ -202,9 +221,34 @@ public final class Trial {
         .anyMatch(e -> e instanceof Effect.Ran ran && !(ran.run().status() instanceof Status.Over));
   }
 
-  /** Time passes; what a sequence held back may fire. */
+  /** Time passes; what a sequence held back may fire, and what repeats does. */
   public Result tick(long now) {
-    return take(resolver.tick(state, now), Optional.empty());
+    Result result = take(resolver.tick(state, now), Optional.empty());
+    if (repeating.isEmpty() || now < repeating.get().next()) {
+      return result;
+    }
+    List<Effect> effects = new ArrayList<>(result.effects());
+    Repeating r = repeating.get();
+    long next = r.next();
+    while (next <= now) {
+      Optional<Routine> routine = library.routineOf(r.binding());
+      effects.add(
+          routine.isPresent()
+              ? run(r.binding(), routine.get())
+              : new Effect.Lacking(r.binding(), r.binding().routine()));
+      next += 1000 / r.binding().fitting().repeats();
+    }
+    boolean stands = effects.getLast() instanceof Effect.Ran ran && ran.trace().endedBadly();
+    repeating =
+        stands || underway(new Result(Optional.empty(), effects))
+            ? Optional.empty() // it does not run into what it met again and again
+            : Optional.of(new Repeating(r.key(), r.binding(), next));
+    return new Result(Optional.empty(), List.copyOf(effects));
+  }
+
+  /** When what repeats does so next, in the time presses are told in; empty while nothing does. */
+  public Optional<Long> repeatsNext() {
+    return repeating.map(Repeating::next);
   }
 
   /** The strokes that may still become a sequence. */

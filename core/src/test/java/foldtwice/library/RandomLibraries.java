@@ -219,6 +219,7 @@ public final class RandomLibraries {
             List.of(
                 new Pattern.Neighbours(first),
                 new Pattern.Pairs(first, held),
+                new Pattern.Steps(first, Notation.read("Down").strokes().getFirst(), held),
                 new Pattern.Initials(List.of(first), held),
                 new Pattern.Initials(List.of(), Modifiers.NONE),
                 new Pattern.PadKeys(id(), one(List.of("", "p1")), "k1")));

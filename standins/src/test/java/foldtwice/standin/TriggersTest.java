@@ -96,6 +96,34 @@ class TriggersTest {
         .isEqualTo("exposure-to");
   }
 
+  /** Up is bound to a step of 0.1 EV, ten times a second while it is down. */
+  @Test
+  void aStepIsRepeatedAtItsRateWhileItsKeyIsDownAndKeptInRange() {
+    computer.bringToFront("copystand");
+    Press up = Press.of(KeyCode.ARROW_UP);
+    java.math.BigDecimal before = exposure();
+    ran(trial.press(up, 1000));
+    assertThat(exposure().subtract(before)).isEqualByComparingTo("0.1");
+    long first = 1000 + Trial.REPEAT_DELAY_MILLIS;
+    assertThat(trial.tick(first - 1).effects()).isEmpty();
+    assertThat(trial.tick(first).effects()).hasSize(1);
+    assertThat(trial.tick(first + 350).effects()).as("at 100, 200 and 300 ms").hasSize(3);
+    assertThat(exposure().subtract(before)).isEqualByComparingTo("0.5");
+    trial.signal(new Lift(up), first + 360);
+    assertThat(trial.repeatsNext()).isEmpty();
+    assertThat(trial.tick(first + 5000).effects()).as("the key is up").isEmpty();
+
+    trial.press(up, 20_000);
+    trial.tick(20_000 + Trial.REPEAT_DELAY_MILLIS + 20_000);
+    assertThat(computer.front().values().get("exposure"))
+        .as("not beyond the end of its range")
+        .isEqualTo(computer.front().facts().values().get("exposure").most());
+  }
+
+  private java.math.BigDecimal exposure() {
+    return computer.front().values().get("exposure").amount();
+  }
+
   @Test
   void aHeldKeyIsActiveWhileItIsDown() {
     computer.bringToFront("copystand");

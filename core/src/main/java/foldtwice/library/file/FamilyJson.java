@@ -38,10 +38,15 @@ final class FamilyJson {
           in.list("initials", FamilyJson::stroke),
           in.has("held") ? PlaceJson.modifiers(in.at("held")) : Modifiers.NONE);
     }
+    if (in.has("steps")) {
+      return new Pattern.Steps(
+          stroke(in.at("steps")), stroke(in.at("down")), PlaceJson.modifiers(in.at("coarse")));
+    }
     if (in.has("padKeys")) {
       return new Pattern.PadKeys(in.id("padKeys"), in.text("page", ""), in.id("first"));
     }
-    throw in.fault("expected one of neighbours, pairs, initials, padKeys, found none of them");
+    throw in.fault(
+        "expected one of neighbours, pairs, initials, steps, padKeys, found none of them");
   }
 
   private static Stroke stroke(In in) throws FormatException {
@@ -70,6 +75,11 @@ final class FamilyJson {
           modifiers(out, "held", held);
         }
       }
+      case Pattern.Steps(Stroke up, Stroke down, Modifiers coarse) ->
+          modifiers(
+              out.put("steps", FileNotation.write(up)).put("down", FileNotation.write(down)),
+              "coarse",
+              coarse);
       case Pattern.PadKeys(String device, String page, String first) -> {
         out.put("padKeys", device);
         if (!page.isEmpty()) {

@@ -43,6 +43,7 @@ public final class BindView extends BorderPane {
   private final DoesLeaf does;
   private final SetsLeaf sets;
   private final HappensLeaf happens;
+  private final FamilyView family;
   private final HBox trifold = new HBox();
   private final StackPane below = new StackPane();
   private final Label none = Parts.label(Ui.text("bind.none"), "soft");
@@ -52,6 +53,7 @@ public final class BindView extends BorderPane {
     does = new DoesLeaf(session, this::add);
     sets = new SetsLeaf(session);
     happens = new HappensLeaf(session);
+    family = new FamilyView(session, this::leaveFamily);
     filter.setId("filter");
     filter.setPromptText(Ui.text("bind.filter"));
     filter.setPrefColumnCount(9);
@@ -72,8 +74,10 @@ public final class BindView extends BorderPane {
     count.setId("count");
     Button fresh = Parts.button("new-binding", Ui.text("bind.new"), this::addNew, "main");
     fresh.setTooltip(new Tooltip(OwnKeys.NEW_BINDING.keys()));
+    Button series = Parts.button("family-open", Ui.text("bind.family"), this::openFamily);
+    series.setTooltip(new Tooltip(Ui.text("bind.family.hint")));
     Button remove = Parts.button("remove", Ui.text("bind.remove"), this::removeSelected);
-    HBox bar = new HBox(chips, Parts.gap(), count, filter, remove, fresh);
+    HBox bar = new HBox(chips, Parts.gap(), count, filter, series, remove, fresh);
     bar.getStyleClass().add("bar");
     register.setOnKeyPressed(
         e -> {
@@ -169,7 +173,26 @@ public final class BindView extends BorderPane {
     showChosen();
   }
 
+  /** Shows the family of the chosen bindings, or begins one with them. */
+  public void openFamily() {
+    List<Binding> chosen = register.selected();
+    if (!chosen.isEmpty() && session.mayWrite()) {
+      family.open(chosen);
+      below.getChildren().setAll(family);
+      family.focusName();
+    }
+  }
+
+  private void leaveFamily() {
+    register.requestFocus();
+    below.getChildren().setAll(trifold);
+    showChosen();
+  }
+
   private void showChosen() {
+    if (below.getChildren().contains(family) && Parts.hasKeys(family)) {
+      return; // it goes on until it is left
+    }
     Snapshot now = session.now();
     Binding b = now.library().bindings().get(register.chosenProperty().get());
     if (b == null) {

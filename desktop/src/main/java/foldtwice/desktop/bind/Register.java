@@ -1,6 +1,7 @@
 package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
@@ -154,6 +155,12 @@ final class Register extends TableView<Row> {
       arguments.setTooltip(new Tooltip(row.arguments()));
       does.getChildren().add(arguments);
     }
+    if (!row.family().isEmpty()) {
+      Label family = Parts.label(row.family().replaceFirst(":.*", ""), "soft");
+      family.setMinWidth(USE_PREF_SIZE);
+      family.setTooltip(new Tooltip(row.family()));
+      does.getChildren().add(family);
+    }
     return does;
   }
 
@@ -187,9 +194,19 @@ final class Register extends TableView<Row> {
     List<Row> next = new ArrayList<>(now.library().bindings().size());
     Map<String, Row> fresh = new HashMap<>();
     boolean same = isSameAround(now);
+    Map<String, String> families = new HashMap<>();
+    for (Family f : now.library().families().values()) {
+      for (int i = 0; i < f.members().size(); i++) {
+        families.put(
+            f.members().get(i), Ui.text("register.family", i + 1, f.members().size(), f.name()));
+      }
+    }
     for (Binding b : now.library().bindings().values()) {
       Row was = byId.get(b.id());
-      Row row = same && was != null && isCurrent(was, b, now) ? was : Row.of(b, now, words);
+      Row row =
+          same && was != null && isCurrent(was, b, now)
+              ? was
+              : Row.of(b, families.getOrDefault(b.id(), ""), now, words);
       next.add(row);
       fresh.put(b.id(), row);
     }
@@ -209,6 +226,7 @@ final class Register extends TableView<Row> {
     return shown != null
         && shown.setup().equals(now.setup())
         && shown.station().equals(now.station())
+        && shown.library().families().equals(now.library().families())
         && shown.library().routines().equals(now.library().routines())
         && shown.library().applications().equals(now.library().applications());
   }

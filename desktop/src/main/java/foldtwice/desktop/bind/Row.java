@@ -19,11 +19,12 @@ record Row(
     String routine,
     String arguments,
     String place,
+    String family,
     Readiness readiness,
     Optional<Conflict> conflict,
     String conflictText) {
 
-  static Row of(Binding b, Snapshot now, Words words) {
+  static Row of(Binding b, String family, Snapshot now, Words words) {
     List<Conflict> conflicts = now.conflictsOf(b.id());
     Optional<Conflict> worst = conflicts.stream().findFirst();
     return new Row(
@@ -33,6 +34,7 @@ record Row(
         words.routineName(b),
         words.arguments(b),
         words.place(b.place()),
+        family,
         now.outlook(b).stage(),
         worst,
         worst.map(c -> brief(c, b, words)).orElse(""));
@@ -52,7 +54,8 @@ record Row(
   /** True when every word of a filter stands somewhere in the row. */
   boolean matches(String filter) {
     String all =
-        String.join(" ", trigger, routine, arguments, place, conflictText).toLowerCase(Locale.ROOT);
+        String.join(" ", trigger, routine, arguments, place, family, conflictText)
+            .toLowerCase(Locale.ROOT);
     for (String word : filter.toLowerCase(Locale.ROOT).split("\\s+")) {
       if (!all.contains(word)) {
         return false;

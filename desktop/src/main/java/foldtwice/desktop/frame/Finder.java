@@ -51,6 +51,8 @@ final class Finder {
 
     void stand(String application);
 
+    void command(String application, String id);
+
     void action(OwnKeys own);
 
     void stations();
@@ -118,7 +120,7 @@ final class Finder {
             switch (c.owner()) {
               case Owner.Yours(String id) -> () -> targets.binding(id);
               case Owner.Native(String application, String command) ->
-                  () -> targets.stand(application);
+                  () -> targets.command(application, command);
               case Owner.Menu m -> () -> targets.stand(applicationOf(c.place()));
               case Owner.Desktop d -> targets::stations;
             };
@@ -201,7 +203,7 @@ final class Finder {
                     .filter(s -> !s.isEmpty())
                     .toList()),
             5,
-            () -> targets.stand(a.id()));
+            () -> targets.command(a.id(), c.id()));
       }
     }
   }

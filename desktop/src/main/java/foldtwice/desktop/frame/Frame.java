@@ -465,6 +465,14 @@ public final class Frame extends StackPane implements Finder.Targets {
     }
   }
 
+  /** To a native command, where it can be given other keys. */
+  @Override
+  public void command(String application, String id) {
+    go(placesTab);
+    places().choose(application);
+    places().chooseCommand(id);
+  }
+
   /** What the desktop keeps is a matter of the station. */
   @Override
   public void stations() {

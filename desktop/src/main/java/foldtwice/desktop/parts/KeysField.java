@@ -52,6 +52,11 @@ public final class KeysField extends VBox implements Capture.Listener {
     getChildren().addAll(new HBox(8, field, press), wrong);
   }
 
+  /** Calls with every change of what stands in it. */
+  public void onTyped(Runnable action) {
+    field.textProperty().addListener((o, a, b) -> action.run());
+  }
+
   /** Shows keys without telling anybody. */
   public void set(Trigger.Keys keys) {
     field.setText(Notation.write(keys));
@@ -72,9 +77,9 @@ public final class KeysField extends VBox implements Capture.Listener {
     }
   }
 
-  /** Gives the keys to the field. */
-  public void focusField() {
-    field.requestFocus();
+  /** Gives the keys to the button, where Ctrl+Z is not the field's own. */
+  public void focusButton() {
+    press.requestFocus();
   }
 
   private void typed() {

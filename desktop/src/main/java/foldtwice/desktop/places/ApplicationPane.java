@@ -181,6 +181,7 @@ final class ApplicationPane extends HBox {
             c -> {
               commands.getSelectionModel().select(c);
               commands.scrollTo(c);
+              commands.requestFocus();
             });
   }
 

@@ -134,7 +134,7 @@ final class CommandPane extends VBox {
 
   private void showTriggers(Snapshot now) {
     if (Parts.hasKeys(triggers)) {
-      field.focusField(); // what had the keys is gone now
+      field.focusButton(); // what had the keys is gone now
     }
     triggers.getChildren().clear();
     if (command.triggers().isEmpty()) {
@@ -235,7 +235,7 @@ final class CommandPane extends VBox {
             "command-leave",
             Ui.text("sets.leave"),
             () -> {
-              field.focusField();
+              field.focusButton();
               question.getChildren().clear();
             });
     question
@@ -272,7 +272,7 @@ final class CommandPane extends VBox {
   }
 
   private void take(Trigger.Keys keys) {
-    field.focusField();
+    field.focusButton();
     question.getChildren().clear();
     List<Trigger> next = new ArrayList<>(command.triggers());
     if (!next.contains(keys)) {
@@ -331,6 +331,6 @@ final class CommandPane extends VBox {
         Resetting.replace(application, command, fresh, List.of()),
         Ui.text("said.inplace", routine.name(), command.name()));
     comesTo(had);
-    field.focusField();
+    field.focusButton();
   }
 }

@@ -98,6 +98,11 @@ public final class PlacesView extends BorderPane {
     show(session.now());
   }
 
+  /** Goes to a command of the application that is shown. */
+  public void chooseCommand(String id) {
+    application.chooseCommand(id);
+  }
+
   /** Goes to a station. */
   public void chooseStation(String id) {
     chosen = "s " + id;

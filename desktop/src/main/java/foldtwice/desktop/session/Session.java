@@ -369,6 +369,9 @@ public final class Session implements AutoCloseable {
 
   /** Work off the interface thread; the result is handed over on it. */
   public <T> void work(java.util.function.Supplier<T> work, java.util.function.Consumer<T> show) {
+    if (background.isShutdown()) {
+      return; // the window is closing; nobody would see what comes of it
+    }
     background.execute(
         () -> {
           T result = work.get();

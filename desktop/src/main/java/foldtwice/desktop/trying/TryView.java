@@ -87,6 +87,7 @@ public final class TryView extends BorderPane {
   private final VBox presses = new VBox();
   private final HeldKeys held = new HeldKeys();
   private final TimeLimit timer = new TimeLimit();
+  private final Timeline repeating = new Timeline(new KeyFrame(Duration.millis(10), e -> repeat()));
   private final FlowPane bar = new FlowPane(8, 6);
   private final RecordPanel recording;
   private SimulatedComputer computer;
@@ -166,6 +167,7 @@ public final class TryView extends BorderPane {
     presses.setSpacing(4);
     again = Parts.button("try-again", Ui.text("try.again"), () -> last.run());
     undo = Parts.button("try-undo", Ui.text("try.undo"), this::undoRun, "link");
+    repeating.setCycleCount(Timeline.INDEFINITE);
     pressed.setId("try-pressed");
     pressed.setStyle("-fx-font-size: 16px;");
     pressed.setWrapText(true);
@@ -462,7 +464,26 @@ public final class TryView extends BorderPane {
             .anyMatch(
                 o ->
                     o instanceof Outcome.Fired(Claim claim)
-                        && claim.trigger() instanceof Trigger.Held);
+                        && (claim.trigger() instanceof Trigger.Held || repeats(claim)));
+  }
+
+  /** True when it fires at a rate of its own while its key is down. */
+  private boolean repeats(Claim claim) {
+    return claim.owner() instanceof Owner.Yours(String id)
+        && session.now().heard().library().bindings().get(id).fitting().repeats() > 0;
+  }
+
+  /** Fires again what repeats, when its time has come. */
+  private void repeat() {
+    Optional<Long> next = trial().repeatsNext();
+    if (next.isEmpty() || down.isEmpty()) {
+      repeating.stop();
+      return;
+    }
+    if (millis() >= next.get()) {
+      Trial.Result result = trial().tick(millis());
+      show(result);
+    }
   }
 
   /** The keys go elsewhere: what is down will be told to come up to nobody here. */
@@ -582,6 +603,9 @@ public final class TryView extends BorderPane {
     heard(result, in);
     keyboard.flash(press);
     show(result);
+    if (trial != null && trial.repeatsNext().isPresent()) {
+      repeating.playFromStart();
+    }
     if (trial != null && !trial.pending().isEmpty()) {
       timer.again();
     } else {

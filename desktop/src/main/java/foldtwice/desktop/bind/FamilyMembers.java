@@ -1,0 +1,254 @@
+package foldtwice.desktop.bind;
+
+import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.family.Series;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/**
+ * Who belongs to a family: its members, the values to make new ones of, and what would go with it.
+ */
+final class FamilyMembers extends Leaf {
+
+  private final Session session;
+  private final Runnable onChanged;
+  private final TextField name = new TextField();
+  private final ComboBox<Parameter> parameter = new ComboBox<>();
+  private final HBox parameterRow;
+  private final VBox values = new VBox(4);
+  private final VBox there = new VBox(3);
+  private final TextField typed = new TextField();
+  private final Label wrong = Parts.wrapped("", "blocks");
+  private final Set<Value> ticked = new LinkedHashSet<>();
+  private final Set<Series.Wish> offered = new LinkedHashSet<>();
+  private final Set<String> out = new LinkedHashSet<>();
+  private Family family;
+  private Optional<Routine> routine = Optional.empty();
+  private Map<String, Value> rest = Map.of();
+  private boolean together;
+  private boolean filling;
+
+  FamilyMembers(Session session, Runnable onChanged) {
+    super("leaf-members", Ui.text("family.belongs"));
+    this.session = session;
+    this.onChanged = onChanged;
+    name.setId("family-name");
+    name.setAccessibleText(Ui.text("family.name"));
+    Parts.onKept(name, this::changed);
+    parameter.setId("family-parameter");
+    parameter.setMaxWidth(Double.MAX_VALUE);
+    parameter.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Parameter p) {
+            return p == null ? "" : p.name();
+          }
+
+          @Override
+          public Parameter fromString(String text) {
+            return parameter.getValue();
+          }
+        });
+    Parts.onChosen(parameter, this::chosenParameter);
+    typed.setId("family-values");
+    typed.setPromptText(Ui.text("family.values.hint"));
+    Parts.onKept(typed, this::changed);
+    wrong.setId("family-wrong");
+    wrong.managedProperty().bind(wrong.textProperty().isNotEmpty());
+    values.setId("family-choices");
+    there.setId("family-there");
+    parameterRow = row("family.varies", parameter);
+    parameterRow.managedProperty().bind(parameterRow.visibleProperty());
+    body(row("family.name", name), parameterRow, values, wrong, there);
+  }
+
+  private static HBox row(String label, javafx.scene.Node field) {
+    HBox row = Parts.fact(Ui.text(label), field);
+    HBox.setHgrow(field, Priority.ALWAYS);
+    return row;
+  }
+
+  private void changed() {
+    if (!filling) {
+      onChanged.run();
+    }
+  }
+
+  void focusName() {
+    name.requestFocus();
+  }
+
+  /**
+   * Shows a family.
+   *
+   * @param of the routine new members are made of
+   * @param arguments what they have beside the value that varies
+   * @param has true when members are there; else some are made of values
+   */
+  void open(Family shown, Optional<Routine> of, Map<String, Value> arguments, boolean has) {
+    filling = true;
+    family = shown;
+    routine = of;
+    rest = arguments;
+    together = has;
+    ticked.clear();
+    offered.clear();
+    out.clear();
+    typed.clear();
+    wrong.setText("");
+    name.setText(shown.name());
+    parameter.getItems().setAll(of.map(Routine::parameters).orElse(List.of()));
+    parameterRow.setVisible(!has && !parameter.getItems().isEmpty());
+    parameter.getSelectionModel().selectFirst();
+    chosenParameter();
+    there();
+    filling = false;
+  }
+
+  private void chosenParameter() {
+    values.getChildren().clear();
+    ticked.clear();
+    Parameter p = parameter.getValue();
+    if (together || p == null) {
+      return;
+    }
+    if (p.kind() instanceof Kind.Choice(List<String> options)) {
+      for (String option : options) {
+        Value value = new Value.Text(option);
+        ticked.add(value);
+        values.getChildren().add(tick(option, value, ticked, true));
+      }
+    } else {
+      values.getChildren().add(row("family.values", typed));
+    }
+    changed();
+  }
+
+  private <T> CheckBox tick(String text, T value, Set<T> of, boolean on) {
+    CheckBox box = new CheckBox(text);
+    box.setId("family-tick-" + text.replaceAll("[^\\p{L}\\d]+", "-"));
+    box.setSelected(on);
+    box.setOnAction(
+        e -> {
+          if (box.isSelected()) {
+            of.add(value);
+          } else {
+            of.remove(value);
+          }
+          changed();
+        });
+    return box;
+  }
+
+  /** The members that are there, and what would go with them. */
+  private void there() {
+    there.getChildren().clear();
+    Snapshot now = session.now();
+    List<Binding> members = Series.members(now.library(), family);
+    if (!members.isEmpty()) {
+      int unbound = Series.unbound(now.library(), family).size();
+      there
+          .getChildren()
+          .add(
+              Parts.label(
+                  unbound == 0
+                      ? Ui.text("family.members", members.size())
+                      : Ui.text("family.unbound", members.size(), unbound),
+                  "soft"));
+      for (Binding b : members) {
+        CheckBox box = new CheckBox(now.words().binding(b));
+        box.setId("family-member-" + b.id());
+        box.setSelected(true);
+        box.setOnAction(
+            e -> {
+              if (box.isSelected()) {
+                out.remove(b.id());
+              } else {
+                out.add(b.id());
+              }
+              changed();
+            });
+        there.getChildren().add(box);
+      }
+    }
+    List<Series.Wish> more = Series.offered(now.library(), family);
+    if (!more.isEmpty()) {
+      there.getChildren().add(Parts.label(Ui.text("family.goeswith"), "soft"));
+      more.forEach(w -> there.getChildren().add(tick(w.name(), w, offered, false)));
+    }
+  }
+
+  /** The family as it is named here, without the members that are ticked off. */
+  Family named(Family of) {
+    String text = name.getText().strip();
+    List<String> members = of.members().stream().filter(m -> !out.contains(m)).toList();
+    return new Family(
+        of.id(), text.isEmpty() ? of.name() : text, members, of.pattern(), of.extras());
+  }
+
+  /**
+   * What is to be made.
+   *
+   * @param steps true when two values are a fine and a coarse step
+   */
+  List<Series.Wish> wishes(boolean steps) {
+    wrong.setText("");
+    List<Series.Wish> all = new ArrayList<>();
+    Parameter p = parameter.getValue();
+    if (!together && routine.isPresent() && p != null) {
+      List<Value> wanted = new ArrayList<>(p.kind() instanceof Kind.Choice ? ticked : read(p));
+      Map<String, Value> others = new LinkedHashMap<>(rest);
+      others.remove(p.name());
+      if (steps && wanted.size() == 2) {
+        all.addAll(
+            Series.steps(routine.get(), others, p.name(), wanted.getFirst(), wanted.getLast()));
+      } else if (!steps) {
+        all.addAll(Series.wishes(routine.get(), others, p.name(), wanted));
+      } else {
+        wrong.setText(Ui.text("family.twosteps"));
+      }
+    } else if (!together && routine.isPresent()) {
+      all.add(new Series.Wish(routine.get().id(), Map.of(), routine.get().name()));
+    }
+    all.addAll(offered);
+    return List.copyOf(all);
+  }
+
+  /** The typed values, parted by semicolons or by commas with a space after them. */
+  private List<Value> read(Parameter p) {
+    List<Value> all = new ArrayList<>();
+    for (String part : typed.getText().split(";|,\\s")) {
+      if (!part.isBlank()) {
+        try {
+          all.add(p.kind().read(part.strip()));
+        } catch (ValueException fault) {
+          wrong.setText(Ui.text("family.badvalue", part.strip(), fault.getMessage()));
+        }
+      }
+    }
+    return all;
+  }
+}

@@ -1,0 +1,155 @@
+package foldtwice.desktop.bind;
+
+import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
+import foldtwice.binding.Pattern;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.family.Series;
+import foldtwice.library.Edit;
+import foldtwice.place.Place;
+import foldtwice.routine.Routine;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+
+/**
+ * A family in the place of the trifold: who belongs to it, how it is laid, and what comes of it,
+ * before anything is made.
+ */
+final class FamilyView extends HBox {
+
+  private final Session session;
+  private final Runnable onLeave;
+  private final FamilyMembers members;
+  private final FamilyPattern pattern;
+  private final FamilyOutcome outcome;
+  private Family family;
+  private Family laidOut;
+  private Place place;
+  private List<Series.Member> planned = List.of();
+  private long asked;
+  private boolean isKept;
+
+  /**
+   * A view of nothing.
+   *
+   * @param onLeave called when it is done with
+   */
+  FamilyView(Session session, Runnable onLeave) {
+    this.session = session;
+    this.onLeave = onLeave;
+    members = new FamilyMembers(session, this::plan);
+    pattern = new FamilyPattern(session, this::plan);
+    outcome = new FamilyOutcome(this::make, onLeave, this::takeApart);
+    getStyleClass().add("trifold");
+    setId("family");
+    getChildren().addAll(members, crease(), pattern, crease(), outcome);
+  }
+
+  private static Node crease() {
+    Region crease = new Region();
+    crease.getStyleClass().add("crease");
+    return crease;
+  }
+
+  /** Gives the keys to the family's name. */
+  void focusName() {
+    members.focusName();
+  }
+
+  /** Shows the family of some bindings; a new one where they are in none. */
+  void open(List<Binding> chosen) {
+    Snapshot now = session.now();
+    Binding first = chosen.getFirst();
+    Optional<Family> kept = now.library().familyOf(first.id());
+    isKept = kept.isPresent();
+    place = first.place();
+    family = kept.orElseGet(() -> begun(now, chosen));
+    Optional<Routine> routine = now.library().routineOf(first);
+    boolean together = isKept || chosen.size() > 1;
+    members.open(family, routine, first.arguments(), together);
+    pattern.open(family.pattern(), first.fitting().repeats());
+    outcome.open(isKept);
+    plan();
+  }
+
+  private static Family begun(Snapshot now, List<Binding> chosen) {
+    Binding first = chosen.getFirst();
+    String name = now.words().routineName(first);
+    Pattern laid =
+        first.triggers().stream()
+            .filter(t -> t instanceof Trigger.Keys k && !k.isSequence())
+            .findFirst()
+            .<Pattern>map(t -> new Pattern.Neighbours(((Trigger.Keys) t).strokes().getFirst()))
+            .orElse(new Pattern.Neighbours(FamilyPattern.ALT_1));
+    Family fresh = Series.begun(now.library(), name, laid);
+    return chosen.size() > 1 ? fresh.plus(chosen.stream().map(Binding::id).toList()) : fresh;
+  }
+
+  /** Works out what would come of it; shown when it is found. */
+  private void plan() {
+    Optional<Pattern> laid = pattern.pattern();
+    long mine = ++asked;
+    planned = List.of();
+    if (laid.isEmpty() || family == null) {
+      outcome.wait(Ui.text("family.nokey"));
+      return;
+    }
+    Family wanted = members.named(family.with(laid.get()));
+    List<Series.Wish> wishes = members.wishes(pattern.isSteps());
+    int repeats = pattern.repeats();
+    Snapshot now = session.now();
+    session.work(
+        () -> Series.plan(now.library(), now.keymap(), wanted, place, wishes),
+        found -> {
+          if (mine == asked) {
+            laidOut = wanted;
+            planned = found.stream().map(m -> m.repeating(repeats)).toList();
+            outcome.show(now, planned);
+          }
+        });
+  }
+
+  private void make() {
+    if (planned.isEmpty()) {
+      return;
+    }
+    session.make(
+        Series.make(laidOut, planned), Ui.text("said.family", laidOut.name(), planned.size()));
+    onLeave.run();
+  }
+
+  /** Leaves the members as they are, each by itself. */
+  private void takeApart() {
+    session.make(new Edit.RemoveFamily(family.id()), Ui.text("said.apart", family.name()));
+    onLeave.run();
+  }
+
+  /** Choices of what is held, in words. */
+  static Map<String, Modifiers> heldChoices() {
+    Map<String, Modifiers> all = new java.util.LinkedHashMap<>();
+    all.put(Ui.text("family.nothingheld"), Modifiers.NONE);
+    for (List<Modifier> held :
+        List.of(
+            List.of(Modifier.SHIFT),
+            List.of(Modifier.CTRL),
+            List.of(Modifier.ALT),
+            List.of(Modifier.CTRL, Modifier.SHIFT),
+            List.of(Modifier.ALT, Modifier.SHIFT),
+            List.of(Modifier.CTRL, Modifier.ALT))) {
+      List<String> words = new ArrayList<>();
+      held.forEach(m -> words.add(m.word()));
+      all.put(String.join("+", words), Modifiers.of(held.toArray(Modifier[]::new)));
+    }
+    return all;
+  }
+}

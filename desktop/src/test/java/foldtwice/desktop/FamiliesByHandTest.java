@@ -1,0 +1,99 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.binding.Family;
+import foldtwice.library.Library;
+import java.nio.file.Path;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A series is bound in one go, moved, extended and taken apart. */
+class FamiliesByHandTest {
+
+  @TempDir Path folder;
+
+  private static Library library(Hands hands) {
+    return hands.session.now().library();
+  }
+
+  @Test
+  void aSeriesIsBoundInOneGoAndMovedAsOne() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("letter case small");
+      hands.space("#family-open");
+      hands.paste("#family-name", "Cases");
+      hands.paste("#family-first", "Ctrl+Alt+F5");
+      hands.waitForText("#family-rows", "F7");
+      assertThat(hands.text("#family-rows")).contains("Small letters");
+      assertThat(hands.text("#family-says")).contains("3 with a trigger, 0 without");
+      assertThat(hands.text("#family-rows")).contains("F5", "F6", "F7");
+      hands.space("#family-make");
+      Family made = library(hands).families().get("letter-case");
+      assertThat(made.name()).isEqualTo("Cases");
+      assertThat(made.members()).hasSize(3);
+      assertThat(hands.text("#register")).contains("2 of 3", "Letters");
+
+      hands.space("#family-open");
+      hands.paste("#family-first", "Ctrl+Shift+F7");
+      hands.waitForText("#family-rows", "F9");
+      hands.space("#family-make");
+      assertThat(library(hands).bindings().get(made.members().getLast()).triggers().toString())
+          .contains("F9");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(library(hands).families()).doesNotContainKey("letter-case");
+      assertThat(library(hands).bindings()).hasSize(266);
+    }
+  }
+
+  @Test
+  void stepsAreBoundAsPairsThatRepeat() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("sharpness");
+      hands.space("#family-open");
+      hands.space("#family-steps");
+      hands.paste("#family-values", "2%; 10%");
+      hands.paste("#family-first", "Ctrl+Alt+F5");
+      hands.paste("#family-second", "Ctrl+Alt+F6");
+      hands.space("#family-held");
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.ENTER);
+      hands.space("#family-repeat");
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.ENTER);
+      hands.waitForText("#family-says", "4 with a trigger");
+      hands.space("#family-make");
+      Family made = library(hands).families().values().stream().reduce((a, b) -> b).orElseThrow();
+      assertThat(made.members())
+          .hasSize(4)
+          .allSatisfy(
+              m -> assertThat(library(hands).bindings().get(m).fitting().repeats()).isEqualTo(5));
+    }
+  }
+
+  @Test
+  void aFamilyIsExtendedByWhatGoesWithItAndTakenApart() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("flag moss shift");
+      hands.space("#family-open");
+      assertThat(hands.text("#family")).contains("Members: 5", "Flag colours");
+      hands.space("#family-member-b62");
+      hands.waitForText("#family-says", "4 with a trigger");
+      hands.space("#family-make");
+      hands.space("#family-open");
+      assertThat(hands.text("#family")).contains("Would go with it", "Clear");
+      hands.space("#family-tick-Clear");
+      hands.waitForText("#family-says", "5 with a trigger");
+      hands.space("#family-make");
+      assertThat(library(hands).families().get("flag-colours").members())
+          .as("the binding that does it already")
+          .contains("b62");
+      hands.space("#family-open");
+      hands.space("#family-apart");
+      assertThat(library(hands).families()).doesNotContainKey("flag-colours");
+      assertThat(library(hands).bindings()).hasSize(266);
+    }
+  }
+}

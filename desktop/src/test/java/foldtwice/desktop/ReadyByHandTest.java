@@ -1,0 +1,97 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.binding.Readiness;
+import java.nio.file.Path;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What is changed works only when what its way in asks for has happened. */
+class ReadyByHandTest {
+
+  @TempDir Path folder;
+
+  private static Readiness stage(Hands hands, String binding) {
+    var now = hands.session.now();
+    return now.outlook(now.library().bindings().get(binding)).stage();
+  }
+
+  @Test
+  void aNumberedActionIsWrittenAndWaitsForARestart() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("set place digit1");
+      assertThat(stage(hands, "b161")).isEqualTo(Readiness.WORKING);
+      hands.click("#press-keys");
+      hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.F6);
+      hands.waitForText("#readiness", "placed");
+      assertThat(hands.text("#waits")).contains("the program\u2019s file", "a restart");
+
+      hands.click("#tab-try");
+      hands.click("#try-trackway");
+      hands.click("#window-trackway #standin-foot");
+      hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.F6);
+      hands.waitForText("#try-why", "would take it, and waits for the program\u2019s file");
+      hands.press(KeyCode.CONTROL, KeyCode.DIGIT1);
+      hands.waitForText("#try-presses", "Set place");
+
+      hands.click("#tab-bind");
+      hands.space("#meet-file_copied");
+      hands.waitForText("#readiness", "waiting: a restart");
+      hands.click("#tab-try");
+      hands.click("#window-trackway #standin-restart");
+      hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.F6);
+      hands.waitUntil("it is proven", () -> stage(hands, "b161") == Readiness.PROVEN);
+
+      hands.press(KeyCode.F12);
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.DOWN);
+      assertThat(hands.text("#ways-pane"))
+          .contains("39 of 48 numbered places", "thin entry", "Set place: 1");
+    }
+  }
+
+  @Test
+  void aConsoleReadsItsFileWithANewWindow() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("Muniment overdue");
+      String id =
+          hands.session.now().library().bindings().values().stream()
+              .filter(b -> b.routine().contains("overdue"))
+              .findFirst()
+              .orElseThrow()
+              .id();
+      hands.click("#press-keys");
+      hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.F7);
+      hands.waitForText("#readiness", "placed");
+      hands.space("#meet-file_copied");
+      hands.waitForText("#readiness", "waiting: a new window");
+      hands.click("#tab-try");
+      hands.click("#try-muniment");
+      hands.click("#window-muniment #standin-new-window");
+      assertThat(stage(hands, id)).isEqualTo(Readiness.WORKING);
+    }
+  }
+
+  @Test
+  void theWayAroundARuleIsOffered() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("values next shift");
+      hands.click("#press-keys");
+      hands.press(KeyCode.F2);
+      hands.press(KeyCode.SHIFT); // more strokes may follow; the time limit ends it
+      hands.waitForText("#question", "Start script");
+      hands.space("#take-by-way");
+      hands.waitForText("#readiness", "placed");
+      assertThat(hands.text("#here")).doesNotContain("does not take");
+      hands.space("#meet-file_copied");
+      hands.space("#meet-restart");
+      hands.waitForText("#readiness", "working");
+      hands.space("#fire");
+      hands.waitForText("#readiness", "proven");
+    }
+  }
+}
