@@ -48,7 +48,7 @@ public final class Auditor {
     List<Conflict> found = new ArrayList<>();
     Stream.concat(
             library.bindings().values().stream().flatMap(b -> Keymap.claims(b).stream()),
-            library.menus().stream().flatMap(m -> Keymap.claims(m).stream()))
+            library.summoned().stream().flatMap(m -> Keymap.claims(m).stream()))
         .flatMap(c -> auditor.of(c).stream())
         .filter(c -> c.kind() != ConflictKind.DOUBLE_CLAIM || doubles.add(Set.copyOf(c.claims())))
         .forEach(found::add);

@@ -14,6 +14,7 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.surface.Device;
 import foldtwice.surface.RadialMenu;
+import foldtwice.surface.Summoned;
 import foldtwice.surface.Surface;
 import foldtwice.surface.Toolbar;
 import java.util.Collections;
@@ -84,6 +85,11 @@ public record Library(
   /** The radial menus among the surfaces. */
   public List<RadialMenu> menus() {
     return of(RadialMenu.class);
+  }
+
+  /** What comes to the pointer, among the surfaces. */
+  public List<Summoned> summoned() {
+    return of(Summoned.class);
   }
 
   private <T> List<T> of(Class<T> kind) {

@@ -6,7 +6,7 @@ import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
-import foldtwice.surface.RadialMenu;
+import foldtwice.surface.Summoned;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Signal;
@@ -62,7 +62,7 @@ public final class Keymap {
         claims(a, c).forEach(claim -> add(claims, claim, layout));
       }
     }
-    for (RadialMenu m : library.menus()) {
+    for (Summoned m : library.summoned()) {
       claims(m).forEach(claim -> add(claims, claim, layout));
     }
     for (Binding b : library.bindings().values()) {
@@ -86,8 +86,8 @@ public final class Keymap {
     return command.triggers().stream().map(t -> new Claim(owner, t, command.place())).toList();
   }
 
-  /** What a radial menu claims. */
-  public static List<Claim> claims(RadialMenu menu) {
+  /** What a radial menu or an offering claims. */
+  public static List<Claim> claims(Summoned menu) {
     Owner owner = new Owner.Menu(menu.id());
     return menu.opens().stream().map(t -> new Claim(owner, t, menu.place())).toList();
   }

@@ -6,7 +6,7 @@ public sealed interface Owner {
   /** A binding of the library. */
   record Yours(String binding) implements Owner {}
 
-  /** A radial menu of the library, which it opens. */
+  /** A radial menu or an offering of the library, which it opens. */
   record Menu(String menu) implements Owner {}
 
   /** A command an application brings along. */

@@ -60,7 +60,7 @@ public record Strikes(Library library, Keymap keymap) implements Around.Keys {
       case Owner.Native n -> new Around.Struck.Done(n.command(), front.fire(n.command()));
       case Owner.Menu(String menu) ->
           new Around.Struck.Done(
-              menu, new Reply.Refused("what does not wait for a hand", "a radial menu"));
+              menu, new Reply.Refused("what does not wait for a hand", "a list to choose from"));
       case Owner.Yours(String id) -> {
         Binding binding = library.bindings().get(id);
         Optional<Routine> routine = library.routineOf(binding);

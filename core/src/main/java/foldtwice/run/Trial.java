@@ -12,7 +12,7 @@ import foldtwice.resolve.Resolver;
 import foldtwice.routine.Routine;
 import foldtwice.surface.Device;
 import foldtwice.surface.Page;
-import foldtwice.surface.RadialMenu;
+import foldtwice.surface.Summoned;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Lift;
 import foldtwice.trigger.Modifiers;
@@ -62,8 +62,8 @@ public final class Trial {
     /** Several bindings claim it, so none fired. */
     record Undecided(List<Claim> claims) implements Effect {}
 
-    /** A radial menu opens around the pointer. */
-    record Opened(RadialMenu menu) implements Effect {}
+    /** A radial menu, or what fits here, comes to the pointer. */
+    record Opened(Summoned menu) implements Effect {}
 
     /** A device shows another page. */
     record Turned(Device device, Page page) implements Effect {}
@@ -284,7 +284,7 @@ public final class Trial {
       case Owner.Desktop(String what) -> new Effect.Kept(what);
       case Owner.Native n -> new Effect.Native(n, computer.front().fire(n.command()));
       case Owner.Menu(String id) ->
-          library.menus().stream()
+          library.summoned().stream()
               .filter(m -> m.id().equals(id))
               .findFirst()
               .<Effect>map(Effect.Opened::new)

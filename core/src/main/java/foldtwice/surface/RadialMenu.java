@@ -22,7 +22,7 @@ public record RadialMenu(
     List<Trigger> opens,
     Map<Direction, Face> faces,
     Extras extras)
-    implements Surface {
+    implements Summoned {
 
   public RadialMenu {
     opens = List.copyOf(opens);

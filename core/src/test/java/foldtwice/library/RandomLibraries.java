@@ -38,6 +38,7 @@ import foldtwice.routine.Whom;
 import foldtwice.routine.Yardstick;
 import foldtwice.surface.Device;
 import foldtwice.surface.Face;
+import foldtwice.surface.Offering;
 import foldtwice.surface.Page;
 import foldtwice.surface.RadialMenu;
 import foldtwice.surface.Surface;
@@ -111,7 +112,8 @@ public final class RandomLibraries {
             Map.of(),
             Map.of(),
             Extras.NONE);
-    for (Surface s : List.of(device(), toolbar(), menu(one(places.places())))) {
+    Offering offering = new Offering(id(), text(), one(places.places()), triggers(), extras());
+    for (Surface s : List.of(device(), toolbar(), menu(one(places.places())), offering)) {
       if (random.nextBoolean()) {
         surfaces.put(s.id(), s);
       }

@@ -92,7 +92,10 @@ class HouseTest {
       "resolve",
       "conflict",
       "suggest",
+      "family",
+      "ready",
       "run",
+      "fit",
       "script",
       "recording",
       "words"

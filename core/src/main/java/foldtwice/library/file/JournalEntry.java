@@ -60,7 +60,9 @@ sealed interface JournalEntry {
           out.put("at", at).set("putRoutine", RoutineJson.write(routine));
       case Edit.RemoveRoutine(String id) -> out.put("removeRoutine", id);
       case Edit.PutSurface(var surface, int at) ->
-          out.put("at", at).set("putSurface", SurfaceJson.write(surface));
+          out.put("at", at)
+              .put("list", SurfaceJson.list(surface))
+              .set("putSurface", SurfaceJson.write(surface));
       case Edit.RemoveSurface(String id) -> out.put("removeSurface", id);
       case Edit.PutApplication(var application, int at) ->
           out.put("at", at).set("putApplication", PlaceJson.write(application));
@@ -125,7 +127,8 @@ sealed interface JournalEntry {
     }
     if (in.has("putSurface")) {
       return new Edit.PutSurface(
-          SurfaceJson.read(in.at("putSurface"), PlaceJson.byId(library.places())), in.whole("at"));
+          SurfaceJson.read(in.at("putSurface"), in.text("list"), PlaceJson.byId(library.places())),
+          in.whole("at"));
     }
     if (in.has("putApplication")) {
       return new Edit.PutApplication(

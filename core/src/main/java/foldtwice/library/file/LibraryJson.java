@@ -41,6 +41,7 @@ public final class LibraryJson {
           "devices",
           "toolbars",
           "menus",
+          "offerings",
           "routines",
           "bindings",
           "families",

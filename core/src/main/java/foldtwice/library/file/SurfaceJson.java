@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.place.Place;
 import foldtwice.surface.Device;
 import foldtwice.surface.Face;
+import foldtwice.surface.Offering;
 import foldtwice.surface.Page;
 import foldtwice.surface.RadialMenu;
 import foldtwice.surface.Surface;
@@ -25,17 +26,19 @@ final class SurfaceJson {
   private static final Set<String> DEVICE = Set.of("id", "name", "keys", "dials", "pages");
   private static final Set<String> TOOLBAR =
       Set.of("id", "name", "application", "slots", "group", "faces");
+  private static final Set<String> OFFERING = Set.of("id", "name", "place", "opens");
   private static final Set<String> MENU = Set.of("id", "name", "place", "opens", "faces");
 
   private SurfaceJson() {}
 
-  /** The three lists of a library, as one; an id stands once among them all. */
+  /** The four lists of a library, as one; an id stands once among them all. */
   static LinkedHashMap<String, Surface> all(In in, Map<String, Place> places)
       throws FormatException {
     LinkedHashMap<String, Surface> all = new LinkedHashMap<>();
     add(in, all, in.byId("devices", SurfaceJson::device, Device::id));
     add(in, all, in.byId("toolbars", SurfaceJson::toolbar, Toolbar::id));
     add(in, all, in.byId("menus", m -> menu(m, places), RadialMenu::id));
+    add(in, all, in.byId("offerings", o -> offering(o, places), Offering::id));
     return all;
   }
 
@@ -43,17 +46,30 @@ final class SurfaceJson {
       throws FormatException {
     for (Surface s : more.values()) {
       if (all.put(s.id(), s) != null) {
-        throw in.fault("the id \"" + s.id() + "\" stands twice among devices, toolbars and menus");
+        throw in.fault(
+            "the id \"" + s.id() + "\" stands twice among devices, toolbars, menus and offerings");
       }
     }
   }
 
-  /** Reads one of any kind: a toolbar has slots, a radial menu has a place. */
-  static Surface read(In in, Map<String, Place> places) throws FormatException {
-    if (in.has("slots")) {
-      return toolbar(in);
-    }
-    return in.has("place") ? menu(in, places) : device(in);
+  /** Reads one that belongs into the list of this name. */
+  static Surface read(In in, String list, Map<String, Place> places) throws FormatException {
+    return switch (list) {
+      case "toolbars" -> toolbar(in);
+      case "menus" -> menu(in, places);
+      case "offerings" -> offering(in, places);
+      default -> device(in);
+    };
+  }
+
+  /** The list of a library it belongs into. */
+  static String list(Surface surface) {
+    return switch (surface) {
+      case Device d -> "devices";
+      case Toolbar t -> "toolbars";
+      case RadialMenu m -> "menus";
+      case Offering o -> "offerings";
+    };
   }
 
   /** Reads a device; keys that lie over one another are refused. */
@@ -191,16 +207,19 @@ final class SurfaceJson {
         in.rest(MENU));
   }
 
-  /** Writes the three lists of a library; those that are empty are left out. */
+  private static Offering offering(In in, Map<String, Place> places) throws FormatException {
+    return new Offering(
+        in.id("id"),
+        in.text("name"),
+        PlaceJson.place(in.at("place"), places),
+        in.list("opens", TriggerJson::read),
+        in.rest(OFFERING));
+  }
+
+  /** Writes the four lists of a library; those that are empty are left out. */
   static void write(Iterable<Surface> all, ObjectNode out) {
     for (Surface s : all) {
-      String list =
-          switch (s) {
-            case Device d -> "devices";
-            case Toolbar t -> "toolbars";
-            case RadialMenu m -> "menus";
-          };
-      out.withArray("/" + list).add(write(s));
+      out.withArray("/" + list(s)).add(write(s));
     }
   }
 
@@ -237,6 +256,11 @@ final class SurfaceJson {
           m.faces().forEach((choice, face) -> faces.set(choice.id(), write(face)));
         }
         yield Json.with(m.extras(), out);
+      }
+      case Offering o -> {
+        out.put("place", o.place().id());
+        out.set("opens", TriggerJson.writeAll(o.opens()));
+        yield Json.with(o.extras(), out);
       }
     };
   }

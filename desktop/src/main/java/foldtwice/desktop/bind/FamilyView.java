@@ -38,6 +38,10 @@ final class FamilyView extends HBox {
   private List<Series.Member> planned = List.of();
   private long asked;
   private boolean isKept;
+  private boolean isPlanning;
+
+  /** True when it shall be made as soon as it is worked out. */
+  private boolean isWanted;
 
   /**
    * A view of nothing.
@@ -72,6 +76,7 @@ final class FamilyView extends HBox {
     Binding first = chosen.getFirst();
     Optional<Family> kept = now.library().familyOf(first.id());
     isKept = kept.isPresent();
+    isWanted = false;
     place = first.place();
     family = kept.orElseGet(() -> begun(now, chosen));
     Optional<Routine> routine = now.library().routineOf(first);
@@ -100,6 +105,7 @@ final class FamilyView extends HBox {
     Optional<Pattern> laid = pattern.pattern();
     long mine = ++asked;
     planned = List.of();
+    isPlanning = false;
     if (laid.isEmpty() || family == null) {
       outcome.wait(Ui.text("family.nokey"));
       return;
@@ -108,18 +114,25 @@ final class FamilyView extends HBox {
     List<Series.Wish> wishes = members.wishes(pattern.isSteps());
     int repeats = pattern.repeats();
     Snapshot now = session.now();
+    isPlanning = true;
     session.work(
         () -> Series.plan(now.library(), now.keymap(), wanted, place, wishes),
         found -> {
           if (mine == asked) {
             laidOut = wanted;
             planned = found.stream().map(m -> m.repeating(repeats)).toList();
+            isPlanning = false;
             outcome.show(now, planned);
+            if (isWanted) {
+              make();
+            }
           }
         });
   }
 
+  /** Makes what is planned; while it is still being worked out, as soon as it is. */
   private void make() {
+    isWanted = isPlanning;
     if (planned.isEmpty()) {
       return;
     }

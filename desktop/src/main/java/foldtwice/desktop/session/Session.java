@@ -269,7 +269,7 @@ public final class Session implements AutoCloseable {
   /** The keymap after an edit: only the bindings that changed are compiled anew, or all. */
   private static Keymap changed(Snapshot before, Library next) {
     Station station = next.stations().getOrDefault(before.station().id(), before.station());
-    if (!next.menus().equals(before.library().menus())
+    if (!next.summoned().equals(before.library().summoned())
         || next.applications() != before.library().applications()
         || !station.equals(before.station())) {
       return Keymap.of(next, station);

@@ -21,6 +21,9 @@ import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import foldtwice.routine.Whom;
 import foldtwice.run.Act;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
@@ -31,7 +34,9 @@ import foldtwice.run.Trial.Effect;
 import foldtwice.script.Ecmascript;
 import foldtwice.standin.SimulatedComputer;
 import foldtwice.surface.Device;
+import foldtwice.surface.Offering;
 import foldtwice.surface.RadialMenu;
+import foldtwice.surface.Summoned;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Lift;
 import foldtwice.trigger.Motion;
@@ -64,6 +69,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -532,39 +538,100 @@ public final class TryView extends BorderPane {
   private void hand(Trial.Result result, Trigger trigger) {
     count++;
     heard(result, application);
-    result.effects().stream()
-        .filter(e -> e instanceof Effect.Opened)
-        .forEach(e -> open(((Effect.Opened) e).menu()));
+    summon(result);
     show(result, session.now().words().trigger(trigger), trigger);
   }
 
-  /** Opens a radial menu where the pointer is, or in the middle. */
-  private void open(RadialMenu menu) {
+  /** Opens what a press summoned. */
+  private void summon(Trial.Result result) {
+    for (Effect e : result.effects()) {
+      if (e instanceof Effect.Opened(Summoned what)) {
+        open(what);
+      }
+    }
+  }
+
+  /** Opens what was summoned where the pointer is, or in the middle. */
+  private void open(Summoned what) {
     double width = front.getWidth();
     double height = front.getHeight();
     javafx.geometry.Point2D at =
         pointer == null
             ? new javafx.geometry.Point2D(width / 2, height / 2)
             : front.sceneToLocal(pointer);
-    RadialPane[] pane = new RadialPane[1];
+    Pane[] pane = new Pane[1];
     Runnable close =
         () -> {
           focusWindow(); // before what has the keys is gone
           front.getChildren().remove(pane[0]);
         };
-    pane[0] =
-        new RadialPane(
-            menu,
-            Math.clamp(at.getX(), 232, Math.max(232, width - 232)),
-            Math.clamp(at.getY(), 130, Math.max(130, height - 130)),
-            new Faces(session.now(), program().place()),
-            choice -> {
-              close.run();
-              motion(choice);
-            },
-            close);
-    front.getChildren().add(pane[0]);
-    Platform.runLater(pane[0]::requestFocus);
+    switch (what) {
+      case RadialMenu menu -> {
+        pane[0] =
+            new RadialPane(
+                menu,
+                Math.clamp(at.getX(), 232, Math.max(232, width - 232)),
+                Math.clamp(at.getY(), 130, Math.max(130, height - 130)),
+                new Faces(session.now(), program().place()),
+                choice -> {
+                  close.run();
+                  motion(choice);
+                },
+                close);
+        front.getChildren().add(pane[0]);
+        Platform.runLater(pane[0]::requestFocus);
+      }
+      case Offering offering -> {
+        OfferingPane list = new OfferingPane(session, offering.name(), program(), offered(close));
+        pane[0] = list;
+        StackPane.setAlignment(list, Pos.TOP_LEFT);
+        list.setTranslateX(Math.clamp(at.getX(), 8, Math.max(8, width - OfferingPane.WIDTH - 8)));
+        list.setTranslateY(Math.clamp(at.getY(), 8, Math.max(8, height - OfferingPane.HEIGHT - 8)));
+        front.getChildren().add(list);
+        Platform.runLater(list::focusFilter);
+      }
+    }
+  }
+
+  /** What the list of what fits can do to the program in front. */
+  private OfferingPane.Listener offered(Runnable close) {
+    return new OfferingPane.Listener() {
+      @Override
+      public void run(Routine routine, Map<String, Value> arguments) {
+        close.run();
+        fits(routine, arguments);
+      }
+
+      @Override
+      public void set(Routine routine) {
+        fits(routine, Map.of());
+      }
+
+      @Override
+      public void select(Whom.Group group) {
+        program().select(group, false);
+        windows.get(application).refresh();
+        follow();
+      }
+
+      @Override
+      public void leave() {
+        close.run();
+      }
+    };
+  }
+
+  /** Runs what was chosen from the list of what fits, as if a key had set it off. */
+  private void fits(Routine routine, Map<String, Value> arguments) {
+    last = () -> fits(routine, arguments);
+    count++;
+    Run run = Run.of(routine, arguments, trial().around());
+    drive(run);
+    Binding as = Binding.fresh("", routine.id(), program().place(), List.of(), arguments);
+    Trial.Result result =
+        new Trial.Result(Optional.empty(), List.of(new Effect.Ran(as, routine, run)));
+    heard(result, application);
+    show(result, routine.name(), Optional.empty());
   }
 
   /** A program was started anew: what is bound to that runs. */
@@ -603,6 +670,7 @@ public final class TryView extends BorderPane {
     heard(result, in);
     keyboard.flash(press);
     show(result);
+    summon(result);
     if (trial != null && trial.repeatsNext().isPresent()) {
       repeating.playFromStart();
     }
@@ -623,6 +691,10 @@ public final class TryView extends BorderPane {
   }
 
   private void show(Trial.Result result, String notation, Trigger trigger) {
+    show(result, notation, Optional.of(trigger));
+  }
+
+  private void show(Trial.Result result, String notation, Optional<Trigger> trigger) {
     Words words = session.now().words();
     pressed.setText(notation);
     shown = result;
@@ -632,7 +704,9 @@ public final class TryView extends BorderPane {
       if (effect instanceof Effect.Ran ran) {
         undoIn = ran.routine().application();
         session.say(
-            Ui.text("said.fired", notation, name(application), words.binding(ran.binding())));
+            trigger.isPresent()
+                ? Ui.text("said.fired", notation, name(application), words.binding(ran.binding()))
+                : Ui.text("said.ran", notation, name(application)));
       } else if (effect instanceof Effect.Native(var owner, var reply)) {
         session.say(Ui.text("said.firednative", notation, name(application), words.owner(owner)));
       }
@@ -703,10 +777,11 @@ public final class TryView extends BorderPane {
     };
   }
 
-  private void list(Trigger from, Effect effect, Words words) {
+  private void list(Optional<Trigger> from, Effect effect, Words words) {
     String what =
         switch (effect) {
-          case Effect.Ran ran -> words.binding(ran.binding());
+          case Effect.Ran ran ->
+              from.isPresent() ? words.binding(ran.binding()) : ran.routine().name();
           case Effect.Lacking(var binding, String lacks) -> Ui.text("try.lacking", lacks);
           case Effect.Native(var owner, var reply) -> words.owner(owner);
           case Effect.Kept(String by) -> by;
@@ -731,7 +806,9 @@ public final class TryView extends BorderPane {
     middle.setMaxWidth(Double.MAX_VALUE);
     Label outcome = Parts.label(how, "soft", "mono");
     outcome.setMinWidth(USE_PREF_SIZE);
-    HBox row = new HBox(8, KeyCaps.of(from, words), middle, outcome);
+    HBox row = new HBox(8);
+    from.ifPresent(t -> row.getChildren().add(KeyCaps.of(t, words)));
+    row.getChildren().addAll(middle, outcome);
     row.setAlignment(Pos.CENTER_LEFT);
     row.getStyleClass().add("why-row");
     presses.getChildren().addFirst(row);
