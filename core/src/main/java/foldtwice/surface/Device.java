@@ -18,8 +18,8 @@ public record Device(
    * A key.
    *
    * @param label what is printed on it
-   * @param usage its USB HID usage, page and usage in hexadecimal such as {@code 07/68}; empty when
-   *     not known
+   * @param usage its USB HID usage, page and usage in hexadecimal such as {@code 07/68}, or for a
+   *     MIDI device its {@code note 36} or {@code control 64}; empty when not known
    * @param before what it did before anything was bound to it; empty for nothing
    */
   public record Cap(
@@ -45,8 +45,17 @@ public record Device(
    * A dial.
    *
    * @param push true when it can be pushed
+   * @param usage for a MIDI device its {@code control 20}; empty when not known
+   * @param pushUsage for a MIDI device what its push is, such as {@code note 40}
    */
-  public record Knob(String id, String label, double x, double y, boolean push) {}
+  public record Knob(
+      String id, String label, double x, double y, boolean push, String usage, String pushUsage) {
+
+    /** One that is no part of a MIDI device. */
+    public Knob(String id, String label, double x, double y, boolean push) {
+      this(id, label, x, y, push, "", "");
+    }
+  }
 
   public Device {
     keys = List.copyOf(keys);

@@ -5,7 +5,8 @@ package foldtwice.surface;
  *
  * @param label empty for what the binding on it does
  * @param colour one of a routine's card; empty for none
- * @param icon the name of an icon; empty for none
+ * @param icon the name of an icon, or a shape of one's own as {@link IconShape} writes it; empty
+ *     for none
  */
 public record Face(String label, String colour, String icon) {
 
@@ -14,5 +15,13 @@ public record Face(String label, String colour, String icon) {
 
   public Face labelled(String other) {
     return new Face(other, colour, icon);
+  }
+
+  public Face coloured(String other) {
+    return new Face(label, other, icon);
+  }
+
+  public Face with(String otherIcon) {
+    return new Face(label, colour, otherIcon);
   }
 }

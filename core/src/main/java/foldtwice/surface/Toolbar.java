@@ -32,6 +32,24 @@ public record Toolbar(
     faces = Collections.unmodifiableMap(new TreeMap<>(faces));
   }
 
+  /** The same toolbar, a button showing this. */
+  public Toolbar showing(int slot, Face face) {
+    Map<Integer, Face> more = new TreeMap<>(faces);
+    if (face.equals(Face.PLAIN)) {
+      more.remove(slot);
+    } else {
+      more.put(slot, face);
+    }
+    return new Toolbar(id, name, application, slots, group, more, extras);
+  }
+
+  /** The same toolbar under another name, with other room; faces beyond it are dropped. */
+  public Toolbar laid(String otherName, int otherSlots, int otherGroup) {
+    Map<Integer, Face> kept = new TreeMap<>(faces);
+    kept.keySet().removeIf(s -> s > otherSlots);
+    return new Toolbar(id, otherName, application, otherSlots, otherGroup, kept, extras);
+  }
+
   public Face face(int slot) {
     return faces.getOrDefault(slot, Face.PLAIN);
   }

@@ -45,6 +45,7 @@ final class Hands implements AutoCloseable {
   private final Scene scene;
   private final Robot robot;
   final Session session;
+  private final Frame frame;
 
   /** What the person chooses when asked for files. */
   private final Chosen chosen;
@@ -68,7 +69,8 @@ final class Hands implements AutoCloseable {
     chosen.next = List.of(files);
   }
 
-  private Hands(Stage stage, Session session, Robot robot, Chosen chosen) {
+  private Hands(Stage stage, Session session, Robot robot, Chosen chosen, Frame frame) {
+    this.frame = frame;
     this.chosen = chosen;
     this.stage = stage;
     this.scene = stage.getScene();
@@ -105,12 +107,13 @@ final class Hands implements AutoCloseable {
               Theme.install();
               Session session = new Session(store, chosen);
               Stage stage = new Stage();
-              stage.setScene(new Frame(session, new Theme()).scene(1280, 800));
+              Frame frame = new Frame(session, new Theme());
+              stage.setScene(frame.scene(1280, 800));
               stage.setX(0);
               stage.setY(0);
               stage.show();
               stage.requestFocus();
-              return new Hands(stage, session, new Robot(), chosen);
+              return new Hands(stage, session, new Robot(), chosen, frame);
             });
     hands.settle();
     return hands;
@@ -213,6 +216,12 @@ final class Hands implements AutoCloseable {
     type(words);
     press(KeyCode.ENTER);
     press(KeyCode.HOME);
+  }
+
+  /** What takes the messages of a MIDI device, once it is listened to. */
+  javax.sound.midi.Receiver midi(String device) {
+    waitUntil("it is listened to", () -> frame.showTry().midi(device).isPresent());
+    return ask(() -> frame.showTry().midi(device)).orElseThrow();
   }
 
   /** Gives a button the keys and presses it with the space bar. */

@@ -23,6 +23,7 @@ import java.util.TreeMap;
 /** Devices, toolbars and radial menus. */
 final class SurfaceJson {
 
+  private static final String MIDI = "(note|control) (\\d{1,2}|1[01]\\d|12[0-7])";
   private static final Set<String> DEVICE = Set.of("id", "name", "keys", "dials", "pages");
   private static final Set<String> TOOLBAR =
       Set.of("id", "name", "application", "slots", "group", "faces");
@@ -86,7 +87,9 @@ final class SurfaceJson {
                             d.text("label", ""),
                             d.number("x", 0),
                             d.number("y", 0),
-                            d.flag("push")),
+                            d.flag("push"),
+                            midi(d, "usage"),
+                            midi(d, "pushUsage")),
                     Device.Knob::id)
                 .values());
     List<Page> pages = new ArrayList<>(in.byId("pages", SurfaceJson::page, Page::id).values());
@@ -131,9 +134,13 @@ final class SurfaceJson {
 
   private static Device.Cap cap(In in) throws FormatException {
     String usage = in.text("usage", "");
-    if (!usage.isEmpty() && !usage.matches("[0-9A-F]{2,4}/[0-9A-F]{2,4}")) {
+    if (!usage.isEmpty() && !usage.matches("[0-9A-F]{2,4}/[0-9A-F]{2,4}|" + MIDI)) {
       throw in.at("usage")
-          .fault("expected a USB HID usage page and usage such as 07/68, found \"" + usage + "\"");
+          .fault(
+              "expected a USB HID usage page and usage such as 07/68, or for MIDI note or control"
+                  + " and a number up to 127, found \""
+                  + usage
+                  + "\"");
     }
     double width = in.number("width", 1);
     double height = in.number("height", 1);
@@ -149,6 +156,16 @@ final class SurfaceJson {
         height,
         usage,
         in.text("before", ""));
+  }
+
+  /** What a dial is over MIDI, if anything. */
+  private static String midi(In in, String field) throws FormatException {
+    String usage = in.text(field, "");
+    if (!usage.isEmpty() && !usage.matches(MIDI)) {
+      throw in.at(field)
+          .fault("expected note or control and a number up to 127, found \"" + usage + "\"");
+    }
+    return usage;
   }
 
   private static Page page(In in) throws FormatException {
@@ -288,6 +305,8 @@ final class SurfaceJson {
     if (d.push()) {
       out.put("push", true);
     }
+    text("usage", d.usage(), out);
+    text("pushUsage", d.pushUsage(), out);
   }
 
   private static ObjectNode write(Page page) {

@@ -8,7 +8,7 @@ import foldtwice.binding.Proof;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.RandomLibraries;
-import foldtwice.surface.RadialMenu;
+import foldtwice.surface.Summoned;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -62,7 +62,7 @@ class JournalPropertyTest {
       case 6 ->
           store.make(
               other(random).surfaces().values().stream()
-                  .filter(s -> !(s instanceof RadialMenu))
+                  .filter(s -> !(s instanceof Summoned))
                   .<Edit>map(Edit.PutSurface::new)
                   .findFirst()
                   .orElse(new Edit.RemoveSurface("none")));

@@ -37,7 +37,13 @@ public final class DeviceView extends Pane {
    * @param text on it
    * @param says in full, for the tooltip
    */
-  public record Shown(String text, String says, Part part) {}
+  public record Shown(String text, String says, Part part, String icon) {
+
+    /** Without an icon. */
+    public Shown(String text, String says, Part part) {
+      this(text, says, part, "");
+    }
+  }
 
   /** What a key is for, in the place in view. */
   public enum Part {
@@ -114,6 +120,7 @@ public final class DeviceView extends Pane {
     Button key = new Button(shown.text());
     key.setId("pad-" + cap.id());
     key.getStyleClass().setAll("key", "pad-key");
+    Icons.of(shown.icon(), 13).ifPresent(key::setGraphic);
     key.setWrapText(true);
     key.setAccessibleText(shown.says());
     key.setTooltip(new Tooltip(shown.says()));

@@ -49,17 +49,18 @@ public record Faces(Snapshot now, Place place) {
       return new DeviceView.Shown("", dial(device, page, id), Part.FREE);
     }
     String label = page.face(id).label();
+    String icon = page.face(id).icon();
     String printed = device.key(id).map(Device.Cap::label).orElse("");
     Optional<Page.Sends> sends = page.sends(id);
     if (sends.isPresent()) {
       return switch (sends.get()) {
         case Page.Sends.Chord(Trigger.Keys keys) -> {
           String says = Ui.text("device.sends", Notation.write(keys));
-          yield new DeviceView.Shown(label.isEmpty() ? says : label, says, Part.SENDS);
+          yield new DeviceView.Shown(label.isEmpty() ? says : label, says, Part.SENDS, icon);
         }
         case Page.Sends.Turn(String to) -> {
           String says = Ui.text("device.turns", device.page(to).map(Page::name).orElse(to));
-          yield new DeviceView.Shown(label.isEmpty() ? says : label, says, Part.TURNS);
+          yield new DeviceView.Shown(label.isEmpty() ? says : label, says, Part.TURNS, icon);
         }
       };
     }
@@ -73,7 +74,7 @@ public record Faces(Snapshot now, Place place) {
             : tap.orElse(otherwise);
     String text = !label.isEmpty() ? label : printed.isEmpty() ? tap.orElse("") : printed;
     boolean yours = tap.isPresent() || hold.isPresent();
-    return new DeviceView.Shown(text, says, yours ? Part.YOURS : Part.FREE);
+    return new DeviceView.Shown(text, says, yours ? Part.YOURS : Part.FREE, icon);
   }
 
   /** What a dial does here. */

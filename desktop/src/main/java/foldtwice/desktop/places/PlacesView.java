@@ -4,8 +4,18 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.library.Ids;
+import foldtwice.library.file.DeviceFile;
+import foldtwice.library.file.FormatException;
 import foldtwice.place.Application;
 import foldtwice.place.Station;
+import foldtwice.surface.Device;
+import foldtwice.surface.Surface;
+import foldtwice.surface.Toolbar;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
@@ -24,12 +34,18 @@ public final class PlacesView extends BorderPane {
     record Of(Application application) implements Entry {}
 
     record At(Station station) implements Entry {}
+
+    record On(Surface surface) implements Entry {}
   }
 
   private final Session session;
   private final ListView<Entry> list = new ListView<>();
   private final ApplicationPane application;
   private final StationPane station;
+  private final DevicePane device;
+  private final ToolbarPane toolbar;
+  private final ScrollPane deviceScroll;
+  private final ScrollPane toolbarScroll;
   private final ImportPane importing;
   private final ScrollPane stationScroll;
   private final ScrollPane importScroll;
@@ -42,6 +58,10 @@ public final class PlacesView extends BorderPane {
     application = new ApplicationPane(session);
     station = new StationPane(session);
     importing = new ImportPane(session, this::choose, this::showChosen);
+    device = new DevicePane(session);
+    toolbar = new ToolbarPane(session);
+    deviceScroll = scrolled(device);
+    toolbarScroll = scrolled(toolbar);
     stationScroll = scrolled(station);
     importScroll = scrolled(importing);
     list.setId("places");
@@ -58,7 +78,11 @@ public final class PlacesView extends BorderPane {
             });
     VBox.setVgrow(list, Priority.ALWAYS);
     VBox left =
-        new VBox(8, list, Parts.button("add-application", Ui.text("places.add"), this::importList));
+        new VBox(
+            8,
+            list,
+            Parts.button("add-application", Ui.text("places.add"), this::importList),
+            Parts.button("add-device", Ui.text("places.adddevice"), this::importDevice));
     left.getStyleClass().add("routine-list");
     left.setPrefWidth(236);
     setLeft(left);
@@ -72,6 +96,7 @@ public final class PlacesView extends BorderPane {
       case Entry.Heading h -> "";
       case Entry.Of(Application a) -> "a " + a.id();
       case Entry.At(Station s) -> "s " + s.id();
+      case Entry.On(Surface s) -> "d " + s.id();
     };
   }
 
@@ -81,6 +106,9 @@ public final class PlacesView extends BorderPane {
     now.library().applications().values().forEach(a -> list.getItems().add(new Entry.Of(a)));
     list.getItems().add(new Entry.Heading(Ui.text("places.stations")));
     now.library().stations().values().forEach(s -> list.getItems().add(new Entry.At(s)));
+    list.getItems().add(new Entry.Heading(Ui.text("places.surfaces")));
+    now.library().devices().forEach(d -> list.getItems().add(new Entry.On(d)));
+    now.library().toolbars().forEach(t -> list.getItems().add(new Entry.On(t)));
     list.getItems().stream()
         .filter(e -> id(e).equals(chosen))
         .findFirst()
@@ -103,6 +131,12 @@ public final class PlacesView extends BorderPane {
     application.chooseCommand(id);
   }
 
+  /** Goes to a device or a toolbar. */
+  public void chooseSurface(String id) {
+    chosen = "d " + id;
+    show(session.now());
+  }
+
   /** Goes to a station. */
   public void chooseStation(String id) {
     chosen = "s " + id;
@@ -115,9 +149,31 @@ public final class PlacesView extends BorderPane {
     if (chosen.startsWith("a ") && now.library().applications().containsKey(id)) {
       application.show(now, now.library().applications().get(id));
       show(application);
-    } else if (now.library().stations().containsKey(id)) {
+    } else if (chosen.startsWith("d ") && now.library().surfaces().get(id) instanceof Device d) {
+      device.show(now, d);
+      show(deviceScroll);
+    } else if (chosen.startsWith("d ") && now.library().surfaces().get(id) instanceof Toolbar t) {
+      toolbar.show(now, t);
+      show(toolbarScroll);
+    } else if (chosen.startsWith("s ") && now.library().stations().containsKey(id)) {
       station.show(now, now.library().stations().get(id));
       show(stationScroll);
+    }
+  }
+
+  /** Takes in the description of a device. */
+  private void importDevice() {
+    for (Path file : session.files().files(getScene().getWindow(), Ui.text("places.adddevice"))) {
+      try {
+        Device read = DeviceFile.read(Files.readAllBytes(file));
+        String id = Ids.free(read.id(), session.now().library().surfaces()::containsKey);
+        Device fresh =
+            new Device(id, read.name(), read.keys(), read.dials(), read.pages(), read.extras());
+        chosen = "d " + id;
+        session.make(new Edit.PutSurface(fresh), Ui.text("said.newsurface", fresh.name()));
+      } catch (FormatException | IOException refused) {
+        session.say(Ui.text("places.baddevice", file.getFileName(), refused.getMessage()));
+      }
     }
   }
 
@@ -137,6 +193,7 @@ public final class PlacesView extends BorderPane {
   private static ScrollPane scrolled(Region content) {
     ScrollPane scroll = new ScrollPane(content);
     scroll.setFitToWidth(true);
+    scroll.setFitToHeight(true);
     scroll.setFocusTraversable(false);
     scroll.getStyleClass().add("collect-middle-scroll");
     return scroll;
@@ -169,6 +226,7 @@ public final class PlacesView extends BorderPane {
                         a.name(),
                         a.commands().size());
                 case Entry.At(Station s) -> s.name();
+                case Entry.On(Surface s) -> s.name();
               });
       boolean heading = entry instanceof Entry.Heading;
       setDisable(heading);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.Faces;
+import foldtwice.desktop.parts.Icons;
 import foldtwice.desktop.session.Ui;
 import foldtwice.surface.Toolbar;
 import foldtwice.trigger.Trigger;
@@ -55,6 +56,10 @@ final class ToolbarRow extends FlowPane {
       Trigger trigger = new Trigger.Button(toolbar.id(), slot);
       Optional<String> does = faces.does(trigger);
       Button button = new Button(label.isEmpty() ? does.orElse("") : label);
+      Icons.of(toolbar.face(slot).icon(), 15).ifPresent(button::setGraphic);
+      if (!toolbar.face(slot).colour().isEmpty()) {
+        button.getStyleClass().add("mark-" + toolbar.face(slot).colour());
+      }
       button.setId("toolbar-" + slot);
       button.getStyleClass().add("toolbar-button");
       button.setDisable(does.isEmpty());

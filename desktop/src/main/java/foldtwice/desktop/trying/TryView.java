@@ -87,6 +87,7 @@ public final class TryView extends BorderPane {
   private final Label context = Parts.label("", "strong");
   private final KeyboardView keyboard;
   private final DevicesPane devices;
+  private final MidiInputs midi;
   private final ToolbarRow toolbar;
   private final Map<KeyCode, Press> down = new EnumMap<>(KeyCode.class);
   private final VBox why = new VBox();
@@ -137,21 +138,20 @@ public final class TryView extends BorderPane {
     recording =
         new RecordPanel(session.recorder(), id -> id.ifPresentOrElse(onKept, this::focusWindow));
     this.keyboard = new KeyboardView(this::press);
-    this.devices =
-        new DevicesPane(
-            keyboard,
-            d -> trial().page(d),
-            new DevicesPane.Listener() {
-              @Override
-              public void key(Device device, String key, Trigger.Way way) {
-                TryView.this.key(device, key, way);
-              }
+    DevicesPane.Listener hands =
+        new DevicesPane.Listener() {
+          @Override
+          public void key(Device device, String key, Trigger.Way way) {
+            TryView.this.key(device, key, way);
+          }
 
-              @Override
-              public void dial(Device device, String dial, Trigger.Turn turn) {
-                TryView.this.dial(device, dial, turn);
-              }
-            });
+          @Override
+          public void dial(Device device, String dial, Trigger.Turn turn) {
+            TryView.this.dial(device, dial, turn);
+          }
+        };
+    this.devices = new DevicesPane(keyboard, d -> trial().page(d), hands);
+    this.midi = new MidiInputs(session, hands);
     this.toolbar = new ToolbarRow(this::motion);
     bar.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(bar, Priority.ALWAYS);
@@ -387,6 +387,7 @@ public final class TryView extends BorderPane {
     Snapshot now = session.now();
     context.setText(now.library().nameOf(program().place()).replaceFirst("^.* \u203a ", ""));
     devices.show(now, program().place());
+    midi.follow(now);
     toolbar.show(application, new Faces(now, program().place()));
     windows.forEach(
         (id, w) ->
@@ -528,6 +529,11 @@ public final class TryView extends BorderPane {
     hand(
         trial().dial(device, dial, turn, millis()),
         new Trigger.Dial(device.id(), trial().page(device).id(), dial, turn));
+  }
+
+  /** What takes the messages of a MIDI device of the station. */
+  public Optional<javax.sound.midi.Receiver> midi(String device) {
+    return midi.receiver(device);
   }
 
   /** Brings a device into view; the keyboard with an empty id. */

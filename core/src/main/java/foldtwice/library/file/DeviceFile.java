@@ -1,0 +1,27 @@
+package foldtwice.library.file;
+
+import foldtwice.surface.Device;
+
+/** The description of one device by itself, as it stands in a library's list of devices. */
+public final class DeviceFile {
+
+  private DeviceFile() {}
+
+  /**
+   * Reads a device.
+   *
+   * @throws FormatException when the document is broken or describes none; it says where
+   */
+  public static Device read(byte[] document) throws FormatException {
+    In in = In.root(Json.parse(document));
+    if (!in.has("keys") && !in.has("dials")) {
+      throw in.fault("this is JSON but no device: expected \"keys\" or \"dials\"");
+    }
+    return SurfaceJson.device(in);
+  }
+
+  /** The document, ending in a line feed. */
+  public static String write(Device device) {
+    return Json.print(SurfaceJson.write(device));
+  }
+}

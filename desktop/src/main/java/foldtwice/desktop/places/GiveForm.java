@@ -1,0 +1,142 @@
+package foldtwice.desktop.places;
+
+import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.place.Application;
+import foldtwice.place.Place;
+import foldtwice.routine.Routine;
+import foldtwice.trigger.Trigger;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** From a key or a button to what it shall do: what it does already, and a routine to give it. */
+final class GiveForm extends VBox {
+
+  private final Session session;
+  private final VBox does = new VBox(3);
+  private final ComboBox<Routine> routines = new ComboBox<>();
+  private final ComboBox<Place> places = new ComboBox<>();
+  private final Button give;
+  private Trigger trigger;
+
+  GiveForm(Session session) {
+    super(6);
+    this.session = session;
+    does.setId("give-does");
+    routines.setId("give-routine");
+    routines.setPrefWidth(230);
+    routines.setPromptText(Ui.text("give.routine"));
+    routines.setConverter(
+        converter(
+            r ->
+                Ui.text(
+                    "give.of",
+                    r.name(),
+                    session.now().library().nameOf(new Place.Whole(r.application())))));
+    places.setId("give-place");
+    places.setPrefWidth(190);
+    places.setConverter(converter(p -> session.now().library().nameOf(p)));
+    give = Parts.button("give", Ui.text("give.make"), this::make);
+    Parts.onChosen(routines, this::offerPlaces);
+    FlowPane row = new FlowPane(8, 6, routines, places, give);
+    row.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(does, row);
+  }
+
+  private static <T> StringConverter<T> converter(java.util.function.Function<T, String> says) {
+    return new StringConverter<>() {
+      @Override
+      public String toString(T value) {
+        return value == null ? "" : says.apply(value);
+      }
+
+      @Override
+      public T fromString(String text) {
+        throw new UnsupportedOperationException("nothing is typed here: " + text);
+      }
+    };
+  }
+
+  /**
+   * Shows what a trigger does, wherever it is bound.
+   *
+   * @param application the only one it can be bound in; empty for any
+   */
+  void show(Snapshot now, Trigger of, String application) {
+    boolean other = !of.equals(trigger);
+    trigger = of;
+    if (Parts.hasKeys(does)) {
+      routines.requestFocus(); // what had the keys is gone now
+    }
+    does.getChildren().clear();
+    for (Binding b : now.library().bindings().values()) {
+      if (b.triggers().contains(of)) {
+        HBox row =
+            new HBox(
+                8,
+                Parts.label(now.words().binding(b), "strong"),
+                Parts.label(now.words().place(b.place()), "soft"),
+                Parts.button(
+                    "give-away-" + b.id(), Ui.text("sets.away"), () -> takeAway(b), "link"));
+        row.setAlignment(Pos.CENTER_LEFT);
+        does.getChildren().add(row);
+      }
+    }
+    if (does.getChildren().isEmpty()) {
+      does.getChildren().add(Parts.label(Ui.text("give.nothing"), "soft"));
+    }
+    if (other) {
+      List<Routine> fitting =
+          now.library().routines().values().stream()
+              .filter(r -> application.isEmpty() || r.application().equals(application))
+              .toList();
+      routines.getItems().setAll(fitting);
+      routines.setValue(null);
+      places.getItems().clear();
+      give.setDisable(true);
+    }
+  }
+
+  private void offerPlaces() {
+    Routine routine = routines.getValue();
+    give.setDisable(routine == null);
+    if (routine != null) {
+      Optional<Application> of =
+          Optional.ofNullable(session.now().library().applications().get(routine.application()));
+      places.getItems().setAll(of.map(Application::places).orElse(List.of()));
+      places.getSelectionModel().selectFirst();
+    }
+  }
+
+  private void make() {
+    Routine routine = routines.getValue();
+    Place place = places.getValue();
+    if (routine == null || place == null) {
+      return;
+    }
+    Binding fresh =
+        Binding.fresh(session.freeBindingId(), routine.id(), place, List.of(trigger), Map.of());
+    session.make(
+        new Edit.PutBinding(fresh),
+        Ui.text("said.bound", routine.name(), session.now().words().trigger(trigger)));
+  }
+
+  private void takeAway(Binding b) {
+    List<Trigger> rest = b.triggers().stream().filter(t -> !t.equals(trigger)).toList();
+    session.make(
+        new Edit.PutBinding(b.withTriggers(rest)),
+        Ui.text("said.tookaway", session.now().words().trigger(trigger)));
+  }
+}
