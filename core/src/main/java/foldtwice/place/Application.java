@@ -5,6 +5,7 @@ import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * A program the team works in.
@@ -48,6 +49,31 @@ public record Application(
 
   public Application withContexts(List<Context> others) {
     return new Application(id, name, version, others, commands, rules, ways, extras);
+  }
+
+  /**
+   * The same application with a context changed, or taken away with all that lies in it when
+   * nothing is given back.
+   */
+  public Application withContext(String id, Function<Context, Optional<Context>> change) {
+    return withContexts(changed(contexts, id, change));
+  }
+
+  private static List<Context> changed(
+      List<Context> among, String id, Function<Context, Optional<Context>> change) {
+    List<Context> next = new ArrayList<>();
+    for (Context c : among) {
+      if (c.id().equals(id)) {
+        change.apply(c).ifPresent(next::add);
+      } else {
+        next.add(c.with(changed(c.inner(), id, change)));
+      }
+    }
+    return next;
+  }
+
+  public Application withWays(List<WayIn> others) {
+    return new Application(id, name, version, contexts, commands, rules, others, extras);
   }
 
   public Application withRules(List<Rule> others) {

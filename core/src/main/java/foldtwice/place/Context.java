@@ -23,4 +23,14 @@ public record Context(
   public Context {
     inner = List.copyOf(inner);
   }
+
+  /** The same context with others inside it. */
+  public Context with(List<Context> others) {
+    return new Context(id, name, others, groupOnly, takesText, extras);
+  }
+
+  /** The same context under another name, alone or only a group, with text or without. */
+  public Context named(String other, boolean onlyGroup, boolean text) {
+    return new Context(id, other, inner, onlyGroup, text, extras);
+  }
 }

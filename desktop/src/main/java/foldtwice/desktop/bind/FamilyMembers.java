@@ -43,6 +43,9 @@ final class FamilyMembers extends Leaf {
   private final TextField typed = new TextField();
   private final Label wrong = Parts.wrapped("", "blocks");
   private final Set<Value> ticked = new LinkedHashSet<>();
+  private final ComboBox<Routine> further = new ComboBox<>();
+  private final VBox added = new VBox(3);
+  private final List<Series.Wish> routines = new ArrayList<>();
   private final Set<Series.Wish> offered = new LinkedHashSet<>();
   private final Set<String> out = new LinkedHashSet<>();
   private Family family;
@@ -82,7 +85,31 @@ final class FamilyMembers extends Leaf {
     there.setId("family-there");
     parameterRow = row("family.varies", parameter);
     parameterRow.managedProperty().bind(parameterRow.visibleProperty());
-    body(row("family.name", name), parameterRow, values, wrong, there);
+    further.setId("family-routine");
+    further.setMaxWidth(Double.MAX_VALUE);
+    further.setPromptText(Ui.text("family.further.hint"));
+    further.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Routine r) {
+            return r == null ? "" : r.name();
+          }
+
+          @Override
+          public Routine fromString(String text) {
+            return further.getValue();
+          }
+        });
+    Parts.onChosen(further, this::addRoutine);
+    added.setId("family-added");
+    body(
+        row("family.name", name),
+        parameterRow,
+        values,
+        wrong,
+        row("family.further", further),
+        added,
+        there);
   }
 
   private static HBox row(String label, javafx.scene.Node field) {
@@ -116,6 +143,16 @@ final class FamilyMembers extends Leaf {
     together = has;
     ticked.clear();
     offered.clear();
+    routines.clear();
+    added();
+    further
+        .getItems()
+        .setAll(
+            session.now().library().routines().values().stream()
+                .filter(r -> of.isEmpty() || r.application().equals(of.get().application()))
+                .sorted(java.util.Comparator.comparing(Routine::name))
+                .toList());
+    further.setValue(null);
     out.clear();
     typed.clear();
     wrong.setText("");
@@ -161,6 +198,45 @@ final class FamilyMembers extends Leaf {
           changed();
         });
     return box;
+  }
+
+  /** A further routine, after all others: the next one of a procedure. */
+  private void addRoutine() {
+    Routine routine = further.getValue();
+    if (filling || routine == null) {
+      return;
+    }
+    filling = true;
+    further.setValue(null);
+    filling = false;
+    routines.add(new Series.Wish(routine.id(), Map.of(), routine.name()));
+    added();
+    changed();
+  }
+
+  private void added() {
+    if (Parts.hasKeys(added)) {
+      further.requestFocus(); // what had the keys is gone now
+    }
+    added.getChildren().clear();
+    for (int i = 0; i < routines.size(); i++) {
+      int which = i;
+      HBox row =
+          new HBox(
+              8,
+              Parts.label(routines.get(i).name()),
+              Parts.button(
+                  "family-out-" + i,
+                  Ui.text("family.out"),
+                  () -> {
+                    routines.remove(which);
+                    added();
+                    changed();
+                  },
+                  "link"));
+      row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+      added.getChildren().add(row);
+    }
   }
 
   /** The members that are there, and what would go with them. */
@@ -233,6 +309,7 @@ final class FamilyMembers extends Leaf {
     } else if (!together && routine.isPresent()) {
       all.add(new Series.Wish(routine.get().id(), Map.of(), routine.get().name()));
     }
+    all.addAll(routines);
     all.addAll(offered);
     return List.copyOf(all);
   }

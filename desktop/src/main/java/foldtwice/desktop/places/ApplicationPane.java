@@ -11,10 +11,7 @@ import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.Resetting;
 import foldtwice.place.Application;
-import foldtwice.place.Context;
 import foldtwice.place.NativeCommand;
-import foldtwice.place.Place;
-import foldtwice.place.Rule;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.shape.Facts;
@@ -40,7 +37,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** An application: its contexts, its commands, what it accepts, and how things get in. */
@@ -52,11 +48,14 @@ final class ApplicationPane extends HBox {
   private final TextField filter = new TextField();
   private final Label count = Parts.label("", "soft");
   private final TableView<NativeCommand> commands = new TableView<>();
-  private final VBox contexts = new VBox(2);
+  private final ContextsPane contexts;
+  private final RulesPane rules;
   private final VBox facts = new VBox(5);
   private final CommandPane command;
   private final WaysPane ways;
   private final VBox resets = new VBox(4);
+  private final VBox stations = new VBox(2);
+  private final VBox offers = new VBox(2);
   private Application application;
   private Snapshot now;
   private String chosen = "";
@@ -66,6 +65,8 @@ final class ApplicationPane extends HBox {
     this.session = session;
     this.command = new CommandPane(session);
     this.ways = new WaysPane(session);
+    this.contexts = new ContextsPane(session, this::preview);
+    this.rules = new RulesPane(session);
     resets.setId("resets");
     setId("application-pane");
     name.setId("application-name");
@@ -115,6 +116,7 @@ final class ApplicationPane extends HBox {
     middle.getStyleClass().add("collect-middle");
     HBox.setHgrow(middle, Priority.ALWAYS);
     facts.setPadding(new Insets(10, 14, 10, 12));
+    layOut();
     ScrollPane right = new ScrollPane(facts);
     right.setFitToWidth(true);
     right.setPrefWidth(320);
@@ -248,26 +250,25 @@ final class ApplicationPane extends HBox {
     }
   }
 
-  private void facts() {
-    facts.getChildren().clear();
+  /** The headings and what stands under them, laid out once: what is in them follows. */
+  private void layOut() {
     heading("places.contexts");
-    contexts.getChildren().clear();
-    context(application.name(), new Place.Whole(application.id()), 0, "");
-    application.contexts().forEach(c -> context(c, 1));
     facts.getChildren().addAll(contexts, resets);
     heading("places.rules");
-    if (application.rules().isEmpty()) {
-      facts.getChildren().add(Parts.wrapped(Ui.text("places.norules"), "soft"));
-    }
-    for (Rule rule : application.rules()) {
-      facts
-          .getChildren()
-          .add(Parts.wrapped(now.words().rule(rule, new Place.Whole(application.id()))));
-    }
+    facts.getChildren().add(rules);
     heading("places.waysin");
-    ways.show(now, application);
     facts.getChildren().add(ways);
     heading("places.onstations");
+    facts.getChildren().add(stations);
+    heading("places.offers");
+    facts.getChildren().add(offers);
+  }
+
+  private void facts() {
+    contexts.show(now, application);
+    rules.show(now, application);
+    ways.show(now, application);
+    stations.getChildren().clear();
     for (Station s : now.library().stations().values()) {
       Optional<Station.Installed> installed =
           s.installed().stream().filter(i -> i.application().equals(application.id())).findFirst();
@@ -282,16 +283,16 @@ final class ApplicationPane extends HBox {
                   application.version().isEmpty()
                       ? Ui.text("places.anyversion")
                       : application.version());
-      facts.getChildren().add(fact(s.name(), says));
+      stations.getChildren().add(fact(s.name(), says));
     }
-    heading("places.offers");
-    Optional<Facts> offers = session.known().program(application.id());
-    if (offers.isEmpty()) {
-      facts.getChildren().add(Parts.wrapped(Ui.text("places.nostandin"), "soft"));
+    offers.getChildren().clear();
+    Optional<Facts> offered = session.known().program(application.id());
+    if (offered.isEmpty()) {
+      offers.getChildren().add(Parts.wrapped(Ui.text("places.nostandin"), "soft"));
       return;
     }
-    Facts f = offers.get();
-    facts
+    Facts f = offered.get();
+    offers
         .getChildren()
         .addAll(
             fact(Ui.text("places.bymenu"), Ui.text("places.commands", f.menu().size())),
@@ -364,40 +365,5 @@ final class ApplicationPane extends HBox {
 
   private List<String> words(List<Trigger> triggers) {
     return triggers.stream().map(now.words()::trigger).toList();
-  }
-
-  private void context(Context c, int depth) {
-    String kind =
-        c.takesText() ? Ui.text("places.text") : c.groupOnly() ? Ui.text("places.group") : "";
-    context(c.name(), new Place.Within(application.id(), c.id()), depth, kind);
-    c.inner().forEach(i -> context(i, depth + 1));
-  }
-
-  private void context(String name, Place place, int depth, String kind) {
-    long bound =
-        now.library().bindings().values().stream().filter(b -> b.place().equals(place)).count();
-    Label label = Parts.label(kind.isEmpty() ? name : name + ", " + kind);
-    Region indent = new Region();
-    indent.setMinWidth(depth * 16.0);
-    HBox row =
-        new HBox(
-            8,
-            indent,
-            label,
-            Parts.gap(),
-            Parts.label(bound == 0 ? "" : Ui.text("places.bound", bound), "soft"));
-    List<Resetting.Change> changes = Resetting.changes(now.library(), place);
-    if (!changes.isEmpty()) {
-      String id = "reset-" + place.id().replace('/', '-');
-      row.getChildren()
-          .add(
-              Parts.button(
-                  id,
-                  Ui.text("places.changed", changes.size()),
-                  () -> preview(name, changes),
-                  "link"));
-    }
-    row.getStyleClass().add("why-row");
-    contexts.getChildren().add(row);
   }
 }

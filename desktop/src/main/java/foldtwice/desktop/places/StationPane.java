@@ -6,7 +6,8 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
-import foldtwice.place.Place;
+import foldtwice.place.AddOn;
+import foldtwice.place.Application;
 import foldtwice.place.Station;
 import foldtwice.surface.Device;
 import foldtwice.trigger.Layouts;
@@ -17,6 +18,7 @@ import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -108,15 +110,74 @@ final class StationPane extends VBox {
     }
     getChildren().add(reserve());
     heading("places.installed");
-    for (Station.Installed i : of.installed()) {
-      String addOns = i.addOns().isEmpty() ? "" : Words.addOns(i.addOns());
-      HBox row =
-          Parts.fact(
-              now.library().nameOf(new Place.Whole(i.application())),
-              Parts.label(i.version(), "mono"),
-              Parts.label(addOns));
-      row.getStyleClass().add("why-row");
-      getChildren().add(row);
+    for (Application a : now.library().applications().values()) {
+      installed(a);
+    }
+  }
+
+  /** The version and the add-ons of an application here; an empty version is the library's. */
+  private void installed(Application a) {
+    Optional<Station.Installed> here =
+        station.installed().stream().filter(i -> i.application().equals(a.id())).findFirst();
+    TextField version = new TextField(here.map(Station.Installed::version).orElse(""));
+    version.setId("installed-" + a.id());
+    version.setPromptText(a.version());
+    version.setPrefColumnCount(5);
+    version.getStyleClass().add("value");
+    TextField addOns = new TextField(here.map(i -> Words.addOns(i.addOns())).orElse(""));
+    addOns.setId("addons-" + a.id());
+    addOns.setPromptText(Ui.text("places.addons.hint"));
+    HBox.setHgrow(addOns, javafx.scene.layout.Priority.ALWAYS);
+    Runnable keep = () -> install(a, version.getText().strip(), readAddOns(addOns.getText()));
+    Parts.onKept(version, keep);
+    Parts.onKept(addOns, keep);
+    HBox row = Parts.fact(a.name(), version, addOns);
+    row.setMaxWidth(620);
+    row.getStyleClass().add("why-row");
+    getChildren().add(row);
+  }
+
+  /** Names with an optional version at their end, parted by commas. */
+  private static List<AddOn> readAddOns(String text) {
+    List<AddOn> all = new ArrayList<>();
+    for (String part : text.split(",")) {
+      String[] f = part.strip().split("\\s+(?=\\d\\S*$)", 2);
+      if (!f[0].isEmpty()) {
+        all.add(new AddOn(f[0], f.length > 1 ? f[1] : ""));
+      }
+    }
+    return all;
+  }
+
+  private void install(Application a, String version, List<AddOn> addOns) {
+    List<Station.Installed> next = new ArrayList<>();
+    boolean found = false;
+    Station.Installed fresh =
+        new Station.Installed(a.id(), version.isEmpty() ? a.version() : version, addOns);
+    for (Station.Installed i : station.installed()) {
+      boolean its = i.application().equals(a.id());
+      found |= its;
+      if (!its) {
+        next.add(i);
+      } else if (!version.isEmpty() || !addOns.isEmpty()) {
+        next.add(fresh);
+      }
+    }
+    if (!found && (!version.isEmpty() || !addOns.isEmpty())) {
+      next.add(fresh);
+    }
+    if (!next.equals(station.installed())) {
+      put(
+          s ->
+              new Station(
+                  s.id(),
+                  s.name(),
+                  s.layout(),
+                  s.shape(),
+                  s.reserved(),
+                  next,
+                  s.devices(),
+                  s.extras()));
     }
   }
 

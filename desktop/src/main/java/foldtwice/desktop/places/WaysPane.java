@@ -4,11 +4,14 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.library.Ids;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.place.WayIn;
 import foldtwice.ready.Entries;
 import foldtwice.words.Words;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -22,6 +25,7 @@ final class WaysPane extends VBox {
   private static final int MOST_ENTRIES = 40;
 
   private final Session session;
+  private List<Object> shown = List.of();
 
   WaysPane(Session session) {
     super(5);
@@ -30,11 +34,16 @@ final class WaysPane extends VBox {
   }
 
   void show(Snapshot now, Application application) {
+    List<Object> next =
+        List.of(application, now.setup(), System.identityHashCode(now.library().bindings()));
+    if (next.equals(shown)) {
+      return; // what is being written into the form stays
+    }
+    shown = next;
     boolean had = Parts.hasKeys(this);
     getChildren().clear();
     if (application.ways().isEmpty()) {
       getChildren().add(Parts.wrapped(Ui.text("ways.none"), "soft"));
-      return;
     }
     for (WayIn way : application.ways()) {
       way(now, application, way);
@@ -43,13 +52,22 @@ final class WaysPane extends VBox {
     if (here && application.ways().stream().anyMatch(w -> w.needs().contains(Need.FILE_COPIED))) {
       file(now, application);
     }
+    getChildren().add(new WayForm(application, way -> add(application, way)));
     if (had && lookup("#ways-write") != null) {
       lookup("#ways-write").requestFocus();
     }
   }
 
   private void way(Snapshot now, Application application, WayIn way) {
-    getChildren().add(Parts.label(way.name(), "strong"));
+    HBox head = new HBox(8, Parts.label(way.name(), "strong"), Parts.gap());
+    head.getChildren()
+        .add(
+            Parts.button(
+                "way-away-" + way.id(),
+                Ui.text("ways.away"),
+                () -> remove(now, application, way),
+                "link"));
+    getChildren().add(head);
     String needs =
         way.needs().isEmpty()
             ? Ui.text("ways.atonce")
@@ -82,6 +100,44 @@ final class WaysPane extends VBox {
         getChildren().add(runs);
       }
     }
+  }
+
+  private void add(Application application, WayIn way) {
+    List<WayIn> more = new ArrayList<>(application.ways());
+    String id =
+        Ids.free(
+            Ids.of(way.name(), "way"),
+            wanted -> more.stream().anyMatch(w -> w.id().equals(wanted)));
+    more.add(
+        new WayIn(
+            id,
+            way.name(),
+            way.needs(),
+            way.passesArguments(),
+            way.slots(),
+            way.freeOfRules(),
+            way.extras()));
+    put(application, more);
+  }
+
+  /** A way some binding names stays. */
+  private void remove(Snapshot now, Application application, WayIn way) {
+    long named =
+        now.library().bindings().values().stream()
+            .filter(b -> b.place().applicationId().filter(application.id()::equals).isPresent())
+            .filter(b -> b.fitting().way().equals(way.id()))
+            .count();
+    if (named > 0) {
+      session.say(Ui.text("ways.used", way.name(), named));
+      return;
+    }
+    put(application, application.ways().stream().filter(w -> !w.equals(way)).toList());
+  }
+
+  private void put(Application application, List<WayIn> ways) {
+    session.make(
+        new Edit.PutApplication(application.withWays(ways)),
+        Ui.text("said.changed", application.name()));
   }
 
   /** What has to be written, what is stale, and the thin entries. */

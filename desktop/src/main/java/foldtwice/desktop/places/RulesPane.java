@@ -1,0 +1,168 @@
+package foldtwice.desktop.places;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.place.Application;
+import foldtwice.place.Place;
+import foldtwice.place.Rule;
+import foldtwice.trigger.Keysym;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** What an application accepts, in words; rules are added and taken away. */
+final class RulesPane extends VBox {
+
+  private enum Kind {
+    MOST_STROKES,
+    HOLDS_ONE_OF,
+    NEVER_HOLDS,
+    NEVER_KEYS
+  }
+
+  private final Session session;
+  private final VBox rows = new VBox();
+  private final ComboBox<Kind> kind = new ComboBox<>();
+  private final TextField what = new TextField();
+  private final Label wrong = Parts.wrapped("", "blocks");
+  private Application application;
+
+  RulesPane(Session session) {
+    super(6);
+    this.session = session;
+    setId("rules-pane");
+    kind.setId("rule-kind");
+    kind.getItems().setAll(Kind.values());
+    kind.setMaxWidth(Double.MAX_VALUE);
+    kind.setPromptText(Ui.text("rules.add"));
+    kind.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Kind k) {
+            return k == null ? "" : Ui.text("rules." + k);
+          }
+
+          @Override
+          public Kind fromString(String words) {
+            return kind.getValue();
+          }
+        });
+    Parts.onChosen(kind, this::asked);
+    what.setId("rule-what");
+    what.setOnAction(e -> add());
+    HBox.setHgrow(what, Priority.ALWAYS);
+    HBox row = new HBox(8, what, Parts.button("rule-add", Ui.text("rules.take"), this::add));
+    row.visibleProperty().bind(kind.valueProperty().isNotNull());
+    row.managedProperty().bind(row.visibleProperty());
+    wrong.setId("rule-wrong");
+    wrong.managedProperty().bind(wrong.textProperty().isNotEmpty());
+    getChildren().addAll(rows, kind, row, wrong);
+  }
+
+  void show(Snapshot now, Application shown) {
+    application = shown;
+    if (Parts.hasKeys(rows)) {
+      kind.requestFocus(); // what had the keys is gone now
+    }
+    rows.getChildren().clear();
+    if (shown.rules().isEmpty()) {
+      rows.getChildren().add(Parts.wrapped(Ui.text("places.norules"), "soft"));
+    }
+    for (Rule rule : shown.rules()) {
+      Label says = Parts.wrapped(now.words().rule(rule, new Place.Whole(shown.id())));
+      HBox.setHgrow(says, Priority.ALWAYS);
+      says.setMaxWidth(Double.MAX_VALUE);
+      HBox row =
+          new HBox(
+              8,
+              says,
+              Parts.button(
+                  "rule-away-" + shown.rules().indexOf(rule),
+                  Ui.text("rules.away"),
+                  () -> {
+                    List<Rule> rest = new ArrayList<>(application.rules());
+                    rest.remove(rule);
+                    put(rest);
+                  },
+                  "link"));
+      row.getStyleClass().add("why-row");
+      rows.getChildren().add(row);
+    }
+  }
+
+  private void asked() {
+    wrong.setText("");
+    what.clear();
+    if (kind.getValue() != null) {
+      what.setPromptText(Ui.text("rules.hint." + kind.getValue()));
+      what.requestFocus();
+    }
+  }
+
+  private void add() {
+    Optional<Rule> rule = read(kind.getValue(), what.getText().strip());
+    if (rule.isEmpty()) {
+      wrong.setText(Ui.text("rules.wrong." + kind.getValue(), what.getText().strip()));
+      return;
+    }
+    List<Rule> more = new ArrayList<>(application.rules());
+    more.add(rule.get());
+    kind.requestFocus();
+    kind.setValue(null);
+    what.clear();
+    wrong.setText("");
+    put(more);
+  }
+
+  private static Optional<Rule> read(Kind kind, String text) {
+    return switch (kind) {
+      case MOST_STROKES ->
+          text.matches("[1-6]")
+              ? Optional.of(new Rule.MostStrokes(Integer.parseInt(text)))
+              : Optional.empty();
+      case HOLDS_ONE_OF -> modifiers(text).map(Rule.HoldsOneOf::new);
+      case NEVER_HOLDS -> modifiers(text).map(Rule.NeverHolds::new);
+      case NEVER_KEYS -> {
+        List<String> names = Arrays.asList(text.split("[,\\s]+"));
+        yield !text.isEmpty() && names.stream().allMatch(n -> Keysym.named(n).isPresent())
+            ? Optional.of(new Rule.NeverKeys(names))
+            : Optional.empty();
+      }
+    };
+  }
+
+  private static Optional<Modifiers> modifiers(String text) {
+    Modifiers all = Modifiers.NONE;
+    for (String word : text.split("[,+\\s]+")) {
+      Optional<Modifier> found =
+          Arrays.stream(Modifier.values())
+              .filter(m -> m.word().toLowerCase(Locale.ROOT).equals(word.toLowerCase(Locale.ROOT)))
+              .findFirst();
+      if (found.isEmpty()) {
+        return Optional.empty();
+      }
+      all = all.with(found.get());
+    }
+    return Optional.of(all);
+  }
+
+  private void put(List<Rule> rules) {
+    session.make(
+        new Edit.PutApplication(application.withRules(rules)),
+        Ui.text("said.changed", application.name()));
+  }
+}
