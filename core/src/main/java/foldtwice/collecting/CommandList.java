@@ -133,7 +133,7 @@ public final class CommandList {
   private CommandList() {}
 
   /**
-   * Reads a table.
+   * Reads a table: with separators, or as JSON the way {@link CommandListJson} says.
    *
    * @param progress told the number of rows now and then
    * @param cancelled asked now and then; when it is true, reading ends with an exception
@@ -152,6 +152,9 @@ public final class CommandList {
     }
     if (text.isBlank()) {
       throw new UnreadableException("expected a table with a row of headings, found nothing");
+    }
+    if (text.stripLeading().startsWith("{") || text.stripLeading().startsWith("[")) {
+      return CommandListJson.read(text, progress, cancelled);
     }
     char separator = separator(text.lines().findFirst().orElse(""));
     List<Row> rows = new ArrayList<>();

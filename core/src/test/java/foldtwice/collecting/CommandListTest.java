@@ -156,4 +156,45 @@ class CommandListTest {
     assertThat(LibraryJson.read(file)).isEqualTo(after);
     assertThat(edit.inverse(before).on(after)).isEqualTo(before);
   }
+
+  @Test
+  void aListAsJsonIsReadLikeATable() throws Exception {
+    for (String json :
+        java.util.List.of(
+            """
+            [{"name": "Save", "menu": ["File", "Save"], "keys": "Ctrl+S", "uses": 12},
+             {"name": "Stamp", "danger": "prints", "menu": "Insert > Stamp"},
+             {"keys": "Ctrl+Q"}]
+            """,
+            """
+            {"application": {"name": "Inkwell", "commands": 3},
+             "commands": [{"name": "Save", "menu": ["File", "Save"], "keys": "Ctrl+S", "uses": 12},
+             {"name": "Stamp", "danger": "prints", "menu": "Insert > Stamp"},
+             {"keys": "Ctrl+Q"}]}
+            """)) {
+      CommandList.Table table =
+          CommandList.read(
+              json.getBytes(java.nio.charset.StandardCharsets.UTF_8), n -> {}, () -> false);
+      CommandList.Commands read = CommandList.commands(table, table.guess(), "inkwell");
+      assertThat(read.commands()).extracting(c -> c.name()).containsExactly("Save", "Stamp");
+      assertThat(read.commands().getFirst().menuPath()).containsExactly("File", "Save");
+      assertThat(read.commands().getFirst().usesPerWeek()).isEqualTo(12);
+      assertThat(read.commands().getLast().danger()).isEqualTo(foldtwice.place.Danger.PRINTS);
+      assertThat(read.faults())
+          .singleElement()
+          .satisfies(f -> assertThat(f.expected()).contains("a name or a menu path"));
+    }
+  }
+
+  @org.junit.jupiter.params.ParameterizedTest
+  @org.junit.jupiter.params.provider.ValueSource(
+      strings = {"{}", "[]", "[1]", "{\"commands\": 3}", "[{\"name\": \"a\"", "[{\"name\" 3}]"})
+  void jsonThatIsNoListOfCommandsIsRefusedInWords(String json) {
+    org.assertj.core.api.Assertions.assertThatThrownBy(
+            () ->
+                CommandList.read(
+                    json.getBytes(java.nio.charset.StandardCharsets.UTF_8), n -> {}, () -> false))
+        .isInstanceOf(CommandList.UnreadableException.class)
+        .hasMessageMatching("(?s).*(expected|no JSON).*");
+  }
 }

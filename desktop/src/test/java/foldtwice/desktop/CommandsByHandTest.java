@@ -97,4 +97,22 @@ class CommandsByHandTest {
       hands.press(KeyCode.ESCAPE);
     }
   }
+
+  /** Without leaving the list: keys, next, keys, next. */
+  @Test
+  void theCommandsWithoutKeysAreWorkedDownOneByOne() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      find(hands, "Proof sheet");
+      hands.space("#command-next");
+      hands.waitForText("#command-pane", "Take over as template");
+      hands.space("#command-keys-press");
+      hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.F6);
+      hands.waitUntil(
+          "it has keys",
+          () -> !command(hands, "tagpress", "Take over as template").triggers().isEmpty());
+      hands.space("#command-next");
+      hands.waitForText("#command-pane", "Shift boxes");
+      assertThat(hands.text("#command-pane")).contains("nothing sets it off but its menu");
+    }
+  }
 }

@@ -92,4 +92,80 @@ class PlacesByHandTest {
           .containsExactly("rowan", "treadle", "top-row");
     }
   }
+
+  @Test
+  void contextsRulesAndWaysInAreChanged() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F12);
+      hands.space("#context-grid");
+      hands.space("#context-add");
+      hands.retype("margin");
+      hands.space("#context-text");
+      Application vasculum = library(hands).applications().get("vasculum");
+      assertThat(vasculum.path("new-context"))
+          .extracting(c -> c.name())
+          .containsExactly("grid", "margin");
+      assertThat(vasculum.context("new-context").orElseThrow().takesText()).isTrue();
+      hands.space("#context-remove");
+      assertThat(library(hands).applications().get("vasculum").context("new-context")).isEmpty();
+      hands.space("#context-grid");
+      hands.space("#context-remove");
+      assertThat(hands.session.saidProperty().get()).contains("stays", "bindings");
+
+      int rules = vasculum.rules().size();
+      hands.space("#rule-kind");
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.ENTER);
+      hands.paste("#rule-what", "Strg");
+      hands.space("#rule-add");
+      assertThat(hands.text("#rule-wrong")).contains("expected 1 to 6", "Strg");
+      hands.paste("#rule-what", "4");
+      hands.space("#rule-add");
+      assertThat(library(hands).applications().get("vasculum").rules()).hasSize(rules + 1);
+      hands.space("#rule-away-" + rules);
+      assertThat(library(hands).applications().get("vasculum").rules()).hasSize(rules);
+
+      hands.space("#way-new");
+      hands.paste("#way-name", "Macro folder");
+      hands.space("#way-document_open");
+      hands.space("#way-make");
+      assertThat(library(hands).applications().get("vasculum").ways())
+          .last()
+          .satisfies(w -> assertThat(w.needs()).hasSize(1));
+      hands.space("#way-away-macro-folder");
+      assertThat(library(hands).applications().get("vasculum").ways()).hasSize(2);
+    }
+  }
+
+  @Test
+  void versionsAndAddOnsOfAStationAreChanged() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F12);
+      for (int i = 0; i < 7; i++) {
+        hands.press(KeyCode.DOWN);
+      }
+      hands.paste("#installed-tagpress", "9.9");
+      hands.click("#installed-tagpress");
+      hands.click("#station-name");
+      var station = library(hands).stations().get("camera-bench");
+      assertThat(station.installed())
+          .anySatisfy(
+              i -> {
+                assertThat(i.application()).isEqualTo("tagpress");
+                assertThat(i.version()).isEqualTo("9.9");
+              });
+      hands.paste("#addons-tagpress", "Label fitter, Two words 3.1");
+      hands.click("#addons-tagpress");
+      hands.click("#station-name");
+      assertThat(library(hands).stations().get("camera-bench").installed())
+          .anySatisfy(
+              i ->
+                  assertThat(i.addOns())
+                      .extracting(a -> a.name() + "/" + a.version())
+                      .containsExactly("Label fitter/", "Two words/3.1"));
+      hands.click("#tab-try");
+      assertThat(hands.has("#try-tagpress")).isTrue();
+    }
+  }
 }

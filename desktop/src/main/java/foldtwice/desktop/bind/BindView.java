@@ -51,7 +51,7 @@ public final class BindView extends BorderPane {
   public BindView(Session session) {
     this.session = session;
     does = new DoesLeaf(session, this::add);
-    sets = new SetsLeaf(session);
+    sets = new SetsLeaf(session, this::nextDraft);
     happens = new HappensLeaf(session);
     family = new FamilyView(session, this::leaveFamily);
     filter.setId("filter");
@@ -235,6 +235,12 @@ public final class BindView extends BorderPane {
   /** True while keys pressed are read as a trigger. */
   public boolean isCapturing() {
     return sets.isCapturing();
+  }
+
+  /** To the next binding without a trigger, in the order of the register. */
+  private void nextDraft() {
+    register.chooseNext(b -> b.triggers().isEmpty());
+    lookup("#press-keys").requestFocus();
   }
 
   /** Fires the chosen binding. */

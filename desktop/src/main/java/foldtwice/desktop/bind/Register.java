@@ -18,6 +18,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
@@ -296,6 +297,18 @@ final class Register extends TableView<Row> {
       }
     }
     getSelectionModel().clearSelection();
+  }
+
+  /** Chooses the next one that is so, from the chosen one on and round. */
+  void chooseNext(Predicate<Binding> is) {
+    int from = getSelectionModel().getSelectedIndex() + 1;
+    for (int i = 0; i < getItems().size(); i++) {
+      Binding b = getItems().get((from + i) % getItems().size()).binding();
+      if (is.test(b)) {
+        choose(b.id());
+        return;
+      }
+    }
   }
 
   void chooseFirst() {

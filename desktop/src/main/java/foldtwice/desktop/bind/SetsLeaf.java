@@ -47,6 +47,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   private static final double TOP = 66;
 
   private final Session session;
+  private final Runnable onNext;
   private final Capture capture;
   private final AdvicePanel advice;
   private final Button press;
@@ -68,13 +69,19 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   /** True while the stroke that is read is one to be held. */
   private boolean holding;
 
-  SetsLeaf(Session session) {
-    this(session, new Button(Ui.text("sets.press")));
+  /**
+   * Empty.
+   *
+   * @param onNext goes to the next binding without a trigger
+   */
+  SetsLeaf(Session session, Runnable onNext) {
+    this(session, onNext, new Button(Ui.text("sets.press")));
   }
 
-  private SetsLeaf(Session session, Button press) {
+  private SetsLeaf(Session session, Runnable onNext, Button press) {
     super("leaf-sets", Ui.text("leaf.sets"), press);
     this.session = session;
+    this.onNext = onNext;
     this.press = press;
     this.advice = new AdvicePanel(session, this::offer);
     this.capture = new Capture(() -> session.now().keymap().layout(), this::mostStrokes, this);
@@ -208,6 +215,12 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
         .addAll(
             Parts.button("type-trigger", Ui.text("sets.type"), this::startTyping, "link"),
             Parts.button("other-trigger", Ui.text("sets.other"), this::startPicking, "link"));
+    boolean more =
+        session.now().library().bindings().values().stream()
+            .anyMatch(b -> b.triggers().isEmpty() && !b.id().equals(binding.id()));
+    if (more) {
+      actions.getChildren().add(Parts.button("next-draft", Ui.text("sets.next"), onNext, "link"));
+    }
     top.getChildren().add(actions);
   }
 

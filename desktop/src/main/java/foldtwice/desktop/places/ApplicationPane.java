@@ -63,7 +63,7 @@ final class ApplicationPane extends HBox {
 
   ApplicationPane(Session session) {
     this.session = session;
-    this.command = new CommandPane(session);
+    this.command = new CommandPane(session, this::next);
     this.ways = new WaysPane(session);
     this.contexts = new ContextsPane(session, this::preview);
     this.rules = new RulesPane(session);
@@ -167,6 +167,22 @@ final class ApplicationPane extends HBox {
 
   private Node caps(NativeCommand c) {
     return c.triggers().isEmpty() ? null : KeyCaps.of(c.triggers().getFirst(), now.words());
+  }
+
+  /** Works down the list as it is narrowed and sorted: to the next command without keys. */
+  private void next() {
+    List<NativeCommand> shown = commands.getItems();
+    int from = commands.getSelectionModel().getSelectedIndex() + 1;
+    for (int i = 0; i < shown.size(); i++) {
+      int at = (from + i) % shown.size();
+      if (shown.get(at).triggers().isEmpty()) {
+        commands.getSelectionModel().clearAndSelect(at);
+        commands.scrollTo(Math.max(0, at - 2));
+        command.focusKeys();
+        return;
+      }
+    }
+    session.say(Ui.text("command.nomore"));
   }
 
   private void showCommand() {

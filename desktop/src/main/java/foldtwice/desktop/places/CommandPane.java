@@ -57,7 +57,12 @@ final class CommandPane extends VBox {
   private Application application;
   private NativeCommand command;
 
-  CommandPane(Session session) {
+  /**
+   * Shows nothing.
+   *
+   * @param onNext goes to the next command that nothing sets off
+   */
+  CommandPane(Session session, Runnable onNext) {
     super(6);
     this.session = session;
     setId("command-pane");
@@ -94,7 +99,12 @@ final class CommandPane extends VBox {
     compared.managedProperty().bind(compared.textProperty().isNotEmpty());
     HBox instead = new HBox(8, Parts.label(Ui.text("command.instead"), "soft"), routines, replace);
     instead.setAlignment(Pos.CENTER_LEFT);
-    HBox keys = new HBox(10, Parts.label(Ui.text("command.give"), "soft"), field);
+    HBox keys =
+        new HBox(
+            10,
+            Parts.label(Ui.text("command.give"), "soft"),
+            field,
+            Parts.button("command-next", Ui.text("command.next"), onNext, "link"));
     keys.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(title, triggers, after, keys, question, instead, compared);
     setVisible(false);
@@ -130,6 +140,11 @@ final class CommandPane extends VBox {
             ? Words.command(of, chosen)
             : Words.command(of, chosen) + "  \u2013  " + menu);
     showTriggers(now);
+  }
+
+  /** Gives the keys to where keys are pressed. */
+  void focusKeys() {
+    field.focusButton();
   }
 
   private void showTriggers(Snapshot now) {
