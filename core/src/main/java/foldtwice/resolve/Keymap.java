@@ -12,10 +12,13 @@ import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -173,6 +176,26 @@ public final class Keymap {
         .filter(c -> c.paths().stream().anyMatch(paths::contains))
         .map(Compiled::claim)
         .toList();
+  }
+
+  /** The same for several triggers at once, by trigger: one pass over all claims. */
+  public Map<Trigger, List<Claim>> claimsOn(Collection<? extends Trigger> triggers) {
+    Map<List<Signal>, List<Trigger>> wanted = new HashMap<>();
+    Map<Trigger, List<Claim>> found = new HashMap<>();
+    for (Trigger t : triggers) {
+      found.put(t, new ArrayList<>());
+      paths(t).forEach(p -> wanted.computeIfAbsent(p, x -> new ArrayList<>(1)).add(t));
+    }
+    for (List<Compiled> some : claims.values()) {
+      for (Compiled c : some) {
+        Set<Trigger> once = new HashSet<>();
+        for (List<Signal> path : c.paths()) {
+          once.addAll(wanted.getOrDefault(path, List.of()));
+        }
+        once.forEach(t -> found.get(t).add(c.claim()));
+      }
+    }
+    return found;
   }
 
   /** The claims of one layer on exactly these presses, heard or not. */

@@ -27,6 +27,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 
@@ -121,11 +122,14 @@ public final class Suggestions {
             .sorted(Comparator.comparingDouble(Suggestion::cost))
             .filter(s -> isFree(s.trigger()))
             .limit(LOOKED_AT)
-            .map(this::weighed)
-            .sorted(Comparator.comparingDouble(Suggestion::cost))
-            .limit(most)
             .toList();
-    return List.copyOf(free);
+    Map<Trigger, List<Claim>> elsewhere =
+        stations.getFirst().claimsOn(free.stream().map(Suggestion::trigger).toList());
+    return free.stream()
+        .map(s -> weighed(s, elsewhere.get(s.trigger())))
+        .sorted(Comparator.comparingDouble(Suggestion::cost))
+        .limit(most)
+        .toList();
   }
 
   private List<Trigger.Keys> candidates() {
@@ -233,12 +237,12 @@ public final class Suggestions {
   }
 
   /** With what is on the same keys elsewhere, and beside it. */
-  private Suggestion weighed(Suggestion s) {
+  private Suggestion weighed(Suggestion s, List<Claim> claims) {
     double cost = s.cost();
     List<Reason> reasons = new ArrayList<>(s.reasons());
     TreeSet<String> same = new TreeSet<>();
     TreeSet<String> other = new TreeSet<>();
-    for (Claim c : stations.getFirst().claimsOn(s.trigger())) {
+    for (Claim c : claims) {
       if (c.owner() instanceof Owner.Yours(String id)
           && c.place().applicationId().isPresent()
           && !c.place().applicationId().equals(binding.place().applicationId())) {

@@ -133,4 +133,20 @@ class KeymapTest {
     assertThat(last.next().pending()).isEmpty();
     assertThat(used).isGreaterThanOrEqualTo(pressed);
   }
+
+  /** Asked for together or one by one, it is the same. */
+  @Property(tries = 100)
+  void claimsOnSeveralAreTheClaimsOnEach(@ForAll long seed) {
+    java.util.Random random = new java.util.Random(seed);
+    foldtwice.library.Library library = foldtwice.RandomClaims.library(random, 30);
+    Keymap keymap = Keymap.of(library, library.stations().get("s"));
+    java.util.Set<foldtwice.trigger.Trigger> asked = new java.util.LinkedHashSet<>();
+    for (int i = 0; i < 6; i++) {
+      asked.add(foldtwice.RandomClaims.trigger(random));
+    }
+    var together = keymap.claimsOn(asked);
+    for (foldtwice.trigger.Trigger t : asked) {
+      assertThat(together.get(t)).containsExactlyInAnyOrderElementsOf(keymap.claimsOn(t));
+    }
+  }
 }
