@@ -96,4 +96,35 @@ class FamiliesByHandTest {
       assertThat(library(hands).bindings()).hasSize(266);
     }
   }
+
+  /** A procedure: five routines in running order on keys side by side, in one go. */
+  @Test
+  void fiveRoutinesAreLaidOnNeighbouringKeysInRunningOrder() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("lay label block");
+      hands.press(KeyCode.CONTROL, KeyCode.N);
+      hands.space("#family-open");
+      for (int n = 1; n <= 5; n++) {
+        hands.space("#family-routine");
+        for (int i = 0; i < n; i++) {
+          hands.press(KeyCode.DOWN);
+        }
+        hands.press(KeyCode.ENTER);
+      }
+      hands.paste("#family-name", "Sheet, start to end");
+      hands.paste("#family-first", "Ctrl+Alt+F1");
+      hands.waitForText("#family-says", "5 with a trigger");
+      hands.space("#family-make");
+      Family made = library(hands).families().values().stream().reduce((a, b) -> b).orElseThrow();
+      assertThat(made.name()).isEqualTo("Sheet, start to end");
+      assertThat(made.members())
+          .extracting(m -> library(hands).bindings().get(m).triggers().getFirst())
+          .extracting(t -> foldtwice.trigger.Notation.write((foldtwice.trigger.Trigger.Keys) t))
+          .containsExactly(
+              "Ctrl+Alt+F1", "Ctrl+Alt+F2", "Ctrl+Alt+F3", "Ctrl+Alt+F4", "Ctrl+Alt+F5");
+      assertThat(made.members())
+          .extracting(m -> library(hands).bindings().get(m).routine())
+          .doesNotHaveDuplicates();
+    }
+  }
 }

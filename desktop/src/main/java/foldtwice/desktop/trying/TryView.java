@@ -1,12 +1,9 @@
 package foldtwice.desktop.trying;
 
 import foldtwice.binding.Binding;
-import foldtwice.desktop.parts.Asking;
 import foldtwice.desktop.parts.Faces;
-import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.PointerReader;
-import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -16,7 +13,6 @@ import foldtwice.desktop.standin.Windows;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.resolve.Claim;
-import foldtwice.resolve.Explanation;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
@@ -28,7 +24,6 @@ import foldtwice.run.Act;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.run.Run;
-import foldtwice.run.Status;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
 import foldtwice.script.Ecmascript;
@@ -45,7 +40,6 @@ import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.ShorterWay;
-import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -78,8 +72,6 @@ import javafx.util.Duration;
 /** Fire what is bound in a stand-in's window and see who took the press. */
 public final class TryView extends BorderPane {
 
-  private static final int MOST_PRESSES = 30;
-
   private final Session session;
   private final Map<String, StandInWindow> windows = new LinkedHashMap<>();
   private final Map<String, ToggleButton> chips = new LinkedHashMap<>();
@@ -90,26 +82,19 @@ public final class TryView extends BorderPane {
   private final MidiInputs midi;
   private final ToolbarRow toolbar;
   private final Map<KeyCode, Press> down = new EnumMap<>(KeyCode.class);
-  private final VBox why = new VBox();
-  private final VBox presses = new VBox();
   private final HeldKeys held = new HeldKeys();
   private final TimeLimit timer = new TimeLimit();
   private final Timeline repeating = new Timeline(new KeyFrame(Duration.millis(10), e -> repeat()));
   private final FlowPane bar = new FlowPane(8, 6);
   private final RecordPanel recording;
   private SimulatedComputer computer;
-  private Trial.Result shown;
   private Trial trial;
   private Keymap trialOf;
   private String application;
   private Runnable last = () -> {};
-  private String undoIn = "";
   private javafx.geometry.Point2D pointer;
-  private final Button again;
-  private final Button undo;
-  private final Label pressed = Parts.label("", "strong");
+  private final FiredPanel fired;
   private final List<Press> strokes = new ArrayList<>();
-  private int count;
 
   /** The time limit of a sequence, as a timer of the interface. */
   private final class TimeLimit {
@@ -168,31 +153,17 @@ public final class TryView extends BorderPane {
     VBox left = new VBox(head, toolbar, front, board);
     setCenter(left);
 
-    why.setId("try-why");
-    presses.setId("try-presses");
-    presses.setSpacing(4);
-    again = Parts.button("try-again", Ui.text("try.again"), () -> last.run());
-    undo = Parts.button("try-undo", Ui.text("try.undo"), this::undoRun, "link");
+    fired =
+        new FiredPanel(
+            session,
+            () -> last.run(),
+            this::focusWindow,
+            () -> {
+              windows.get(application).refresh();
+              follow();
+            });
     repeating.setCycleCount(Timeline.INDEFINITE);
-    pressed.setId("try-pressed");
-    pressed.setStyle("-fx-font-size: 16px;");
-    pressed.setWrapText(true);
-    HBox fired = new HBox(8, pressed, again);
-    HBox.setHgrow(pressed, Priority.ALWAYS);
-    pressed.setMaxWidth(Double.MAX_VALUE);
-    pressed.setMinHeight(USE_PREF_SIZE); // where there is little room, all of it is still read
-    fired.setAlignment(Pos.CENTER_LEFT);
-    HBox reason = new HBox(8, Parts.label(Ui.text("try.why"), "soft"), Parts.gap(), undo);
-    reason.setAlignment(Pos.CENTER_LEFT);
-    VBox reasons =
-        new VBox(
-            8,
-            recording,
-            fired,
-            reason,
-            why,
-            Parts.label(Ui.text("try.sofar"), "heading"),
-            presses);
+    VBox reasons = new VBox(8, recording, fired);
     reasons.getStyleClass().add("why");
     ScrollPane scroll = new ScrollPane(reasons);
     scroll.setFitToWidth(true);
@@ -204,9 +175,6 @@ public final class TryView extends BorderPane {
     HBox right = new HBox(new javafx.scene.layout.Region(), scroll);
     right.getChildren().getFirst().getStyleClass().add("crease");
     setRight(right);
-    why.getChildren().setAll(Parts.wrapped(Ui.text("try.none"), "soft"));
-    again.setDisable(true);
-    undo.setDisable(true);
     session.nowProperty().addListener((o, a, b) -> otherNow());
     build();
     go("tagpress");
@@ -372,8 +340,8 @@ public final class TryView extends BorderPane {
   }
 
   private void stood() {
-    if (shown != null) {
-      explain();
+    if (fired.isShown()) {
+      fired.explain();
       worked();
       windows.get(application).refresh();
     }
@@ -542,7 +510,6 @@ public final class TryView extends BorderPane {
   }
 
   private void hand(Trial.Result result, Trigger trigger) {
-    count++;
     heard(result, application);
     summon(result);
     show(result, session.now().words().trigger(trigger), trigger);
@@ -630,7 +597,6 @@ public final class TryView extends BorderPane {
   /** Runs what was chosen from the list of what fits, as if a key had set it off. */
   private void fits(Routine routine, Map<String, Value> arguments) {
     last = () -> fits(routine, arguments);
-    count++;
     Run run = Run.of(routine, arguments, trial().around());
     drive(run);
     Binding as = Binding.fresh("", routine.id(), program().place(), List.of(), arguments);
@@ -669,7 +635,6 @@ public final class TryView extends BorderPane {
       strokes.clear();
     }
     strokes.add(press);
-    count++;
     String in = application;
     session.recorder().key();
     Trial.Result result = trial().press(press, millis());
@@ -701,135 +666,8 @@ public final class TryView extends BorderPane {
   }
 
   private void show(Trial.Result result, String notation, Optional<Trigger> trigger) {
-    Words words = session.now().words();
-    pressed.setText(notation);
-    shown = result;
-    explain();
-    for (Effect effect : result.effects()) {
-      list(trigger, effect, words);
-      if (effect instanceof Effect.Ran ran) {
-        undoIn = ran.routine().application();
-        session.say(
-            trigger.isPresent()
-                ? Ui.text("said.fired", notation, name(application), words.binding(ran.binding()))
-                : Ui.text("said.ran", notation, name(application)));
-      } else if (effect instanceof Effect.Native(var owner, var reply)) {
-        session.say(Ui.text("said.firednative", notation, name(application), words.owner(owner)));
-      }
-    }
-    again.setDisable(false);
+    fired.show(result, notation, trigger, name(application));
     windows.get(application).refresh();
-    undo.setDisable(undoIn.isEmpty() || session.programs().get(undoIn).undoDepth() == 0);
     worked();
-  }
-
-  /** Who looked at the press and what it did, as far as that has come. */
-  private void explain() {
-    if (Parts.hasKeys(why)) {
-      focusWindow(); // what had the keys is gone now
-    }
-    why.getChildren().clear();
-    if (shown.explanation().isPresent()) {
-      why.getChildren()
-          .addAll(
-              WhyRows.layers(
-                  shown.explanation().get(),
-                  session.now().words(),
-                  session.now().keymap().layout()));
-    }
-    notYet().ifPresent(n -> why.getChildren().add(Parts.wrapped(n, "costs")));
-    for (Effect effect : shown.effects()) {
-      why.getChildren().addAll(rows(effect));
-      if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Asking) {
-        Asking asking =
-            new Asking(
-                session.runs(),
-                ran.run(),
-                values -> session.keepArguments(ran.binding().id(), values));
-        why.getChildren().add(asking);
-        Platform.runLater(asking::focusFirst);
-      } else if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Over) {
-        session.prove(ran);
-      }
-    }
-  }
-
-  /** Which binding would have taken the press if it were in, and what it waits for. */
-  private Optional<String> notYet() {
-    Snapshot now = session.now();
-    if (now.heard().keymap().equals(now.keymap()) || shown.explanation().isEmpty()) {
-      return Optional.empty();
-    }
-    Explanation heard = shown.explanation().get();
-    for (Outcome o : Resolver.outcomes(now.keymap(), heard.state(), heard.presses())) {
-      if (o instanceof Outcome.Fired(Claim(Owner.Yours(String id), var trigger, var place))) {
-        Binding binding = now.library().bindings().get(id);
-        return now.outlook(binding)
-            .next()
-            .map(w -> Ui.text("try.notyet", now.words().binding(binding), now.words().wait(w)));
-      }
-    }
-    return Optional.empty();
-  }
-
-  private static List<Node> rows(Effect effect) {
-    return switch (effect) {
-      case Effect.Ran ran -> WhyRows.trace(ran.trace());
-      case Effect.Native(var command, Reply.Done(var changes)) ->
-          changes.stream().<Node>map(c -> Parts.wrapped(WhyRows.changed(c), "mono")).toList();
-      case Effect.Native(var command, Reply.Refused(var expected, var found)) ->
-          List.of(Parts.wrapped(Ui.text("standin.refused", expected, found), "refused"));
-      default -> List.of();
-    };
-  }
-
-  private void list(Optional<Trigger> from, Effect effect, Words words) {
-    String what =
-        switch (effect) {
-          case Effect.Ran ran ->
-              from.isPresent() ? words.binding(ran.binding()) : ran.routine().name();
-          case Effect.Lacking(var binding, String lacks) -> Ui.text("try.lacking", lacks);
-          case Effect.Native(var owner, var reply) -> words.owner(owner);
-          case Effect.Kept(String by) -> by;
-          case Effect.Typed(String text, var reply) -> Ui.text("try.typed", text);
-          case Effect.Waits w -> Ui.text("try.waits");
-          case Effect.Undecided u -> Ui.text("try.undecided");
-          case Effect.Opened o -> Ui.text("try.opened", o.menu().name());
-          case Effect.Turned t -> Ui.text("try.turned", t.device().name(), t.page().name());
-          case Effect.Sent s -> Ui.text("try.sent", s.device().name(), Notation.write(s.keys()));
-          case Effect.Nothing n -> Ui.text("try.nothing");
-        };
-    String how =
-        switch (effect) {
-          case Effect.Ran r -> Ui.text("try.fired");
-          case Effect.Native n -> Ui.text("try.native");
-          case Effect.Kept k -> Ui.text("try.kept");
-          case Effect.Typed t -> Ui.text("try.text");
-          default -> "";
-        };
-    Label middle = Parts.wrapped(what);
-    HBox.setHgrow(middle, Priority.ALWAYS);
-    middle.setMaxWidth(Double.MAX_VALUE);
-    Label outcome = Parts.label(how, "soft", "mono");
-    outcome.setMinWidth(USE_PREF_SIZE);
-    HBox row = new HBox(8);
-    from.ifPresent(t -> row.getChildren().add(KeyCaps.of(t, words)));
-    row.getChildren().addAll(middle, outcome);
-    row.setAlignment(Pos.CENTER_LEFT);
-    row.getStyleClass().add("why-row");
-    presses.getChildren().addFirst(row);
-    if (presses.getChildren().size() > MOST_PRESSES) {
-      presses.getChildren().removeLast();
-    }
-    session.say(Ui.text("try.presses", count));
-  }
-
-  private void undoRun() {
-    Program acted = session.programs().get(undoIn);
-    acted.undo();
-    session.say(Ui.text("said.undone"));
-    windows.get(application).refresh();
-    undo.setDisable(acted.undoDepth() == 0);
-    follow();
   }
 }
