@@ -33,10 +33,12 @@ import javafx.scene.layout.StackPane;
 /** The register of bindings above, the trifold of the chosen one below. */
 public final class BindView extends BorderPane {
 
+  private static final double NARROW = 1060;
+
   private final Session session;
   private final Register register = new Register();
   private final TextField filter = new TextField();
-  private final HBox chips = new HBox(8);
+  private final HBox chips = new HBox(5);
   private final ToggleGroup group = new ToggleGroup();
   private final Map<String, ToggleButton> chipOf = new LinkedHashMap<>();
   private final Label count = Parts.label("", "soft");
@@ -50,14 +52,15 @@ public final class BindView extends BorderPane {
 
   public BindView(Session session) {
     this.session = session;
-    does = new DoesLeaf(session, this::add);
+    does = new DoesLeaf(session, this::add, this::openFamily);
     sets = new SetsLeaf(session, this::nextDraft);
     happens = new HappensLeaf(session);
     family = new FamilyView(session, this::leaveFamily);
     filter.setId("filter");
     filter.setPromptText(Ui.text("bind.filter"));
     filter.setPrefColumnCount(9);
-    count.setMinWidth(USE_PREF_SIZE);
+    count.setMinWidth(0); // where there is little room, the filter needs it more
+    filter.setMinWidth(48);
     filter.setTooltip(new Tooltip(OwnKeys.FILTER.keys()));
     filter.textProperty().addListener((o, a, b) -> refilter());
     filter.setOnKeyPressed(
@@ -74,10 +77,8 @@ public final class BindView extends BorderPane {
     count.setId("count");
     Button fresh = Parts.button("new-binding", Ui.text("bind.new"), this::addNew, "main");
     fresh.setTooltip(new Tooltip(OwnKeys.NEW_BINDING.keys()));
-    Button series = Parts.button("family-open", Ui.text("bind.family"), this::openFamily);
-    series.setTooltip(new Tooltip(Ui.text("bind.family.hint")));
     Button remove = Parts.button("remove", Ui.text("bind.remove"), this::removeSelected);
-    HBox bar = new HBox(chips, Parts.gap(), count, filter, series, remove, fresh);
+    HBox bar = new HBox(chips, Parts.gap(), count, filter, remove, fresh);
     bar.getStyleClass().add("bar");
     register.setOnKeyPressed(
         e -> {
@@ -91,6 +92,7 @@ public final class BindView extends BorderPane {
     below.getStyleClass().add("trifold");
     below.setMinHeight(384);
     below.setPrefHeight(384);
+    widthProperty().addListener((o, a, width) -> narrow(width.doubleValue() < NARROW));
     setTop(bar);
     setCenter(register);
     setBottom(below);
@@ -115,6 +117,19 @@ public final class BindView extends BorderPane {
       chip(a.id(), a.name());
     }
     nameChips();
+  }
+
+  /** Where there is little room the chips are smaller. */
+  private void narrow(boolean yes) {
+    chips.setSpacing(yes ? 3 : 8);
+    count.setVisible(!yes);
+    count.setManaged(!yes);
+    for (ToggleButton chip : chipOf.values()) {
+      chip.getStyleClass().remove("small-chip");
+      if (yes) {
+        chip.getStyleClass().add("small-chip");
+      }
+    }
   }
 
   private ToggleButton chip(String application, String name) {

@@ -32,7 +32,9 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
@@ -55,7 +57,13 @@ final class DoesLeaf extends Leaf {
   private boolean filling;
   private boolean putting;
 
-  DoesLeaf(Session session, Consumer<Binding> onAdd) {
+  /**
+   * Empty.
+   *
+   * @param onAdd adds a binding like this one
+   * @param onFamily opens the family of what is chosen
+   */
+  DoesLeaf(Session session, Consumer<Binding> onAdd, Runnable onFamily) {
     super("leaf-does", Ui.text("leaf.does"));
     this.session = session;
     this.onAdd = onAdd;
@@ -79,7 +87,9 @@ final class DoesLeaf extends Leaf {
     opposite = Parts.button("opposite", Ui.text("does.opposite"), () -> add(opposite()));
     hinders.setId("hinders");
     Button copy = Parts.button("copy", Ui.text("does.copy"), () -> add(binding.arguments()));
-    HBox buttons = new HBox(8, copy, opposite);
+    Button family = Parts.button("family-open", Ui.text("bind.family"), onFamily);
+    family.setTooltip(new Tooltip(Ui.text("bind.family.hint")));
+    FlowPane buttons = new FlowPane(8, 6, copy, opposite, family);
     body(
         routine,
         kind,

@@ -81,11 +81,11 @@ final class FamilyOutcome extends Leaf {
             ? Parts.label(Ui.text("notrigger"), "costs")
             : KeyCaps.of(m.binding().triggers().getFirst(), now.words());
     HBox left = new HBox(caps);
-    left.setMinWidth(128);
+    left.setMinWidth(USE_PREF_SIZE);
     Label name = Parts.wrapped(m.wish().name(), "mono");
     HBox.setHgrow(name, Priority.ALWAYS);
     name.setMaxWidth(Double.MAX_VALUE);
-    name.setMinWidth(76);
+    name.setMinWidth(44);
     Optional<Conflict> worst =
         m.advice().map(Advice::conflicts).flatMap(c -> c.stream().findFirst());
     HBox row = new HBox(8, left, name);

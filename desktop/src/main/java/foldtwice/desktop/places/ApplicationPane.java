@@ -37,6 +37,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** An application: its contexts, its commands, what it accepts, and how things get in. */
@@ -97,7 +98,9 @@ final class ApplicationPane extends HBox {
         c -> c.usesPerWeek() == 0 ? "" : Long.toString(Math.round(c.usesPerWeek())),
         c -> null);
     VBox.setVgrow(commands, Priority.ALWAYS);
-    HBox head = new HBox(10, name, Parts.label(Ui.text("places.version"), "soft"), version);
+    Label of = Parts.label(Ui.text("places.version"), "soft");
+    of.setMinWidth(Region.USE_PREF_SIZE);
+    HBox head = new HBox(10, name, of, version);
     head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
     HBox.setHgrow(name, Priority.ALWAYS);
     HBox search = new HBox(10, filter, count);

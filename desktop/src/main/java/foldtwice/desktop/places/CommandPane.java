@@ -73,7 +73,7 @@ final class CommandPane extends VBox {
             () -> session.now().keymap().layout(),
             () -> application.mostStrokes(),
             this::offer);
-    field.setPrefWidth(330);
+    field.setPrefWidth(290);
     after.setId("command-after");
     after.managedProperty().bind(after.textProperty().isNotEmpty());
     question.setId("command-question");
@@ -97,15 +97,15 @@ final class CommandPane extends VBox {
     Parts.onChosen(routines, this::compare);
     compared.setId("command-compared");
     compared.managedProperty().bind(compared.textProperty().isNotEmpty());
-    HBox instead = new HBox(8, Parts.label(Ui.text("command.instead"), "soft"), routines, replace);
-    instead.setAlignment(Pos.CENTER_LEFT);
-    HBox keys =
-        new HBox(
+    FlowPane instead =
+        new FlowPane(8, 4, Parts.label(Ui.text("command.instead"), "soft"), routines, replace);
+    FlowPane keys =
+        new FlowPane(
             10,
+            4,
             Parts.label(Ui.text("command.give"), "soft"),
             field,
             Parts.button("command-next", Ui.text("command.next"), onNext, "link"));
-    keys.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(title, triggers, after, keys, question, instead, compared);
     setVisible(false);
     managedProperty().bind(visibleProperty());
