@@ -37,7 +37,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** What a binding does: its routine and the arguments it gives. */
 final class DoesLeaf extends Leaf {
@@ -71,18 +70,7 @@ final class DoesLeaf extends Leaf {
     routine.setAccessibleText(Ui.text("does.routine"));
     routine.setMaxWidth(Double.MAX_VALUE);
     routine.setStyle("-fx-font-family: 'Hanken Grotesk SemiBold'; -fx-font-size: 17px;");
-    routine.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Routine r) {
-            return r == null ? "" : r.name();
-          }
-
-          @Override
-          public Routine fromString(String text) {
-            return routine.getValue();
-          }
-        });
+    Parts.shows(routine, r -> r.name());
     Parts.onChosen(routine, this::chooseRoutine);
     opposite = Parts.button("opposite", Ui.text("does.opposite"), () -> add(opposite()));
     hinders.setId("hinders");

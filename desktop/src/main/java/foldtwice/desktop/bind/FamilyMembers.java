@@ -26,7 +26,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /**
  * Who belongs to a family: its members, the values to make new ones of, and what would go with it.
@@ -63,18 +62,7 @@ final class FamilyMembers extends Leaf {
     Parts.onKept(name, this::changed);
     parameter.setId("family-parameter");
     parameter.setMaxWidth(Double.MAX_VALUE);
-    parameter.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Parameter p) {
-            return p == null ? "" : p.name();
-          }
-
-          @Override
-          public Parameter fromString(String text) {
-            return parameter.getValue();
-          }
-        });
+    Parts.shows(parameter, p -> p.name());
     Parts.onChosen(parameter, this::chosenParameter);
     typed.setId("family-values");
     typed.setPromptText(Ui.text("family.values.hint"));
@@ -88,18 +76,7 @@ final class FamilyMembers extends Leaf {
     further.setId("family-routine");
     further.setMaxWidth(Double.MAX_VALUE);
     further.setPromptText(Ui.text("family.further.hint"));
-    further.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Routine r) {
-            return r == null ? "" : r.name();
-          }
-
-          @Override
-          public Routine fromString(String text) {
-            return further.getValue();
-          }
-        });
+    Parts.shows(further, r -> r.name());
     Parts.onChosen(further, this::addRoutine);
     added.setId("family-added");
     body(

@@ -94,20 +94,10 @@ final class FamilyPattern extends Leaf {
     Parts.onChosen(key, this::changed);
     repeat.setId("family-repeat");
     repeat.getItems().setAll(0, 5, 10, 15, 20, 30);
-    repeat.setConverter(
-        new javafx.util.StringConverter<>() {
-          @Override
-          public String toString(Integer times) {
-            return times == null || times == 0
-                ? Ui.text("family.once")
-                : Ui.text("family.times", times);
-          }
-
-          @Override
-          public Integer fromString(String text) {
-            return repeat.getValue();
-          }
-        });
+    Parts.shows(
+        repeat,
+        times ->
+            times == null || times == 0 ? Ui.text("family.once") : Ui.text("family.times", times));
     Parts.onChosen(repeat, this::changed);
     body(kinds, fields);
   }

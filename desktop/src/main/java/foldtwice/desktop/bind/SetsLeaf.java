@@ -39,7 +39,6 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** What sets a binding off: its triggers and its place, with advice before anything is taken. */
 final class SetsLeaf extends Leaf implements Capture.Listener {
@@ -92,18 +91,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     where.setId("where");
     where.setAccessibleText(Ui.text("sets.where"));
     where.setMaxWidth(Double.MAX_VALUE);
-    where.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Place place) {
-            return place == null ? "" : session.now().library().nameOf(place);
-          }
-
-          @Override
-          public Place fromString(String text) {
-            return where.getValue();
-          }
-        });
+    Parts.shows(where, place -> session.now().library().nameOf(place));
     Parts.onChosen(where, this::chooseWhere);
     HBox whereRow = Parts.fact(Ui.text("sets.where"), where);
     HBox.setHgrow(where, javafx.scene.layout.Priority.ALWAYS);
@@ -111,18 +99,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     ways.setId("way");
     ways.setAccessibleText(Ui.text("sets.way"));
     ways.setMaxWidth(Double.MAX_VALUE);
-    ways.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(WayIn way) {
-            return way == null ? "" : way.name();
-          }
-
-          @Override
-          public WayIn fromString(String text) {
-            return ways.getValue();
-          }
-        });
+    Parts.shows(ways, way -> way.name());
     Parts.onChosen(ways, this::chooseWay);
     HBox wayRow = Parts.fact(Ui.text("sets.way"), ways);
     HBox.setHgrow(ways, javafx.scene.layout.Priority.ALWAYS);

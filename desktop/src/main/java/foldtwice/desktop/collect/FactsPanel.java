@@ -33,7 +33,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** What there is to know about a routine: parameters, what it changes, what sets it off. */
 final class FactsPanel extends VBox {
@@ -243,18 +242,7 @@ final class FactsPanel extends VBox {
     ComboBox<T> box = new ComboBox<>();
     box.setId(id);
     box.getItems().setAll(values);
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(T value) {
-            return value == null ? "" : words.apply(value);
-          }
-
-          @Override
-          public T fromString(String text) {
-            return box.getValue();
-          }
-        });
+    Parts.shows(box, value -> words.apply(value));
     box.setValue(now);
     box.setMaxWidth(196);
     box.setMinWidth(0);

@@ -15,7 +15,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** A parameter's name, kind, default and range, to be changed in place. */
 final class ParameterForm extends VBox {
@@ -46,18 +45,7 @@ final class ParameterForm extends VBox {
     getStyleClass().add("parameter-form");
     sort.setId("parameter-kind");
     sort.getItems().setAll(Sort.values());
-    sort.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Sort s) {
-            return s == null ? "" : Ui.text("parameter.kind." + s);
-          }
-
-          @Override
-          public Sort fromString(String s) {
-            return sort.getValue();
-          }
-        });
+    Parts.shows(sort, s -> Ui.text("parameter.kind." + s));
     wrong.setId("parameter-wrong");
     FlowPane buttons =
         new FlowPane(

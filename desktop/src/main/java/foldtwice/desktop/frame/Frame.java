@@ -36,7 +36,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
@@ -115,20 +114,9 @@ public final class Frame extends StackPane implements Finder.Targets {
     station.setId("station");
     station.setAccessibleText(Ui.text("station"));
     station.getItems().setAll(session.now().library().stations().values());
-    station.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Station s) {
-            return s == null
-                ? ""
-                : s.name() + "   " + s.layout().toUpperCase(Locale.ROOT) + " \u00b7 " + s.shape();
-          }
-
-          @Override
-          public Station fromString(String text) {
-            return station.getValue();
-          }
-        });
+    Parts.shows(
+        station,
+        s -> s.name() + " " + s.layout().toUpperCase(Locale.ROOT) + " \u00b7 " + s.shape());
     station.setValue(session.now().station());
     station.setOnAction(
         e -> {

@@ -1,5 +1,6 @@
 package foldtwice.desktop.parts;
 
+import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -9,6 +10,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.util.StringConverter;
 
 /** Labels, buttons and rows with the style classes of the sheet. */
 public final class Parts {
@@ -45,6 +47,22 @@ public final class Parts {
     button.setAccessibleText(name);
     button.setTooltip(new Tooltip(name));
     return button;
+  }
+
+  /** What a box shows for its values; nothing for none. Nothing is typed into it. */
+  public static <T> void shows(ComboBox<T> box, Function<T, String> says) {
+    box.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(T value) {
+            return value == null ? "" : says.apply(value);
+          }
+
+          @Override
+          public T fromString(String text) {
+            return box.getValue();
+          }
+        });
   }
 
   /** Calls when a value is chosen: once, however many the keys went over in the open list. */

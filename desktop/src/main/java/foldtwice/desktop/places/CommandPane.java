@@ -37,7 +37,6 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /**
  * The chosen native command: other triggers for it, none, those it came with, or a routine in its
@@ -81,18 +80,7 @@ final class CommandPane extends VBox {
     routines.setId("command-routine");
     routines.setPrefWidth(220);
     routines.setPromptText(Ui.text("command.routine"));
-    routines.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Routine r) {
-            return r == null ? "" : r.name();
-          }
-
-          @Override
-          public Routine fromString(String text) {
-            return routines.getValue();
-          }
-        });
+    Parts.shows(routines, r -> r.name());
     replace = Parts.button("command-replace", Ui.text("command.replace"), this::replace);
     Parts.onChosen(routines, this::compare);
     compared.setId("command-compared");

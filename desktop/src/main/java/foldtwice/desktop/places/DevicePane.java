@@ -34,7 +34,6 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** A device: its pages, and for each key what it shows, does of itself, and is bound to. */
 final class DevicePane extends VBox {
@@ -81,18 +80,7 @@ final class DevicePane extends VBox {
     pool.setId("device-pool");
     pool.setPrefWrapLength(620);
     turns.setId("device-turns");
-    turns.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Page p) {
-            return p == null ? "" : p.name().isEmpty() ? p.id() : p.name();
-          }
-
-          @Override
-          public Page fromString(String text) {
-            return turns.getValue();
-          }
-        });
+    Parts.shows(turns, p -> p.name().isEmpty() ? p.id() : p.name());
     Parts.onChosen(
         turns,
         () -> {

@@ -19,7 +19,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** From a key or a button to what it shall do: what it does already, and a routine to give it. */
 final class GiveForm extends VBox {
@@ -38,35 +37,21 @@ final class GiveForm extends VBox {
     routines.setId("give-routine");
     routines.setPrefWidth(230);
     routines.setPromptText(Ui.text("give.routine"));
-    routines.setConverter(
-        converter(
-            r ->
-                Ui.text(
-                    "give.of",
-                    r.name(),
-                    session.now().library().nameOf(new Place.Whole(r.application())))));
+    Parts.shows(
+        routines,
+        r ->
+            Ui.text(
+                "give.of",
+                r.name(),
+                session.now().library().nameOf(new Place.Whole(r.application()))));
     places.setId("give-place");
     places.setPrefWidth(190);
-    places.setConverter(converter(p -> session.now().library().nameOf(p)));
+    Parts.shows(places, p -> session.now().library().nameOf(p));
     give = Parts.button("give", Ui.text("give.make"), this::make);
     Parts.onChosen(routines, this::offerPlaces);
     FlowPane row = new FlowPane(8, 6, routines, places, give);
     row.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(does, row);
-  }
-
-  private static <T> StringConverter<T> converter(java.util.function.Function<T, String> says) {
-    return new StringConverter<>() {
-      @Override
-      public String toString(T value) {
-        return value == null ? "" : says.apply(value);
-      }
-
-      @Override
-      public T fromString(String text) {
-        throw new UnsupportedOperationException("nothing is typed here: " + text);
-      }
-    };
   }
 
   /**

@@ -22,7 +22,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** What an application accepts, in words; rules are added and taken away. */
 final class RulesPane extends VBox {
@@ -49,18 +48,7 @@ final class RulesPane extends VBox {
     kind.getItems().setAll(Kind.values());
     kind.setMaxWidth(Double.MAX_VALUE);
     kind.setPromptText(Ui.text("rules.add"));
-    kind.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Kind k) {
-            return k == null ? "" : Ui.text("rules." + k);
-          }
-
-          @Override
-          public Kind fromString(String words) {
-            return kind.getValue();
-          }
-        });
+    Parts.shows(kind, k -> Ui.text("rules." + k));
     Parts.onChosen(kind, this::asked);
     what.setId("rule-what");
     what.setOnAction(e -> add());

@@ -246,18 +246,7 @@ final class StationPane extends VBox {
     box.setId(id);
     box.getItems().setAll(of);
     box.setValue(now);
-    box.setConverter(
-        new javafx.util.StringConverter<>() {
-          @Override
-          public String toString(T value) {
-            return value == null ? "" : value.toString().toUpperCase(Locale.ROOT);
-          }
-
-          @Override
-          public T fromString(String text) {
-            return box.getValue();
-          }
-        });
+    Parts.shows(box, value -> value.toString().toUpperCase(Locale.ROOT));
     Parts.onChosen(
         box,
         () -> {
