@@ -70,7 +70,7 @@ final class DoesLeaf extends Leaf {
     routine.setAccessibleText(Ui.text("does.routine"));
     routine.setMaxWidth(Double.MAX_VALUE);
     routine.setStyle("-fx-font-family: 'Hanken Grotesk SemiBold'; -fx-font-size: 17px;");
-    Parts.shows(routine, r -> r.name());
+    Parts.shows(routine, Routine::name);
     Parts.onChosen(routine, this::chooseRoutine);
     opposite = Parts.button("opposite", Ui.text("does.opposite"), () -> add(opposite()));
     hinders.setId("hinders");

@@ -95,9 +95,7 @@ final class FamilyPattern extends Leaf {
     repeat.setId("family-repeat");
     repeat.getItems().setAll(0, 5, 10, 15, 20, 30);
     Parts.shows(
-        repeat,
-        times ->
-            times == null || times == 0 ? Ui.text("family.once") : Ui.text("family.times", times));
+        repeat, times -> times == 0 ? Ui.text("family.once") : Ui.text("family.times", times));
     Parts.onChosen(repeat, this::changed);
     body(kinds, fields);
   }

@@ -57,6 +57,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
 
 /** The routines at the left, the chosen one's steps in the middle, what there is to know beside. */
 public final class CollectView extends BorderPane implements OutlineView.Actions {
@@ -125,8 +126,18 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     HBox head = new HBox(8, name, Parts.gap(), record, step, run);
     head.setAlignment(Pos.CENTER_LEFT);
     with.setId("run-with");
-    Parts.shows(
-        with, b -> b == null ? Ui.text("collect.defaults") : session.now().words().arguments(b));
+    with.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Binding b) {
+            return b == null ? Ui.text("collect.defaults") : session.now().words().arguments(b);
+          }
+
+          @Override
+          public Binding fromString(String text) {
+            return with.getValue();
+          }
+        });
     unfold = Parts.button("unfold-routine", Ui.text("collect.unfold"), this::unfold, "link");
     tools();
     middle.getStyleClass().add("collect-middle");

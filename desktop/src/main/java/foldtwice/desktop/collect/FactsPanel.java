@@ -242,7 +242,7 @@ final class FactsPanel extends VBox {
     ComboBox<T> box = new ComboBox<>();
     box.setId(id);
     box.getItems().setAll(values);
-    Parts.shows(box, value -> words.apply(value));
+    Parts.shows(box, words);
     box.setValue(now);
     box.setMaxWidth(196);
     box.setMinWidth(0);

@@ -116,7 +116,7 @@ public final class Frame extends StackPane implements Finder.Targets {
     station.getItems().setAll(session.now().library().stations().values());
     Parts.shows(
         station,
-        s -> s.name() + " " + s.layout().toUpperCase(Locale.ROOT) + " \u00b7 " + s.shape());
+        s -> s.name() + "   " + s.layout().toUpperCase(Locale.ROOT) + " \u00b7 " + s.shape());
     station.setValue(session.now().station());
     station.setOnAction(
         e -> {
