@@ -193,6 +193,7 @@ public final class BindView extends BorderPane {
     List<Binding> chosen = register.selected();
     if (!chosen.isEmpty() && session.mayWrite()) {
       family.open(chosen);
+      register.requestFocus(); // before what has the keys is gone
       below.getChildren().setAll(family);
       family.focusName();
     }

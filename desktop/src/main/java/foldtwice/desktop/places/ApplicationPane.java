@@ -201,7 +201,7 @@ final class ApplicationPane extends HBox {
         .ifPresent(
             c -> {
               commands.getSelectionModel().select(c);
-              commands.scrollTo(c);
+              commands.scrollTo(Math.max(0, commands.getItems().indexOf(c) - 2));
               commands.requestFocus();
             });
   }

@@ -38,7 +38,7 @@ import javafx.scene.layout.VBox;
  */
 final class OfferingPane extends VBox {
 
-  static final double WIDTH = 400;
+  static final double WIDTH = 440;
   static final double HEIGHT = 330;
 
   /** What is asked of the view it lies over. */
@@ -210,7 +210,9 @@ final class OfferingPane extends VBox {
     }
     row.getChildren().add(Parts.gap());
     if (routine.card().pinned()) {
-      row.getChildren().add(Parts.label(Ui.text("offering.pinned"), "soft"));
+      Label pinned = Parts.label(Ui.text("offering.pinned"), "soft");
+      pinned.setMinWidth(USE_PREF_SIZE);
+      row.getChildren().add(pinned);
     }
     d.here().stream()
         .findFirst()
