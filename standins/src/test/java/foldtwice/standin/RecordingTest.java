@@ -162,6 +162,27 @@ class RecordingTest {
     assertThat(read(recording)).isEqualTo("Select box 1");
   }
 
+  /**
+   * Found by the property below: taking a leg out of the selection would have ended the drawing.
+   */
+  @Test
+  void whileALegIsDrawnOnlyStopsAreChosen() {
+    Program program = fresh("trackway");
+    StandIn<?> start = (StandIn<?>) program.copy();
+    Recording recording =
+        record(
+            program,
+            choose("Select", "All"),
+            choose("Leg", "Draw from here"),
+            new Act.Click("leg Gate to Lower weir", true),
+            click("B1"));
+    Trace trace =
+        Run.whole(
+            Routine.Macro.of("m", "M", "trackway", List.of(), recording.steps()), Map.of(), start);
+    assertThat(trace.ending()).isEqualTo(new Trace.Finished());
+    assertThat(start.document()).isEqualTo(((StandIn<?>) program).document());
+  }
+
   /** Nothing is lost in a burst of a thousand acts. */
   @Test
   void aBurstIsHeardWhole() {

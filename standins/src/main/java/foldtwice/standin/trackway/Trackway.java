@@ -354,7 +354,7 @@ public final class Trackway extends StandIn<Fieldmap> {
     return Set.copyOf(places.keySet());
   }
 
-  /** While a leg is drawn, choosing a stop ends it there. */
+  /** While a leg is drawn, choosing a stop ends it there, and nothing else can be chosen. */
   @Override
   public Reply selectNamed(String name, boolean adding) {
     if (!drawingFrom().isEmpty() && document().stop(name).isPresent()) {
@@ -363,7 +363,18 @@ public final class Trackway extends StandIn<Fieldmap> {
       drawingFrom = "";
       return both(ended, become(document().with(List.of(leg))));
     }
+    if (!drawingFrom().isEmpty() && allNames().contains(name)) {
+      return new Reply.Refused("a stop to draw to", name);
+    }
     return super.selectNamed(name, adding);
+  }
+
+  /** While a leg is drawn, a click takes nothing out of what is selected. */
+  @Override
+  public Reply click(String name, boolean adding) {
+    return drawingFrom().isEmpty() || name.isEmpty()
+        ? super.click(name, adding)
+        : selectNamed(name, adding);
   }
 
   private List<String> allNames() {
