@@ -110,6 +110,7 @@ class FamiliesByHandTest {
           hands.press(KeyCode.DOWN);
         }
         hands.press(KeyCode.ENTER);
+        hands.space("#family-add");
       }
       hands.paste("#family-name", "Sheet, start to end");
       hands.paste("#family-first", "Ctrl+Alt+F1");

@@ -77,14 +77,17 @@ final class FamilyMembers extends Leaf {
     further.setMaxWidth(Double.MAX_VALUE);
     further.setPromptText(Ui.text("family.further.hint"));
     Parts.shows(further, r -> r.name());
-    Parts.onChosen(further, this::addRoutine);
+    HBox.setHgrow(further, Priority.ALWAYS);
     added.setId("family-added");
     body(
         row("family.name", name),
         parameterRow,
         values,
         wrong,
-        row("family.further", further),
+        row(
+            "family.further",
+            new HBox(
+                8, further, Parts.button("family-add", Ui.text("family.add"), this::addRoutine))),
         added,
         there);
   }
