@@ -23,7 +23,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Supplier;
 
 /**
  * A family as it would be: worked out and advised on before anything is changed.
@@ -110,12 +109,13 @@ public final class Series {
     List<Binding> laid = new ArrayList<>();
     Keymap then = keymap;
     for (int i = 0; i < all.size(); i++) {
+      Wish wish = all.get(i);
       Optional<Trigger> trigger = triggers.get(i);
       Binding member =
           i < there.size()
               ? there.get(i)
-              : doing(library, place, all.get(i), trigger, laid)
-                  .orElseGet(fresh(library, place, all.get(i), taken));
+              : doing(library, place, wish, trigger, laid)
+                  .orElseGet(() -> fresh(library, place, wish, taken));
       taken.add(member.id());
       Binding next = member.withTriggers(with(trigger, member.triggers(), family.pattern()));
       Binding present = library.bindings().get(next.id());
@@ -133,15 +133,13 @@ public final class Series {
     return List.copyOf(planned);
   }
 
-  private static Supplier<Binding> fresh(
-      Library library, Place place, Wish wish, Set<String> taken) {
-    return () ->
-        Binding.fresh(
-            Ids.next("b", taken::contains, library.bindings().size() + 1),
-            wish.routine(),
-            place,
-            List.of(),
-            wish.arguments());
+  private static Binding fresh(Library library, Place place, Wish wish, Set<String> taken) {
+    return Binding.fresh(
+        Ids.next("b", taken::contains, library.bindings().size() + 1),
+        wish.routine(),
+        place,
+        List.of(),
+        wish.arguments());
   }
 
   /**

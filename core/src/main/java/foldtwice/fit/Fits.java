@@ -12,9 +12,8 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Target;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
+import foldtwice.run.Entry;
 import foldtwice.run.Program;
-import foldtwice.shape.Hindrance;
-import foldtwice.shape.Known;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -39,13 +38,11 @@ public record Fits(List<Fit> all, boolean up, boolean down) {
   }
 
   /**
-   * What fits now. A routine fits when it is for this program, switched on, looked through and not
-   * set aside, when nothing it needs is missing, when it may start in this state, and when there is
-   * something selected or it does not act on that. Costs one pass over the library.
-   *
-   * @param known what the programs of the computer offer
+   * What fits now. A routine fits when it is for this program and not set aside, when a run of it
+   * would begin, and when there is something selected or it does not act on that. Costs one pass
+   * over the library.
    */
-  public static Fits of(Library library, Keymap keymap, Known known, Program program) {
+  public static Fits of(Library library, Keymap keymap, Program program) {
     Place state = program.place();
     Map<String, List<Binding>> here = new HashMap<>();
     Set<Place> heard = places(keymap, library, state);
@@ -57,7 +54,7 @@ public record Fits(List<Fit> all, boolean up, boolean down) {
     here.values().forEach(l -> l.sort(Comparator.comparingDouble(Binding::usesPerWeek).reversed()));
     List<Fit.Does> routines =
         library.routines().values().stream()
-            .filter(r -> fits(r, known, program))
+            .filter(r -> fits(r, program))
             .map(r -> new Fit.Does(r, here.getOrDefault(r.id(), List.of())))
             .sorted(ORDER)
             .toList();
@@ -134,19 +131,11 @@ public record Fits(List<Fit> all, boolean up, boolean down) {
     return routine.target() == Target.SELECTION || routine.target() == Target.LAST_SELECTED;
   }
 
-  private static boolean fits(Routine routine, Known known, Program program) {
-    if (!routine.application().equals(program.application())
-        || routine.card().setAside()
-        || routine.card().off()
-        || !routine.origin().seen()) {
-      return false;
-    }
-    String id = program.place().id();
-    String context = id.substring(id.indexOf('/') + 1);
-    List<String> start = routine.manner().startIn();
-    return (start.isEmpty() || start.contains(context))
+  private static boolean fits(Routine routine, Program program) {
+    return routine.application().equals(program.application())
+        && !routine.card().setAside()
         && (program.somethingSelected() || !actsOnSelection(routine))
-        && Hindrance.missing(routine, known).isEmpty();
+        && Entry.isOpen(routine, program);
   }
 
   /** Whether a way of selecting leads anywhere: tried on a copy. */

@@ -170,12 +170,7 @@ public final class Keymap {
 
   /** Every claim on the same presses, in any place. */
   public List<Claim> claimsOn(Trigger trigger) {
-    List<List<Signal>> paths = paths(trigger);
-    return claims.values().stream()
-        .flatMap(List::stream)
-        .filter(c -> c.paths().stream().anyMatch(paths::contains))
-        .map(Compiled::claim)
-        .toList();
+    return claimsOn(List.of(trigger)).get(trigger);
   }
 
   /** The same for several triggers at once, by trigger: one pass over all claims. */

@@ -6,9 +6,10 @@ import foldtwice.routine.Routine;
 import foldtwice.shape.Facts;
 import foldtwice.shape.Hindrance;
 import foldtwice.shape.Mark;
+import java.util.Optional;
 
 /** Says whether a routine may be run on a program as it is. */
-final class Entry {
+public final class Entry {
 
   private Entry() {}
 
@@ -29,25 +30,41 @@ final class Entry {
     };
   }
 
+  /** True when a run of it would begin. */
+  public static boolean isOpen(Routine routine, Program program) {
+    return refusal(routine, program).isEmpty();
+  }
+
   static void mayRun(Routine routine, Program program) throws StepFailure {
+    Optional<StepFailure> refusal = refusal(routine, program);
+    if (refusal.isPresent()) {
+      throw refusal.get();
+    }
+  }
+
+  private static Optional<StepFailure> refusal(Routine routine, Program program) {
     Facts facts = program.facts();
     Manner manner = routine.manner();
     if (routine.card().off()) {
-      throw new StepFailure("a routine that is switched on", routine.name() + " is switched off");
+      return Optional.of(
+          new StepFailure("a routine that is switched on", routine.name() + " is switched off"));
     }
     if (!routine.origin().seen()) {
-      throw new StepFailure(
-          "a routine a person has looked through",
-          routine.name() + " was collected and nobody has");
+      return Optional.of(
+          new StepFailure(
+              "a routine a person has looked through",
+              routine.name() + " was collected and nobody has"));
     }
     for (Hindrance h : Hindrance.needs(routine, facts)) {
-      throw failure(h);
+      return Optional.of(failure(h));
     }
     String state = program.place().id();
     String context = state.substring(state.indexOf('/') + 1);
     if (!manner.startIn().isEmpty() && !manner.startIn().contains(context)) {
-      throw new StepFailure(
-          "to start in " + String.join(" or ", manner.startIn()), "it is in " + context);
+      return Optional.of(
+          new StepFailure(
+              "to start in " + String.join(" or ", manner.startIn()), "it is in " + context));
     }
+    return Optional.empty();
   }
 }

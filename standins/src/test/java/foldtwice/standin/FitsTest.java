@@ -30,11 +30,7 @@ class FitsTest {
   }
 
   private Fits fits(Library library, String program) {
-    return Fits.of(
-        library,
-        Demo.keymap("camera-bench"),
-        Demo.known("camera-bench"),
-        computer.programs().get(program));
+    return Fits.of(library, Demo.keymap("camera-bench"), computer.programs().get(program));
   }
 
   private static Stream<Routine> routines(Fits fits) {

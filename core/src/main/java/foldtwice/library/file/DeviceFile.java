@@ -19,9 +19,4 @@ public final class DeviceFile {
     }
     return SurfaceJson.device(in);
   }
-
-  /** The document, ending in a line feed. */
-  public static String write(Device device) {
-    return Json.print(SurfaceJson.write(device));
-  }
 }

@@ -67,19 +67,19 @@ final class FamilyJson {
     switch (pattern) {
       case Pattern.Neighbours(Stroke first) -> out.put("neighbours", FileNotation.write(first));
       case Pattern.Pairs(Stroke first, Modifiers recall) ->
-          modifiers(out.put("pairs", FileNotation.write(first)), "recall", recall);
+          PlaceJson.write(recall, "recall", out.put("pairs", FileNotation.write(first)));
       case Pattern.Initials(List<Stroke> before, Modifiers held) -> {
         ArrayNode strokes = out.putArray("initials");
         before.forEach(s -> strokes.add(FileNotation.write(s)));
         if (!held.isEmpty()) {
-          modifiers(out, "held", held);
+          PlaceJson.write(held, "held", out);
         }
       }
       case Pattern.Steps(Stroke up, Stroke down, Modifiers coarse) ->
-          modifiers(
-              out.put("steps", FileNotation.write(up)).put("down", FileNotation.write(down)),
+          PlaceJson.write(
+              coarse,
               "coarse",
-              coarse);
+              out.put("steps", FileNotation.write(up)).put("down", FileNotation.write(down)));
       case Pattern.PadKeys(String device, String page, String first) -> {
         out.put("padKeys", device);
         if (!page.isEmpty()) {
@@ -89,10 +89,5 @@ final class FamilyJson {
       }
     }
     return out;
-  }
-
-  private static void modifiers(ObjectNode out, String field, Modifiers modifiers) {
-    ArrayNode list = out.putArray(field);
-    modifiers.list().forEach(m -> list.add(m.name()));
   }
 }

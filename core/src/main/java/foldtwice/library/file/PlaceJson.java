@@ -286,8 +286,8 @@ final class PlaceJson {
     ObjectNode out = Json.object();
     switch (rule) {
       case Rule.MostStrokes(int count) -> out.put("rule", "most-strokes").put("count", count);
-      case Rule.HoldsOneOf(Modifiers m) -> write(m, out.put("rule", "holds-one-of"));
-      case Rule.NeverHolds(Modifiers m) -> write(m, out.put("rule", "never-holds"));
+      case Rule.HoldsOneOf(Modifiers m) -> write(m, "modifiers", out.put("rule", "holds-one-of"));
+      case Rule.NeverHolds(Modifiers m) -> write(m, "modifiers", out.put("rule", "never-holds"));
       case Rule.NeverKeys(List<String> keysyms) -> {
         ArrayNode list = out.put("rule", "never-keys").putArray("keysyms");
         keysyms.forEach(list::add);
@@ -296,8 +296,8 @@ final class PlaceJson {
     return out;
   }
 
-  static void write(Modifiers modifiers, ObjectNode out) {
-    ArrayNode list = out.putArray("modifiers");
+  static void write(Modifiers modifiers, String field, ObjectNode out) {
+    ArrayNode list = out.putArray(field);
     modifiers.list().forEach(m -> list.add(m.name()));
   }
 

@@ -124,7 +124,7 @@ final class TriggerJson {
       case Trigger.Pointer(Trigger.PointerButton button, Modifiers held) -> {
         out.put("pointer", In.word(button));
         if (!held.list().isEmpty()) {
-          PlaceJson.write(held, out);
+          PlaceJson.write(held, "modifiers", out);
         }
       }
       case Trigger.Radial(String menu, Direction choice) ->

@@ -9,14 +9,12 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.suggest.Suggestion;
 import foldtwice.suggest.Suggestions;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -185,7 +183,7 @@ final class AdvicePanel extends VBox {
         System.identityHashCode(now.library()) == stationsOf ? stations : List.of();
     session.work(
         () -> {
-          List<Keymap> all = known.isEmpty() ? keymaps(now) : known;
+          List<Keymap> all = known.isEmpty() ? now.stations() : known;
           return new Found(all, Suggestions.of(now.library(), all, binding, SUGGESTED));
         },
         found -> {
@@ -205,17 +203,6 @@ final class AdvicePanel extends VBox {
   }
 
   private record Found(List<Keymap> stations, List<Suggestion> best) {}
-
-  /** Those of all stations, the one in view first. */
-  private static List<Keymap> keymaps(Snapshot now) {
-    List<Keymap> all = new ArrayList<>(List.of(now.keymap()));
-    for (Station s : now.library().stations().values()) {
-      if (!s.equals(now.station())) {
-        all.add(Keymap.of(now.library(), s));
-      }
-    }
-    return all;
-  }
 
   private Node suggestion(int at, Suggestion s, Words words) {
     String notation = Notation.write(s.trigger());

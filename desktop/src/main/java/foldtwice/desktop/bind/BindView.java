@@ -17,7 +17,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -27,7 +26,6 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 
 /** The register of bindings above, the trifold of the chosen one below. */
@@ -38,7 +36,7 @@ public final class BindView extends BorderPane {
   private final Session session;
   private final Register register = new Register();
   private final TextField filter = new TextField();
-  private final HBox chips = new HBox(5);
+  private final HBox chips = new HBox(8);
   private final ToggleGroup group = new ToggleGroup();
   private final Map<String, ToggleButton> chipOf = new LinkedHashMap<>();
   private final Label count = Parts.label("", "soft");
@@ -88,7 +86,7 @@ public final class BindView extends BorderPane {
           }
         });
     trifold.getStyleClass().add("trifold");
-    trifold.getChildren().addAll(does, crease(), sets, crease(), happens);
+    trifold.getChildren().addAll(does, Parts.crease(), sets, Parts.crease(), happens);
     below.getStyleClass().add("trifold");
     below.setMinHeight(384);
     below.setPrefHeight(384);
@@ -103,12 +101,6 @@ public final class BindView extends BorderPane {
     register.sort();
     register.chooseFirst();
     counted();
-  }
-
-  private static Node crease() {
-    Region crease = new Region();
-    crease.getStyleClass().add("crease");
-    return crease;
   }
 
   private void chips() {

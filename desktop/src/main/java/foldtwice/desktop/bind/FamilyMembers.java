@@ -13,12 +13,14 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import javafx.geometry.Pos;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -71,7 +73,7 @@ final class FamilyMembers extends Leaf {
     wrong.managedProperty().bind(wrong.textProperty().isNotEmpty());
     values.setId("family-choices");
     there.setId("family-there");
-    parameterRow = row("family.varies", parameter);
+    parameterRow = Parts.field(Ui.text("family.varies"), parameter);
     parameterRow.managedProperty().bind(parameterRow.visibleProperty());
     further.setId("family-routine");
     further.setMaxWidth(Double.MAX_VALUE);
@@ -80,22 +82,16 @@ final class FamilyMembers extends Leaf {
     HBox.setHgrow(further, Priority.ALWAYS);
     added.setId("family-added");
     body(
-        row("family.name", name),
+        Parts.field(Ui.text("family.name"), name),
         parameterRow,
         values,
         wrong,
-        row(
-            "family.further",
+        Parts.field(
+            Ui.text("family.further"),
             new HBox(
                 8, further, Parts.button("family-add", Ui.text("family.add"), this::addRoutine))),
         added,
         there);
-  }
-
-  private static HBox row(String label, javafx.scene.Node field) {
-    HBox row = Parts.fact(Ui.text(label), field);
-    HBox.setHgrow(field, Priority.ALWAYS);
-    return row;
   }
 
   private void changed() {
@@ -130,7 +126,7 @@ final class FamilyMembers extends Leaf {
         .setAll(
             session.now().library().routines().values().stream()
                 .filter(r -> of.isEmpty() || r.application().equals(of.get().application()))
-                .sorted(java.util.Comparator.comparing(Routine::name))
+                .sorted(Comparator.comparing(Routine::name))
                 .toList());
     further.setValue(null);
     out.clear();
@@ -159,7 +155,7 @@ final class FamilyMembers extends Leaf {
         values.getChildren().add(tick(option, value, ticked, true));
       }
     } else {
-      values.getChildren().add(row("family.values", typed));
+      values.getChildren().add(Parts.field(Ui.text("family.values"), typed));
     }
     changed();
   }
@@ -214,7 +210,7 @@ final class FamilyMembers extends Leaf {
                     changed();
                   },
                   "link"));
-      row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+      row.setAlignment(Pos.CENTER_LEFT);
       added.getChildren().add(row);
     }
   }

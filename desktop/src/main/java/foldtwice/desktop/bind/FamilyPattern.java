@@ -15,16 +15,12 @@ import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** How a family is laid out on the keys. */
@@ -46,7 +42,7 @@ final class FamilyPattern extends Leaf {
 
   private final Session session;
   private final Runnable onChanged;
-  private final Map<Kind, ToggleButton> chips = new LinkedHashMap<>();
+  private final Map<Kind, ToggleButton> chips;
   private final VBox fields = new VBox(8);
   private final KeysField first;
   private final KeysField second;
@@ -67,23 +63,9 @@ final class FamilyPattern extends Leaf {
     first = keys("family-first", 1);
     second = keys("family-second", 1);
     before = keys("family-before", 5);
+    chips = Parts.chips(Kind.class, "family-", k -> Ui.text("family." + k), this::choose);
     FlowPane kinds = new FlowPane(5, 5);
-    ToggleGroup group = new ToggleGroup();
-    for (Kind k : Kind.values()) {
-      ToggleButton chip = new ToggleButton(Ui.text("family." + k));
-      chip.setId("family-" + k.name().toLowerCase(Locale.ROOT));
-      chip.getStyleClass().addAll("chip", "small-chip");
-      chip.setToggleGroup(group);
-      chip.setOnAction(
-          e -> {
-            chip.setSelected(true);
-            kind = k;
-            layOut();
-            changed();
-          });
-      chips.put(k, chip);
-      kinds.getChildren().add(chip);
-    }
+    kinds.getChildren().setAll(chips.values());
     held.setId("family-held");
     held.getItems().setAll(choices.keySet());
     Parts.onChosen(held, this::changed);
@@ -105,6 +87,12 @@ final class FamilyPattern extends Leaf {
         new KeysField(id, () -> session.now().keymap().layout(), () -> strokes, k -> {});
     field.onTyped(this::changed);
     return field;
+  }
+
+  private void choose(Kind other) {
+    kind = other;
+    layOut();
+    changed();
   }
 
   private void changed() {
@@ -197,29 +185,34 @@ final class FamilyPattern extends Leaf {
         .getChildren()
         .setAll(
             switch (kind) {
-              case NEIGHBOURS -> List.of(hint(), row("family.first", first));
-              case PAIRS -> List.of(hint(), row("family.first", first), row("family.recall", held));
+              case NEIGHBOURS -> List.of(hint(), Parts.field(Ui.text("family.first"), first));
+              case PAIRS ->
+                  List.of(
+                      hint(),
+                      Parts.field(Ui.text("family.first"), first),
+                      Parts.field(Ui.text("family.recall"), held));
               case INITIALS ->
-                  List.of(hint(), row("family.before", before), row("family.with", held));
+                  List.of(
+                      hint(),
+                      Parts.field(Ui.text("family.before"), before),
+                      Parts.field(Ui.text("family.with"), held));
               case STEPS ->
                   List.of(
                       hint(),
-                      row("family.up", first),
-                      row("family.down", second),
-                      row("family.coarse", held),
-                      row("family.repeats", repeat));
-              case PADKEYS -> List.of(hint(), row("family.on", device), row("family.from", key));
+                      Parts.field(Ui.text("family.up"), first),
+                      Parts.field(Ui.text("family.down"), second),
+                      Parts.field(Ui.text("family.coarse"), held),
+                      Parts.field(Ui.text("family.repeats"), repeat));
+              case PADKEYS ->
+                  List.of(
+                      hint(),
+                      Parts.field(Ui.text("family.on"), device),
+                      Parts.field(Ui.text("family.from"), key));
             });
   }
 
   private Node hint() {
     return Parts.wrapped(Ui.text("family.hint." + kind), "soft");
-  }
-
-  private static HBox row(String name, Node field) {
-    HBox row = Parts.fact(Ui.text(name), field);
-    HBox.setHgrow(field, Priority.ALWAYS);
-    return row;
   }
 
   boolean isSteps() {

@@ -3,6 +3,7 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.binding.Pattern;
+import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -14,12 +15,11 @@ import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.scene.Node;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 
 /**
  * A family in the place of the trifold: who belongs to it, how it is laid, and what comes of it,
@@ -56,13 +56,7 @@ final class FamilyView extends HBox {
     outcome = new FamilyOutcome(this::make, onLeave, this::takeApart);
     getStyleClass().add("trifold");
     setId("family");
-    getChildren().addAll(members, crease(), pattern, crease(), outcome);
-  }
-
-  private static Node crease() {
-    Region crease = new Region();
-    crease.getStyleClass().add("crease");
-    return crease;
+    getChildren().addAll(members, Parts.crease(), pattern, Parts.crease(), outcome);
   }
 
   /** Gives the keys to the family's name. */
@@ -149,7 +143,7 @@ final class FamilyView extends HBox {
 
   /** Choices of what is held, in words. */
   static Map<String, Modifiers> heldChoices() {
-    Map<String, Modifiers> all = new java.util.LinkedHashMap<>();
+    Map<String, Modifiers> all = new LinkedHashMap<>();
     all.put(Ui.text("family.nothingheld"), Modifiers.NONE);
     for (List<Modifier> held :
         List.of(

@@ -34,11 +34,14 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** What happens when a binding's trigger is pressed: who takes it and what changes. */
@@ -84,7 +87,7 @@ final class HappensLeaf extends Leaf {
     readiness.setId("readiness");
     waits.setId("waits");
     VBox ready = new VBox(3, readiness, waits);
-    HBox.setHgrow(ready, javafx.scene.layout.Priority.ALWAYS);
+    HBox.setHgrow(ready, Priority.ALWAYS);
     HBox below = Parts.fact(Ui.text("happens.readiness"), ready);
     body(preview, below, result, why);
   }
@@ -135,9 +138,9 @@ final class HappensLeaf extends Leaf {
         Parts.wrapped(
             Ui.text(item.done() ? "wait.done" : "wait.open", now.words().wait(item.what())),
             item.done() ? "good" : "label");
-    HBox.setHgrow(says, javafx.scene.layout.Priority.ALWAYS);
+    HBox.setHgrow(says, Priority.ALWAYS);
     HBox row = new HBox(8, says);
-    row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    row.setAlignment(Pos.CENTER_LEFT);
     Optional<Application> of =
         b.place()
             .applicationId()
@@ -149,7 +152,7 @@ final class HappensLeaf extends Leaf {
       row.getChildren()
           .add(
               Parts.button(
-                  "meet-" + need.name().toLowerCase(java.util.Locale.ROOT),
+                  "meet-" + need.name().toLowerCase(Locale.ROOT),
                   Ui.text("meet." + need),
                   () -> session.meet(need, of.get(), b)));
     }

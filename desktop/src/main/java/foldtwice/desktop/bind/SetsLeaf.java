@@ -38,6 +38,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** What sets a binding off: its triggers and its place, with advice before anything is taken. */
@@ -94,7 +95,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     Parts.shows(where, place -> session.now().library().nameOf(place));
     Parts.onChosen(where, this::chooseWhere);
     HBox whereRow = Parts.fact(Ui.text("sets.where"), where);
-    HBox.setHgrow(where, javafx.scene.layout.Priority.ALWAYS);
+    HBox.setHgrow(where, Priority.ALWAYS);
     whereRow.setAlignment(Pos.CENTER_LEFT);
     ways.setId("way");
     ways.setAccessibleText(Ui.text("sets.way"));
@@ -102,7 +103,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     Parts.shows(ways, way -> way.name());
     Parts.onChosen(ways, this::chooseWay);
     HBox wayRow = Parts.fact(Ui.text("sets.way"), ways);
-    HBox.setHgrow(ways, javafx.scene.layout.Priority.ALWAYS);
+    HBox.setHgrow(ways, Priority.ALWAYS);
     wayRow.setAlignment(Pos.CENTER_LEFT);
     wayRow.visibleProperty().bind(Bindings.size(ways.getItems()).greaterThan(1));
     wayRow.managedProperty().bind(wayRow.visibleProperty());

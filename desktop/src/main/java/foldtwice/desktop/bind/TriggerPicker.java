@@ -77,21 +77,10 @@ final class TriggerPicker extends VBox {
     this.ways = ways;
     setId("trigger-picker");
     setSpacing(8);
+    var chips = Parts.chips(Kind.class, "picker-", k -> Ui.text("picker." + k), this::show);
+    chips.get(Kind.DEVICE).setSelected(true);
     FlowPane kinds = new FlowPane(5, 5);
-    ToggleGroup group = new ToggleGroup();
-    for (Kind kind : Kind.values()) {
-      ToggleButton chip = new ToggleButton(Ui.text("picker." + kind));
-      chip.setId("picker-" + kind.name().toLowerCase(Locale.ROOT));
-      chip.getStyleClass().addAll("chip", "small-chip");
-      chip.setToggleGroup(group);
-      chip.setSelected(kind == Kind.DEVICE);
-      chip.setOnAction(
-          e -> {
-            chip.setSelected(true);
-            show(kind);
-          });
-      kinds.getChildren().add(chip);
-    }
+    kinds.getChildren().setAll(chips.values());
     getChildren()
         .addAll(
             kinds,

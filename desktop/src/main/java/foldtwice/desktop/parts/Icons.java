@@ -10,6 +10,8 @@ import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.FillRule;
 import javafx.scene.shape.SVGPath;
+import javafx.scene.transform.Scale;
+import javafx.scene.transform.Translate;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 
@@ -56,10 +58,7 @@ public final class Icons {
     path.setFillRule(FillRule.EVEN_ODD);
     path.getStyleClass().add("icon-shape");
     double scale = size / Math.max(icon.width(), icon.height());
-    path.getTransforms()
-        .addAll(
-            new javafx.scene.transform.Scale(scale, scale),
-            new javafx.scene.transform.Translate(-icon.left(), -icon.top()));
+    path.getTransforms().addAll(new Scale(scale, scale), new Translate(-icon.left(), -icon.top()));
     StackPane box = new StackPane(new Group(path));
     box.setMinSize(size, size);
     box.setMaxSize(size, size);

@@ -1,11 +1,17 @@
 package foldtwice.desktop.parts;
 
+import java.util.EnumMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -96,6 +102,45 @@ public final class Parts {
       owner = owner.getParent();
     }
     return owner != null;
+  }
+
+  /** A name at the left and a field beside it that takes what room there is. */
+  public static HBox field(String name, Node field) {
+    HBox row = fact(name, field);
+    HBox.setHgrow(field, Priority.ALWAYS);
+    return row;
+  }
+
+  /** The fold line between two leaves. */
+  public static Region crease() {
+    Region crease = new Region();
+    crease.getStyleClass().add("crease");
+    return crease;
+  }
+
+  /**
+   * Chips of which one is chosen.
+   *
+   * @param id what the ids of the chips begin with; the name of the kind follows
+   * @param says the text of a chip
+   */
+  public static <K extends Enum<K>> Map<K, ToggleButton> chips(
+      Class<K> kinds, String id, Function<K, String> says, Consumer<K> onChosen) {
+    Map<K, ToggleButton> chips = new EnumMap<>(kinds);
+    ToggleGroup group = new ToggleGroup();
+    for (K kind : kinds.getEnumConstants()) {
+      ToggleButton chip = new ToggleButton(says.apply(kind));
+      chip.setId(id + kind.name().toLowerCase(Locale.ROOT));
+      chip.getStyleClass().addAll("chip", "small-chip");
+      chip.setToggleGroup(group);
+      chip.setOnAction(
+          e -> {
+            chip.setSelected(true);
+            onChosen.accept(kind);
+          });
+      chips.put(kind, chip);
+    }
+    return chips;
   }
 
   public static Region gap() {

@@ -26,6 +26,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -101,10 +102,10 @@ final class ApplicationPane extends HBox {
     Label of = Parts.label(Ui.text("places.version"), "soft");
     of.setMinWidth(Region.USE_PREF_SIZE);
     HBox head = new HBox(10, name, of, version);
-    head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    head.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(name, Priority.ALWAYS);
     HBox search = new HBox(10, filter, count);
-    search.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    search.setAlignment(Pos.CENTER_LEFT);
     commands
         .getSelectionModel()
         .selectedItemProperty()

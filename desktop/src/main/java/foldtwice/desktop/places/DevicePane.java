@@ -10,8 +10,6 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
 import foldtwice.place.Place;
-import foldtwice.place.Station;
-import foldtwice.resolve.Keymap;
 import foldtwice.suggest.Suggestion;
 import foldtwice.suggest.Suggestions;
 import foldtwice.surface.Device;
@@ -222,14 +220,8 @@ final class DevicePane extends VBox {
     Binding nobody = Binding.fresh("", "", new Place.Everywhere(), List.of(), Map.of());
     session.work(
         () -> {
-          List<Keymap> stations = new ArrayList<>(List.of(now.keymap()));
-          for (Station s : now.library().stations().values()) {
-            if (!s.equals(now.station())) {
-              stations.add(Keymap.of(now.library(), s));
-            }
-          }
           List<Trigger.Keys> sent = sent(now);
-          return Suggestions.forDevices(now.library(), stations, nobody, 48).stream()
+          return Suggestions.forDevices(now.library(), now.stations(), nobody, 48).stream()
               .map(Suggestion::trigger)
               .filter(t -> !sent.contains(t))
               .limit(POOL)

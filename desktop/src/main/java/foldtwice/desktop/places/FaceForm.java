@@ -19,8 +19,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** What a key or a button shows: label, colour, an icon of a set or of one's own. */
@@ -67,18 +65,12 @@ final class FaceForm extends VBox {
             Parts.button("face-noicon", Ui.text("face.noicon"), () -> change(face.with(""))));
     getChildren()
         .addAll(
-            row("face.label", label),
-            row("face.colour", colour),
-            row("face.icon", search),
+            Parts.field(Ui.text("face.label"), label),
+            Parts.field(Ui.text("face.colour"), colour),
+            Parts.field(Ui.text("face.icon"), search),
             icons,
             own,
             wrong);
-  }
-
-  private static HBox row(String name, javafx.scene.Node field) {
-    HBox row = Parts.fact(Ui.text(name), field);
-    HBox.setHgrow(field, Priority.ALWAYS);
-    return row;
   }
 
   void show(Face shown) {

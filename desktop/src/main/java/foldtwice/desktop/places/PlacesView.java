@@ -131,12 +131,6 @@ public final class PlacesView extends BorderPane {
     application.chooseCommand(id);
   }
 
-  /** Goes to a device or a toolbar. */
-  public void chooseSurface(String id) {
-    chosen = "d " + id;
-    show(session.now());
-  }
-
   /** Goes to a station. */
   public void chooseStation(String id) {
     chosen = "s " + id;

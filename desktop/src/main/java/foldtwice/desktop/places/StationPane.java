@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -29,6 +30,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** A station: its keyboard, what is plugged in, what its desktop keeps, what is installed. */
@@ -127,7 +129,7 @@ final class StationPane extends VBox {
     TextField addOns = new TextField(here.map(i -> Words.addOns(i.addOns())).orElse(""));
     addOns.setId("addons-" + a.id());
     addOns.setPromptText(Ui.text("places.addons.hint"));
-    HBox.setHgrow(addOns, javafx.scene.layout.Priority.ALWAYS);
+    HBox.setHgrow(addOns, Priority.ALWAYS);
     Runnable keep = () -> install(a, version.getText().strip(), readAddOns(addOns.getText()));
     Parts.onKept(version, keep);
     Parts.onKept(addOns, keep);
@@ -240,8 +242,7 @@ final class StationPane extends VBox {
     session.make(new Edit.PutStation(next), Ui.text("said.changed", next.name()));
   }
 
-  private <T> ComboBox<T> choice(
-      String id, List<T> of, T now, java.util.function.Consumer<T> onChosen) {
+  private <T> ComboBox<T> choice(String id, List<T> of, T now, Consumer<T> onChosen) {
     ComboBox<T> box = new ComboBox<>();
     box.setId(id);
     box.getItems().setAll(of);

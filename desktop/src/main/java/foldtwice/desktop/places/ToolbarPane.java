@@ -13,6 +13,7 @@ import foldtwice.surface.Toolbar;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.stream.IntStream;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -67,7 +68,7 @@ final class ToolbarPane extends VBox {
             slots,
             Parts.label(Ui.text("toolbar.group"), "soft"),
             group);
-    room.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    room.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
             name,

@@ -12,6 +12,7 @@ import foldtwice.place.WayIn;
 import foldtwice.ready.Entries;
 import foldtwice.words.Words;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
@@ -154,7 +155,7 @@ final class WaysPane extends VBox {
     }
     entries.stream()
         .filter(e -> e.state() != Entries.State.CURRENT || e.thin())
-        .sorted(java.util.Comparator.comparing(e -> e.state() == Entries.State.CURRENT))
+        .sorted(Comparator.comparing(e -> e.state() == Entries.State.CURRENT))
         .limit(MOST_ENTRIES)
         .forEach(e -> getChildren().add(entry(now, e)));
   }

@@ -73,6 +73,17 @@ public record Snapshot(
         redoable);
   }
 
+  /** The keymaps of all stations, the one in view first; costs compiling the others. */
+  public List<Keymap> stations() {
+    List<Keymap> all = new ArrayList<>(List.of(keymap));
+    for (Station s : library.stations().values()) {
+      if (!s.equals(station)) {
+        all.add(Keymap.of(library, s));
+      }
+    }
+    return all;
+  }
+
   /** How ready a binding is on the station. */
   public Outlook outlook(Binding binding) {
     return Outlook.of(library, keymap, known, setup, binding);

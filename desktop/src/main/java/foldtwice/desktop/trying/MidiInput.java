@@ -6,6 +6,7 @@ import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import javafx.application.Platform;
 import javax.sound.midi.MidiDevice;
@@ -41,8 +42,8 @@ final class MidiInput implements Receiver {
     List<MidiDevice> open = new ArrayList<>();
     for (MidiDevice.Info info : MidiSystem.getMidiDeviceInfo()) {
       if (!info.getName()
-          .toLowerCase(java.util.Locale.ROOT)
-          .contains(device.name().toLowerCase(java.util.Locale.ROOT))) {
+          .toLowerCase(Locale.ROOT)
+          .contains(device.name().toLowerCase(Locale.ROOT))) {
         continue;
       }
       try {

@@ -26,6 +26,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -114,7 +115,7 @@ final class OfferingPane extends VBox {
   /** Looks again at what is selected and what fits. */
   void refresh() {
     Snapshot now = session.now();
-    fits = Fits.of(now.library(), now.heard().keymap(), now.known(), program);
+    fits = Fits.of(now.library(), now.heard().keymap(), program);
     List<String> selected = program.selected();
     on.setText(
         switch (selected.size()) {
@@ -201,7 +202,7 @@ final class OfferingPane extends VBox {
       field.getStyleClass().add("value");
       field.setPrefColumnCount(6);
       field.setAccessibleText(p.name());
-      field.setTooltip(new javafx.scene.control.Tooltip(p.name()));
+      field.setTooltip(new Tooltip(p.name()));
       field.setOnAction(e -> runWith(routine, fields));
       fields.put(p.name(), field);
       if (fields.size() <= 2) {
