@@ -56,9 +56,17 @@ public sealed interface Pattern {
 
   /**
    * The triggers for members of these names, in their order; nothing for one the pattern has no key
-   * for. No two are equal. Costs one pass over the keys of a row.
+   * for, or only one that a member before it has. Costs one pass over the keys of a row.
+   *
+   * <p>Law: no two are equal.
    */
   default List<Optional<Trigger>> triggers(
+      List<String> names, Layout layout, Shape shape, Function<String, Optional<Device>> devices) {
+    Set<Trigger> taken = new HashSet<>();
+    return laid(names, layout, shape, devices).stream().map(t -> t.filter(taken::add)).toList();
+  }
+
+  private List<Optional<Trigger>> laid(
       List<String> names, Layout layout, Shape shape, Function<String, Optional<Device>> devices) {
     int count = names.size();
     return switch (this) {

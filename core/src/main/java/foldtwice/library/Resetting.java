@@ -97,8 +97,8 @@ public final class Resetting {
   }
 
   /**
-   * An edit that takes a trigger from a binding, or all when there is none named, made whole: what
-   * the binding had of a command it replaced, the command gets back.
+   * An edit that takes triggers from a binding, made whole: what the binding had of a command it
+   * replaced, the command gets back.
    *
    * @param edit the change to the binding itself
    * @param gone what it has no longer

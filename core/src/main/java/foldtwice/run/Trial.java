@@ -228,21 +228,18 @@ public final class Trial {
       return result;
     }
     List<Effect> effects = new ArrayList<>(result.effects());
-    Repeating r = repeating.get();
-    long next = r.next();
-    while (next <= now) {
-      Optional<Routine> routine = library.routineOf(r.binding());
-      effects.add(
-          routine.isPresent()
-              ? run(r.binding(), routine.get())
-              : new Effect.Lacking(r.binding(), r.binding().routine()));
-      next += 1000 / r.binding().fitting().repeats();
+    while (repeating.filter(r -> r.next() <= now).isPresent()) {
+      Repeating r = repeating.get();
+      Effect effect = fire(new Owner.Yours(r.binding().id()));
+      effects.add(effect);
+      long next = r.next() + 1000 / r.binding().fitting().repeats();
+      boolean goesOn =
+          effect instanceof Effect.Ran ran
+              && ran.run().status() instanceof Status.Over
+              && !ran.trace().endedBadly(); // else it would run into the same again and again
+      repeating =
+          goesOn ? Optional.of(new Repeating(r.key(), r.binding(), next)) : Optional.empty();
     }
-    boolean stands = effects.getLast() instanceof Effect.Ran ran && ran.trace().endedBadly();
-    repeating =
-        stands || underway(new Result(Optional.empty(), effects))
-            ? Optional.empty() // it does not run into what it met again and again
-            : Optional.of(new Repeating(r.key(), r.binding(), next));
     return new Result(Optional.empty(), List.copyOf(effects));
   }
 

@@ -132,6 +132,29 @@ class SeriesTest {
         .containsExactly("L then R", "L then M", "-", "-");
   }
 
+  /** Set and recall with nothing to tell them apart, as a file may say it. */
+  @Test
+  void noTwoMembersGetOneTrigger() {
+    assertThat(
+            laid(
+                new Pattern.Pairs(stroke("Ctrl+F5"), Modifiers.of(Modifier.CTRL)),
+                "us",
+                "set a",
+                "set b",
+                "get a",
+                "get b"))
+        .containsExactly("Ctrl+F5", "Ctrl+F6", "-", "-");
+    assertThat(
+            laid(
+                new Pattern.Steps(stroke("Up"), stroke("Up"), Modifiers.NONE),
+                "us",
+                "+1",
+                "-1",
+                "+10",
+                "-10"))
+        .containsExactly("Up", "-", "-", "-");
+  }
+
   @Test
   void aFamilyIsPlannedMadeMovedAndTakenApart() {
     Library before = library("native box Ctrl+2");

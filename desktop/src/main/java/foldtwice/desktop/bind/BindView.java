@@ -9,7 +9,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
-import foldtwice.library.Resetting;
+import foldtwice.library.Removing;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
@@ -301,14 +301,8 @@ public final class BindView extends BorderPane {
       return;
     }
     Optional<String> next = register.nextAfterSelected();
-    Library library = session.now().library();
-    List<Edit> edits =
-        gone.stream()
-            .map(
-                b -> Resetting.givingBack(library, b, b.triggers(), new Edit.RemoveBinding(b.id())))
-            .toList();
     session.make(
-        edits.size() == 1 ? edits.getFirst() : new Edit.Together(edits),
+        Removing.of(session.now().library(), gone),
         gone.size() == 1
             ? Ui.text("said.removed", session.now().words().binding(gone.getFirst()))
             : Ui.text("said.removedmany", gone.size()));

@@ -415,8 +415,9 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   private void take(List<Trigger> fresh) {
     List<Trigger> triggers = new ArrayList<>(binding.triggers());
     boolean replaced = !triggers.isEmpty() && !adding;
+    List<Trigger> gone = new ArrayList<>();
     if (replaced) {
-      triggers.remove(index);
+      gone.add(triggers.remove(index));
     } else {
       index = triggers.size();
     }
@@ -424,7 +425,11 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     adding = false;
     Words words = session.now().words();
     session.make(
-        new Edit.PutBinding(binding.withTriggers(triggers)),
+        Resetting.givingBack(
+            session.now().library(),
+            binding,
+            gone,
+            new Edit.PutBinding(binding.withTriggers(triggers))),
         Ui.text(
             replaced ? "said.replaced" : "said.bound",
             words.binding(binding),
