@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.binding.Family;
 import foldtwice.library.Library;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -104,13 +105,10 @@ class FamiliesByHandTest {
       hands.choose("lay label block");
       hands.press(KeyCode.CONTROL, KeyCode.N);
       hands.space("#family-open");
-      for (int n = 1; n <= 5; n++) {
-        hands.space("#family-routine");
-        for (int i = 0; i < n; i++) {
-          hands.press(KeyCode.DOWN);
-        }
+      hands.click("#family-routine");
+      for (String letters : List.of("fit and", "al", "spr", "da", "sa")) {
+        hands.type(letters);
         hands.press(KeyCode.ENTER);
-        hands.space("#family-add");
       }
       hands.paste("#family-name", "Sheet, start to end");
       hands.paste("#family-first", "Ctrl+Alt+F1");

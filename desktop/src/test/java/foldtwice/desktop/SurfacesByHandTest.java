@@ -67,7 +67,7 @@ class SurfacesByHandTest {
 
       hands.space("#slot-7");
       assertThat(hands.text("#give-does")).contains("nothing is bound");
-      hands.space("#give-routine");
+      hands.click("#give-routine");
       hands.press(KeyCode.DOWN);
       hands.press(KeyCode.ENTER);
       hands.space("#give");
@@ -106,8 +106,8 @@ class SurfacesByHandTest {
       hands.choosing(Hands.root().resolve("demo/devices/corbel.json"));
       hands.space("#add-device");
       assertThat(hands.text("#device-pane")).contains("One", "nothing is bound to it");
-      hands.space("#give-routine");
-      hands.press(KeyCode.DOWN);
+      hands.click("#give-routine");
+      hands.type("fit and");
       hands.press(KeyCode.ENTER);
       hands.space("#give");
       String routine = library(hands).bindings().get("b267").routine();

@@ -3,6 +3,7 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.RoutineField;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -13,7 +14,6 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -26,7 +26,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /**
@@ -44,7 +43,9 @@ final class FamilyMembers extends Leaf {
   private final TextField typed = new TextField();
   private final Label wrong = Parts.wrapped("", "blocks");
   private final Set<Value> ticked = new LinkedHashSet<>();
-  private final ComboBox<Routine> further = new ComboBox<>();
+  private final RoutineField further =
+      new RoutineField(
+          "family-routine", Ui.text("family.further.hint"), Routine::name, this::addRoutine);
   private final VBox added = new VBox(3);
   private final List<Series.Wish> routines = new ArrayList<>();
   private final Set<Series.Wish> offered = new LinkedHashSet<>();
@@ -75,21 +76,13 @@ final class FamilyMembers extends Leaf {
     there.setId("family-there");
     parameterRow = Parts.field(Ui.text("family.varies"), parameter);
     parameterRow.managedProperty().bind(parameterRow.visibleProperty());
-    further.setId("family-routine");
-    further.setMaxWidth(Double.MAX_VALUE);
-    further.setPromptText(Ui.text("family.further.hint"));
-    Parts.shows(further, r -> r.name());
-    HBox.setHgrow(further, Priority.ALWAYS);
     added.setId("family-added");
     body(
         Parts.field(Ui.text("family.name"), name),
         parameterRow,
         values,
         wrong,
-        Parts.field(
-            Ui.text("family.further"),
-            new HBox(
-                8, further, Parts.button("family-add", Ui.text("family.add"), this::addRoutine))),
+        Parts.field(Ui.text("family.further"), further),
         added,
         there);
   }
@@ -121,14 +114,10 @@ final class FamilyMembers extends Leaf {
     offered.clear();
     routines.clear();
     added();
-    further
-        .getItems()
-        .setAll(
-            session.now().library().routines().values().stream()
-                .filter(r -> of.isEmpty() || r.application().equals(of.get().application()))
-                .sorted(Comparator.comparing(Routine::name))
-                .toList());
-    further.setValue(null);
+    further.offer(
+        session.now().library().routines().values().stream()
+            .filter(r -> of.isEmpty() || r.application().equals(of.get().application()))
+            .toList());
     out.clear();
     typed.clear();
     wrong.setText("");
@@ -178,21 +167,20 @@ final class FamilyMembers extends Leaf {
 
   /** A further routine, after all others: the next one of a procedure. */
   private void addRoutine() {
-    Routine routine = further.getValue();
-    if (filling || routine == null) {
-      return;
-    }
-    filling = true;
-    further.setValue(null);
-    filling = false;
-    routines.add(new Series.Wish(routine.id(), Map.of(), routine.name()));
-    added();
-    changed();
+    further
+        .chosen()
+        .ifPresent(
+            next -> {
+              further.clear();
+              routines.add(new Series.Wish(next.id(), Map.of(), next.name()));
+              added();
+              changed();
+            });
   }
 
   private void added() {
     if (Parts.hasKeys(added)) {
-      further.requestFocus(); // what had the keys is gone now
+      further.focus(); // what had the keys is gone now
     }
     added.getChildren().clear();
     for (int i = 0; i < routines.size(); i++) {

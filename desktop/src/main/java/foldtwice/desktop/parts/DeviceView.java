@@ -2,6 +2,7 @@ package foldtwice.desktop.parts;
 
 import foldtwice.desktop.session.Ui;
 import foldtwice.surface.Device;
+import foldtwice.surface.Face;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Trigger;
 import java.util.function.Function;
@@ -36,14 +37,9 @@ public final class DeviceView extends Pane {
    *
    * @param text on it
    * @param says in full, for the tooltip
+   * @param face with its icon and its colour
    */
-  public record Shown(String text, String says, Part part, String icon) {
-
-    /** Without an icon. */
-    public Shown(String text, String says, Part part) {
-      this(text, says, part, "");
-    }
-  }
+  public record Shown(String text, String says, Part part, Face face) {}
 
   /** What a key is for, in the place in view. */
   public enum Part {
@@ -120,7 +116,7 @@ public final class DeviceView extends Pane {
     Button key = new Button(shown.text());
     key.setId("pad-" + cap.id());
     key.getStyleClass().setAll("key", "pad-key");
-    Icons.of(shown.icon(), 13).ifPresent(key::setGraphic);
+    Icons.dress(key, shown.face(), 13);
     key.setWrapText(true);
     key.setAccessibleText(shown.says());
     key.setTooltip(new Tooltip(shown.says()));

@@ -9,6 +9,7 @@ import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
 import foldtwice.surface.Device;
+import foldtwice.surface.Face;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Motion;
 import foldtwice.trigger.Notation;
@@ -46,21 +47,21 @@ public record Faces(Snapshot now, Place place) {
   /** What a key or a dial of a device shows on a page. */
   public DeviceView.Shown of(Device device, Page page, String id) {
     if (device.dial(id).isPresent()) {
-      return new DeviceView.Shown("", dial(device, page, id), Part.FREE);
+      return new DeviceView.Shown("", dial(device, page, id), Part.FREE, Face.PLAIN);
     }
-    String label = page.face(id).label();
-    String icon = page.face(id).icon();
+    Face face = page.face(id);
+    String label = face.label();
     String printed = device.key(id).map(Device.Cap::label).orElse("");
     Optional<Page.Sends> sends = page.sends(id);
     if (sends.isPresent()) {
       return switch (sends.get()) {
         case Page.Sends.Chord(Trigger.Keys keys) -> {
           String says = Ui.text("device.sends", Notation.write(keys));
-          yield new DeviceView.Shown(label.isEmpty() ? says : label, says, Part.SENDS, icon);
+          yield new DeviceView.Shown(label.isEmpty() ? says : label, says, Part.SENDS, face);
         }
         case Page.Sends.Turn(String to) -> {
           String says = Ui.text("device.turns", device.page(to).map(Page::name).orElse(to));
-          yield new DeviceView.Shown(label.isEmpty() ? says : label, says, Part.TURNS, icon);
+          yield new DeviceView.Shown(label.isEmpty() ? says : label, says, Part.TURNS, face);
         }
       };
     }
@@ -74,7 +75,7 @@ public record Faces(Snapshot now, Place place) {
             : tap.orElse(otherwise);
     String text = !label.isEmpty() ? label : printed.isEmpty() ? tap.orElse("") : printed;
     boolean yours = tap.isPresent() || hold.isPresent();
-    return new DeviceView.Shown(text, says, yours ? Part.YOURS : Part.FREE, icon);
+    return new DeviceView.Shown(text, says, yours ? Part.YOURS : Part.FREE, face);
   }
 
   /** What a dial does here. */

@@ -1,5 +1,6 @@
 package foldtwice.desktop.parts;
 
+import foldtwice.surface.Face;
 import foldtwice.surface.IconShape;
 import java.util.Arrays;
 import java.util.List;
@@ -7,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.Group;
 import javafx.scene.Node;
+import javafx.scene.control.Labeled;
 import javafx.scene.layout.StackPane;
 import javafx.scene.shape.FillRule;
 import javafx.scene.shape.SVGPath;
@@ -50,6 +52,14 @@ public final class Icons {
               made.setIconSize((int) Math.round(size));
               return made;
             });
+  }
+
+  /** Gives a button the icon and the colour of a face. */
+  public static void dress(Labeled button, Face face, double size) {
+    of(face.icon(), size).ifPresent(button::setGraphic);
+    if (!face.colour().isEmpty()) {
+      button.getStyleClass().add("face-" + face.colour());
+    }
   }
 
   private static Node shape(IconShape icon, double size) {

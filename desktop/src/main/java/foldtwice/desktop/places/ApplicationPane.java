@@ -22,6 +22,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.beans.property.SimpleObjectProperty;
@@ -29,6 +31,7 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TableCell;
@@ -57,6 +60,7 @@ final class ApplicationPane extends HBox {
   private final WaysPane ways;
   private final VBox resets = new VBox(4);
   private final VBox stations = new VBox(2);
+  private final ComboBox<String> group = new ComboBox<>();
   private final VBox offers = new VBox(2);
   private Application application;
   private Snapshot now;
@@ -80,22 +84,26 @@ final class ApplicationPane extends HBox {
     filter.setId("command-filter");
     filter.setPromptText(Ui.text("places.filter"));
     filter.textProperty().addListener((o, a, b) -> narrow());
+    group.setId("command-group");
+    group.setAccessibleText(Ui.text("places.group"));
+    Parts.shows(group, g -> g.isEmpty() ? Ui.text("places.group.all") : g);
+    Parts.onChosen(group, this::narrow);
     HBox.setHgrow(filter, Priority.ALWAYS);
     commands.setId("commands");
     commands.setFixedCellSize(29);
     commands.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     commands.setPlaceholder(Parts.label(Ui.text("places.nocommand"), "soft"));
-    column("command", 168, c -> Words.command(application, c), c -> null);
+    column("command", 160, c -> Words.command(application, c), c -> null);
     column("menu", 200, c -> String.join(" \u203a ", c.menuPath()), c -> null);
-    column("keys", 172, c -> keys(c), this::caps);
+    column("keys", 190, c -> keys(c), this::caps);
     column(
         "where",
-        124,
+        104,
         c -> now.library().nameOf(c.place()).replaceFirst("^.* \u203a ", ""),
         c -> null);
     column(
         "uses",
-        74,
+        64,
         c -> c.usesPerWeek() == 0 ? "" : Long.toString(Math.round(c.usesPerWeek())),
         c -> null);
     VBox.setVgrow(commands, Priority.ALWAYS);
@@ -104,7 +112,7 @@ final class ApplicationPane extends HBox {
     HBox head = new HBox(10, name, of, version);
     head.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(name, Priority.ALWAYS);
-    HBox search = new HBox(10, filter, count);
+    HBox search = new HBox(10, filter, group, count);
     search.setAlignment(Pos.CENTER_LEFT);
     commands
         .getSelectionModel()
@@ -196,6 +204,8 @@ final class ApplicationPane extends HBox {
   /** Goes to one of its commands. */
   void chooseCommand(String id) {
     filter.clear();
+    group.setValue("");
+    narrow();
     commands.getItems().stream()
         .filter(c -> c.id().equals(id))
         .findFirst()
@@ -224,16 +234,30 @@ final class ApplicationPane extends HBox {
       version.setText(of.version());
     }
     if (!same) {
+      groups();
       narrow();
     }
     showCommand();
     facts();
   }
 
+  /** The groups its commands are in; the chosen one stays chosen while it is one of them. */
+  private void groups() {
+    Set<String> all = new TreeSet<>(Set.of(""));
+    application.commands().forEach(c -> all.add(c.group()));
+    String was = group.getValue();
+    group.getItems().setAll(all);
+    group.setValue(was != null && all.contains(was) ? was : "");
+  }
+
   private void narrow() {
+    String of = group.getValue() == null ? "" : group.getValue();
     String[] words = filter.getText().toLowerCase(Locale.ROOT).strip().split("\\s+");
     List<NativeCommand> found =
-        application.commands().stream().filter(c -> matches(c, words)).toList();
+        application.commands().stream()
+            .filter(c -> of.isEmpty() || c.group().equals(of))
+            .filter(c -> matches(c, words))
+            .toList();
     filling = true;
     commands.getItems().setAll(found);
     found.stream()

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.KeysField;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.RoutineField;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -32,7 +33,6 @@ import java.util.stream.Stream;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -50,7 +50,8 @@ final class CommandPane extends VBox {
   private final KeysField field;
   private final VBox question = new VBox(5);
   private final Label after = Parts.wrapped("", "soft");
-  private final ComboBox<Routine> routines = new ComboBox<>();
+  private final RoutineField routines =
+      new RoutineField("command-routine", Ui.text("command.routine"), Routine::name, this::compare);
   private final Label compared = Parts.wrapped("", "soft");
   private final Button replace;
   private Application application;
@@ -77,12 +78,8 @@ final class CommandPane extends VBox {
     after.managedProperty().bind(after.textProperty().isNotEmpty());
     question.setId("command-question");
     question.managedProperty().bind(Bindings.isNotEmpty(question.getChildren()));
-    routines.setId("command-routine");
-    routines.setPrefWidth(220);
-    routines.setPromptText(Ui.text("command.routine"));
-    Parts.shows(routines, r -> r.name());
+    routines.setPrefWidth(240);
     replace = Parts.button("command-replace", Ui.text("command.replace"), this::replace);
-    Parts.onChosen(routines, this::compare);
     compared.setId("command-compared");
     compared.managedProperty().bind(compared.textProperty().isNotEmpty());
     FlowPane instead =
@@ -113,13 +110,10 @@ final class CommandPane extends VBox {
       field.clear();
       question.getChildren().clear();
       compared.setText("");
-      routines
-          .getItems()
-          .setAll(
-              now.library().routines().values().stream()
-                  .filter(r -> r.application().equals(of.id()))
-                  .toList());
-      routines.setValue(null);
+      routines.offer(
+          now.library().routines().values().stream()
+              .filter(r -> r.application().equals(of.id()))
+              .toList());
       replace.setDisable(true);
     }
     String menu = String.join(" \u203a ", chosen.menuPath());
@@ -289,11 +283,8 @@ final class CommandPane extends VBox {
 
   /** What the command changes and what the routine does, side by side. */
   private void compare() {
-    Routine routine = routines.getValue();
-    replace.setDisable(routine == null);
-    if (routine == null) {
-      return;
-    }
+    Routine routine = routines.chosen().orElseThrow();
+    replace.setDisable(false);
     String its =
         session.known().program(application.id()).stream()
             .flatMap(f -> f.commands().stream())
@@ -323,10 +314,10 @@ final class CommandPane extends VBox {
   }
 
   private void replace() {
-    Routine routine = routines.getValue();
-    if (routine == null || !session.mayWrite()) {
+    if (!session.mayWrite()) {
       return;
     }
+    Routine routine = routines.chosen().orElseThrow();
     Binding fresh =
         Binding.fresh(session.freeBindingId(), routine.id(), command.place(), List.of(), Map.of());
     List<Trigger> had = command.triggers();

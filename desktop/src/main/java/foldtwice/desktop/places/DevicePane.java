@@ -182,7 +182,7 @@ final class DevicePane extends VBox {
         does.isPresent()
             ? DeviceView.Part.SENDS
             : bound.isEmpty() ? DeviceView.Part.FREE : DeviceView.Part.YOURS;
-    return new DeviceView.Shown(text, says, part, shows.icon());
+    return new DeviceView.Shown(text, says, part, shows);
   }
 
   private boolean isOn(Trigger trigger, Page inView, String id) {

@@ -2,6 +2,7 @@ package foldtwice.desktop.places;
 
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.RoutineField;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -25,7 +26,8 @@ final class GiveForm extends VBox {
 
   private final Session session;
   private final VBox does = new VBox(3);
-  private final ComboBox<Routine> routines = new ComboBox<>();
+  private final RoutineField routines =
+      new RoutineField("give-routine", Ui.text("give.routine"), this::named, this::offerPlaces);
   private final ComboBox<Place> places = new ComboBox<>();
   private final Button give;
   private Trigger trigger;
@@ -34,21 +36,11 @@ final class GiveForm extends VBox {
     super(6);
     this.session = session;
     does.setId("give-does");
-    routines.setId("give-routine");
-    routines.setPrefWidth(230);
-    routines.setPromptText(Ui.text("give.routine"));
-    Parts.shows(
-        routines,
-        r ->
-            Ui.text(
-                "give.of",
-                r.name(),
-                session.now().library().nameOf(new Place.Whole(r.application()))));
+    routines.setPrefWidth(280);
     places.setId("give-place");
     places.setPrefWidth(190);
     Parts.shows(places, p -> session.now().library().nameOf(p));
     give = Parts.button("give", Ui.text("give.make"), this::make);
-    Parts.onChosen(routines, this::offerPlaces);
     FlowPane row = new FlowPane(8, 6, routines, places, give);
     row.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(does, row);
@@ -63,7 +55,7 @@ final class GiveForm extends VBox {
     boolean other = !of.equals(trigger);
     trigger = of;
     if (Parts.hasKeys(does)) {
-      routines.requestFocus(); // what had the keys is gone now
+      routines.focus(); // what had the keys is gone now
     }
     does.getChildren().clear();
     for (Binding b : now.library().bindings().values()) {
@@ -87,30 +79,34 @@ final class GiveForm extends VBox {
           now.library().routines().values().stream()
               .filter(r -> application.isEmpty() || r.application().equals(application))
               .toList();
-      routines.getItems().setAll(fitting);
-      routines.setValue(null);
+      routines.offer(fitting);
       places.getItems().clear();
       give.setDisable(true);
     }
   }
 
+  private String named(Routine routine) {
+    return Ui.text(
+        "give.of",
+        routine.name(),
+        session.now().library().nameOf(new Place.Whole(routine.application())));
+  }
+
   private void offerPlaces() {
-    Routine routine = routines.getValue();
-    give.setDisable(routine == null);
-    if (routine != null) {
-      Optional<Application> of =
-          Optional.ofNullable(session.now().library().applications().get(routine.application()));
-      places.getItems().setAll(of.map(Application::places).orElse(List.of()));
-      places.getSelectionModel().selectFirst();
-    }
+    Optional<Application> of =
+        routines.chosen().map(r -> session.now().library().applications().get(r.application()));
+    places.getItems().setAll(of.map(Application::places).orElse(List.of()));
+    places.getSelectionModel().selectFirst();
+    give.setDisable(of.isEmpty());
+    give.requestFocus();
   }
 
   private void make() {
-    Routine routine = routines.getValue();
     Place place = places.getValue();
-    if (routine == null || place == null) {
+    if (place == null) {
       return;
     }
+    Routine routine = routines.chosen().orElseThrow();
     Binding fresh =
         Binding.fresh(session.freeBindingId(), routine.id(), place, List.of(trigger), Map.of());
     session.make(

@@ -84,7 +84,7 @@ public final class PlacesView extends BorderPane {
             Parts.button("add-application", Ui.text("places.add"), this::importList),
             Parts.button("add-device", Ui.text("places.adddevice"), this::importDevice));
     left.getStyleClass().add("routine-list");
-    left.setPrefWidth(236);
+    left.setPrefWidth(190);
     setLeft(left);
     session.nowProperty().addListener((o, a, now) -> show(now));
     chosen = "a " + session.now().library().applications().keySet().iterator().next();

@@ -135,7 +135,7 @@ final class ToolbarPane extends VBox {
               chosen = slot;
               show(session.now(), toolbar);
             });
-    Icons.of(shows.icon(), 15).ifPresent(button::setGraphic);
+    Icons.dress(button, shows, 15);
     button.setTooltip(new Tooltip(does.isEmpty() ? Ui.text("device.free") : does));
     if (slot == chosen) {
       button.getStyleClass().add("taken");

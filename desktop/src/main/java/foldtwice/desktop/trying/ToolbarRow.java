@@ -56,12 +56,9 @@ final class ToolbarRow extends FlowPane {
       Trigger trigger = new Trigger.Button(toolbar.id(), slot);
       Optional<String> does = faces.does(trigger);
       Button button = new Button(label.isEmpty() ? does.orElse("") : label);
-      Icons.of(toolbar.face(slot).icon(), 15).ifPresent(button::setGraphic);
-      if (!toolbar.face(slot).colour().isEmpty()) {
-        button.getStyleClass().add("mark-" + toolbar.face(slot).colour());
-      }
       button.setId("toolbar-" + slot);
       button.getStyleClass().add("toolbar-button");
+      Icons.dress(button, toolbar.face(slot), 15);
       button.setDisable(does.isEmpty());
       button.setFocusTraversable(true);
       String says = does.orElse(Ui.text("toolbar.nothere"));
