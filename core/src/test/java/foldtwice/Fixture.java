@@ -44,7 +44,7 @@ public final class Fixture {
       String[] f = row.split(" ", 3);
       List<Trigger> triggers = f.length < 3 ? List.of() : List.of(trigger(f[2]));
       if (f[0].equals("mine")) {
-        bindings.put(row, new Binding(row, "r", place(f[1]), triggers, Map.of(), 1, Extras.NONE));
+        bindings.put(row, new Binding(row, row, place(f[1]), triggers, Map.of(), 1, Extras.NONE));
       } else {
         commands.add(
             new NativeCommand(
@@ -78,14 +78,19 @@ public final class Fixture {
             rules,
             List.of(),
             Extras.NONE);
-    Routine routine = Routine.Macro.of("r", "R", "app", List.of(), List.of());
+    Map<String, Routine> routines = new LinkedHashMap<>();
+    routines.put("r", Routine.Macro.of("r", "R", "app", List.of(), List.of()));
+    for (String row : bindings.keySet()) {
+      routines.put(row, Routine.Macro.of(row, "R", "app", List.of(), List.of()));
+    }
     return new Library(
         "test",
         Map.of("app", app),
         Map.of("s", station()),
         Map.of(),
-        Map.of("r", routine),
+        routines,
         bindings,
+        Map.of(),
         Map.of(),
         Map.of(),
         Extras.NONE);

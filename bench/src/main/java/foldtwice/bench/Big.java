@@ -76,6 +76,7 @@ final class Big {
         all,
         Map.of(),
         Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 

@@ -71,7 +71,16 @@ public class FoldBench {
       all.put("r" + i, Routine.Macro.of("r" + i, "R", "app", List.of(), steps));
     }
     return new Library(
-        "many", Map.of(), Map.of(), Map.of(), all, Map.of(), Map.of(), Map.of(), Extras.NONE);
+        "many",
+        Map.of(),
+        Map.of(),
+        Map.of(),
+        all,
+        Map.of(),
+        Map.of(),
+        Map.of(),
+        Map.of(),
+        Extras.NONE);
   }
 
   @Benchmark

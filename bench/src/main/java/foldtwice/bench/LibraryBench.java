@@ -3,6 +3,7 @@ package foldtwice.bench;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
 import foldtwice.conflict.Auditor;
+import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
 import foldtwice.resolve.Keymap;
 import foldtwice.trigger.Notation;
@@ -40,7 +41,7 @@ public class LibraryBench {
   /** From the library alone: compiling included. */
   @Benchmark
   public Object audit() {
-    return Auditor.audit(library, keymap());
+    return Auditor.audit(Subject.of(library, keymap()));
   }
 
   /** What is said of one stroke while it is pressed. */
@@ -48,6 +49,6 @@ public class LibraryBench {
   public Object advice() {
     i = (i + 1) % 12;
     String keys = "Ctrl+Alt+F" + (i + 1);
-    return Advice.on(library, warm, binding, Notation.read(keys));
+    return Advice.on(Subject.of(library, warm), binding, Notation.read(keys));
   }
 }

@@ -4,12 +4,15 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Subject;
 import foldtwice.conflict.Weight;
 import foldtwice.library.Library;
 import foldtwice.library.file.Json;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
+import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
+import foldtwice.standin.StandIns;
 import foldtwice.words.Words;
 import java.io.PrintWriter;
 import java.util.List;
@@ -37,7 +40,13 @@ final class Check implements Callable<Integer> {
   public Integer call() throws Unusable {
     Library library = input.library();
     Station station = input.station(library);
-    List<Conflict> conflicts = Auditor.audit(library, Keymap.of(library, station));
+    List<Conflict> conflicts =
+        Auditor.audit(
+            new Subject(
+                library,
+                Keymap.of(library, station),
+                StandIns.around(station, library),
+                Setup.settled(library)));
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
       case json -> out.print(Json.print(json(library, station, conflicts)));

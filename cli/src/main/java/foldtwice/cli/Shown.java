@@ -28,6 +28,8 @@ final class Shown {
       case Owner.Native(String application, String command) ->
           out.put("native", application + "/" + command);
       case Owner.Menu(String menu) -> out.put("menu", menu);
+      case Owner.Key(String device, String page, String key) ->
+          out.put("device", device).put("page", page).put("key", key);
       case Owner.Desktop(String what) -> out.put("desktop", what);
     }
     return out.put("name", words.owner(claim.owner()))

@@ -50,15 +50,17 @@ class CommandLineTest {
     assertThat(text.out)
         .contains("blocks  double-claim")
         .contains("L then B never completes in Tagpress \u203a sheet: Line tool fires before.")
-        .contains("266 bindings on Camera bench: 6 block, 7 cost, 0 notes");
+        .contains("273 bindings on Camera bench: ");
     JsonNode json = demo("check", "--format", "json").json();
-    assertThat(json.get("conflicts")).hasSize(13);
+    assertThat(json.get("conflicts")).hasSizeGreaterThan(30);
+    assertThat(text.out.lines().filter(l -> l.matches("(blocks|costs|note) .*")))
+        .hasSize(json.get("conflicts").size());
     for (JsonNode c : json.get("conflicts")) {
       assertThat(c.get("kind").asText()).matches("[a-z]+(-[a-z]+)*");
       assertThat(c.get("weight").asText()).isIn("blocks", "costs", "note");
-      assertThat(c.get("places")).isNotEmpty();
-      assertThat(c.get("claims").get(0).get("binding").asText()).startsWith("b");
-      assertThat(c.get("evidence").get("place").asText()).contains("/");
+      JsonNode about = c.get("claims").get(0);
+      assertThat(about.has("binding") || about.has("device")).isTrue();
+      assertThat(c.get("evidence").get("place").asText()).isNotEmpty();
       assertThat(c.get("evidence").get("presses")).isNotEmpty();
     }
   }
@@ -67,14 +69,15 @@ class CommandLineTest {
   void aLibraryWithoutBlockingConflictsExitsWithZero() throws Exception {
     Path calm = folder.resolve("calm.json");
     String demo = Files.readString(DEMO);
-    for (String id : new String[] {"b13", "b28", "b30", "b48", "b204"}) {
+    for (String id : new String[] {"b13", "b28", "b30", "b48", "b204", "b269", "b270", "b271", "b272"}) {
       demo =
           demo.replaceFirst(
               "(\"id\": \"" + id + "\"[^\\]]*?\"triggers\": )\\[[^\\]]*\\]\\}\\]", "$1[]");
     }
+    demo = demo.replace("\"r2k2\": {\"keys\": [\"CTRL+ALT+F18\"]}, ", "");
     Files.writeString(calm, demo);
     Ran ran = run("check", calm.toString());
-    assertThat(ran.out).contains("266 bindings on Camera bench: 0 block, 7 cost, 0 notes");
+    assertThat(ran.out).contains("273 bindings on Camera bench: 0 block, ");
     assertThat(ran.exit).isZero();
   }
 

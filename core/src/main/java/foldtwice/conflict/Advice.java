@@ -1,6 +1,7 @@
 package foldtwice.conflict;
 
 import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
@@ -28,9 +29,15 @@ public record Advice(Trigger trigger, List<Conflict> conflicts, List<Claim> else
   /**
    * Advice on giving a binding this trigger in its place.
    *
-   * @param keymap compiled from the library
+   * @param subject the library as it is, its keymap compiled from it
    */
-  public static Advice on(Library library, Keymap keymap, Binding binding, Trigger trigger) {
+  public static Advice on(Subject subject, Binding binding, Trigger trigger) {
+    return on(subject, knowing(subject.library(), binding), binding, trigger);
+  }
+
+  private static Advice on(Subject subject, Library knowing, Binding binding, Trigger trigger) {
+    Library library = subject.library();
+    Keymap keymap = subject.keymap();
     Keymap candidate = candidate(library, keymap, binding, trigger);
     Claim claim = Keymap.claims(binding.withTriggers(List.of(trigger))).getFirst();
     List<Place> here = candidate.statesOf(binding.place());
@@ -39,7 +46,18 @@ public record Advice(Trigger trigger, List<Conflict> conflicts, List<Claim> else
             .filter(c -> !c.owner().equals(claim.owner()))
             .filter(c -> candidate.statesOf(c.place()).stream().noneMatch(here::contains))
             .toList();
-    return new Advice(trigger, Auditor.of(claim, library, candidate), elsewhere);
+    Subject then = new Subject(knowing, candidate, subject.known(), subject.setup());
+    return new Advice(trigger, Auditor.of(claim, binding, then), elsewhere);
+  }
+
+  /** The library with what a conflict would tell of the binding: how often, by which way. */
+  private static Library knowing(Library library, Binding binding) {
+    Binding there = library.bindings().get(binding.id());
+    boolean known =
+        there != null
+            && there.usesPerWeek() == binding.usesPerWeek()
+            && there.fitting().equals(binding.fitting());
+    return known ? library : new Edit.PutBinding(binding).on(library);
   }
 
   private static Keymap candidate(
@@ -59,9 +77,9 @@ public record Advice(Trigger trigger, List<Conflict> conflicts, List<Claim> else
     return conflicts.stream().map(Conflict::weight).min(Comparator.naturalOrder());
   }
 
-  /** True when other claims answer to the first strokes, but nothing is wrong. */
+  /** True when nothing is wrong with who gets the trigger. */
   public boolean isFree() {
-    return conflicts.isEmpty();
+    return conflicts.stream().noneMatch(c -> c.kind().isAboutTrigger());
   }
 
   /**
@@ -71,7 +89,9 @@ public record Advice(Trigger trigger, List<Conflict> conflicts, List<Claim> else
    * @param most how many
    */
   public static List<Trigger.Keys> freeNear(
-      Library library, Keymap keymap, Binding binding, Trigger.Keys trigger, int most) {
+      Subject subject, Binding binding, Trigger.Keys trigger, int most) {
+    Keymap keymap = subject.keymap();
+    Library knowing = knowing(subject.library(), binding);
     Stroke last = trigger.strokes().getLast();
     Optional<Shape.Cap> from =
         keymap.layout().presses(last).stream().findFirst().flatMap(p -> cap(keymap, p.code()));
@@ -83,7 +103,7 @@ public record Advice(Trigger trigger, List<Conflict> conflicts, List<Claim> else
         .sorted(Comparator.comparingDouble(c -> distance(c, from.get())))
         .flatMap(c -> stroke(keymap.layout(), c.code(), last).stream())
         .map(s -> replaceLast(trigger, s))
-        .filter(t -> on(library, keymap, binding, t).isFree())
+        .filter(t -> on(subject, knowing, binding, t).isFree())
         .limit(most)
         .toList();
   }

@@ -3,25 +3,30 @@ package foldtwice.conflict;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
 import foldtwice.resolve.Claim;
+import foldtwice.resolve.Owner;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 
 /**
  * Something wrong.
  *
- * @param places the states in which it happens; never empty unless no state hears the binding at
- *     all
+ * @param loss how much is lost, by {@link Loss}; more is worse
+ * @param places the states in which it happens; empty when it does not depend on them
  * @param everywhere true when it happens in every state the first claim can be heard in
- * @param claims the binding it is about first, then those it has to do with
- * @param rule what refuses the trigger, for {@link ConflictKind#NOT_ACCEPTED}
+ * @param claims the one it is about first, then those it has to do with
  */
 public record Conflict(
     ConflictKind kind,
     Weight weight,
+    double loss,
     List<Place> places,
     boolean everywhere,
     List<Claim> claims,
-    Optional<Rule> rule,
+    Detail detail,
     Evidence evidence) {
 
   public Conflict {
@@ -34,12 +39,67 @@ public record Conflict(
     return claims.getFirst();
   }
 
+  /** The same, its claims in another order. */
+  public Conflict toldFrom(List<Claim> order) {
+    return new Conflict(kind, weight, loss, places, everywhere, order, detail, evidence);
+  }
+
+  /** What refuses the trigger, for {@link ConflictKind#NOT_ACCEPTED}. */
+  public Optional<Rule> rule() {
+    return detail instanceof Detail.Refused(Rule rule) ? Optional.of(rule) : Optional.empty();
+  }
+
   /** True when it has to do with this binding. */
   public boolean concerns(String binding) {
-    return claims.stream()
-        .anyMatch(
-            c ->
-                c.owner() instanceof foldtwice.resolve.Owner.Yours(String id)
-                    && id.equals(binding));
+    return claims.stream().anyMatch(c -> isOf(c, binding));
+  }
+
+  /** True when it stands at this binding: it is about it, or about both of two equals. */
+  public boolean isAbout(String binding) {
+    return isOf(about(), binding)
+        || ((isBetweenEquals() || isShared()) && claims.stream().anyMatch(c -> isOf(c, binding)));
+  }
+
+  /** True when it comes from a routine or a device: its claims are all the bindings of that. */
+  public boolean isShared() {
+    return detail instanceof Detail.Hindered
+        || detail instanceof Detail.NoDevice
+        || kind == ConflictKind.LEAVES_SETTING
+        || kind == ConflictKind.EMPTIES_UNDO;
+  }
+
+  /** True when no claim of it comes before another. */
+  public boolean isBetweenEquals() {
+    return switch (kind) {
+      case DOUBLE_CLAIM, TWINS -> true;
+      case HOLD_CLASH -> detail instanceof Detail.Held(boolean equal) && equal;
+      default -> false;
+    };
+  }
+
+  private static boolean isOf(Claim claim, String binding) {
+    return claim.owner() instanceof Owner.Yours(String id) && id.equals(binding);
+  }
+
+  /**
+   * A few letters that change when anything about it does: its kind, its weight, who is involved
+   * with which triggers where. How often things are used is no part of it, nor is the station.
+   */
+  public String fingerprint() {
+    String substance =
+        String.join(
+            "\n",
+            kind.id(),
+            weight.id(),
+            places.stream().map(Place::id).sorted().toList().toString(),
+            claims.stream().map(Claim::toString).sorted().toList().toString(),
+            detail.toString());
+    try {
+      byte[] hash =
+          MessageDigest.getInstance("SHA-256").digest(substance.getBytes(StandardCharsets.UTF_8));
+      return HexFormat.of().formatHex(hash, 0, 8);
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("every Java platform has SHA-256", e);
+    }
   }
 }

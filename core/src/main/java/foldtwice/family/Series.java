@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.binding.Pattern;
 import foldtwice.conflict.Advice;
+import foldtwice.conflict.Subject;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
@@ -126,8 +127,8 @@ public final class Series {
     List<Member> planned = new ArrayList<>();
     for (int i = 0; i < laid.size(); i++) {
       Binding b = laid.get(i);
-      Keymap whole = then;
-      Optional<Advice> advice = triggers.get(i).map(t -> Advice.on(made, whole, b, t));
+      Subject whole = Subject.of(made, then);
+      Optional<Advice> advice = triggers.get(i).map(t -> Advice.on(whole, b, t));
       planned.add(new Member(all.get(i), b, advice));
     }
     return List.copyOf(planned);

@@ -111,6 +111,9 @@ public sealed interface Edit {
     }
   }
 
+  /** A conflict is accepted, or no longer when there is no acceptance. */
+  record Accept(String conflict, Optional<Acceptance> how) implements Edit {}
+
   /** Takes a family apart: its bindings stay, each by itself. */
   record RemoveFamily(String id) implements Edit {}
 
@@ -155,6 +158,10 @@ public sealed interface Edit {
       case PutFamily(Family family, int at) ->
           library.withFamilies(put(library.families(), family.id(), family, at));
       case RemoveFamily(String id) -> library.withFamilies(without(library.families(), id));
+      case Accept(String conflict, Optional<Acceptance> how) ->
+          library.withAccepted(
+              how.map(a -> put(library.accepted(), conflict, a, Integer.MAX_VALUE))
+                  .orElseGet(() -> without(library.accepted(), conflict)));
       case Together(List<Edit> edits) -> {
         Library next = library;
         for (Edit e : edits) {
@@ -236,6 +243,8 @@ public sealed interface Edit {
             ? new Together(List.of())
             : new PutFamily(old, List.copyOf(before.families().keySet()).indexOf(id));
       }
+      case Accept(String conflict, Optional<Acceptance> how) ->
+          new Accept(conflict, Optional.ofNullable(before.accepted().get(conflict)));
       case Together(List<Edit> edits) -> {
         List<Edit> back = new ArrayList<>();
         Library state = before;

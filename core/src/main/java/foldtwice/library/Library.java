@@ -27,6 +27,7 @@ import java.util.Optional;
  * Everything a team has collected and bound. Immutable; the maps are by id and keep their order,
  * which is the order of the file.
  *
+ * @param accepted conflicts people live with, by the fingerprint of the conflict
  * @param proofs binding id to the last try that fired it
  */
 public record Library(
@@ -37,6 +38,7 @@ public record Library(
     Map<String, Routine> routines,
     Map<String, Binding> bindings,
     Map<String, Family> families,
+    Map<String, Acceptance> accepted,
     Map<String, Proof> proofs,
     Extras extras) {
 
@@ -47,6 +49,7 @@ public record Library(
     routines = ordered(routines);
     bindings = ordered(bindings);
     families = ordered(families);
+    accepted = ordered(accepted);
     proofs = ordered(proofs);
   }
 
@@ -65,7 +68,16 @@ public record Library(
   /** A library of this name with nothing in it. */
   public static Library empty(String name) {
     return new Library(
-        name, Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Map.of(), Extras.NONE);
+        name,
+        Map.of(),
+        Map.of(),
+        Map.of(),
+        Map.of(),
+        Map.of(),
+        Map.of(),
+        Map.of(),
+        Map.of(),
+        Extras.NONE);
   }
 
   public Optional<Routine> routineOf(Binding binding) {
@@ -180,37 +192,96 @@ public record Library(
     LinkedHashMap<String, Application> others = new LinkedHashMap<>(applications);
     others.put(application.id(), application);
     return new Library(
-        name, others, stations, surfaces, routines, bindings, families, proofs, extras);
+        name, others, stations, surfaces, routines, bindings, families, accepted, proofs, extras);
   }
 
   Library withBindings(LinkedHashMap<String, Binding> others) {
     return new Library(
-        name, applications, stations, surfaces, routines, others, families, proofs, extras);
+        name,
+        applications,
+        stations,
+        surfaces,
+        routines,
+        others,
+        families,
+        accepted,
+        proofs,
+        extras);
   }
 
   Library withApplications(LinkedHashMap<String, Application> others) {
     return new Library(
-        name, others, stations, surfaces, routines, bindings, families, proofs, extras);
+        name, others, stations, surfaces, routines, bindings, families, accepted, proofs, extras);
   }
 
   Library withStations(LinkedHashMap<String, Station> others) {
     return new Library(
-        name, applications, others, surfaces, routines, bindings, families, proofs, extras);
+        name,
+        applications,
+        others,
+        surfaces,
+        routines,
+        bindings,
+        families,
+        accepted,
+        proofs,
+        extras);
   }
 
   Library withSurfaces(LinkedHashMap<String, Surface> others) {
     return new Library(
-        name, applications, stations, others, routines, bindings, families, proofs, extras);
+        name,
+        applications,
+        stations,
+        others,
+        routines,
+        bindings,
+        families,
+        accepted,
+        proofs,
+        extras);
   }
 
   Library withFamilies(LinkedHashMap<String, Family> others) {
     return new Library(
-        name, applications, stations, surfaces, routines, bindings, others, proofs, extras);
+        name,
+        applications,
+        stations,
+        surfaces,
+        routines,
+        bindings,
+        others,
+        accepted,
+        proofs,
+        extras);
+  }
+
+  Library withAccepted(LinkedHashMap<String, Acceptance> others) {
+    return new Library(
+        name,
+        applications,
+        stations,
+        surfaces,
+        routines,
+        bindings,
+        families,
+        others,
+        proofs,
+        extras);
   }
 
   Library withRoutines(LinkedHashMap<String, Routine> others) {
     return new Library(
-        name, applications, stations, surfaces, others, bindings, families, proofs, extras);
+        name,
+        applications,
+        stations,
+        surfaces,
+        others,
+        bindings,
+        families,
+        accepted,
+        proofs,
+        extras);
   }
 
   /** The same library, with a binding seen to fire. */
@@ -222,6 +293,15 @@ public record Library(
 
   Library withProofs(Map<String, Proof> others) {
     return new Library(
-        name, applications, stations, surfaces, routines, bindings, families, others, extras);
+        name,
+        applications,
+        stations,
+        surfaces,
+        routines,
+        bindings,
+        families,
+        accepted,
+        others,
+        extras);
   }
 }

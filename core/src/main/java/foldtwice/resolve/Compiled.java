@@ -14,14 +14,15 @@ import java.util.List;
  * A claim and the presses that make it on one layout.
  *
  * @param paths each a way to press the whole trigger; empty when the layout cannot
+ * @param refused true when a rule of the application keeps it out: it is known, and never heard
  */
-record Compiled(Claim claim, List<List<Signal>> paths) {
+record Compiled(Claim claim, List<List<Signal>> paths, boolean refused) {
 
   /** Where a layout has several keys for one character, at most this many ways are followed. */
   private static final int MOST_PATHS = 16;
 
-  static Compiled of(Claim claim, Layout layout) {
-    return new Compiled(claim, paths(claim.trigger(), layout));
+  static Compiled of(Claim claim, Layout layout, boolean refused) {
+    return new Compiled(claim, paths(claim.trigger(), layout), refused);
   }
 
   /** The ways to make a trigger: for one that is no key there is one, itself. */

@@ -23,17 +23,17 @@ import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Every claim of a library on one station, compiled for looking up. Immutable to its users; the
- * table of a state is built when first asked for.
+ * table of a state is built, press by press, when it is asked for.
  *
- * <p>Compiling costs one pass over the claims, {@link #with} and {@link #without} one pass over the
- * places.
+ * <p>Compiling costs one pass over the claims, {@link #with} and {@link #without} what is claimed
+ * in the binding's place and the tables built so far.
  */
 public final class Keymap {
 
   private final Station station;
   private final Layout layout;
   private final Map<String, Application> applications;
-  private final Map<Place, List<Compiled>> claims;
+  private final Map<Place, Bundle> claims;
   private final Map<Place, List<Place>> statesOf;
   private final Map<Place, StateMap> states = new ConcurrentHashMap<>();
 
@@ -41,7 +41,7 @@ public final class Keymap {
       Station station,
       Layout layout,
       Map<String, Application> applications,
-      Map<Place, List<Compiled>> claims,
+      Map<Place, Bundle> claims,
       Map<Place, List<Place>> statesOf) {
     this.station = station;
     this.layout = layout;
@@ -53,29 +53,47 @@ public final class Keymap {
   /** Compiles a library for a station. */
   public static Keymap of(Library library, Station station) {
     Layout layout = Layouts.of(station.layout()).orElseThrow();
-    Map<Place, List<Compiled>> claims = new HashMap<>();
+    Map<Place, Bundle> claims = new HashMap<>();
     for (Station.Reserved r : station.reserved()) {
       add(
           claims,
           new Claim(new Owner.Desktop(r.what()), r.trigger(), new Place.Everywhere()),
-          layout);
+          layout,
+          false);
     }
     for (Application a : library.applications().values()) {
       for (NativeCommand c : a.commands()) {
-        claims(a, c).forEach(claim -> add(claims, claim, layout));
+        claims(a, c).forEach(claim -> add(claims, claim, layout, false));
       }
     }
     for (Summoned m : library.summoned()) {
-      claims(m).forEach(claim -> add(claims, claim, layout));
+      claims(m).forEach(claim -> add(claims, claim, layout, false));
     }
     for (Binding b : library.bindings().values()) {
-      claims(b).forEach(claim -> add(claims, claim, layout));
+      for (Claim claim : claims(b)) {
+        add(claims, claim, layout, refused(library.applications(), b, claim));
+      }
     }
     return new Keymap(station, layout, library.applications(), claims, new ConcurrentHashMap<>());
   }
 
-  private static void add(Map<Place, List<Compiled>> claims, Claim claim, Layout layout) {
-    claims.computeIfAbsent(claim.place(), p -> new ArrayList<>()).add(Compiled.of(claim, layout));
+  private static void add(Map<Place, Bundle> claims, Claim claim, Layout layout, boolean refused) {
+    claims
+        .computeIfAbsent(claim.place(), p -> Bundle.open())
+        .add(Compiled.of(claim, layout, refused));
+  }
+
+  /** True when the application, by its rules, never takes a trigger of a binding. */
+  private static boolean refused(
+      Map<String, Application> applications, Binding binding, Claim claim) {
+    return binding
+        .place()
+        .applicationId()
+        .map(applications::get)
+        .filter(a -> !a.rules().isEmpty())
+        .map(a -> a.rules(binding.fitting().way()))
+        .filter(rules -> rules.stream().anyMatch(r -> !r.accepts(claim.trigger())))
+        .isPresent();
   }
 
   /** What a binding claims. */
@@ -84,7 +102,8 @@ public final class Keymap {
     return binding.triggers().stream().map(t -> new Claim(owner, t, binding.place())).toList();
   }
 
-  private static List<Claim> claims(Application application, NativeCommand command) {
+  /** What a native command claims. */
+  public static List<Claim> claims(Application application, NativeCommand command) {
     Owner owner = new Owner.Native(application.id(), command.id());
     return command.triggers().stream().map(t -> new Claim(owner, t, command.place())).toList();
   }
@@ -97,30 +116,117 @@ public final class Keymap {
 
   /** The same keymap with one more binding. */
   public Keymap with(Binding binding) {
-    List<Compiled> more = new ArrayList<>(claims.getOrDefault(binding.place(), List.of()));
-    claims(binding).forEach(c -> more.add(Compiled.of(c, layout)));
-    return changed(binding.place(), more);
+    return changed(binding.place(), compiled(binding), List.of());
   }
 
   /** The same keymap without a binding it was compiled with. */
   public Keymap without(Binding binding) {
-    Owner owner = new Owner.Yours(binding.id());
-    List<Compiled> rest = new ArrayList<>(claims.getOrDefault(binding.place(), List.of()));
-    rest.removeIf(c -> c.claim().owner().equals(owner));
-    return changed(binding.place(), rest);
+    return changed(binding.place(), List.of(), compiled(binding));
   }
 
-  private Keymap changed(Place place, List<Compiled> now) {
-    Map<Place, List<Compiled>> next = new HashMap<>(claims);
+  /**
+   * The keymap of a library that has been changed, given the library this one was compiled from:
+   * only the bindings and the native commands that changed are compiled anew, or, when places,
+   * menus or the station changed, all.
+   */
+  public Keymap following(Library was, Library is) {
+    Station now = is.stations().getOrDefault(station.id(), station);
+    if (!is.summoned().equals(was.summoned())
+        || !now.equals(station)
+        || !samePlaces(was.applications(), is.applications())) {
+      return of(is, now);
+    }
+    Keymap keymap = this;
+    if (is.applications() != was.applications()) {
+      keymap = new Keymap(station, layout, is.applications(), claims, statesOf);
+      keymap.states.putAll(states);
+      for (Application a : is.applications().values()) {
+        keymap = keymap.remapped(was.applications().get(a.id()), a);
+      }
+    }
+    return is.bindings() == was.bindings() ? keymap : keymap.rebound(was, is);
+  }
+
+  private static boolean samePlaces(Map<String, Application> was, Map<String, Application> is) {
+    return is == was
+        || (is.keySet().equals(was.keySet())
+            && is.values().stream().allMatch(a -> samePlaces(a, was.get(a.id()))));
+  }
+
+  /** True when the same claims are heard in both: their contexts, and what they refuse. */
+  private static boolean samePlaces(Application a, Application b) {
+    return a.contexts().equals(b.contexts())
+        && a.rules().equals(b.rules())
+        && a.ways().equals(b.ways());
+  }
+
+  private Keymap remapped(Application was, Application is) {
+    if (is.equals(was)) {
+      return this;
+    }
+    Keymap keymap = this;
+    Map<String, NativeCommand> old = new HashMap<>();
+    was.commands().forEach(c -> old.put(c.id(), c));
+    for (NativeCommand c : is.commands()) {
+      NativeCommand before = old.remove(c.id());
+      if (before == null
+          || !before.triggers().equals(c.triggers())
+          || !before.place().equals(c.place())) {
+        if (before != null) {
+          keymap = keymap.changed(before.place(), List.of(), compiled(claims(was, before)));
+        }
+        keymap = keymap.changed(c.place(), compiled(claims(is, c)), List.of());
+      }
+    }
+    for (NativeCommand gone : old.values()) {
+      keymap = keymap.changed(gone.place(), List.of(), compiled(claims(was, gone)));
+    }
+    return keymap;
+  }
+
+  private Keymap rebound(Library was, Library is) {
+    Keymap keymap = this;
+    int kept = 0;
+    for (Binding b : is.bindings().values()) {
+      Binding before = was.bindings().get(b.id());
+      kept += before == null ? 0 : 1;
+      if (!b.equals(before)) {
+        keymap = (before == null ? keymap : keymap.without(before)).with(b);
+      }
+    }
+    if (kept < was.bindings().size()) {
+      for (Binding b : was.bindings().values()) {
+        keymap = is.bindings().containsKey(b.id()) ? keymap : keymap.without(b);
+      }
+    }
+    return keymap;
+  }
+
+  private List<Compiled> compiled(Binding binding) {
+    return claims(binding).stream()
+        .map(c -> Compiled.of(c, layout, refused(applications, binding, c)))
+        .toList();
+  }
+
+  private List<Compiled> compiled(List<Claim> natives) {
+    return natives.stream().map(c -> Compiled.of(c, layout, false)).toList();
+  }
+
+  /** What is not touched is shared: the other places, and the branches of other first presses. */
+  private Keymap changed(Place place, List<Compiled> more, List<Compiled> gone) {
+    if (more.isEmpty() && gone.isEmpty()) {
+      return this;
+    }
+    Bundle now = claims.getOrDefault(place, Bundle.EMPTY).changed(more, gone);
+    Map<Place, Bundle> next = new HashMap<>(claims);
     next.put(place, now);
+    Set<Integer> firsts = new HashSet<>();
+    more.forEach(c -> firsts.addAll(Bundle.firsts(c)));
+    gone.forEach(c -> firsts.addAll(Bundle.firsts(c)));
     Keymap keymap = new Keymap(station, layout, applications, next, statesOf);
     states.forEach(
-        (state, map) -> {
-          if (place.applicationId().isPresent()
-              && !place.applicationId().equals(state.applicationId())) {
-            keymap.states.put(state, map);
-          }
-        });
+        (state, map) ->
+            keymap.states.put(state, map.hears(place) ? map.with(place, now, firsts) : map));
     return keymap;
   }
 
@@ -173,7 +279,7 @@ public final class Keymap {
     return claimsOn(List.of(trigger)).get(trigger);
   }
 
-  /** The same for several triggers at once, by trigger: one pass over all claims. */
+  /** The same for several triggers at once, by trigger. */
   public Map<Trigger, List<Claim>> claimsOn(Collection<? extends Trigger> triggers) {
     Map<List<Signal>, List<Trigger>> wanted = new HashMap<>();
     Map<Trigger, List<Claim>> found = new HashMap<>();
@@ -181,35 +287,62 @@ public final class Keymap {
       found.put(t, new ArrayList<>());
       paths(t).forEach(p -> wanted.computeIfAbsent(p, x -> new ArrayList<>(1)).add(t));
     }
-    for (List<Compiled> some : claims.values()) {
-      for (Compiled c : some) {
-        Set<Trigger> once = new HashSet<>();
-        for (List<Signal> path : c.paths()) {
-          once.addAll(wanted.getOrDefault(path, List.of()));
-        }
-        once.forEach(t -> found.get(t).add(c.claim()));
-      }
+    Map<Integer, Set<List<Signal>>> byFirst = new HashMap<>();
+    for (List<Signal> path : wanted.keySet()) {
+      byFirst.computeIfAbsent(path.getFirst().id(), f -> new HashSet<>()).add(path);
     }
+    for (Bundle bundle : claims.values()) {
+      byFirst.forEach(
+          (first, paths) -> {
+            for (Compiled c : bundle.beginningWith(first)) {
+              for (List<Signal> path : c.paths()) {
+                if (paths.contains(path)) {
+                  wanted.get(path).forEach(t -> found.get(t).add(c.claim()));
+                }
+              }
+            }
+          });
+    }
+    found.replaceAll((t, list) -> list.stream().distinct().toList());
     return found;
   }
 
   /** The claims of one layer on exactly these presses, heard or not. */
   List<Claim> claimsAt(Layer layer, List<Signal> presses) {
     Place place = layer instanceof Layer.At(Place p) ? p : new Place.Everywhere();
-    return claims.getOrDefault(place, List.of()).stream()
-        .filter(c -> !(c.claim().owner() instanceof Owner.Desktop))
+    return claims.getOrDefault(place, Bundle.EMPTY).beginningWith(presses.getFirst().id()).stream()
+        .filter(c -> !c.refused() && !(c.claim().owner() instanceof Owner.Desktop))
         .filter(c -> c.paths().contains(presses))
         .map(Compiled::claim)
         .toList();
   }
 
-  /** All claims of bindings. */
-  List<Compiled> yours() {
-    return claims.values().stream().flatMap(List::stream).filter(c -> c.claim().isYours()).toList();
+  /**
+   * The claims that may begin with one of these presses, in places that one of the others lies in
+   * or lies in one of them: those that can meet what begins with them there.
+   *
+   * @param firsts ids of presses
+   */
+  public Set<Claim> meeting(Collection<Place> places, Set<Integer> firsts) {
+    Set<Place> states = new HashSet<>();
+    places.forEach(p -> states.addAll(statesOf(p)));
+    Set<Claim> found = new HashSet<>();
+    claims.forEach(
+        (place, bundle) -> {
+          if (statesOf(place).stream().anyMatch(states::contains)) {
+            for (int first : firsts) {
+              bundle.beginningWith(first).forEach(c -> found.add(c.claim()));
+            }
+          }
+        });
+    return found;
   }
 
-  Compiled compile(Claim claim) {
-    return Compiled.of(claim, layout);
+  /** The ids of the presses a trigger may begin with here. */
+  public Set<Integer> firsts(Trigger trigger) {
+    Set<Integer> firsts = new HashSet<>();
+    paths(trigger).forEach(p -> firsts.add(p.getFirst().id()));
+    return firsts;
   }
 
   StateMap at(Place state) {

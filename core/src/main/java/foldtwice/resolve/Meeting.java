@@ -34,13 +34,16 @@ public record Meeting(
   /**
    * The meetings of a claim that the keymap holds; none when it is not heard in this state or the
    * layout cannot press it.
+   *
+   * @param paths the ways to press the claim's trigger
    */
-  public static List<Meeting> of(Keymap keymap, Place state, Claim claim) {
+  public static List<Meeting> of(
+      Keymap keymap, Place state, Claim claim, List<List<Signal>> paths) {
     StateMap map = keymap.at(state);
     int layer = map.layerOf(claim);
     List<Meeting> meetings = new ArrayList<>(1);
     if (layer >= 0) {
-      for (List<Signal> path : keymap.paths(claim.trigger())) {
+      for (List<Signal> path : paths) {
         if (!map.passesText(layer, path)) {
           meetings.add(of(map, layer, claim, path));
         }

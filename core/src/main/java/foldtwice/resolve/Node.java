@@ -20,6 +20,9 @@ final class Node {
 
   private static final Node[] NO_CHILDREN = new Node[0];
 
+  /** Where nothing is claimed. */
+  static final Node EMPTY = new Node();
+
   final List<Hit> hits = new ArrayList<>(1);
   long below;
 

@@ -9,6 +9,9 @@ public sealed interface Owner {
   /** A radial menu or an offering of the library, which it opens. */
   record Menu(String menu) implements Owner {}
 
+  /** A key of a device, of itself: what its page has it send or turn to. */
+  record Key(String device, String page, String key) implements Owner {}
+
   /** A command an application brings along. */
   record Native(String application, String command) implements Owner {}
 

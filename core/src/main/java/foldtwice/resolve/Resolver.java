@@ -53,7 +53,7 @@ public final class Resolver {
       return new Answer(state, List.of(alone(map, press)));
     }
     if (state.pending.isEmpty()) {
-      Node node = map.root().child(press.id());
+      Node node = map.first(press);
       if (node != null && node.decision instanceof Outcome.Fired fired) {
         return new Answer(state, List.of(fired));
       }
@@ -131,7 +131,7 @@ public final class Resolver {
 
   /** Clause 11: what is no key press is whole at once. */
   private static Outcome alone(StateMap map, Signal signal) {
-    Node node = map.root().child(signal.id());
+    Node node = map.first(signal);
     return node == null || node.decision == null ? new Outcome.Unclaimed(signal) : node.decision;
   }
 

@@ -12,30 +12,41 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * All claims that can be heard while an application is in one state, as one tree over presses.
  *
- * <p>Building costs the number of claims in the layers; looking up a stroke costs one probe of a
- * table, whatever their number.
+ * <p>The branch of a first press is built when it is first asked for, and costs the claims that
+ * begin with it; looking up a stroke after that costs one probe of a table, whatever their number.
  */
 final class StateMap {
 
   private final Place state;
   private final List<Layer> layers;
+  private final List<Bundle> bundles;
   private final boolean takesText;
   private final Layout layout;
-  private final Node root = new Node();
+  private final Map<Integer, Node> branches;
 
-  private StateMap(Place state, List<Layer> layers, boolean takesText, Layout layout) {
+  private StateMap(
+      Place state,
+      List<Layer> layers,
+      List<Bundle> bundles,
+      boolean takesText,
+      Layout layout,
+      Map<Integer, Node> branches) {
     this.state = state;
-    this.layers = List.copyOf(layers);
+    this.layers = layers;
+    this.bundles = bundles;
     this.takesText = takesText;
     this.layout = layout;
+    this.branches = branches;
   }
 
   static StateMap build(
-      Place state, Application application, Layout layout, Map<Place, List<Compiled>> claims) {
+      Place state, Application application, Layout layout, Map<Place, Bundle> claims) {
     List<Layer> layers = new ArrayList<>();
     layers.add(new Layer.Reserved());
     layers.add(new Layer.SystemWide());
@@ -48,34 +59,74 @@ final class StateMap {
       }
     }
     layers.add(new Layer.At(new Place.Whole(application.id())));
-    StateMap map = new StateMap(state, layers, takesText, layout);
-    for (int i = 0; i < layers.size(); i++) {
-      for (Compiled c : claims.getOrDefault(place(layers.get(i)), List.of())) {
-        boolean desktops = c.claim().owner() instanceof Owner.Desktop;
-        if (desktops == layers.get(i) instanceof Layer.Reserved) {
-          map.add(i, c);
-        }
+    List<Bundle> bundles =
+        layers.stream().map(l -> claims.getOrDefault(place(l), Bundle.EMPTY)).toList();
+    return new StateMap(
+        state, List.copyOf(layers), bundles, takesText, layout, new ConcurrentHashMap<>());
+  }
+
+  /**
+   * The same state after what one place claims has changed.
+   *
+   * @param firsts the ids of the first presses of what was added or taken away
+   */
+  StateMap with(Place place, Bundle now, Set<Integer> firsts) {
+    List<Bundle> next = new ArrayList<>(bundles);
+    for (int i = 0; i < next.size(); i++) {
+      if (place(layers.get(i)).equals(place)) {
+        next.set(i, now);
       }
     }
-    decide(map.root, Node.NO_LAYER, true);
-    return map;
+    Map<Integer, Node> kept = new ConcurrentHashMap<>(branches);
+    kept.keySet().removeAll(firsts);
+    return new StateMap(state, layers, List.copyOf(next), takesText, layout, kept);
+  }
+
+  /** True when what is claimed in a place is heard in this state. */
+  boolean hears(Place place) {
+    return layers.stream().anyMatch(l -> place(l).equals(place));
   }
 
   private static Place place(Layer layer) {
     return layer instanceof Layer.At(Place place) ? place : new Place.Everywhere();
   }
 
-  private void add(int layer, Compiled compiled) {
-    for (List<Signal> path : compiled.paths()) {
-      if (!passesText(layer, path)) {
-        insert(layer, path, compiled.claim());
-      }
+  /** What begins with a press; {@link Node#EMPTY} when nothing does. */
+  private Node branch(int first) {
+    Node branch = branches.get(first);
+    if (branch == null) {
+      branch = grow(first);
+      branches.put(first, branch);
     }
+    return branch;
   }
 
-  private void insert(int layer, List<Signal> path, Claim claim) {
-    Node node = root;
-    for (Signal press : path) {
+  private Node grow(int first) {
+    Node branch = null;
+    for (int i = 0; i < layers.size(); i++) {
+      boolean reserved = layers.get(i) instanceof Layer.Reserved;
+      for (Compiled c : bundles.get(i).beginningWith(first)) {
+        if (c.refused() || c.claim().owner() instanceof Owner.Desktop != reserved) {
+          continue;
+        }
+        for (List<Signal> path : c.paths()) {
+          if (path.getFirst().id() == first && !passesText(i, path)) {
+            branch = branch == null ? new Node() : branch;
+            insert(branch, i, path, c.claim());
+          }
+        }
+      }
+    }
+    if (branch == null) {
+      return Node.EMPTY;
+    }
+    decide(branch, Node.NO_LAYER);
+    return branch;
+  }
+
+  private static void insert(Node branch, int layer, List<Signal> path, Claim claim) {
+    Node node = branch;
+    for (Signal press : path.subList(1, path.size())) {
       node.below |= 1L << layer;
       node = node.childOrNew(press.id());
     }
@@ -101,16 +152,14 @@ final class StateMap {
     };
   }
 
-  /** Clauses 2 to 6 and 10, from the root downwards. */
-  private static void decide(Node node, int cut, boolean isRoot) {
+  /** Clauses 2 to 6 and 10, from the first press onwards. */
+  private static void decide(Node node, int cut) {
     node.cut = cut;
     int first = node.firstLayer();
-    if (!isRoot) {
-      node.decision = decision(node, first);
-    }
+    node.decision = decision(node, first);
     int next = node.firesAtOnce() ? 0 : Math.min(cut, first);
     for (Node child : node.children()) {
-      decide(child, next, false);
+      decide(child, next);
     }
   }
 
@@ -129,8 +178,10 @@ final class StateMap {
         : new Outcome.Undecided(owners);
   }
 
-  Node root() {
-    return root;
+  /** The node one press leads to; null when nobody claims anything there. */
+  Node first(Signal press) {
+    Node branch = branch(press.id());
+    return branch == Node.EMPTY ? null : branch;
   }
 
   Place state() {
@@ -151,12 +202,9 @@ final class StateMap {
 
   /** The node these presses lead to; null when nobody claims anything there. */
   Node walk(List<Signal> presses) {
-    Node node = root;
-    for (Signal press : presses) {
-      node = node.child(press.id());
-      if (node == null) {
-        return null;
-      }
+    Node node = first(presses.getFirst());
+    for (int i = 1; i < presses.size() && node != null; i++) {
+      node = node.child(presses.get(i).id());
     }
     return node;
   }

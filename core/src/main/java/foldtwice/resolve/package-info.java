@@ -30,6 +30,8 @@
  *   <li><b>What is no key.</b> A key of a pad, a dial, a gesture, a button, a choice, and a key
  *       going up, are whole at once: they pass the layers like a single stroke and leave a sequence
  *       that waits alone.
+ *   <li><b>Refused.</b> A binding whose trigger a rule of its application refuses, by the way it
+ *       comes in, is never heard.
  * </ol>
  *
  * <p>{@link foldtwice.resolve.Keymap} is the compiled table, {@link foldtwice.resolve.Resolver} the

@@ -51,22 +51,37 @@ public sealed interface Kind {
    * @throws ValueException saying what is allowed
    */
   default Value read(String typed) {
-    return check(
-        switch (this) {
-          case Distance d -> length(typed);
-          case Count c -> new Value.Amount(amount(typed, "a whole number"));
-          case Measure m -> quantity(typed, m.least().scale());
-          case KeyPress k -> keys(typed);
-          case Colour c -> new Value.Text(typed.strip().toLowerCase(java.util.Locale.ROOT));
-          case Words w -> new Value.Text(typed);
-          case Choice c -> new Value.Text(typed.strip());
-          case YesNo y ->
-              switch (typed.strip()) {
-                case "yes" -> new Value.Flag(true);
-                case "no" -> new Value.Flag(false);
-                default -> throw new ValueException(typed, "yes or no");
-              };
-        });
+    return check(understand(typed));
+  }
+
+  /**
+   * What a text means to this kind, in its range or not; the text itself when it means nothing to
+   * it. What was kept when the kind was another can be read so, and checked after.
+   */
+  default Value lenient(String kept) {
+    try {
+      return understand(kept);
+    } catch (ValueException meansNothing) {
+      return new Value.Text(kept);
+    }
+  }
+
+  private Value understand(String typed) {
+    return switch (this) {
+      case Distance d -> length(typed);
+      case Count c -> new Value.Amount(amount(typed, "a whole number"));
+      case Measure m -> quantity(typed, m.least().scale());
+      case KeyPress k -> keys(typed);
+      case Colour c -> new Value.Text(typed.strip().toLowerCase(java.util.Locale.ROOT));
+      case Words w -> new Value.Text(typed);
+      case Choice c -> new Value.Text(typed.strip());
+      case YesNo y ->
+          switch (typed.strip()) {
+            case "yes" -> new Value.Flag(true);
+            case "no" -> new Value.Flag(false);
+            default -> throw new ValueException(typed, "yes or no");
+          };
+    };
   }
 
   /**

@@ -150,7 +150,10 @@ final class Doing {
 
   private Did select(Whom whom, boolean adding) throws StepFailure {
     return switch (whom) {
-      case Whom.Group group -> new Did("", scope.program.select(group, adding));
+      case Whom.Group group -> {
+        boolean more = group == Whom.Group.AT_POINTER && held().has(Modifier.SHIFT);
+        yield new Did("", scope.program.select(group, adding || more));
+      }
       case Whom.Named(Template name) -> {
         String text = scope.evaluator.text(name);
         yield new Did(text, scope.program.selectNamed(text, adding));
@@ -168,9 +171,13 @@ final class Doing {
     return new Did(rows + ", " + columns, reply);
   }
 
+  /** The modifiers that are down and count. */
+  private Modifiers held() {
+    return heldIgnored ? Modifiers.NONE : computer.held();
+  }
+
   private Did type(String text) throws StepFailure {
-    Modifiers held = heldIgnored ? Modifiers.NONE : computer.held();
-    Modifiers harmful = held.without(Modifier.SHIFT);
+    Modifiers harmful = held().without(Modifier.SHIFT);
     if (!harmful.list().isEmpty()) {
       throw new StepFailure(
           "no modifier down while text is typed",

@@ -585,6 +585,7 @@ public final class Run {
       }
       asked.add(new Status.Asked(q.variable(), kind, otherwise));
     }
+    around.computer().hold(Modifiers.NONE); // whoever answers has let go of the trigger
     status = new Status.Asking(number, scope.evaluator.text(text), asked, byHand);
   }
 

@@ -61,6 +61,7 @@ public record Strikes(Library library, Keymap keymap) implements Around.Keys {
       case Owner.Menu(String menu) ->
           new Around.Struck.Done(
               menu, new Reply.Refused("what does not wait for a hand", "a list to choose from"));
+      case Owner.Key k -> throw new IllegalArgumentException("a run strikes no key of a device");
       case Owner.Yours(String id) -> {
         Binding binding = library.bindings().get(id);
         Optional<Routine> routine = library.routineOf(binding);

@@ -286,6 +286,7 @@ public final class Trial {
               .findFirst()
               .<Effect>map(Effect.Opened::new)
               .orElseThrow();
+      case Owner.Key k -> throw new IllegalArgumentException("no claim of the keymap: " + k);
       case Owner.Yours(String id) -> {
         Binding binding = library.bindings().get(id);
         Optional<Routine> routine = library.routineOf(binding);

@@ -2,6 +2,7 @@ package foldtwice.words;
 
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Conflict;
+import foldtwice.conflict.ConflictKind;
 import foldtwice.conflict.Weight;
 import foldtwice.library.Library;
 import foldtwice.place.AddOn;
@@ -62,6 +63,8 @@ public final class Words {
               .orElse(id);
       case Owner.Menu(String id) ->
           Optional.ofNullable(library.surfaces().get(id)).map(Surface::name).orElse(id);
+      case Owner.Key(String device, String page, String key) ->
+          trigger(new Trigger.PadKey(device, page, key, Trigger.Way.TAP));
       case Owner.Desktop(String what) -> what;
     };
   }
@@ -77,11 +80,6 @@ public final class Words {
   /** A trigger in running text, devices and what is on them by their names. */
   public String trigger(Trigger trigger) {
     return new TriggerWords(library).of(trigger);
-  }
-
-  private Optional<NativeCommand> command(Owner.Native n) {
-    return Optional.ofNullable(library.applications().get(n.application()))
-        .flatMap(a -> a.command(n.command()));
   }
 
   /** A command by its name; one that shares its name, by its menu too: {@code Clear (Flags)}. */
@@ -294,44 +292,12 @@ public final class Words {
 
   /** A conflict in a few words, for a row of a list. */
   public String brief(Conflict c) {
-    return TEXTS.get("brief." + c.kind().id(), others(c), cost(c));
+    return new ConflictWords(this, library).brief(c);
   }
 
   /** A conflict in a sentence. */
   public String sentence(Conflict c) {
-    String rule = c.rule().map(r -> rule(r, c.about().place())).orElse("");
-    String where =
-        c.everywhere()
-            ? TEXTS.get("where.all", place(c.about().place()))
-            : TEXTS.get("where.some", places(c.places()));
-    return TEXTS.get(
-        "sentence." + c.kind().id(),
-        trigger(c.about().trigger()),
-        owner(c.about().owner()),
-        others(c),
-        where,
-        cost(c),
-        rule);
-  }
-
-  private String others(Conflict c) {
-    return c.claims().stream()
-        .skip(1)
-        .map(o -> owner(o.owner()))
-        .distinct()
-        .collect(Collectors.joining(", "));
-  }
-
-  /** What is lost with a native command: {@code 12 a week}. */
-  private String cost(Conflict c) {
-    return c.claims().stream()
-        .skip(1)
-        .map(Claim::owner)
-        .filter(o -> o instanceof Owner.Native)
-        .flatMap(o -> command((Owner.Native) o).stream())
-        .findFirst()
-        .map(n -> TEXTS.get("uses", number(n.usesPerWeek())))
-        .orElse("");
+    return new ConflictWords(this, library).sentence(c);
   }
 
   /** What a rule of an application demands. */
@@ -361,6 +327,11 @@ public final class Words {
   /** What is said of layers that let a press pass. */
   public String passes(int layers) {
     return TEXTS.get("passes", layers);
+  }
+
+  /** What a kind of conflict is called. */
+  public static String kind(ConflictKind kind) {
+    return TEXTS.get("kind." + kind.id());
   }
 
   public static String weight(Weight weight) {

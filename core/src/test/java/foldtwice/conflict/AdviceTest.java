@@ -35,13 +35,13 @@ class AdviceTest {
             ? RandomClaims.binding(random, "new")
             : library.bindings().values().iterator().next();
     Trigger trigger = RandomClaims.trigger(random);
-    Advice advice = Advice.on(library, Fixture.keymap(library), binding, trigger);
+    Advice advice = Advice.on(Subject.of(library, Fixture.keymap(library)), binding, trigger);
 
     Binding taken = binding.withTriggers(List.of(trigger));
     Library after = new Edit.PutBinding(taken).on(library);
     Keymap keymap = Fixture.keymap(after);
     Claim claim = Keymap.claims(taken).getFirst();
-    Set<Conflict> audited = new HashSet<>(Auditor.of(claim, after, keymap));
+    Set<Conflict> audited = new HashSet<>(Auditor.of(claim, taken, Subject.of(after, keymap)));
     assertThat(new HashSet<>(advice.conflicts())).isEqualTo(audited);
     assertThat(advice.isFree()).isEqualTo(audited.isEmpty());
   }
@@ -55,7 +55,7 @@ class AdviceTest {
     Binding binding = RandomClaims.binding(random, "new");
     Trigger trigger = RandomClaims.trigger(random);
     List<Place> here = keymap.statesOf(binding.place());
-    for (Claim c : Advice.on(library, keymap, binding, trigger).elsewhere()) {
+    for (Claim c : Advice.on(Subject.of(library, keymap), binding, trigger).elsewhere()) {
       assertThat(keymap.statesOf(c.place())).doesNotContainAnyElementsOf(here);
       assertThat(keymap.paths(c.trigger())).containsAnyElementsOf(keymap.paths(trigger));
     }
@@ -76,7 +76,7 @@ class AdviceTest {
       })
   void sentences(String claims, String says, String alsoSays) {
     Library library = Fixture.library(claims.split(", "));
-    List<Conflict> found = Auditor.audit(library, Fixture.keymap(library));
+    List<Conflict> found = Auditor.audit(Subject.of(library, Fixture.keymap(library)));
     String all = found.stream().map(new Words(library)::sentence).collect(Collectors.joining(" "));
     assertThat(all).contains(says).contains(alsoSays);
     assertThat(found)
@@ -89,7 +89,7 @@ class AdviceTest {
     Keymap keymap = Fixture.keymap(library);
     Binding binding = library.bindings().get("mine sheet Alt+[KeyL]");
     Trigger.Keys present = (Trigger.Keys) binding.triggers().getFirst();
-    assertThat(Advice.on(library, keymap, binding, present).conflicts())
+    assertThat(Advice.on(Subject.of(library, keymap), binding, present).conflicts())
         .extracting(Conflict::kind)
         .containsExactly(ConflictKind.COVERED);
   }

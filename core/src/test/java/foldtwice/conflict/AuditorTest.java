@@ -55,7 +55,12 @@ class AuditorTest {
         "mine sheet L, native sheet L then B; displaces costs box+bare",
         "mine sheet L then B, native box L; cut-short costs box",
         "mine box Logo+L; reserved blocks box",
-        "mine everywhere Alt+L, mine box Alt+[KeyL]; covered blocks box",
+        "mine everywhere Alt+L, mine box Alt+[KeyL]; intercepted blocks box",
+        "mine everywhere Alt+L, native bare Alt+[KeyL]; intercepted costs bare",
+        "mine box held L, mine box L; hold-clash blocks box",
+        "mine box held L, mine box L then B; hold-clash blocks box",
+        "mine sheet held L, mine box L; hold-clash costs box",
+        "mine box held L, mine bare L; none",
         "mine cell G; types-text costs cell",
         "mine grid G; none",
         "mine box \u00e4; untypeable blocks box",
@@ -69,7 +74,7 @@ class AuditorTest {
 
   private static String audit(List<String> rows) {
     Library library = Fixture.library(rows.toArray(String[]::new));
-    List<Conflict> found = Auditor.audit(library, Fixture.keymap(library));
+    List<Conflict> found = Auditor.audit(Subject.of(library, Fixture.keymap(library)));
     return found.isEmpty()
         ? "none"
         : found.stream()
@@ -103,7 +108,7 @@ class AuditorTest {
             "mine grid F1",
             "mine grid F5",
             "mine grid Ctrl+Q");
-    List<Conflict> found = Auditor.audit(library, Fixture.keymap(library));
+    List<Conflict> found = Auditor.audit(Subject.of(library, Fixture.keymap(library)));
     assertThat(found).hasSize(4).allMatch(c -> c.kind() == ConflictKind.NOT_ACCEPTED);
     assertThat(found)
         .extracting(c -> c.rule().orElseThrow())
@@ -117,30 +122,34 @@ class AuditorTest {
             "mine box Alt+L", "mine sheet Alt+K", "native box Ctrl+D", "native text Ctrl+E");
     Binding binding = library.bindings().get("mine box Alt+L");
     Keymap keymap = Fixture.keymap(library);
-    assertThat(Advice.on(library, keymap, binding, Notation.read("Ctrl+D")).conflicts())
+    assertThat(Advice.on(Subject.of(library, keymap), binding, Notation.read("Ctrl+D")).conflicts())
         .extracting(Conflict::kind)
         .containsExactly(ConflictKind.DISPLACES);
-    Advice elsewhere = Advice.on(library, keymap, binding, Notation.read("Ctrl+E"));
+    Advice elsewhere = Advice.on(Subject.of(library, keymap), binding, Notation.read("Ctrl+E"));
     assertThat(elsewhere.isFree()).isTrue();
     assertThat(elsewhere.elsewhere()).hasSize(1);
-    assertThat(Advice.freeNear(library, keymap, binding, Notation.read("Ctrl+D"), 8))
+    assertThat(Advice.freeNear(Subject.of(library, keymap), binding, Notation.read("Ctrl+D"), 8))
         .hasSize(8)
         .doesNotContain(Notation.read("Ctrl+D"))
-        .allMatch(t -> Advice.on(library, keymap, binding, t).isFree());
+        .allMatch(t -> Advice.on(Subject.of(library, keymap), binding, t).isFree());
   }
 
   /** What a conflict claims is what the resolver does when its evidence is played. */
   @Property(tries = 400)
   void evidencePlays(@ForAll("libraries") Library library) {
     Keymap keymap = Fixture.keymap(library);
-    for (Conflict c : Auditor.audit(library, keymap)) {
+    for (Conflict c : Auditor.audit(Subject.of(library, keymap))) {
       Set<Owner> fired = fired(keymap, c.evidence().state(), c.evidence().presses());
       switch (c.kind()) {
-        case CUT_SHORT, COVERED, RESERVED, DOUBLE_CLAIM ->
+        case CUT_SHORT, COVERED, RESERVED, DOUBLE_CLAIM, HOLD_CLASH ->
             assertThat(fired).as(c.toString()).doesNotContain(c.about().owner());
         case DISPLACES, TYPES_TEXT ->
             assertThat(fired).as(c.toString()).contains(c.about().owner());
-        case NOT_ACCEPTED, UNTYPEABLE -> throw new AssertionError("no rules and no such keys here");
+        case INTERCEPTED -> {
+          boolean taking = c.about().place() instanceof Place.Everywhere;
+          assertThat(fired.contains(c.about().owner())).as(c.toString()).isEqualTo(taking);
+        }
+        default -> throw new AssertionError("nothing here makes " + c);
       }
     }
   }
@@ -151,7 +160,7 @@ class AuditorTest {
   @Property(tries = 400)
   void whatHasNoConflictFires(@ForAll("libraries") Library library) {
     Keymap keymap = Fixture.keymap(library);
-    List<Conflict> found = Auditor.audit(library, keymap);
+    List<Conflict> found = Auditor.audit(Subject.of(library, keymap));
     for (Binding b : library.bindings().values()) {
       foldtwice.resolve.Claim claim = Keymap.claims(b).getFirst();
       for (Place state : keymap.statesOf(b.place())) {
@@ -161,9 +170,10 @@ class AuditorTest {
                     c -> c.kind() != ConflictKind.DISPLACES && c.kind() != ConflictKind.TYPES_TEXT)
                 .filter(
                     c ->
-                        c.kind() == ConflictKind.DOUBLE_CLAIM
-                            ? c.claims().contains(claim)
-                            : c.about().equals(claim))
+                        c.kind() != ConflictKind.INTERCEPTED
+                            || !(c.about().place() instanceof Place.Everywhere))
+                .filter(
+                    c -> c.isBetweenEquals() ? c.claims().contains(claim) : c.about().equals(claim))
                 .anyMatch(c -> c.places().contains(state));
         List<Signal> path = keymap.paths(claim.trigger()).getFirst();
         boolean typing =
@@ -204,7 +214,7 @@ class AuditorTest {
     Library library = Fixture.library("mine box " + one, "mine box " + other);
     boolean ours =
         one.equals(other)
-            || Auditor.audit(library, Fixture.keymap(library)).stream()
+            || Auditor.audit(Subject.of(library, Fixture.keymap(library))).stream()
                 .anyMatch(
                     c ->
                         c.kind() == ConflictKind.CUT_SHORT

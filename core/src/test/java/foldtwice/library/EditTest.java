@@ -32,7 +32,7 @@ class EditTest {
         all.isEmpty() || random.nextInt(4) == 0
             ? Fixture.library("mine box Alt+L").bindings().get("mine box Alt+L")
             : all.get(random.nextInt(all.size()));
-    return switch (random.nextInt(depth == 0 ? 11 : 12)) {
+    return switch (random.nextInt(depth == 0 ? 12 : 13)) {
       case 0 ->
           new Edit.PutBinding(
               some.withTriggers(List.of(Notation.read("F" + random.nextInt(1, 9)))));
@@ -81,6 +81,16 @@ class EditTest {
                       new Pattern.PadKeys("rowan", "", "k1"),
                       Extras.NONE),
                   random.nextInt(3));
+      case 11 -> {
+        String conflict =
+            library.accepted().keySet().stream().findFirst().orElse("0011223344556677");
+        yield new Edit.Accept(
+            conflict,
+            random.nextBoolean()
+                ? Optional.empty()
+                : Optional.of(
+                    new Acceptance(conflict, "", "so be it", "", java.time.Instant.EPOCH)));
+      }
       default -> {
         List<Edit> edits = new ArrayList<>();
         Library at = library;

@@ -41,6 +41,7 @@ class ParametersTest {
           Map.of("b", binding("b", 7), "c", binding("c", 50)),
           Map.of(),
           Map.of(),
+          Map.of(),
           Extras.NONE);
 
   private static Binding binding(String id, long rows) {

@@ -111,6 +111,7 @@ public final class RandomLibraries {
             Map.of(),
             Map.of(),
             Map.of(),
+            Map.of(),
             Extras.NONE);
     Offering offering = new Offering(id(), text(), one(places.places()), triggers(), extras());
     for (Surface s : List.of(device(), toolbar(), menu(one(places.places())), offering)) {
@@ -130,8 +131,28 @@ public final class RandomLibraries {
       Family f = family(List.copyOf(bindings.keySet()));
       families.put(f.id(), f);
     }
+    LinkedHashMap<String, Acceptance> accepted = new LinkedHashMap<>();
+    if (random.nextBoolean()) {
+      Acceptance a =
+          new Acceptance(
+              "fedcba9876543210",
+              text(),
+              "for now",
+              text(),
+              Instant.ofEpochSecond(random.nextInt()));
+      accepted.put(a.conflict(), a);
+    }
     return new Library(
-        text(), applications, stations, surfaces, routines, bindings, families, proofs, extras());
+        text(),
+        applications,
+        stations,
+        surfaces,
+        routines,
+        bindings,
+        families,
+        accepted,
+        proofs,
+        extras());
   }
 
   private <T> T one(List<T> of) {

@@ -6,6 +6,7 @@ import foldtwice.Fixture;
 import foldtwice.RandomClaims;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Auditor;
+import foldtwice.conflict.Subject;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.place.Place;
@@ -45,8 +46,8 @@ class KeymapTest {
       RandomClaims.press(random, followed); // builds some of the tables that must not go stale
     }
     Keymap anew = Fixture.keymap(library);
-    assertThat(new HashSet<>(Auditor.audit(library, followed)))
-        .isEqualTo(new HashSet<>(Auditor.audit(library, anew)));
+    assertThat(new HashSet<>(Auditor.audit(Subject.of(library, followed))))
+        .isEqualTo(new HashSet<>(Auditor.audit(Subject.of(library, anew))));
     for (int i = 0; i < 40; i++) {
       Place state = RandomClaims.state(random, anew);
       List<Signal> presses = RandomClaims.presses(random, anew);

@@ -153,6 +153,7 @@ class PolicyTest {
                         case Owner.Yours(String id) -> id;
                         case Owner.Native(String app, String id) -> id;
                         case Owner.Menu(String id) -> id;
+                        case Owner.Key(String d, String p, String key) -> key;
                         case Owner.Desktop(String what) -> what;
                       };
                   case Outcome.Waiting w -> "waits";

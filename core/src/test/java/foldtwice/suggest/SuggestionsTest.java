@@ -6,6 +6,7 @@ import foldtwice.Fixture;
 import foldtwice.RandomClaims;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
+import foldtwice.conflict.Subject;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
@@ -47,7 +48,7 @@ class SuggestionsTest {
     Keymap keymap = Fixture.keymap(library);
     Binding binding = RandomClaims.binding(random, "new").withTriggers(List.of());
     for (Suggestion s : of(library, binding)) {
-      Advice advice = Advice.on(library, keymap, binding, s.trigger());
+      Advice advice = Advice.on(Subject.of(library, keymap), binding, s.trigger());
       assertThat(advice.conflicts()).as(Notation.write(s.trigger())).isEmpty();
     }
   }

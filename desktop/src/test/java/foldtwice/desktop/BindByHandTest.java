@@ -33,10 +33,10 @@ class BindByHandTest {
       hands.press(KeyCode.CONTROL, KeyCode.N);
       hands.waitForText("#suggested", "first letter of shift");
       hands.click("#suggest-0");
-      assertThat(triggers(hands, "b267")).containsExactly(keys("Shift+S"));
+      assertThat(triggers(hands, "b274")).containsExactly(keys("Shift+S"));
       assertThat(hands.text("#here")).isEqualTo("free");
       hands.press(KeyCode.CONTROL, KeyCode.Z);
-      assertThat(triggers(hands, "b267")).isEmpty();
+      assertThat(triggers(hands, "b274")).isEmpty();
     }
   }
 
@@ -59,18 +59,18 @@ class BindByHandTest {
   void makeABindingFireItUndoCloseReopenAndFireAgain() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.press(KeyCode.CONTROL, KeyCode.N);
-      assertThat(hands.session.now().library().bindings()).containsKey("b267");
+      assertThat(hands.session.now().library().bindings()).containsKey("b274");
       hands.click("#arg-dx");
       hands.retype("0.5 mm");
       hands.press(KeyCode.ENTER);
-      assertThat(hands.session.now().library().bindings().get("b267").arguments().get("dx").shown())
+      assertThat(hands.session.now().library().bindings().get("b274").arguments().get("dx").shown())
           .isEqualTo("0.5 mm");
       hands.press(KeyCode.F4);
       assertThat(hands.text("#capturing")).contains("Press the keys now");
       hands.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.M);
       assertThat(hands.text("#here")).as("advice at once, stroke by stroke").isEqualTo("free");
       hands.waitUntil("the trigger is taken", () -> !triggersNow(hands).isEmpty());
-      assertThat(triggers(hands, "b267")).containsExactly(keys("Ctrl+Shift+M"));
+      assertThat(triggers(hands, "b274")).containsExactly(keys("Ctrl+Shift+M"));
 
       hands.session.programs().get("tagpress").change("unit", new Value.Text("in"));
       hands.press(KeyCode.F5);
@@ -83,7 +83,7 @@ class BindByHandTest {
       assertThat(hands.session.programs().get("tagpress").undoDepth()).isZero();
     }
     try (Hands hands = Hands.open(folder)) {
-      assertThat(triggers(hands, "b267")).containsExactly(keys("Ctrl+Shift+M"));
+      assertThat(triggers(hands, "b274")).containsExactly(keys("Ctrl+Shift+M"));
       hands.press(KeyCode.F3);
       hands.paste("#look-up", "Ctrl+Shift+M");
       hands.press(KeyCode.ENTER);
@@ -94,7 +94,7 @@ class BindByHandTest {
   }
 
   private static List<Trigger> triggersNow(Hands hands) {
-    return hands.session.now().library().bindings().get("b267").triggers();
+    return hands.session.now().library().bindings().get("b274").triggers();
   }
 
   @Test
@@ -285,7 +285,7 @@ class BindByHandTest {
       assertThat(second.text("#kept")).isEqualTo("open for looking; first is writing");
       second.press(KeyCode.DELETE);
       assertThat(second.text("#said")).contains("first has it open for writing");
-      assertThat(second.session.now().library().bindings()).hasSize(266);
+      assertThat(second.session.now().library().bindings()).hasSize(273);
       second.press(KeyCode.F5);
       assertThat(second.text("#result")).as("trying is free").contains("Done");
     }

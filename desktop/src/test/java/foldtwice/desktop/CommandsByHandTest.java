@@ -87,7 +87,7 @@ class CommandsByHandTest {
       hands.press(KeyCode.ENTER);
       assertThat(hands.text("#command-compared")).contains("changes:");
       hands.click("#command-replace");
-      Binding fresh = hands.session.now().library().bindings().get("b267");
+      Binding fresh = hands.session.now().library().bindings().get("b274");
       assertThat(fresh.fitting().replaces()).isPresent();
       assertThat(hands.text("#command-pane"))
           .contains("nothing sets it off but its menu", "in its place: ");

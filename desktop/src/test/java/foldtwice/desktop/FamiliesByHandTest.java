@@ -45,7 +45,7 @@ class FamiliesByHandTest {
       hands.press(KeyCode.CONTROL, KeyCode.Z);
       hands.press(KeyCode.CONTROL, KeyCode.Z);
       assertThat(library(hands).families()).doesNotContainKey("letter-case");
-      assertThat(library(hands).bindings()).hasSize(266);
+      assertThat(library(hands).bindings()).hasSize(273);
     }
   }
 
@@ -94,7 +94,7 @@ class FamiliesByHandTest {
       hands.space("#family-open");
       hands.space("#family-apart");
       assertThat(library(hands).families()).doesNotContainKey("flag-colours");
-      assertThat(library(hands).bindings()).hasSize(266);
+      assertThat(library(hands).bindings()).hasSize(273);
     }
   }
 

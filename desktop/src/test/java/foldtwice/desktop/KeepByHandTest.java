@@ -24,12 +24,12 @@ class KeepByHandTest {
   void theOppositeIsOneClickAway() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.click("#opposite");
-      Binding fresh = bindings(hands).get("b267");
+      Binding fresh = bindings(hands).get("b274");
       assertThat(fresh.routine()).isEqualTo("shift-boxes");
       assertThat(fresh.arguments().get("dx").shown()).isEqualTo("-0.5 mm");
       assertThat(hands.text("#leaf-does")).contains("\u22120.5 mm");
       hands.press(KeyCode.CONTROL, KeyCode.Z);
-      assertThat(bindings(hands)).hasSize(266);
+      assertThat(bindings(hands)).hasSize(273);
     }
   }
 
@@ -43,7 +43,7 @@ class KeepByHandTest {
       assertThat(bindings(hands)).hasSize(263);
       assertThat(hands.text("#said")).isEqualTo("Removed 3 bindings");
       hands.press(KeyCode.CONTROL, KeyCode.Z);
-      assertThat(bindings(hands)).hasSize(266);
+      assertThat(bindings(hands)).hasSize(273);
       assertThat(bindings(hands).keySet()).startsWith("b01", "b02", "b03");
     }
   }

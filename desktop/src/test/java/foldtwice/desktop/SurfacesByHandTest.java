@@ -71,7 +71,7 @@ class SurfacesByHandTest {
       hands.press(KeyCode.DOWN);
       hands.press(KeyCode.ENTER);
       hands.space("#give");
-      assertThat(library(hands).bindings().get("b267").triggers())
+      assertThat(library(hands).bindings().get("b274").triggers())
           .containsExactly(new Trigger.Button("label-tools", 7));
     }
   }
@@ -110,7 +110,7 @@ class SurfacesByHandTest {
       hands.type("fit and");
       hands.press(KeyCode.ENTER);
       hands.space("#give");
-      String routine = library(hands).bindings().get("b267").routine();
+      String routine = library(hands).bindings().get("b274").routine();
       hands.click("#tab-places");
       for (int i = 0; i < 8; i++) {
         hands.press(KeyCode.UP);

@@ -1,5 +1,7 @@
 package foldtwice.standin;
 
+import foldtwice.library.Library;
+import foldtwice.library.Surroundings;
 import foldtwice.place.AddOn;
 import foldtwice.place.Station;
 import foldtwice.run.Program;
@@ -114,5 +116,21 @@ public final class StandIns {
       }
     }
     return List.copyOf(all);
+  }
+
+  /** Asked for once: the programs that ship do not change. */
+  private static final class Every {
+    private static final List<Facts> VERSION = everyVersion();
+  }
+
+  /** A library in front of programs. */
+  public static Surroundings around(Map<String, StandIn<?>> programs, Library library) {
+    return new Surroundings(
+        programs.values().stream().map(StandIn::facts).toList(), Every.VERSION, library);
+  }
+
+  /** A library in front of the programs of a station. */
+  public static Surroundings around(Station station, Library library) {
+    return around(on(station), library);
   }
 }

@@ -6,6 +6,7 @@ import foldtwice.binding.Binding;
 import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.ConflictKind;
+import foldtwice.conflict.Subject;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
@@ -61,7 +62,7 @@ class DemoLibraryTest {
   void itHasSomeTwoHundredBindingsAndEachOfTheFirstConflictKinds() {
     assertThat(Demo.LIBRARY.bindings()).hasSizeBetween(190, 300);
     Set<ConflictKind> kinds =
-        Auditor.audit(Demo.LIBRARY, Demo.keymap("camera-bench")).stream()
+        Auditor.audit(Subject.of(Demo.LIBRARY, Demo.keymap("camera-bench"))).stream()
             .map(Conflict::kind)
             .collect(Collectors.toSet());
     assertThat(kinds)
@@ -75,7 +76,7 @@ class DemoLibraryTest {
 
   @Test
   void theFrenchStationHasTroublesOfItsOwn() {
-    assertThat(Auditor.audit(Demo.LIBRARY, Demo.keymap("register-desk")))
+    assertThat(Auditor.audit(Subject.of(Demo.LIBRARY, Demo.keymap("register-desk"))))
         .anyMatch(c -> c.kind() == ConflictKind.RESERVED);
     Keymap french = Demo.keymap("label-corner");
     assertThat(
@@ -94,7 +95,7 @@ class DemoLibraryTest {
   void everyBindingWithoutAConflictRunsThrough() {
     Keymap keymap = Demo.keymap("camera-bench");
     Set<String> inConflict =
-        Auditor.audit(Demo.LIBRARY, keymap).stream()
+        Auditor.audit(Subject.of(Demo.LIBRARY, keymap)).stream()
             .flatMap(c -> c.claims().stream())
             .map(c -> c.owner().toString())
             .collect(Collectors.toSet());

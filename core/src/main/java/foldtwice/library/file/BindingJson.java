@@ -38,8 +38,8 @@ final class BindingJson {
     String routine = in.id("routine");
     Map<String, Value> arguments = new LinkedHashMap<>();
     for (var argument : in.fields("arguments").entrySet()) {
-      Kind kind = kind(argument.getKey(), argument.getValue(), routine, routines.get(routine));
-      arguments.put(argument.getKey(), RoutineJson.value(argument.getValue(), kind));
+      Kind kind = kind(argument.getKey(), routines.get(routine));
+      arguments.put(argument.getKey(), kind.lenient(argument.getValue().text()));
     }
     return new Binding(
         in.id("id"),
@@ -64,17 +64,18 @@ final class BindingJson {
     return in.placing(() -> new Fitting(way, repeats, found));
   }
 
-  /** What a parameter takes; any text when the routine is not in the library. */
-  private static Kind kind(String name, In at, String id, Routine routine) throws FormatException {
-    if (routine == null) {
-      return new Kind.Words();
-    }
-    for (Parameter p : routine.parameters()) {
-      if (p.name().equals(name)) {
-        return p.kind();
-      }
-    }
-    throw at.fault("the routine \"" + id + "\" has no parameter of this name");
+  /**
+   * What a parameter takes; any text when there is no such routine or parameter. What does not fit
+   * is read as it stands, and told by the audit.
+   */
+  private static Kind kind(String name, Routine routine) {
+    return routine == null
+        ? new Kind.Words()
+        : routine.parameters().stream()
+            .filter(p -> p.name().equals(name))
+            .findFirst()
+            .map(Parameter::kind)
+            .orElse(new Kind.Words());
   }
 
   static ObjectNode write(Binding b) {
@@ -106,11 +107,13 @@ final class BindingJson {
   record ProofOf(String binding, Proof proof) {}
 
   static ProofOf proof(In in) throws FormatException {
-    In at = in.at("at");
+    return new ProofOf(in.id("binding"), new Proof(instant(in.at("at")), in.text("fingerprint")));
+  }
+
+  static Instant instant(In at) throws FormatException {
     String when = at.text();
-    Instant instant;
     try {
-      instant = Instant.parse(when);
+      return Instant.parse(when);
     } catch (java.time.format.DateTimeParseException e) {
       FormatException placed =
           at.fault(
@@ -118,7 +121,6 @@ final class BindingJson {
       placed.initCause(e);
       throw placed;
     }
-    return new ProofOf(in.id("binding"), new Proof(instant, in.text("fingerprint")));
   }
 
   static ObjectNode write(String binding, Proof proof) {

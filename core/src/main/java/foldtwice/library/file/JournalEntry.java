@@ -3,6 +3,7 @@ package foldtwice.library.file;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.binding.Proof;
+import foldtwice.library.Acceptance;
 import foldtwice.library.Edit;
 import foldtwice.library.History;
 import foldtwice.library.Library;
@@ -81,6 +82,10 @@ sealed interface JournalEntry {
       case Edit.PutFamily(var family, int at) ->
           out.put("at", at).set("putFamily", FamilyJson.write(family));
       case Edit.RemoveFamily(String id) -> out.put("removeFamily", id);
+      case Edit.Accept(String conflict, Optional<Acceptance> how) -> {
+        out.put("accept", conflict);
+        how.ifPresent(a -> out.set("accepted", AcceptanceJson.write(a)));
+      }
       case Edit.Together(List<Edit> edits) -> {
         ArrayNode list = out.putArray("together");
         edits.forEach(e -> list.add(write(e)));
@@ -158,6 +163,13 @@ sealed interface JournalEntry {
     }
     if (in.has("removeFamily")) {
       return new Edit.RemoveFamily(in.text("removeFamily"));
+    }
+    if (in.has("accept")) {
+      Optional<Acceptance> how =
+          in.has("accepted")
+              ? Optional.of(AcceptanceJson.read(in.at("accepted")))
+              : Optional.empty();
+      return new Edit.Accept(in.text("accept"), how);
     }
     if (in.has("together")) {
       Library[] then = {library}; // each is read by the routines the ones before it leave

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.binding.Proof;
+import foldtwice.library.Acceptance;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
@@ -45,6 +46,7 @@ public final class LibraryJson {
           "routines",
           "bindings",
           "families",
+          "accepted",
           "proofs");
 
   private LibraryJson() {}
@@ -95,6 +97,7 @@ public final class LibraryJson {
         routines,
         in.byId("bindings", b -> BindingJson.read(b, routines, places), Binding::id),
         in.byId("families", FamilyJson::read, Family::id),
+        in.byId("accepted", AcceptanceJson::read, Acceptance::conflict),
         proofs,
         in.rest(LIBRARY));
   }
@@ -115,6 +118,10 @@ public final class LibraryJson {
     if (!library.families().isEmpty()) {
       ArrayNode families = out.putArray("families");
       library.families().values().forEach(f -> families.add(FamilyJson.write(f)));
+    }
+    if (!library.accepted().isEmpty()) {
+      ArrayNode accepted = out.putArray("accepted");
+      library.accepted().values().forEach(a -> accepted.add(AcceptanceJson.write(a)));
     }
     if (!library.proofs().isEmpty()) {
       ArrayNode proofs = out.putArray("proofs");

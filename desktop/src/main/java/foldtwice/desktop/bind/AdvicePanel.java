@@ -100,7 +100,7 @@ final class AdvicePanel extends VBox {
   /** Shows the advice on a trigger, and returns it. */
   Advice show(Binding binding, Trigger trigger) {
     Snapshot now = session.now();
-    Advice advice = Advice.on(now.library(), now.keymap(), binding, trigger);
+    Advice advice = Advice.on(now.subject(), binding, trigger);
     Words words = now.words();
     facts.setVisible(true);
     here.getChildren().clear();
@@ -153,9 +153,8 @@ final class AdvicePanel extends VBox {
     nearOf = question;
     long mine = ++asked;
     near.getChildren().clear();
-    Keymap keymap = now.keymap();
     session.work(
-        () -> Advice.freeNear(now.library(), keymap, binding, trigger, NEAR),
+        () -> Advice.freeNear(now.subject(), binding, trigger, NEAR),
         free -> {
           if (mine == asked) {
             near.getChildren().setAll(free.stream().map(this::nearCap).toList());

@@ -46,9 +46,7 @@ record Row(
     claims.sort(
         java.util.Comparator.comparing(
             claim -> !claim.owner().equals(new foldtwice.resolve.Owner.Yours(b.id()))));
-    return words.brief(
-        new Conflict(
-            c.kind(), c.weight(), c.places(), c.everywhere(), claims, c.rule(), c.evidence()));
+    return words.brief(c.toldFrom(claims));
   }
 
   /** True when every word of a filter stands somewhere in the row. */

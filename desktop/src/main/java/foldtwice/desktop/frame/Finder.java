@@ -122,6 +122,7 @@ final class Finder {
               case Owner.Native(String application, String command) ->
                   () -> targets.command(application, command);
               case Owner.Menu m -> () -> targets.stand(applicationOf(c.place()));
+              case Owner.Key k -> targets::stations; // claims nothing a keymap holds
               case Owner.Desktop d -> targets::stations;
             };
         String kind =
@@ -129,6 +130,7 @@ final class Finder {
               case Owner.Yours y -> "binding";
               case Owner.Native n -> "native";
               case Owner.Menu m -> "menu";
+              case Owner.Key k -> "desktop";
               case Owner.Desktop d -> "desktop";
             };
         found.add(new Found(Ui.text("look." + kind), title, words.place(c.place()), 0, go));

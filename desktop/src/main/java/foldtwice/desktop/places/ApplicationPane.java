@@ -378,7 +378,10 @@ final class ApplicationPane extends HBox {
     Library then = Resetting.edit(changes).on(now.library());
     Keymap keymap = Keymap.of(then, now.station());
     session.work(
-        () -> Auditor.audit(then, keymap).stream().filter(c -> !before.contains(c)).toList(),
+        () ->
+            Auditor.audit(now.subject().with(then, keymap)).stream()
+                .filter(c -> !before.contains(c))
+                .toList(),
         fresh -> {
           int at = resets.getChildren().size() - 1;
           fresh.forEach(

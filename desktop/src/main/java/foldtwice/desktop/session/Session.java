@@ -2,8 +2,9 @@ package foldtwice.desktop.session;
 
 import foldtwice.binding.Binding;
 import foldtwice.binding.Proof;
-import foldtwice.conflict.Auditor;
+import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Subject;
 import foldtwice.library.Edit;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.History;
@@ -21,6 +22,7 @@ import foldtwice.routine.Value;
 import foldtwice.run.Trial;
 import foldtwice.shape.Known;
 import foldtwice.standin.SimulatedComputer;
+import foldtwice.standin.StandIns;
 import foldtwice.standin.base.StandIn;
 import java.io.IOException;
 import java.time.Clock;
@@ -68,6 +70,9 @@ public final class Session implements AutoCloseable {
   private final ExecutorService background =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("audit").factory());
   private final AtomicLong generation = new AtomicLong();
+
+  /** The last one, of whatever moment; the next is made from it. */
+  private volatile Audit audit;
 
   public Session(LibraryStore store) {
     this(store, FileAsking.DIALOGS);
@@ -259,45 +264,26 @@ public final class Session implements AutoCloseable {
   private void follow() {
     Snapshot before = now();
     Library next = store.library();
-    Keymap keymap = changed(before, next);
+    Keymap keymap = before.keymap().following(before.library(), next);
     if (!keymap.station().installed().equals(before.station().installed())) {
       computers.remove(before.station().id()); // other programs are on it now
     }
     publish(store.history(), keymap.station(), keymap, false);
   }
 
-  /** The keymap after an edit: only the bindings that changed are compiled anew, or all. */
-  private static Keymap changed(Snapshot before, Library next) {
-    Station station = next.stations().getOrDefault(before.station().id(), before.station());
-    if (!next.summoned().equals(before.library().summoned())
-        || next.applications() != before.library().applications()
-        || !station.equals(before.station())) {
-      return Keymap.of(next, station);
-    }
-    Keymap keymap = before.keymap();
-    if (next.bindings() == before.library().bindings()) {
-      return keymap;
-    }
-    Map<String, Binding> old = new LinkedHashMap<>(before.library().bindings());
-    for (Binding b : next.bindings().values()) {
-      Binding was = old.remove(b.id());
-      if (!b.equals(was)) {
-        keymap = (was == null ? keymap : keymap.without(was)).with(b);
-      }
-    }
-    for (Binding gone : old.values()) {
-      keymap = keymap.without(gone);
-    }
-    return keymap;
-  }
-
   private void publish(History history, Station station, Keymap keymap, boolean wait) {
     long mine = generation.incrementAndGet();
     Library library = history.library();
     Snapshot stale = now();
-    List<Conflict> conflicts = wait ? Auditor.audit(library, keymap) : stale.allConflicts();
     Setup setup = setups.getOrDefault(station.id(), atFirst).following(library);
     setups.put(station.id(), setup);
+    Known known = StandIns.around(computer(station).programs(), library);
+    Subject subject = new Subject(library, keymap, known, setup);
+    List<Conflict> conflicts = stale == null ? List.of() : stale.allConflicts();
+    if (wait) {
+      audit = Audit.of(subject);
+      conflicts = audit.conflicts();
+    }
     now.set(
         new Snapshot(
             library,
@@ -308,19 +294,20 @@ public final class Session implements AutoCloseable {
             wait,
             setup,
             Heard.of(library, keymap, setup),
-            new Surroundings(computer(station), library),
+            known,
             history.last(),
             history.next()));
     if (!wait) {
-      background.execute(() -> audit(mine, library, keymap));
+      background.execute(() -> audit(mine, subject));
     }
   }
 
-  private void audit(long mine, Library library, Keymap keymap) {
+  private void audit(long mine, Subject subject) {
     if (mine != generation.get()) {
       return; // an edit has come since; its own audit follows
     }
-    List<Conflict> conflicts = Auditor.audit(library, keymap);
+    audit = audit.after(subject);
+    List<Conflict> conflicts = audit.conflicts();
     Platform.runLater(
         () -> {
           if (mine == generation.get()) {
@@ -365,6 +352,9 @@ public final class Session implements AutoCloseable {
   private void setUp(Setup next) {
     setups.put(now().station().id(), next);
     now.set(now().with(next));
+    long mine = generation.incrementAndGet();
+    Subject subject = now().subject();
+    background.execute(() -> audit(mine, subject));
   }
 
   /** Work off the interface thread; the result is handed over on it. */

@@ -2,6 +2,7 @@ package foldtwice.desktop.session;
 
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Subject;
 import foldtwice.conflict.Weight;
 import foldtwice.library.History;
 import foldtwice.library.Library;
@@ -18,6 +19,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What there is to show at one moment.
@@ -89,6 +91,11 @@ public record Snapshot(
     return Outlook.of(library, keymap, known, setup, binding);
   }
 
+  /** What is audited. */
+  public Subject subject() {
+    return new Subject(library, keymap, known, setup);
+  }
+
   /** The conflicts a binding has a part in, the heaviest first. */
   public List<Conflict> conflictsOf(String binding) {
     return conflicts.getOrDefault(binding, List.of());
@@ -102,16 +109,16 @@ public record Snapshot(
     return allConflicts.stream().filter(c -> c.weight() == weight).count();
   }
 
-  /** Conflicts by the bindings they are about; a double claim is about each of its bindings. */
+  /** Conflicts by the bindings they stand at. */
   static Map<String, List<Conflict>> byBinding(List<Conflict> conflicts) {
     Map<String, List<Conflict>> by = new HashMap<>();
     for (Conflict c : conflicts) {
-      int about = c.kind() == foldtwice.conflict.ConflictKind.DOUBLE_CLAIM ? c.claims().size() : 1;
-      for (int i = 0; i < about; i++) {
-        if (c.claims().get(i).owner() instanceof Owner.Yours(String binding)) {
-          by.computeIfAbsent(binding, b -> new ArrayList<>()).add(c);
-        }
-      }
+      c.claims().stream()
+          .flatMap(
+              claim -> claim.owner() instanceof Owner.Yours(String b) ? Stream.of(b) : Stream.of())
+          .distinct()
+          .filter(c::isAbout)
+          .forEach(b -> by.computeIfAbsent(b, x -> new ArrayList<>()).add(c));
     }
     return by;
   }

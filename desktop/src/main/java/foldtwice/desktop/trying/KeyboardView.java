@@ -190,6 +190,7 @@ final class KeyboardView extends Pane {
                               switch (o) {
                                 case Owner.Yours y -> "ear-yours-shape";
                                 case Owner.Menu m -> "ear-yours-shape";
+                                case Owner.Key k -> "ear-yours-shape";
                                 case Owner.Native n -> "ear-native-shape";
                                 case Owner.Desktop d -> "ear-desktop-shape";
                               })

@@ -1,0 +1,288 @@
+package foldtwice.conflict;
+
+import foldtwice.binding.Binding;
+import foldtwice.library.Library;
+import foldtwice.place.Application;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Owner;
+import foldtwice.routine.Routine;
+import foldtwice.surface.Device;
+import foldtwice.surface.Summoned;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * All conflicts of a library on a station, kept by what they are told of, so that an edit looks
+ * again only at what it can touch.
+ *
+ * <p>A binding that comes, goes or changes is looked at itself, and with it whatever claims a
+ * trigger that begins with the same press in a place that meets its own; bindings with the same
+ * routine and arguments; and everything that presses keys or is sent by a device, because those may
+ * end anywhere. Any other change is looked at as a whole.
+ */
+public final class Audit {
+
+  private final Looking looking;
+  private final Subject subject;
+
+  /** By what tells of them: a binding's id, a surface, an application, the routines. */
+  private final Map<Object, List<Conflict>> parts;
+
+  private final List<Conflict> conflicts;
+
+  private Audit(Looking looking, Map<Object, List<Conflict>> parts, List<Conflict> conflicts) {
+    this.looking = looking;
+    this.subject = looking.subject;
+    this.parts = parts;
+    this.conflicts = conflicts;
+  }
+
+  /** Looks at everything. */
+  public static Audit of(Subject subject) {
+    Map<Object, List<Conflict>> parts = new HashMap<>();
+    Looking looking = new Looking(subject);
+    looking.all(parts);
+    List<Conflict> all = new ArrayList<>();
+    parts.values().forEach(all::addAll);
+    all.sort(Auditor.HEAVIEST_FIRST);
+    return new Audit(looking, parts, Collections.unmodifiableList(all));
+  }
+
+  /**
+   * Looks again after a change, at what it can touch. Equal to {@link #of} with the same subject.
+   */
+  public Audit after(Subject next) {
+    Changes changes = Changes.between(subject, next);
+    return changes.everything() ? of(next) : looking.next(next, changes).again(this, changes);
+  }
+
+  /** Every conflict, the heaviest first. */
+  public List<Conflict> conflicts() {
+    return conflicts;
+  }
+
+  public Subject subject() {
+    return subject;
+  }
+
+  /** The finders, each reading every routine at most once. */
+  private static final class Looking {
+    private final Subject subject;
+
+    /** By routine, its bindings with triggers, in the order of the library. */
+    private final Map<String, List<Binding>> byRoutine;
+
+    private final Meetings meetings;
+    private final Works works;
+    private final Twins twins;
+    private final Circles circles;
+
+    Looking(Subject subject) {
+      this(
+          subject,
+          subject.library().bindings().values().stream()
+              .filter(b -> !b.triggers().isEmpty())
+              .collect(Collectors.groupingBy(Binding::routine)),
+          new Twins(subject),
+          new Works(subject),
+          new Circles(subject));
+    }
+
+    private Looking(
+        Subject subject,
+        Map<String, List<Binding>> byRoutine,
+        Twins twins,
+        Works works,
+        Circles circles) {
+      this.subject = subject;
+      this.byRoutine = byRoutine;
+      this.meetings = new Meetings(subject);
+      this.works = works;
+      this.twins = twins;
+      this.circles = circles;
+    }
+
+    /** The same after some changes: the routines that are as they were stay read. */
+    Looking next(Subject next, Changes changes) {
+      Set<String> rewritten = circles.callersOf(changes.routines());
+      Map<String, List<Binding>> by = new HashMap<>(byRoutine);
+      Set<String> rebound = new HashSet<>();
+      changes.bindings().forEach(b -> rebound.add(b.routine()));
+      rebound.forEach(r -> by.put(r, new ArrayList<>()));
+      for (Binding b : next.library().bindings().values()) {
+        if (rebound.contains(b.routine()) && !b.triggers().isEmpty()) {
+          by.get(b.routine()).add(b);
+        }
+      }
+      return new Looking(
+          next,
+          by,
+          changes.routines().isEmpty() ? twins.after(next, changes.bindings()) : new Twins(next),
+          works.after(next, rewritten),
+          circles.after(next, rewritten));
+    }
+
+    void all(Map<Object, List<Conflict>> parts) {
+      Library library = subject.library();
+      library.bindings().values().forEach(b -> put(parts, b.id(), of(b)));
+      byRoutine.keySet().forEach(r -> routine(parts, r));
+      around(parts, null, List.of());
+    }
+
+    Audit again(Audit before, Changes changes) {
+      Map<Object, List<Conflict>> parts = new HashMap<>(before.parts);
+      Library library = subject.library();
+      Set<String> touched = touched(before, changes);
+      Set<String> routines = new HashSet<>(before.looking.circles.callersOf(changes.routines()));
+      routines.addAll(circles.callersOf(changes.routines()));
+      for (String r : routines) {
+        byRoutine.getOrDefault(r, List.of()).forEach(b -> touched.add(b.id()));
+      }
+      changes.bindings().forEach(b -> routines.add(b.routine()));
+      routines.forEach(r -> routine(parts, r));
+      for (String id : touched) {
+        Binding b = library.bindings().get(id);
+        put(parts, id, b == null ? List.of() : of(b));
+      }
+      around(parts, before.subject, changes.bindings());
+      return new Audit(this, parts, sorted(before, parts));
+    }
+
+    /** The ids of the bindings to look at again, those that are gone among them. */
+    private Set<String> touched(Audit before, Changes changes) {
+      Keymap keymap = subject.keymap();
+      Set<String> touched = new HashSet<>();
+      Set<Integer> firsts = new HashSet<>();
+      for (Claim claim : changes.claims()) {
+        Set<Integer> its = keymap.firsts(claim.trigger());
+        firsts.addAll(its);
+        keymap.meeting(List.of(claim.place()), its).stream()
+            .flatMap(c -> c.owner() instanceof Owner.Yours(String id) ? Stream.of(id) : Stream.of())
+            .forEach(touched::add);
+      }
+      for (Binding b : changes.bindings()) {
+        touched.add(b.id());
+        twins.like(b).forEach(o -> touched.add(o.id()));
+        before.looking.twins.like(b).forEach(o -> touched.add(o.id()));
+      }
+      boolean mayCircle =
+          circles.mayPress(firsts)
+              || !changes.routines().isEmpty()
+              || changes.bindings().stream().anyMatch(circles::leadsOn);
+      if (mayCircle) {
+        subject.library().bindings().values().stream()
+            .filter(b -> circles.leadsOn(b) || before.looking.circles.leadsOn(b))
+            .forEach(b -> touched.add(b.id()));
+      }
+      return touched;
+    }
+
+    /** What was found before and still stands, with what is new put in its order. */
+    private static List<Conflict> sorted(Audit before, Map<Object, List<Conflict>> parts) {
+      Set<Conflict> gone = Collections.newSetFromMap(new IdentityHashMap<>());
+      List<Conflict> fresh = new ArrayList<>();
+      before.parts.forEach(
+          (key, found) -> {
+            if (parts.get(key) != found) {
+              gone.addAll(found);
+            }
+          });
+      parts.forEach(
+          (key, found) -> {
+            if (before.parts.get(key) != found) {
+              fresh.addAll(found);
+            }
+          });
+      if (gone.isEmpty() && fresh.isEmpty()) {
+        return before.conflicts;
+      }
+      fresh.sort(Auditor.HEAVIEST_FIRST);
+      List<Conflict> all = new ArrayList<>(before.conflicts.size() + fresh.size());
+      int next = 0;
+      for (Conflict c : before.conflicts) {
+        if (gone.contains(c)) {
+          continue;
+        }
+        while (next < fresh.size() && Auditor.HEAVIEST_FIRST.compare(fresh.get(next), c) < 0) {
+          all.add(fresh.get(next++));
+        }
+        all.add(c);
+      }
+      all.addAll(fresh.subList(next, fresh.size()));
+      return Collections.unmodifiableList(all);
+    }
+
+    /**
+     * What is no binding.
+     *
+     * @param before what was looked at last; null for nothing
+     * @param changed what has changed since
+     */
+    private void around(Map<Object, List<Conflict>> parts, Subject before, List<Binding> changed) {
+      Library library = subject.library();
+      for (Summoned s : library.summoned()) {
+        put(parts, new Owner.Menu(s.id()), claims(Keymap.claims(s)));
+      }
+      Chains chains = new Chains(subject);
+      for (Device d : library.devices()) {
+        put(parts, d.id() + " sends", chains.of(d));
+      }
+      StaleEntries stale = new StaleEntries(subject);
+      boolean all = before == null || !before.setup().equals(subject.setup());
+      for (Application a : library.applications().values()) {
+        if (all
+            || changed.stream()
+                .anyMatch(b -> b.place().applicationId().filter(a.id()::equals).isPresent())) {
+          put(parts, a.id() + " has", stale.of(a));
+        }
+      }
+      put(parts, "devices", works.devices());
+      put(parts, "copies", twins.copies());
+    }
+
+    private void routine(Map<Object, List<Conflict>> parts, String id) {
+      Routine routine = subject.library().routines().get(id);
+      put(
+          parts,
+          "routine " + id,
+          routine == null ? List.of() : works.of(routine, byRoutine.getOrDefault(id, List.of())));
+    }
+
+    List<Conflict> of(Binding binding) {
+      List<Conflict> found = new ArrayList<>(claims(Keymap.claims(binding)));
+      found.addAll(works.of(binding));
+      found.addAll(twins.of(binding));
+      found.addAll(circles.of(binding));
+      return found;
+    }
+
+    private List<Conflict> claims(List<Claim> claims) {
+      List<Conflict> found = new ArrayList<>();
+      for (Claim claim : claims) {
+        for (Conflict c : meetings.of(claim)) {
+          if (Auditor.stands(c)) {
+            found.add(c);
+          }
+        }
+      }
+      return found;
+    }
+
+    private static void put(Map<Object, List<Conflict>> parts, Object key, List<Conflict> found) {
+      if (found.isEmpty()) {
+        parts.remove(key);
+      } else if (!found.equals(parts.get(key))) {
+        parts.put(key, List.copyOf(found));
+      }
+    }
+  }
+}

@@ -1,0 +1,106 @@
+package foldtwice.conflict;
+
+import foldtwice.place.Rule;
+import foldtwice.ready.Entries;
+import foldtwice.shape.Hindrance;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Trigger;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
+
+/** What there is to say of a conflict beside its claims. */
+public sealed interface Detail {
+
+  /** Nothing: the claims say it all. */
+  record None() implements Detail {}
+
+  /** For {@link ConflictKind#NOT_ACCEPTED}: what refuses the trigger. */
+  record Refused(Rule rule) implements Detail {}
+
+  /**
+   * For {@link ConflictKind#MISSING} and {@link ConflictKind#BAD_ARGUMENT}: what keeps a routine
+   * from working; the claims are all its bindings.
+   */
+  record Hindered(List<Hindrance> by) implements Detail {
+    public Hindered {
+      by = List.copyOf(by);
+    }
+  }
+
+  /** For {@link ConflictKind#MISSING}: the binding's routine is not in the library. */
+  record NoRoutine(String routine) implements Detail {}
+
+  /** For {@link ConflictKind#MISSING}: the routine has no such parameter. */
+  record NoParameter(String parameter) implements Detail {}
+
+  /**
+   * For {@link ConflictKind#MISSING}: the device of the triggers is not plugged in; the claims are
+   * all those on it.
+   */
+  record NoDevice(String device) implements Detail {}
+
+  /**
+   * For {@link ConflictKind#BAD_ARGUMENT}.
+   *
+   * @param allowed what the parameter takes, in words
+   */
+  record Argument(String parameter, String given, String allowed) implements Detail {}
+
+  /** For {@link ConflictKind#LEAVES_SETTING}: the settings, in order of their names. */
+  record Settings(SortedSet<String> names) implements Detail {
+    public Settings {
+      names = Collections.unmodifiableSortedSet(new TreeSet<>(names));
+    }
+  }
+
+  /** For {@link ConflictKind#HOLD_CLASH}: true when neither comes before the other. */
+  record Held(boolean equal) implements Detail {}
+
+  /** For {@link ConflictKind#MODIFIER_DOWN}: what is down, and what the first such step does. */
+  record Down(Modifiers held, Harm harm) implements Detail {}
+
+  /** What modifiers that are still down do to a step. */
+  enum Harm {
+    /** Nothing can be typed: the run fails there. */
+    TYPES,
+    /** The keys pressed become others. */
+    PRESSES,
+    /** What the pointer is over is added to the selection instead of replacing it. */
+    SELECTS
+  }
+
+  /**
+   * For {@link ConflictKind#BROKEN_CHAIN}.
+   *
+   * @param sends what the key of the device types; empty when it turns to a page that is not there
+   */
+  record Chain(Optional<Trigger.Keys> sends) implements Detail {}
+
+  /** For {@link ConflictKind#CIRCULAR}: from the routine round to itself. */
+  record Circle(List<Link> links) implements Detail {
+    public Circle {
+      links = List.copyOf(links);
+    }
+  }
+
+  /**
+   * A part of a circle.
+   *
+   * @param routine id of the routine
+   * @param presses what it presses to fire the next; empty when it calls it
+   */
+  record Link(String routine, Optional<Trigger.Keys> presses) {}
+
+  /** For {@link ConflictKind#TWINS}: true when the routines are copies that differ in constants. */
+  record Copies(boolean differ) implements Detail {}
+
+  /**
+   * For {@link ConflictKind#STALE_ENTRY}.
+   *
+   * @param entry what the program lists
+   */
+  record Entry(String application, String entry, Entries.State state) implements Detail {}
+}

@@ -1,0 +1,269 @@
+package foldtwice.conflict;
+
+import foldtwice.library.Library;
+import foldtwice.place.Application;
+import foldtwice.place.Danger;
+import foldtwice.place.Place;
+import foldtwice.place.Rule;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Meeting;
+import foldtwice.resolve.Owner;
+import foldtwice.trigger.Signal;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Who gets a trigger, in every state it can be pressed in.
+ *
+ * <p>Cost: for each claim, its states times the strokes of its trigger; claims that cannot meet are
+ * never compared.
+ */
+final class Meetings {
+
+  private final Library library;
+  private final Keymap keymap;
+
+  Meetings(Subject subject) {
+    this.library = subject.library();
+    this.keymap = subject.keymap();
+  }
+
+  /** The conflicts of one claim. */
+  List<Conflict> of(Claim claim) {
+    List<Place> states = keymap.statesOf(claim.place());
+    List<List<Signal>> paths = keymap.paths(claim.trigger());
+    List<Conflict> found = new ArrayList<>(refusals(claim, states, paths));
+    if (!found.isEmpty()) {
+      return found; // what is never let in meets nobody
+    }
+    if (paths.isEmpty()) {
+      Evidence nothing = new Evidence(claim.place(), List.of());
+      found.add(alone(ConflictKind.UNTYPEABLE, claim, states, new Detail.None(), nothing));
+      return found;
+    }
+    Map<List<Object>, Gathered> gathered = new LinkedHashMap<>();
+    int heard = 0;
+    for (Place state : states) {
+      List<Meeting> meetings = Meeting.of(keymap, state, claim, paths);
+      heard += meetings.isEmpty() ? 0 : 1;
+      for (Meeting meeting : meetings) {
+        gather(gathered, state, meeting, claim);
+      }
+    }
+    int all = heard;
+    gathered.values().forEach(g -> found.add(g.conflict(all)));
+    device(claim, states, paths).ifPresent(found::add);
+    return found;
+  }
+
+  private List<Conflict> refusals(Claim claim, List<Place> states, List<List<Signal>> paths) {
+    Optional<Application> application = claim.place().applicationId().flatMap(keymap::application);
+    List<Conflict> refused = new ArrayList<>();
+    for (Rule rule : application.map(a -> a.rules(wayOf(claim))).orElse(List.of())) {
+      if (!rule.accepts(claim.trigger())) {
+        refused.add(
+            alone(
+                ConflictKind.NOT_ACCEPTED,
+                claim,
+                states,
+                new Detail.Refused(rule),
+                new Evidence(
+                    states.isEmpty() ? claim.place() : states.getFirst(),
+                    paths.stream().findFirst().orElse(List.of()))));
+      }
+    }
+    return refused;
+  }
+
+  private Conflict alone(
+      ConflictKind kind, Claim claim, List<Place> states, Detail detail, Evidence evidence) {
+    List<Claim> claims = List.of(claim);
+    return new Conflict(
+        kind,
+        Weight.BLOCKS,
+        Loss.of(library, claims, claims, states.size()),
+        states,
+        true,
+        claims,
+        detail,
+        evidence);
+  }
+
+  /** A key of a pad that types or turns of itself: what is bound to it never hears of it. */
+  private Optional<Conflict> device(Claim claim, List<Place> states, List<List<Signal>> paths) {
+    if (claim.trigger() instanceof Trigger.PadKey(String device, String page, String key, var way)
+        && way == Trigger.Way.TAP
+        && library
+            .device(device)
+            .flatMap(d -> d.page(page))
+            .flatMap(p -> p.sends(key))
+            .isPresent()) {
+      Claim its =
+          new Claim(new Owner.Key(device, page, key), claim.trigger(), new Place.Everywhere());
+      return Optional.of(
+          new Conflict(
+              ConflictKind.COVERED,
+              Weight.BLOCKS,
+              Loss.of(library, List.of(claim), List.of(claim), states.size()),
+              states,
+              true,
+              List.of(claim, its),
+              new Detail.None(),
+              new Evidence(
+                  states.isEmpty() ? claim.place() : states.getFirst(), paths.getFirst())));
+    }
+    return Optional.empty();
+  }
+
+  /**
+   * The way in by which the binding of a claim comes; what is not in the library yet, the usual.
+   */
+  private String wayOf(Claim claim) {
+    return claim.owner() instanceof Owner.Yours(String id) && library.bindings().containsKey(id)
+        ? library.bindings().get(id).fitting().way()
+        : "";
+  }
+
+  private void gather(
+      Map<List<Object>, Gathered> gathered, Place state, Meeting meeting, Claim claim) {
+    switch (meeting.fate()) {
+      case CUT_SHORT -> lost(gathered, ConflictKind.CUT_SHORT, state, meeting, claim);
+      case COVERED -> {
+        for (Claim by : meeting.by()) {
+          ConflictKind kind =
+              by.owner() instanceof Owner.Desktop
+                  ? ConflictKind.RESERVED
+                  : isSystemWide(by) ? ConflictKind.INTERCEPTED : ConflictKind.COVERED;
+          add(gathered, held(kind, claim, List.of(by)), state, meeting, claim, List.of(by));
+        }
+      }
+      case SHARED -> lost(gathered, ConflictKind.DOUBLE_CLAIM, state, meeting, claim);
+      case WINS -> {}
+    }
+    for (Claim loser : meeting.silences()) {
+      if (!loser.isYours()) {
+        ConflictKind kind = isSystemWide(claim) ? ConflictKind.INTERCEPTED : ConflictKind.DISPLACES;
+        add(gathered, kind, state, meeting, claim, List.of(loser));
+      }
+    }
+    if (meeting.fate() == Meeting.Fate.WINS && meeting.takesTyping()) {
+      add(gathered, ConflictKind.TYPES_TEXT, state, meeting, claim, List.of());
+    }
+  }
+
+  private void lost(
+      Map<List<Object>, Gathered> gathered,
+      ConflictKind kind,
+      Place state,
+      Meeting meeting,
+      Claim claim) {
+    add(gathered, held(kind, claim, meeting.by()), state, meeting, claim, meeting.by());
+  }
+
+  private static boolean isSystemWide(Claim claim) {
+    return claim.place() instanceof Place.Everywhere && claim.isYours();
+  }
+
+  /** A loss between a key that is held and one that is typed has a name of its own. */
+  private static ConflictKind held(ConflictKind kind, Claim claim, List<Claim> by) {
+    boolean clash =
+        kind != ConflictKind.RESERVED
+            && by.stream()
+                .anyMatch(
+                    c ->
+                        c.trigger() instanceof Trigger.Held
+                            != claim.trigger() instanceof Trigger.Held);
+    return clash ? ConflictKind.HOLD_CLASH : kind;
+  }
+
+  private void add(
+      Map<List<Object>, Gathered> gathered,
+      ConflictKind kind,
+      Place state,
+      Meeting meeting,
+      Claim claim,
+      List<Claim> others) {
+    List<Claim> sorted =
+        others.size() < 2
+            ? others
+            : others.stream().sorted(Comparator.comparing(Claim::toString)).toList();
+    gathered
+        .computeIfAbsent(
+            List.of(kind, sorted),
+            k -> {
+              List<Claim> claims = new ArrayList<>(List.of(claim));
+              claims.addAll(sorted);
+              return new Gathered(
+                  kind, meeting.fate(), claims, new Evidence(state, meeting.evidence()));
+            })
+        .places
+        .add(state);
+  }
+
+  /** One conflict and the places it was seen in. */
+  private final class Gathered {
+    private final ConflictKind kind;
+    private final Meeting.Fate fate;
+    private final List<Claim> claims;
+    private final Evidence evidence;
+    private final Set<Place> places = new LinkedHashSet<>();
+
+    Gathered(ConflictKind kind, Meeting.Fate fate, List<Claim> claims, Evidence evidence) {
+      this.kind = kind;
+      this.fate = fate;
+      this.claims = claims;
+      this.evidence = evidence;
+    }
+
+    Conflict conflict(int heard) {
+      boolean everywhere = places.size() == heard;
+      return new Conflict(
+          kind,
+          weight(everywhere),
+          Loss.of(library, lost(), claims, places.size()),
+          List.copyOf(places),
+          everywhere,
+          claims,
+          kind == ConflictKind.HOLD_CLASH
+              ? new Detail.Held(fate == Meeting.Fate.SHARED)
+              : new Detail.None(),
+          evidence);
+    }
+
+    /** Of two equals both, of two others the one that does not fire. */
+    private List<Claim> lost() {
+      return switch (fate) {
+        case SHARED -> claims;
+        case CUT_SHORT, COVERED -> List.of(claims.getFirst());
+        case WINS -> claims.subList(1, claims.size());
+      };
+    }
+
+    private Weight weight(boolean everywhere) {
+      return switch (fate) {
+        case SHARED -> Weight.BLOCKS;
+        case CUT_SHORT, COVERED ->
+            everywhere || kind == ConflictKind.RESERVED ? Weight.BLOCKS : Weight.COSTS;
+        case WINS ->
+            kind == ConflictKind.TYPES_TEXT || isMissed(claims.getLast())
+                ? Weight.COSTS
+                : Weight.NOTE;
+      };
+    }
+  }
+
+  /** A native command that is used, or whose absence at the wrong moment would be dangerous. */
+  private boolean isMissed(Claim claim) {
+    return Loss.command(library, claim)
+        .filter(c -> c.usesPerWeek() > 0 || c.danger() != Danger.NONE)
+        .isPresent();
+  }
+}

@@ -1,0 +1,50 @@
+package foldtwice.conflict;
+
+import foldtwice.place.Application;
+import foldtwice.place.Place;
+import foldtwice.ready.Entries;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Keymap;
+import java.util.List;
+
+/** What programs have been given and the library no longer has, or has otherwise by now. */
+final class StaleEntries {
+
+  private final Subject subject;
+
+  StaleEntries(Subject subject) {
+    this.subject = subject;
+  }
+
+  /**
+   * Those of an application. Costs a pass over the bindings when its program has been given any.
+   */
+  List<Conflict> of(Application application) {
+    if (subject.setup().program(application.id()).file().isEmpty()) {
+      return List.of();
+    }
+    return Entries.of(subject.library(), subject.setup(), application).stream()
+        .filter(e -> e.state() == Entries.State.CHANGED || e.state() == Entries.State.STALE)
+        .filter(e -> !e.binding().triggers().isEmpty())
+        .map(e -> stale(application, e))
+        .toList();
+  }
+
+  private Conflict stale(Application application, Entries.Entry entry) {
+    Claim claim = Keymap.claims(entry.binding()).getFirst();
+    List<Claim> claims = List.of(claim);
+    Keymap keymap = subject.keymap();
+    List<Place> states = keymap.statesOf(claim.place());
+    return new Conflict(
+        ConflictKind.STALE_ENTRY,
+        Weight.COSTS,
+        Loss.of(subject.library(), claims, claims, states.size()),
+        states,
+        true,
+        claims,
+        new Detail.Entry(application.id(), entry.name(), entry.state()),
+        new Evidence(
+            states.isEmpty() ? claim.place() : states.getFirst(),
+            keymap.paths(claim.trigger()).stream().findFirst().orElse(List.of())));
+  }
+}

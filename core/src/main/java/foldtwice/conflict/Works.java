@@ -1,0 +1,374 @@
+package foldtwice.conflict;
+
+import foldtwice.binding.Binding;
+import foldtwice.library.Library;
+import foldtwice.place.Place;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Keymap;
+import foldtwice.routine.Line;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
+import foldtwice.routine.Whom;
+import foldtwice.shape.Hindrance;
+import foldtwice.shape.Mark;
+import foldtwice.shape.Reading;
+import foldtwice.shape.Touch;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Stroke;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * Whether a binding can do what it is there for, and what it leaves behind: its routine, its
+ * arguments, its device. Each routine is read once, however many bindings it has.
+ */
+final class Works {
+
+  private final Subject subject;
+  private final Library library;
+  private final Map<String, Read> read;
+
+  /** What is to be said of a routine, whatever binding fires it. */
+  private record Read(List<Hindrance> hindrances, Reading reading) {}
+
+  Works(Subject subject) {
+    this(subject, new ConcurrentHashMap<>());
+  }
+
+  private Works(Subject subject, Map<String, Read> read) {
+    this.subject = subject;
+    this.library = subject.library();
+    this.read = read;
+  }
+
+  /**
+   * The same after some changes: routines stay read.
+   *
+   * @param rewritten ids of those that are to be read again
+   */
+  Works after(Subject next, Set<String> rewritten) {
+    Map<String, Read> kept = rewritten.isEmpty() ? read : new ConcurrentHashMap<>(read);
+    kept.keySet().removeAll(rewritten);
+    return new Works(next, kept);
+  }
+
+  /** The conflicts of a binding with its own routine. */
+  List<Conflict> of(Binding binding) {
+    if (binding.triggers().isEmpty()) {
+      return List.of();
+    }
+    Found found = new Found(binding);
+    Optional<Routine> routine = library.routineOf(binding);
+    if (routine.isEmpty()) {
+      found.blocks(ConflictKind.MISSING, new Detail.NoRoutine(binding.routine()));
+      return found.all;
+    }
+    arguments(binding, routine.get(), found);
+    for (Trigger t : binding.triggers()) {
+      down(t, routine.get()).ifPresent(d -> found.down(t, d));
+    }
+    return found.all;
+  }
+
+  /**
+   * The conflicts a routine brings to all of its bindings, each told once.
+   *
+   * @param bindings those it has, with triggers
+   */
+  List<Conflict> of(Routine routine, List<Binding> bindings) {
+    if (bindings.isEmpty()) {
+      return List.of();
+    }
+    Read r = read.computeIfAbsent(routine.id(), id -> read(routine));
+    List<Claim> claims = bindings.stream().map(b -> Keymap.claims(b).getFirst()).toList();
+    List<Conflict> found = new ArrayList<>();
+    for (ConflictKind kind : List.of(ConflictKind.MISSING, ConflictKind.BAD_ARGUMENT)) {
+      List<Hindrance> its = r.hindrances.stream().filter(h -> kind(h) == kind).toList();
+      if (!its.isEmpty()) {
+        boolean blocks = its.stream().anyMatch(h -> weight(h) == Weight.BLOCKS);
+        Weight weight = blocks ? Weight.BLOCKS : Weight.COSTS;
+        found.add(all(claims, kind, weight, new Detail.Hindered(its)));
+      }
+    }
+    if (!r.reading.leaves().isEmpty() && !r.reading.onlySettings()) {
+      Detail settings = new Detail.Settings(new TreeSet<>(r.reading.leaves()));
+      found.add(all(claims, ConflictKind.LEAVES_SETTING, Weight.COSTS, settings));
+    }
+    if (r.reading.touches().contains(Touch.UNDO_HISTORY)) {
+      found.add(all(claims, ConflictKind.EMPTIES_UNDO, Weight.COSTS, new Detail.None()));
+    }
+    return found;
+  }
+
+  private Conflict all(List<Claim> claims, ConflictKind kind, Weight weight, Detail detail) {
+    Keymap keymap = subject.keymap();
+    Set<Place> places = new LinkedHashSet<>();
+    claims.forEach(c -> places.addAll(keymap.statesOf(c.place())));
+    Claim first = claims.getFirst();
+    return new Conflict(
+        kind,
+        weight,
+        Loss.of(library, claims, claims, places.size()),
+        List.copyOf(places),
+        true,
+        claims,
+        detail,
+        new Evidence(
+            places.stream().findFirst().orElse(first.place()),
+            keymap.paths(first.trigger()).stream().findFirst().orElse(List.of())));
+  }
+
+  /** What a trigger's own modifiers do to the routine, for advice on it. */
+  List<Conflict> down(Binding binding, Trigger trigger) {
+    Found found = new Found(binding.withTriggers(List.of(trigger)));
+    library
+        .routineOf(binding)
+        .flatMap(r -> down(trigger, r))
+        .ifPresent(d -> found.down(trigger, d));
+    return found.all;
+  }
+
+  private Read read(Routine routine) {
+    boolean known = subject.known().program(routine.application()).isPresent();
+    List<Hindrance> hindrances =
+        known
+            ? Hindrance.of(routine, subject.known()).stream().filter(Works::matters).toList()
+            : library.applications().containsKey(routine.application())
+                ? List.of() // a program nobody simulates: nothing is known against it
+                : List.of(new Hindrance.NoProgram(routine.application()));
+    return new Read(hindrances, Reading.of(routine, subject.known()));
+  }
+
+  /** What is only worth a word while writing does not keep a binding from working. */
+  private static boolean matters(Hindrance h) {
+    return !(h instanceof Hindrance.Step(var mark))
+        || switch (mark.fault()) {
+          case UNKNOWN_NAME,
+              WRONG_KIND,
+              NO_SUCH_MENU,
+              NO_SUCH_DIALOG,
+              NO_SUCH_FIELD,
+              NO_SUCH_BUTTON,
+              NO_SUCH_SETTING,
+              NO_SUCH_VALUE,
+              NO_SUCH_ROUTINE,
+              NO_SUCH_PARAMETER,
+              NO_SUCH_PROGRAM,
+              OUT_OF_RANGE,
+              NEEDS_ADD_ON,
+              KNOWN_NOT_TO_WORK,
+              OTHER_VERSION ->
+              true;
+          case CIRCLE, NOTHING_INSIDE -> false; // circles have a kind of their own
+        };
+  }
+
+  private static ConflictKind kind(Hindrance h) {
+    return h instanceof Hindrance.Step(var mark)
+            && switch (mark.fault()) {
+              case WRONG_KIND, OUT_OF_RANGE -> true;
+              default -> false;
+            }
+        ? ConflictKind.BAD_ARGUMENT
+        : ConflictKind.MISSING;
+  }
+
+  /** A step that is known not to work may yet; without what it needs it cannot. */
+  private static Weight weight(Hindrance h) {
+    return h instanceof Hindrance.Step(var mark) && mark.fault() == Mark.Fault.KNOWN_NOT_TO_WORK
+        ? Weight.COSTS
+        : Weight.BLOCKS;
+  }
+
+  private static void arguments(Binding binding, Routine routine, Found found) {
+    for (Map.Entry<String, Value> a : binding.arguments().entrySet()) {
+      Optional<Parameter> parameter =
+          routine.parameters().stream().filter(p -> p.name().equals(a.getKey())).findFirst();
+      if (parameter.isEmpty()) {
+        found.blocks(ConflictKind.MISSING, new Detail.NoParameter(a.getKey()));
+        continue;
+      }
+      try {
+        parameter.get().kind().check(a.getValue());
+      } catch (ValueException e) {
+        found.blocks(
+            ConflictKind.BAD_ARGUMENT,
+            new Detail.Argument(a.getKey(), a.getValue().shown(), e.allowed()));
+      }
+    }
+  }
+
+  /** Devices that triggers are on and that are not plugged in, each with all its bindings. */
+  List<Conflict> devices() {
+    Map<String, List<Claim>> absent = new LinkedHashMap<>();
+    List<String> here = subject.keymap().station().devices();
+    for (Binding b : library.bindings().values()) {
+      for (Trigger t : b.triggers()) {
+        device(t)
+            .filter(d -> !here.contains(d))
+            .ifPresent(
+                d ->
+                    absent
+                        .computeIfAbsent(d, x -> new ArrayList<>())
+                        .addAll(Keymap.claims(b.withTriggers(List.of(t)))));
+      }
+    }
+    return absent.entrySet().stream()
+        .map(
+            e ->
+                all(
+                    e.getValue(),
+                    ConflictKind.MISSING,
+                    Weight.BLOCKS,
+                    new Detail.NoDevice(e.getKey())))
+        .toList();
+  }
+
+  private static Optional<String> device(Trigger trigger) {
+    return switch (trigger) {
+      case Trigger.PadKey p -> Optional.of(p.device());
+      case Trigger.Dial d -> Optional.of(d.device());
+      default -> Optional.empty();
+    };
+  }
+
+  /** What modifiers of a trigger do to the first step they harm. */
+  private Optional<Detail.Down> down(Trigger trigger, Routine routine) {
+    Modifiers held = held(trigger);
+    return held.isEmpty()
+        ? Optional.empty()
+        : harm(routine, held, 0).map(h -> new Detail.Down(held, h));
+  }
+
+  /** What is still down when a trigger has been made: the modifiers of its last stroke. */
+  static Modifiers held(Trigger trigger) {
+    return switch (trigger) {
+      case Trigger.Keys(List<Stroke> strokes) -> strokes.getLast().modifiers();
+      case Trigger.Held(Stroke stroke, Trigger.Edge edge) ->
+          edge == Trigger.Edge.DOWN ? stroke.modifiers() : Modifiers.NONE;
+      case Trigger.Pointer(var button, Modifiers held) -> held;
+      default -> Modifiers.NONE;
+    };
+  }
+
+  /** Empty when nothing is harmed, or the routine says what becomes of held modifiers before. */
+  private Optional<Detail.Harm> harm(Routine routine, Modifiers held, int depth) {
+    if (!(routine instanceof Routine.Macro macro) || depth >= Reading.DEEPEST) {
+      return Optional.empty();
+    }
+    return switch (walk(macro.steps(), held, depth)) {
+      case Walk.Harmed(Detail.Harm harm) -> Optional.of(harm);
+      case Walk.Safe s -> Optional.empty();
+      case Walk.On o -> Optional.empty();
+    };
+  }
+
+  /** How far a walk over steps has come. */
+  private sealed interface Walk {
+    record On() implements Walk {}
+
+    record Safe() implements Walk {}
+
+    record Harmed(Detail.Harm harm) implements Walk {}
+  }
+
+  private Walk walk(List<Line> lines, Modifiers held, int depth) {
+    for (Line line : lines) {
+      Walk after = line.on() ? step(line.step(), held, depth) : new Walk.On();
+      if (!(after instanceof Walk.On)) {
+        return after;
+      }
+    }
+    return new Walk.On();
+  }
+
+  private Walk step(Step step, Modifiers held, int depth) {
+    boolean shift = held.has(Modifier.SHIFT);
+    return switch (step) {
+      case Step.Modifiers m -> new Walk.Safe();
+      case Step.TypeText t when !held.without(Modifier.SHIFT).isEmpty() ->
+          new Walk.Harmed(Detail.Harm.TYPES);
+      case Step.PressKeys(Trigger.Keys keys)
+          when keys.strokes().stream()
+              .anyMatch(s -> !s.modifiers().and(held).equals(s.modifiers())) ->
+          new Walk.Harmed(Detail.Harm.PRESSES);
+      case Step.Select(Whom whom, boolean adding)
+          when shift && !adding && whom == Whom.Group.AT_POINTER ->
+          new Walk.Harmed(Detail.Harm.SELECTS);
+      case Step.RunRoutine(String id, var arguments) ->
+          subject
+              .known()
+              .routine(id)
+              .flatMap(r -> harm(r, held, depth + 1))
+              .<Walk>map(Walk.Harmed::new)
+              .orElse(new Walk.On());
+      case Step.Ask a -> new Walk.Safe(); // a person has let go by then
+      case Step.Pause p -> new Walk.Safe();
+      default -> {
+        for (List<Line> body : step.bodies()) {
+          if (walk(body, held, depth) instanceof Walk.Harmed harmed) {
+            yield harmed;
+          }
+        }
+        yield new Walk.On();
+      }
+    };
+  }
+
+  /** Collects what is found of one binding. */
+  private final class Found {
+    private final Binding binding;
+    private final List<Conflict> all = new ArrayList<>();
+
+    Found(Binding binding) {
+      this.binding = binding;
+    }
+
+    void blocks(ConflictKind kind, Detail detail) {
+      add(kind, Weight.BLOCKS, detail);
+    }
+
+    void add(ConflictKind kind, Weight weight, Detail detail) {
+      of(binding.triggers().getFirst(), kind, weight, detail);
+    }
+
+    void of(Trigger trigger, ConflictKind kind, Weight weight, Detail detail) {
+      all.add(conflict(trigger, kind, weight, detail));
+    }
+
+    void down(Trigger trigger, Detail.Down down) {
+      Weight weight = down.harm() == Detail.Harm.TYPES ? Weight.BLOCKS : Weight.COSTS;
+      of(trigger, ConflictKind.MODIFIER_DOWN, weight, down);
+    }
+
+    Conflict conflict(Trigger trigger, ConflictKind kind, Weight weight, Detail detail) {
+      Keymap keymap = subject.keymap();
+      Claim claim = Keymap.claims(binding.withTriggers(List.of(trigger))).getFirst();
+      List<Claim> claims = List.of(claim);
+      List<Place> states = keymap.statesOf(binding.place());
+      return new Conflict(
+          kind,
+          weight,
+          Loss.of(library, claims, claims, states.size()),
+          states,
+          true,
+          claims,
+          detail,
+          new Evidence(
+              states.isEmpty() ? binding.place() : states.getFirst(),
+              keymap.paths(trigger).stream().findFirst().orElse(List.of())));
+    }
+  }
+}

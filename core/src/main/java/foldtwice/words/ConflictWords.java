@@ -1,0 +1,169 @@
+package foldtwice.words;
+
+import static foldtwice.words.Words.TEXTS;
+
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.ConflictKind;
+import foldtwice.conflict.Detail;
+import foldtwice.library.Library;
+import foldtwice.place.Application;
+import foldtwice.place.NativeCommand;
+import foldtwice.place.Place;
+import foldtwice.ready.Entries;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Owner;
+import foldtwice.routine.Routine;
+import foldtwice.shape.Hindrance;
+import foldtwice.surface.Device;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Trigger;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** Says what is wrong, briefly and in sentences. */
+final class ConflictWords {
+
+  private final Words words;
+  private final Library library;
+
+  ConflictWords(Words words, Library library) {
+    this.words = words;
+    this.library = library;
+  }
+
+  /** In a few words, for a row of a list. */
+  String brief(Conflict c) {
+    return TEXTS.get("brief." + key(c), others(c), cost(c), detail(c));
+  }
+
+  String sentence(Conflict c) {
+    String where =
+        c.places().isEmpty()
+            ? ""
+            : c.everywhere()
+                ? TEXTS.get("where.all", words.place(c.about().place()))
+                : TEXTS.get("where.some", words.places(c.places()));
+    return TEXTS.get(
+        "sentence." + key(c),
+        words.trigger(c.about().trigger()),
+        who(c),
+        others(c),
+        where,
+        cost(c),
+        detail(c),
+        c.claims().stream()
+            .skip(1)
+            .map(o -> words.trigger(o.trigger()))
+            .distinct()
+            .collect(Collectors.joining(", ")));
+  }
+
+  private String who(Conflict c) {
+    if (c.detail() instanceof Detail.NoDevice) {
+      return c.claims().size() == 1
+          ? words.owner(c.about().owner())
+          : TEXTS.get("bindings", c.claims().size());
+    }
+    return c.isShared() ? ofRoutine(c) : words.owner(c.about().owner());
+  }
+
+  /** The kind, and how it came about where that reads otherwise. */
+  private static String key(Conflict c) {
+    String id = c.kind().id();
+    return switch (c.detail()) {
+      case Detail.Copies(boolean differ) -> differ ? id + ".copies" : id;
+      case Detail.Chain(Optional<Trigger.Keys> sends) ->
+          sends.isEmpty() ? id + ".turns" : c.claims().size() > 1 ? id + ".taken" : id;
+      case Detail.NoDevice d -> id + ".device";
+      case Detail.Down(var held, Detail.Harm harm) -> id + "." + harm;
+      case Detail.Entry(var application, var entry, Entries.State state) -> id + "." + state;
+      default ->
+          c.kind() == ConflictKind.INTERCEPTED && c.about().place() instanceof Place.Everywhere
+              ? id + ".taking"
+              : id;
+    };
+  }
+
+  /** What there is to say beside the claims. */
+  private String detail(Conflict c) {
+    return switch (c.detail()) {
+      case Detail.None n -> "";
+      case Detail.Held h -> "";
+      case Detail.Copies d -> "";
+      case Detail.Refused(var rule) -> words.rule(rule, c.about().place());
+      case Detail.Hindered(List<Hindrance> by) ->
+          by.size() == 1
+              ? words.hindrance(by.getFirst())
+              : TEXTS.get("hindrance.more", words.hindrance(by.getFirst()), by.size() - 1);
+      case Detail.NoRoutine(String routine) -> TEXTS.get("lacks.routine", routine);
+      case Detail.NoParameter(String parameter) -> TEXTS.get("lacks.parameter", parameter);
+      case Detail.NoDevice(String device) ->
+          TEXTS.get("wait.device", library.device(device).map(Device::name).orElse(device));
+      case Detail.Argument(String parameter, String given, String allowed) ->
+          TEXTS.get("wrong.argument", parameter, given, allowed);
+      case Detail.Settings(var names) -> String.join(", ", names);
+      case Detail.Down(var held, var harm) ->
+          held.list().stream().map(Modifier::word).collect(Collectors.joining("+"));
+      case Detail.Chain(Optional<Trigger.Keys> sends) -> sends.map(Notation::write).orElse("");
+      case Detail.Circle(List<Detail.Link> links) ->
+          links.stream().map(this::link).collect(Collectors.joining(" "))
+              + " "
+              + links.stream().findFirst().map(l -> routine(l.routine())).orElse("");
+      case Detail.Entry(String application, String entry, var state) ->
+          TEXTS.get(
+              "entry.in",
+              entry,
+              Optional.ofNullable(library.applications().get(application))
+                  .map(Application::name)
+                  .orElse(application));
+    };
+  }
+
+  private String link(Detail.Link link) {
+    return link.presses()
+        .map(k -> TEXTS.get("circle.presses", routine(link.routine()), Notation.write(k)))
+        .orElseGet(() -> TEXTS.get("circle.calls", routine(link.routine())));
+  }
+
+  /** The routine of a claim, and how many bindings it has. */
+  private String ofRoutine(Conflict c) {
+    String name =
+        c.about().owner() instanceof Owner.Yours(String id)
+            ? Optional.ofNullable(library.bindings().get(id))
+                .map(b -> routine(b.routine()))
+                .orElse(id)
+            : "";
+    return c.claims().size() == 1 ? name : TEXTS.get("routine.bindings", name, c.claims().size());
+  }
+
+  private String routine(String id) {
+    return Optional.ofNullable(library.routines().get(id)).map(Routine::name).orElse(id);
+  }
+
+  private String others(Conflict c) {
+    return c.claims().stream()
+        .skip(1)
+        .map(o -> words.owner(o.owner()))
+        .distinct()
+        .collect(Collectors.joining(", "));
+  }
+
+  /** What is lost with a native command: {@code 12 a week}. */
+  private String cost(Conflict c) {
+    return c.claims().stream()
+        .skip(1)
+        .map(Claim::owner)
+        .filter(o -> o instanceof Owner.Native)
+        .flatMap(o -> command((Owner.Native) o).stream())
+        .findFirst()
+        .map(n -> TEXTS.get("uses", Words.number(n.usesPerWeek())))
+        .orElse("");
+  }
+
+  private Optional<NativeCommand> command(Owner.Native owner) {
+    return Optional.ofNullable(library.applications().get(owner.application()))
+        .flatMap(a -> a.command(owner.command()));
+  }
+}

@@ -1,0 +1,291 @@
+package foldtwice.conflict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.Fixture;
+import foldtwice.binding.Binding;
+import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.place.Station;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Owner;
+import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
+import foldtwice.routine.Value;
+import foldtwice.routine.Whom;
+import foldtwice.surface.Device;
+import foldtwice.surface.Page;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The kinds that come from what a routine does, from devices and from what is not there. */
+class KindsTest {
+
+  private static Step step(String written) {
+    String[] f = written.split(" ", 2);
+    return switch (f[0]) {
+      case "types" -> new Step.TypeText(new Template("x"));
+      case "presses" -> new Step.PressKeys(Notation.read(f[1]));
+      case "calls" -> new Step.RunRoutine(f[1], Map.of());
+      case "releases" -> new Step.Modifiers(Step.Holding.RELEASE);
+      case "ignores" -> new Step.Modifiers(Step.Holding.IGNORE);
+      case "front" -> new Step.BringToFront(f[1]);
+      case "points" -> new Step.Select(Whom.Group.AT_POINTER, false);
+      case "pauses" -> new Step.Pause(new Template(""), List.of());
+      case "switched-off" -> throw new IllegalArgumentException(written);
+      default -> throw new IllegalArgumentException("no step is written " + written);
+    };
+  }
+
+  /** {@code "r: presses Alt+A, types"}. */
+  private static Routine routine(String written) {
+    String[] f = written.split(": ", 2);
+    List<Line> steps =
+        Stream.of(f[1].split(", ")).map(s -> new Line(step(s))).collect(Collectors.toList());
+    return Routine.Macro.of(f[0], f[0].toUpperCase(java.util.Locale.ROOT), "app", List.of(), steps);
+  }
+
+  /** The rows of the fixture; each binding fires the routine {@code r} unless told otherwise. */
+  private static Library library(List<String> rows, String... routines) {
+    Library library = Fixture.library(rows.toArray(String[]::new));
+    List<Edit> edits = new ArrayList<>();
+    Stream.of(routines).forEach(r -> edits.add(new Edit.PutRoutine(routine(r))));
+    int i = 0;
+    for (Binding b : library.bindings().values()) {
+      String r = routines[Math.min(i++, routines.length - 1)].split(":")[0];
+      edits.add(new Edit.PutBinding(b.withRoutine(r, Map.of())));
+    }
+    return new Edit.Together(edits).on(library);
+  }
+
+  private static List<Conflict> found(Library library, ConflictKind kind) {
+    return Auditor.audit(Subject.of(library, Fixture.keymap(library))).stream()
+        .filter(c -> c.kind() == kind)
+        .toList();
+  }
+
+  /** A trigger, what the routine does, and what its modifiers do to it. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "Ctrl+K; types; TYPES BLOCKS",
+        "Shift+F5; types; none",
+        "F5; types; none",
+        "Ctrl+K; releases, types; none",
+        "Ctrl+K; ignores, types; none",
+        "Ctrl+K; pauses, types; none",
+        "Ctrl+K; presses F2; PRESSES COSTS",
+        "Ctrl+K; presses Ctrl+C; none",
+        "Ctrl+Shift+K; presses Ctrl+C; PRESSES COSTS",
+        "Shift+F5; points; SELECTS COSTS",
+        "Ctrl+K; points; none",
+        "Ctrl+A then B; types; none",
+        "held Ctrl+K; types; TYPES BLOCKS",
+        "up Ctrl+K; types; none",
+        "pad k1; types; none",
+      })
+  void modifierDown(String trigger, String does, String expected) {
+    Library library = library(List.of("mine box " + trigger), "q: " + does);
+    String says =
+        found(library, ConflictKind.MODIFIER_DOWN).stream()
+            .map(c -> ((Detail.Down) c.detail()).harm() + " " + c.weight())
+            .findFirst()
+            .orElse("none");
+    assertThat(says).isEqualTo(expected);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        // bindings; their routines; who is on a circle
+        "mine box Alt+A; q: presses Alt+A; q>q",
+        "mine box Alt+A; q: presses Alt+B; none",
+        "mine box Alt+A, mine bare Alt+B; q: presses Alt+B| p: presses Alt+A; none",
+        "mine box Alt+A, mine sheet Alt+B; q: presses Alt+B| p: presses Alt+A; q>p>q p>q>p",
+        "mine box Alt+A; q: calls q; q>q",
+        "mine box Alt+A, mine box Alt+B; q: calls p| p: presses Alt+A; q>p>q p>q>p",
+        "mine box Alt+A, mine box Alt+B; q: calls p| p: calls p; p>p",
+        "mine box Alt+A, mine text Alt+B; q: front app, presses Alt+B| p: types; none",
+        "mine box Alt+A, mine text Alt+B; q: front app, presses Alt+B| p: calls q; q>p>q p>q>p",
+      })
+  void circles(String claims, String routines, String expected) {
+    Library library =
+        library(
+            List.of(claims.split(", ")),
+            Stream.of(routines.split("\\|")).map(String::strip).toArray(String[]::new));
+    String says =
+        found(library, ConflictKind.CIRCULAR).stream()
+            .map(
+                c ->
+                    ((Detail.Circle) c.detail())
+                            .links().stream()
+                                .map(Detail.Link::routine)
+                                .collect(Collectors.joining(">"))
+                        + ">"
+                        + ((Detail.Circle) c.detail()).links().getFirst().routine())
+            .sorted()
+            .collect(Collectors.joining(" "));
+    String sorted = Stream.of(expected.split(" ")).sorted().collect(Collectors.joining(" "));
+    assertThat(says.isEmpty() ? "none" : says).isEqualTo(sorted);
+  }
+
+  private static Library withPad(Library library, boolean plugged, String sends) {
+    Station s = library.stations().values().iterator().next();
+    Optional<Page.Sends> what =
+        sends.isEmpty()
+            ? Optional.empty()
+            : Optional.of(
+                sends.startsWith("page ")
+                    ? new Page.Sends.Turn(sends.substring(5))
+                    : new Page.Sends.Chord(Notation.read(sends)));
+    Device pad =
+        new Device(
+            "pad",
+            "Pad",
+            List.of(new Device.Cap("k1", "", 0, 0, 1, 1, "", "")),
+            List.of(),
+            List.of(new Page("", "", "", Map.of(), Map.of()).sending("k1", what)),
+            Extras.NONE);
+    Station with =
+        new Station(
+            s.id(),
+            s.name(),
+            s.layout(),
+            s.shape(),
+            s.reserved(),
+            s.installed(),
+            plugged ? List.of("pad") : List.of(),
+            s.extras());
+    return new Edit.Together(List.of(new Edit.PutStation(with), new Edit.PutSurface(pad)))
+        .on(library);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        // claims; what the pad's key sends; broken where, taken by whom
+        "mine box Ctrl+[F18]; Ctrl+[F18]; none",
+        "mine box F5; Ctrl+[F18]; BLOCKS ",
+        "native box Ctrl+[F18]; Ctrl+[F18]; none",
+        "mine sheet Ctrl+[F18], mine box Ctrl+[F18]; Ctrl+[F18]; none",
+        "mine sheet Ctrl+[F18], native box Ctrl+[F18]; Ctrl+[F18]; COSTS box",
+        "mine box Logo+L; Logo+L; BLOCKS box",
+        "mine box Alt+\u00e4; Alt+\u00e4; BLOCKS ",
+        "mine box F5; page labels; BLOCKS ",
+      })
+  void brokenChains(String claims, String sends, String expected) {
+    Library library = withPad(Fixture.library(claims.split(", ")), true, sends);
+    String says =
+        found(library, ConflictKind.BROKEN_CHAIN).stream()
+            .map(
+                c ->
+                    c.weight()
+                        + " "
+                        + c.places().stream()
+                            .map(p -> p.id().replace("app/", ""))
+                            .collect(Collectors.joining("+")))
+            .collect(Collectors.joining("/"));
+    assertThat(says.isEmpty() ? "none" : says.strip()).isEqualTo(expected);
+    assertThat(found(withPad(library, false, sends), ConflictKind.BROKEN_CHAIN)).isEmpty();
+  }
+
+  /** What is bound to a key that types of itself never hears of it. */
+  @Test
+  void aKeyThatSendsCoversWhatIsBoundToIt() {
+    Library library =
+        withPad(Fixture.library("mine box pad k1", "mine box Ctrl+[F18]"), true, "Ctrl+[F18]");
+    assertThat(found(library, ConflictKind.COVERED))
+        .singleElement()
+        .satisfies(c -> assertThat(c.weight()).isEqualTo(Weight.BLOCKS))
+        .satisfies(
+            c ->
+                assertThat(c.claims().getLast().owner()).isEqualTo(new Owner.Key("pad", "", "k1")));
+    assertThat(found(withPad(library, true, ""), ConflictKind.COVERED)).isEmpty();
+  }
+
+  @Test
+  void whatIsNotThereIsMissing() {
+    Library library = Fixture.library("mine box pad k1", "mine box Alt+A");
+    Binding b = library.bindings().get("mine box Alt+A");
+    assertThat(found(withPad(library, false, ""), ConflictKind.MISSING))
+        .extracting(Conflict::detail)
+        .containsExactly(new Detail.NoDevice("pad"));
+    Library gone = new Edit.RemoveRoutine(b.routine()).on(withPad(library, true, ""));
+    assertThat(found(gone, ConflictKind.MISSING))
+        .extracting(Conflict::detail)
+        .containsExactly(new Detail.NoRoutine(b.routine()));
+    Library more =
+        new Edit.PutBinding(b.withArgument("x", Value.Amount.of(1))).on(withPad(library, true, ""));
+    assertThat(found(more, ConflictKind.MISSING))
+        .extracting(Conflict::detail)
+        .containsExactly(new Detail.NoParameter("x"));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "mine box Alt+A, mine box Alt+B; 1",
+        "mine box Alt+A, mine sheet Alt+B; 1",
+        "mine box Alt+A, mine everywhere Alt+B; 1",
+        "mine box Alt+A, mine bare Alt+B; 0",
+        "mine box Alt+A, mine box pad k1; 0",
+        "mine box Alt+A, mine box Alt+B, mine bare Alt+C, mine sheet Alt+D; 2",
+      })
+  void twins(String claims, int expected) {
+    Library library = library(List.of(claims.split(", ")), "q: types");
+    assertThat(found(library, ConflictKind.TWINS)).hasSize(expected);
+    List<Edit> apart = new ArrayList<>();
+    int i = 0;
+    for (Binding b : library.bindings().values()) {
+      apart.add(new Edit.PutBinding(b.withArgument("n", Value.Amount.of(i++))));
+    }
+    assertThat(found(new Edit.Together(apart).on(library), ConflictKind.TWINS)).isEmpty();
+  }
+
+  /** The law of {@link Loss}: it never falls when more is lost. */
+  @Test
+  void moreUseMoreDangerMorePlacesNeverCostLess() {
+    Library library = Fixture.library("mine box Alt+A", "native box Alt+B", "unused box Alt+C");
+    Keymap keymap = Fixture.keymap(library);
+    var used = keymap.claimsOn(Notation.read("Alt+B"));
+    var unused = keymap.claimsOn(Notation.read("Alt+C"));
+    assertThat(Loss.of(library, used, used, 1)).isGreaterThan(Loss.of(library, unused, unused, 1));
+    assertThat(Loss.of(library, used, used, 3)).isGreaterThan(Loss.of(library, used, used, 2));
+    assertThat(foldtwice.place.Danger.values())
+        .extracting(Loss::factor)
+        .allMatch(f -> f >= Loss.factor(foldtwice.place.Danger.NONE));
+  }
+
+  /** A conflict has another name once anything about it changes, and the same one on a reload. */
+  @Test
+  void theFingerprintFollowsTheSubstance() {
+    Library library = Fixture.library("mine box Alt+L", "native sheet Alt+[KeyL]");
+    Conflict one = Auditor.audit(Subject.of(library, Fixture.keymap(library))).getFirst();
+    Library again = Fixture.library("mine box Alt+L", "native sheet Alt+[KeyL]");
+    assertThat(Auditor.audit(Subject.of(again, Fixture.keymap(again))).getFirst().fingerprint())
+        .isEqualTo(one.fingerprint())
+        .matches("[0-9a-f]{16}");
+    Binding b = library.bindings().get("mine box Alt+L");
+    Library wider = new Edit.PutBinding(b.withPlace(Fixture.place("sheet"))).on(library);
+    assertThat(Auditor.audit(Subject.of(wider, Fixture.keymap(wider))).getFirst().fingerprint())
+        .isNotEqualTo(one.fingerprint());
+    Trigger typed = b.triggers().getFirst();
+    assertThat(one.claims()).extracting(c -> c.trigger()).contains(typed);
+  }
+}
