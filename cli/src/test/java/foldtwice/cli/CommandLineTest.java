@@ -69,7 +69,8 @@ class CommandLineTest {
   void aLibraryWithoutBlockingConflictsExitsWithZero() throws Exception {
     Path calm = folder.resolve("calm.json");
     String demo = Files.readString(DEMO);
-    for (String id : new String[] {"b13", "b28", "b30", "b48", "b204", "b269", "b270", "b271", "b272"}) {
+    for (String id :
+        new String[] {"b13", "b28", "b30", "b48", "b204", "b269", "b270", "b271", "b272"}) {
       demo =
           demo.replaceFirst(
               "(\"id\": \"" + id + "\"[^\\]]*?\"triggers\": )\\[[^\\]]*\\]\\}\\]", "$1[]");

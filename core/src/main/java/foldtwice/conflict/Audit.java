@@ -135,7 +135,7 @@ public final class Audit {
       Library library = subject.library();
       library.bindings().values().forEach(b -> put(parts, b.id(), of(b)));
       byRoutine.keySet().forEach(r -> routine(parts, r));
-      around(parts, null, List.of());
+      around(parts, null, Changes.EVERYTHING);
     }
 
     Audit again(Audit before, Changes changes) {
@@ -153,7 +153,7 @@ public final class Audit {
         Binding b = library.bindings().get(id);
         put(parts, id, b == null ? List.of() : of(b));
       }
-      around(parts, before.subject, changes.bindings());
+      around(parts, before.subject, changes);
       return new Audit(this, parts, sorted(before, parts));
     }
 
@@ -225,9 +225,9 @@ public final class Audit {
      * What is no binding.
      *
      * @param before what was looked at last; null for nothing
-     * @param changed what has changed since
+     * @param changes what has changed since
      */
-    private void around(Map<Object, List<Conflict>> parts, Subject before, List<Binding> changed) {
+    private void around(Map<Object, List<Conflict>> parts, Subject before, Changes changes) {
       Library library = subject.library();
       for (Summoned s : library.summoned()) {
         put(parts, new Owner.Menu(s.id()), claims(Keymap.claims(s)));
@@ -237,10 +237,13 @@ public final class Audit {
         put(parts, d.id() + " sends", chains.of(d));
       }
       StaleEntries stale = new StaleEntries(subject);
-      boolean all = before == null || !before.setup().equals(subject.setup());
+      boolean all =
+          before == null
+              || !changes.routines().isEmpty()
+              || !before.setup().equals(subject.setup());
       for (Application a : library.applications().values()) {
         if (all
-            || changed.stream()
+            || changes.bindings().stream()
                 .anyMatch(b -> b.place().applicationId().filter(a.id()::equals).isPresent())) {
           put(parts, a.id() + " has", stale.of(a));
         }

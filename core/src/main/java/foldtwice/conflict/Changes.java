@@ -25,7 +25,7 @@ import java.util.Set;
 record Changes(
     boolean everything, List<Binding> bindings, List<Claim> claims, Set<String> routines) {
 
-  private static final Changes EVERYTHING = new Changes(true, List.of(), List.of(), Set.of());
+  static final Changes EVERYTHING = new Changes(true, List.of(), List.of(), Set.of());
 
   static Changes between(Subject was, Subject is) {
     Library before = was.library();

@@ -10,6 +10,7 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * Something wrong.
@@ -64,8 +65,21 @@ public record Conflict(
   public boolean isShared() {
     return detail instanceof Detail.Hindered
         || detail instanceof Detail.NoDevice
-        || kind == ConflictKind.LEAVES_SETTING
-        || kind == ConflictKind.EMPTIES_UNDO;
+        || detail instanceof Detail.Settings
+        || detail instanceof Detail.Undo;
+  }
+
+  /**
+   * What stays the same while it is the same trouble, be it in more or fewer places or with another
+   * weight.
+   */
+  public Object topic() {
+    return isShared()
+        ? List.of(kind, detail)
+        : List.of(
+            kind,
+            claims.stream().map(c -> List.of(c.owner(), c.trigger())).collect(Collectors.toSet()),
+            detail);
   }
 
   /** True when no claim of it comes before another. */

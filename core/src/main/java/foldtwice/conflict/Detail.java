@@ -24,7 +24,7 @@ public sealed interface Detail {
    * For {@link ConflictKind#MISSING} and {@link ConflictKind#BAD_ARGUMENT}: what keeps a routine
    * from working; the claims are all its bindings.
    */
-  record Hindered(List<Hindrance> by) implements Detail {
+  record Hindered(String routine, List<Hindrance> by) implements Detail {
     public Hindered {
       by = List.copyOf(by);
     }
@@ -49,8 +49,14 @@ public sealed interface Detail {
    */
   record Argument(String parameter, String given, String allowed) implements Detail {}
 
-  /** For {@link ConflictKind#LEAVES_SETTING}: the settings, in order of their names. */
-  record Settings(SortedSet<String> names) implements Detail {
+  /** For {@link ConflictKind#EMPTIES_UNDO}; the claims are all bindings of the routine. */
+  record Undo(String routine) implements Detail {}
+
+  /**
+   * For {@link ConflictKind#LEAVES_SETTING}: the settings, in order of their names; the claims are
+   * all bindings of the routine.
+   */
+  record Settings(String routine, SortedSet<String> names) implements Detail {
     public Settings {
       names = Collections.unmodifiableSortedSet(new TreeSet<>(names));
     }

@@ -99,15 +99,16 @@ final class Works {
       if (!its.isEmpty()) {
         boolean blocks = its.stream().anyMatch(h -> weight(h) == Weight.BLOCKS);
         Weight weight = blocks ? Weight.BLOCKS : Weight.COSTS;
-        found.add(all(claims, kind, weight, new Detail.Hindered(its)));
+        found.add(all(claims, kind, weight, new Detail.Hindered(routine.id(), its)));
       }
     }
     if (!r.reading.leaves().isEmpty() && !r.reading.onlySettings()) {
-      Detail settings = new Detail.Settings(new TreeSet<>(r.reading.leaves()));
+      Detail settings = new Detail.Settings(routine.id(), new TreeSet<>(r.reading.leaves()));
       found.add(all(claims, ConflictKind.LEAVES_SETTING, Weight.COSTS, settings));
     }
     if (r.reading.touches().contains(Touch.UNDO_HISTORY)) {
-      found.add(all(claims, ConflictKind.EMPTIES_UNDO, Weight.COSTS, new Detail.None()));
+      Detail undo = new Detail.Undo(routine.id());
+      found.add(all(claims, ConflictKind.EMPTIES_UNDO, Weight.COSTS, undo));
     }
     return found;
   }

@@ -61,12 +61,13 @@ final class ConflictWords {
   }
 
   private String who(Conflict c) {
-    if (c.detail() instanceof Detail.NoDevice) {
-      return c.claims().size() == 1
-          ? words.owner(c.about().owner())
-          : TEXTS.get("bindings", c.claims().size());
-    }
-    return c.isShared() ? ofRoutine(c) : words.owner(c.about().owner());
+    return switch (c.detail()) {
+      case Detail.NoDevice d when c.claims().size() > 1 -> TEXTS.get("bindings", c.claims().size());
+      case Detail.Hindered(String routine, var by) -> ofRoutine(routine, c);
+      case Detail.Settings(String routine, var names) -> ofRoutine(routine, c);
+      case Detail.Undo(String routine) -> ofRoutine(routine, c);
+      default -> words.owner(c.about().owner());
+    };
   }
 
   /** The kind, and how it came about where that reads otherwise. */
@@ -93,7 +94,7 @@ final class ConflictWords {
       case Detail.Held h -> "";
       case Detail.Copies d -> "";
       case Detail.Refused(var rule) -> words.rule(rule, c.about().place());
-      case Detail.Hindered(List<Hindrance> by) ->
+      case Detail.Hindered(var routine, List<Hindrance> by) ->
           by.size() == 1
               ? words.hindrance(by.getFirst())
               : TEXTS.get("hindrance.more", words.hindrance(by.getFirst()), by.size() - 1);
@@ -103,7 +104,8 @@ final class ConflictWords {
           TEXTS.get("wait.device", library.device(device).map(Device::name).orElse(device));
       case Detail.Argument(String parameter, String given, String allowed) ->
           TEXTS.get("wrong.argument", parameter, given, allowed);
-      case Detail.Settings(var names) -> String.join(", ", names);
+      case Detail.Undo u -> "";
+      case Detail.Settings(var routine, var names) -> String.join(", ", names);
       case Detail.Down(var held, var harm) ->
           held.list().stream().map(Modifier::word).collect(Collectors.joining("+"));
       case Detail.Chain(Optional<Trigger.Keys> sends) -> sends.map(Notation::write).orElse("");
@@ -127,15 +129,11 @@ final class ConflictWords {
         .orElseGet(() -> TEXTS.get("circle.calls", routine(link.routine())));
   }
 
-  /** The routine of a claim, and how many bindings it has. */
-  private String ofRoutine(Conflict c) {
-    String name =
-        c.about().owner() instanceof Owner.Yours(String id)
-            ? Optional.ofNullable(library.bindings().get(id))
-                .map(b -> routine(b.routine()))
-                .orElse(id)
-            : "";
-    return c.claims().size() == 1 ? name : TEXTS.get("routine.bindings", name, c.claims().size());
+  /** A routine, and how many bindings it has. */
+  private String ofRoutine(String id, Conflict c) {
+    return c.claims().size() == 1
+        ? routine(id)
+        : TEXTS.get("routine.bindings", routine(id), c.claims().size());
   }
 
   private String routine(String id) {

@@ -12,6 +12,7 @@ import foldtwice.place.Need;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
 import foldtwice.ready.Wait;
+import foldtwice.remedy.Way;
 import foldtwice.resolve.Afterwards;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Explanation.LayerReport;
@@ -327,6 +328,11 @@ public final class Words {
   /** What is said of layers that let a press pass. */
   public String passes(int layers) {
     return TEXTS.get("passes", layers);
+  }
+
+  /** What can be done about a conflict. */
+  public String way(Way way) {
+    return new WayWords(this, library).of(way);
   }
 
   /** What a kind of conflict is called. */

@@ -249,6 +249,8 @@ final class Hands implements AutoCloseable {
     Node node = node(selector);
     run(
         () -> {
+          node.getScene().getRoot().applyCss();
+          node.getScene().getRoot().layout(); // or it is clicked where it was before
           Bounds b = node.localToScreen(node.getBoundsInLocal());
           robot.mouseMove(b.getCenterX(), b.getCenterY());
           robot.mouseClick(MouseButton.PRIMARY);

@@ -40,7 +40,7 @@ class KeepByHandTest {
       hands.press(KeyCode.SHIFT, KeyCode.DOWN);
       hands.press(KeyCode.SHIFT, KeyCode.DOWN);
       hands.press(KeyCode.DELETE);
-      assertThat(bindings(hands)).hasSize(263);
+      assertThat(bindings(hands)).hasSize(270);
       assertThat(hands.text("#said")).isEqualTo("Removed 3 bindings");
       hands.press(KeyCode.CONTROL, KeyCode.Z);
       assertThat(bindings(hands)).hasSize(273);

@@ -136,6 +136,15 @@ public final class LibraryStore implements AutoCloseable {
     return lock != null;
   }
 
+  /** Whose edits these are. */
+  public String who() {
+    return who;
+  }
+
+  public Clock clock() {
+    return clock;
+  }
+
   /** Who has it open for writing, when this store may not. */
   public String holder() {
     return holder;

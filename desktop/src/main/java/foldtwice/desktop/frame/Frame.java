@@ -3,6 +3,7 @@ package foldtwice.desktop.frame;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.collect.CollectView;
+import foldtwice.desktop.conflicts.ConflictsView;
 import foldtwice.desktop.parts.Mark;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Theme;
@@ -52,10 +53,12 @@ public final class Frame extends StackPane implements Finder.Targets {
   private CollectView collect;
   private TryView trying;
   private PlacesView places;
+  private ConflictsView conflicts;
   private final StackPane sheet = new StackPane();
   private final ToggleButton placesTab = tab("places");
   private final ToggleButton collectTab = tab("collect");
   private final ToggleButton bindTab = tab("bind");
+  private final ToggleButton conflictsTab = tab("conflicts");
   private final ToggleButton tryTab = tab("try");
   private final LookUp lookUp;
   private final Button undo;
@@ -157,11 +160,11 @@ public final class Frame extends StackPane implements Finder.Targets {
 
   private Node tabs() {
     ToggleGroup group = new ToggleGroup();
-    for (ToggleButton tab : List.of(placesTab, collectTab, bindTab, tryTab)) {
+    for (ToggleButton tab : List.of(placesTab, collectTab, bindTab, conflictsTab, tryTab)) {
       tab.setToggleGroup(group);
       tab.setOnAction(e -> go(tab));
     }
-    VBox tabs = new VBox(placesTab, collectTab, bindTab, tryTab);
+    VBox tabs = new VBox(placesTab, collectTab, bindTab, conflictsTab, tryTab);
     tabs.getStyleClass().add("tabs");
     return tabs;
   }
@@ -280,11 +283,24 @@ public final class Frame extends StackPane implements Finder.Targets {
     return places;
   }
 
+  /** Conflicts, made when it is first gone to. */
+  private ConflictsView conflicts() {
+    if (conflicts == null) {
+      conflicts = new ConflictsView(session, this::binding);
+    }
+    return conflicts;
+  }
+
   private void go(ToggleButton tab) {
     tab.setSelected(true);
     if (tab == placesTab) {
       sheet.getChildren().setAll(places());
       places().focusList();
+      return;
+    }
+    if (tab == conflictsTab) {
+      sheet.getChildren().setAll(conflicts());
+      conflicts().focusList();
       return;
     }
     sheet.getChildren().setAll(tab == bindTab ? bind : tab == collectTab ? collect() : trying());
@@ -370,6 +386,7 @@ public final class Frame extends StackPane implements Finder.Targets {
         collect().runAll();
       }
       case BIND_VIEW -> go(bindTab);
+      case CONFLICTS_VIEW -> go(conflictsTab);
       case TRY_VIEW -> go(tryTab);
       case PRESS_KEYS -> {
         go(bindTab);
@@ -405,6 +422,7 @@ public final class Frame extends StackPane implements Finder.Targets {
         || inside(owner, BindView.class)
         || inside(owner, CollectView.class)
         || inside(owner, PlacesView.class)
+        || inside(owner, ConflictsView.class)
         || inside(owner, TryView.class)) {
       selectedTab().requestFocus();
     } else if (owner instanceof ToggleButton) {
@@ -415,13 +433,15 @@ public final class Frame extends StackPane implements Finder.Targets {
       collect().focusList();
     } else if (placesTab.isSelected()) {
       places().focusList();
+    } else if (conflictsTab.isSelected()) {
+      conflicts().focusList();
     } else {
       trying().focusWindow();
     }
   }
 
   private ToggleButton selectedTab() {
-    return List.of(placesTab, collectTab, bindTab).stream()
+    return List.of(placesTab, collectTab, bindTab, conflictsTab).stream()
         .filter(ToggleButton::isSelected)
         .findFirst()
         .orElse(tryTab);
@@ -472,6 +492,12 @@ public final class Frame extends StackPane implements Finder.Targets {
   public TryView showTry() {
     go(tryTab);
     return trying();
+  }
+
+  /** Goes to Conflicts, for pictures. */
+  public ConflictsView showConflicts() {
+    go(conflictsTab);
+    return conflicts();
   }
 
   /** Goes to Places, for pictures. */

@@ -5,6 +5,7 @@ import foldtwice.binding.Proof;
 import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
+import foldtwice.library.Acceptance;
 import foldtwice.library.Edit;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.History;
@@ -32,6 +33,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -224,6 +226,44 @@ public final class Session implements AutoCloseable {
     }
   }
 
+  /** The last audit, and what it was of; perhaps of an earlier moment. */
+  public Audit audit() {
+    return audit;
+  }
+
+  /** What is audited on another station than the one in view. Costs making its programs. */
+  public Subject subject(Library library, Station station) {
+    return new Subject(
+        library,
+        Keymap.of(library, station),
+        StandIns.around(station, library),
+        setups.getOrDefault(station.id(), atFirst).following(library));
+  }
+
+  /** Accepts conflicts, for one reason. */
+  public void accept(List<Conflict> conflicts, String reason) {
+    Instant at = store.clock().instant();
+    List<Edit> edits =
+        conflicts.stream()
+            .<Edit>map(
+                c ->
+                    new Edit.Accept(
+                        c.fingerprint(),
+                        Optional.of(
+                            new Acceptance(
+                                c.fingerprint(),
+                                now().words().sentence(c),
+                                reason,
+                                store.who(),
+                                at))))
+            .toList();
+    make(
+        new Edit.Together(edits),
+        conflicts.size() == 1
+            ? Ui.text("said.accepted", now().words().sentence(conflicts.getFirst()))
+            : Ui.text("said.acceptedmany", conflicts.size()));
+  }
+
   /** Keeps the arguments of a binding. */
   public void keepArguments(String id, Map<String, Value> arguments) {
     Binding binding = now().library().bindings().get(id);
@@ -279,24 +319,25 @@ public final class Session implements AutoCloseable {
     setups.put(station.id(), setup);
     Known known = StandIns.around(computer(station).programs(), library);
     Subject subject = new Subject(library, keymap, known, setup);
-    List<Conflict> conflicts = stale == null ? List.of() : stale.allConflicts();
-    if (wait) {
-      audit = Audit.of(subject);
-      conflicts = audit.conflicts();
-    }
-    now.set(
+    Snapshot next =
         new Snapshot(
             library,
             station,
             keymap,
-            wait ? Snapshot.byBinding(conflicts) : stale.conflicts(),
-            conflicts,
-            wait,
+            stale == null ? Map.of() : stale.conflicts(),
+            stale == null ? List.of() : stale.allConflicts(),
+            stale == null ? List.of() : stale.accepted(),
+            false,
             setup,
             Heard.of(library, keymap, setup),
             known,
             history.last(),
-            history.next()));
+            history.next());
+    if (wait) {
+      audit = Audit.of(subject);
+      next = next.with(audit.conflicts());
+    }
+    now.set(next);
     if (!wait) {
       background.execute(() -> audit(mine, subject));
     }

@@ -19,13 +19,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
  * What there is to show at one moment.
  *
- * @param conflicts of the library on the station; those of an earlier moment while {@code audited}
- *     is false
+ * @param conflicts by the binding they stand at
+ * @param allConflicts of the library on the station, without the accepted ones; those of an earlier
+ *     moment while {@code audited} is false
+ * @param accepted conflicts somebody lives with
  * @param setup what has been put into the programs of the station
  * @param heard what those programs know of the library
  * @param known what they offer
@@ -36,6 +39,7 @@ public record Snapshot(
     Keymap keymap,
     Map<String, List<Conflict>> conflicts,
     List<Conflict> allConflicts,
+    List<Conflict> accepted,
     boolean audited,
     Setup setup,
     Heard heard,
@@ -45,18 +49,29 @@ public record Snapshot(
 
   /** The same moment, looked through. */
   Snapshot with(List<Conflict> found) {
+    Map<Boolean, List<Conflict>> parted = parted(found, library);
     return new Snapshot(
         library,
         station,
         keymap,
-        byBinding(found),
-        found,
+        byBinding(parted.get(false)),
+        parted.get(false),
+        parted.get(true),
         true,
         setup,
         heard,
         known,
         undoable,
         redoable);
+  }
+
+  /** Those that are accepted, and those that are not. */
+  private static Map<Boolean, List<Conflict>> parted(List<Conflict> found, Library library) {
+    return library.accepted().isEmpty()
+        ? Map.of(false, found, true, List.of())
+        : found.stream()
+            .collect(
+                Collectors.partitioningBy(c -> library.accepted().containsKey(c.fingerprint())));
   }
 
   /** The same moment after something was done on the computer. */
@@ -67,6 +82,7 @@ public record Snapshot(
         keymap,
         conflicts,
         allConflicts,
+        accepted,
         audited,
         other,
         Heard.of(library, keymap, other),

@@ -1,0 +1,211 @@
+package foldtwice.remedy;
+
+import foldtwice.binding.Binding;
+import foldtwice.conflict.Audit;
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Subject;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.place.NativeCommand;
+import foldtwice.place.Station;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Owner;
+import foldtwice.shape.Known;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * Finds the remedies of a conflict.
+ *
+ * <p>Costs, for each of at most {@value #MOST} ways, an edit of a copy of the library and an audit
+ * of what the edit touches; of everything when the way is to change the station.
+ */
+public final class Remedies {
+
+  /** At most so many ways are tried. */
+  public static final int MOST = 12;
+
+  private final Audit audit;
+  private final BiFunction<Station, Library, Known> around;
+
+  /**
+   * Remedies for the conflicts of an audit.
+   *
+   * @param around what the programs of a station offer, should the station change
+   */
+  public Remedies(Audit audit, BiFunction<Station, Library, Known> around) {
+    this.audit = audit;
+    this.around = around;
+  }
+
+  /**
+   * Ways that really settle a conflict, the best first: those that cause nothing and give nothing
+   * up, then those that disturb least, then those that gain most. None that leaves it as it is.
+   */
+  public List<Remedy> of(Conflict conflict) {
+    Subject now = audit.subject();
+    List<Remedy> all = new ArrayList<>();
+    for (Ideas.Idea idea : new Ideas(now).of(conflict).stream().limit(MOST).toList()) {
+      tried(idea)
+          .filter(r -> r.solves().stream().anyMatch(c -> c.topic().equals(conflict.topic())))
+          .ifPresent(all::add);
+    }
+    all.sort(
+        Comparator.comparing((Remedy r) -> !r.isClean())
+            .thenComparing(r -> r.givesUp().isPresent())
+            .thenComparing(Remedy::disturbs)
+            .thenComparing(Comparator.comparingDouble(Remedy::gain).reversed()));
+    return List.copyOf(all);
+  }
+
+  /**
+   * For each of these conflicts the best remedy that causes nothing, in their order; a conflict
+   * that goes with one before it has none of its own.
+   */
+  public List<Remedy> clean(List<Conflict> conflicts) {
+    List<Remedy> all = new ArrayList<>();
+    Remedies then = this;
+    Set<Object> gone = new LinkedHashSet<>();
+    for (Conflict c : conflicts) {
+      if (gone.contains(c.topic())) {
+        continue;
+      }
+      Optional<Remedy> best =
+          then.of(c).stream().filter(Remedy::isClean).filter(Remedies::isQuiet).findFirst();
+      if (best.isPresent()) {
+        best.get().solves().forEach(s -> gone.add(s.topic()));
+        all.add(best.get());
+        then = new Remedies(then.after(best.get().edit()), around);
+      }
+    }
+    return List.copyOf(all);
+  }
+
+  private static boolean isQuiet(Remedy remedy) {
+    return !(remedy.way() instanceof Way.Copy)
+        && !(remedy.way() instanceof Way.Move(Owner who, var from, var to)
+            && who instanceof Owner.Native);
+  }
+
+  private Audit after(Edit edit) {
+    return audit.after(subject(edit));
+  }
+
+  private Subject subject(Edit edit) {
+    Subject now = audit.subject();
+    Library next = edit.on(now.library());
+    Keymap keymap = now.keymap().following(now.library(), next);
+    Subject then = now.with(next, keymap);
+    return keymap.station().equals(now.keymap().station())
+        ? then
+        : new Subject(next, keymap, around.apply(keymap.station(), next), then.setup());
+  }
+
+  /** The way made on a copy; empty when it would change nothing. */
+  private Optional<Remedy> tried(Ideas.Idea idea) {
+    Subject now = audit.subject();
+    Audit after =
+        idea.way() instanceof Way.Copy(String application)
+            ? audit.after(
+                new Subject(
+                    now.library(),
+                    now.keymap(),
+                    now.known(),
+                    now.setup()
+                        .copied(now.library(), now.library().applications().get(application))))
+            : after(idea.edit());
+    if (after.subject().equals(now)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Remedy(
+            idea.way(),
+            idea.edit(),
+            without(audit.conflicts(), after.conflicts()),
+            without(after.conflicts(), audit.conflicts()),
+            disturbs(idea.way()),
+            givenUp(idea.way(), after.subject().library())));
+  }
+
+  private double disturbs(Way way) {
+    return switch (way) {
+      case Way.Move(Owner who, var from, var to) -> uses(who);
+      case Way.TakeAway(Owner who, var trigger) -> uses(who);
+      case Way.Narrow(String binding, var to) -> uses(new Owner.Yours(binding));
+      case Way.Remove(String binding) -> uses(new Owner.Yours(binding));
+      case Way.Join j -> 0;
+      case Way.Register r -> 0;
+      case Way.Install i -> 0;
+      case Way.Update u -> 0;
+      case Way.PlugIn p -> 0;
+      case Way.Release r -> 0;
+      case Way.PutBack p -> 0;
+      case Way.Argument a -> 0;
+      case Way.Fold f -> 0;
+      case Way.Resend r -> 0;
+      case Way.Silence s -> 0;
+      case Way.Copy c -> 0;
+    };
+  }
+
+  private double uses(Owner who) {
+    Library library = audit.subject().library();
+    return switch (who) {
+      case Owner.Yours(String id) ->
+          Optional.ofNullable(library.bindings().get(id)).map(Binding::usesPerWeek).orElse(0.0);
+      case Owner.Native(String application, String command) ->
+          Optional.ofNullable(library.applications().get(application))
+              .flatMap(a -> a.command(command))
+              .map(NativeCommand::usesPerWeek)
+              .orElse(0.0);
+      default -> 0;
+    };
+  }
+
+  /** Whose last trigger is gone. */
+  private static Optional<Owner> givenUp(Way way, Library then) {
+    return switch (way) {
+      case Way.TakeAway(Owner who, var trigger) ->
+          switch (who) {
+            case Owner.Yours(String id) ->
+                Optional.of(who)
+                    .filter(
+                        o ->
+                            !then.bindings().containsKey(id)
+                                || then.bindings().get(id).triggers().isEmpty());
+            case Owner.Native(String application, String command) ->
+                Optional.of(who)
+                    .filter(
+                        o ->
+                            then.applications()
+                                .get(application)
+                                .command(command)
+                                .filter(c -> c.triggers().isEmpty())
+                                .isPresent());
+            default -> Optional.of(who);
+          };
+      case Way.Silence(Owner.Key key) -> Optional.of(key);
+      case Way.Remove(String binding) -> Optional.of(new Owner.Yours(binding));
+      default -> Optional.empty();
+    };
+  }
+
+  /** Those of a list whose trouble is not in another. */
+  private static List<Conflict> without(List<Conflict> some, List<Conflict> others) {
+    Function<Conflict, Object> topic = Conflict::topic;
+    Set<Conflict> same = new java.util.HashSet<>(others);
+    List<Conflict> rest = some.stream().filter(c -> !same.contains(c)).toList();
+    if (rest.isEmpty()) {
+      return rest;
+    }
+    Set<Object> topics = others.stream().map(topic).collect(Collectors.toSet());
+    return rest.stream().filter(c -> !topics.contains(c.topic())).toList();
+  }
+}

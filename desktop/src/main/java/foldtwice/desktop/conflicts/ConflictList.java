@@ -1,0 +1,144 @@
+package foldtwice.desktop.conflicts;
+
+import foldtwice.conflict.Conflict;
+import foldtwice.desktop.parts.Marks;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.SelectionMode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** The conflicts, ranked, in groups with a heading each. */
+final class ConflictList extends ListView<ConflictList.Row> {
+
+  /** A row: a heading, or a conflict. */
+  sealed interface Row {
+    record Heading(String text, int count) implements Row {}
+
+    record One(Conflict conflict) implements Row {}
+  }
+
+  private Snapshot now;
+
+  ConflictList() {
+    setId("conflicts");
+    getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+    setCellFactory(v -> new Cell());
+    setPlaceholder(Parts.wrapped(Ui.text("conflicts.none"), "soft"));
+  }
+
+  /** Shows conflicts, keeping those chosen that are still there. Costs a pass over them. */
+  void show(Snapshot snapshot, List<Conflict> conflicts, Grouping grouping, String filter) {
+    now = snapshot;
+    List<Object> chosen = chosen().stream().map(Conflict::topic).toList();
+    Map<String, List<Conflict>> groups = new LinkedHashMap<>();
+    for (Conflict c : conflicts) {
+      if (matches(c, filter)) {
+        groups.computeIfAbsent(grouping.of(c, now), g -> new ArrayList<>()).add(c);
+      }
+    }
+    List<Row> rows = new ArrayList<>();
+    groups.forEach(
+        (name, some) -> {
+          rows.add(new Row.Heading(name, some.size()));
+          some.forEach(c -> rows.add(new Row.One(c)));
+        });
+    getItems().setAll(rows);
+    getSelectionModel().clearSelection();
+    for (int i = 0; i < rows.size(); i++) {
+      if (rows.get(i) instanceof Row.One(Conflict c) && chosen.contains(c.topic())) {
+        getSelectionModel().select(i);
+      }
+    }
+    if (getSelectionModel().isEmpty() && rows.size() > 1) {
+      getSelectionModel().select(1);
+    }
+  }
+
+  private boolean matches(Conflict c, String filter) {
+    String all =
+        (Words.kind(c.kind()) + " " + now.words().sentence(c) + " " + Words.weight(c.weight()))
+            .toLowerCase(Locale.ROOT);
+    for (String word : filter.toLowerCase(Locale.ROOT).strip().split("\\s+")) {
+      if (!all.contains(word)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** Those that are chosen, in the order of the list. */
+  List<Conflict> chosen() {
+    return getSelectionModel().getSelectedItems().stream()
+        .flatMap(
+            r ->
+                r instanceof Row.One(Conflict c)
+                    ? java.util.stream.Stream.of(c)
+                    : java.util.stream.Stream.empty())
+        .toList();
+  }
+
+  /** Chooses the conflict with this trouble, if it is in the list. */
+  void choose(Object topic) {
+    for (int i = 0; i < getItems().size(); i++) {
+      if (getItems().get(i) instanceof Row.One(Conflict c) && c.topic().equals(topic)) {
+        getSelectionModel().clearAndSelect(i);
+        scrollTo(Math.max(0, i - 2));
+      }
+    }
+  }
+
+  private final class Cell extends ListCell<Row> {
+    @Override
+    protected void updateItem(Row row, boolean empty) {
+      super.updateItem(row, empty);
+      setText(null);
+      setGraphic(null);
+      getStyleClass().remove("group-heading");
+      setDisable(row instanceof Row.Heading);
+      if (empty || row == null) {
+        return;
+      }
+      switch (row) {
+        case Row.Heading(String text, int count) -> {
+          getStyleClass().add("group-heading");
+          setGraphic(
+              new HBox(
+                  8, Parts.label(text, "heading"), Parts.label(Integer.toString(count), "soft")));
+        }
+        case Row.One(Conflict c) -> setGraphic(one(c));
+      }
+    }
+
+    private HBox one(Conflict c) {
+      StackPane mark = new StackPane(Marks.of(c.weight()));
+      mark.setMinWidth(16);
+      mark.setAlignment(Pos.TOP_CENTER);
+      mark.setTranslateY(4);
+      Label kind = Parts.label(Words.kind(c.kind()), "strong");
+      Label says = Parts.label(now.words().sentence(c), "soft");
+      says.setMinWidth(0);
+      VBox text = new VBox(1, kind, says);
+      text.setMinWidth(0);
+      HBox.setHgrow(text, Priority.ALWAYS);
+      HBox box = new HBox(8, mark, text);
+      box.setPrefWidth(0);
+      box.setAccessibleText(
+          Words.weight(c.weight()) + ": " + kind.getText() + ", " + says.getText());
+      return box;
+    }
+  }
+}

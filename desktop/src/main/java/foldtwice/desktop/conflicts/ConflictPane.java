@@ -1,0 +1,276 @@
+package foldtwice.desktop.conflicts;
+
+import foldtwice.conflict.Audit;
+import foldtwice.conflict.Conflict;
+import foldtwice.desktop.parts.KeyCaps;
+import foldtwice.desktop.parts.Marks;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.WhyRows;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Acceptance;
+import foldtwice.remedy.Remedies;
+import foldtwice.remedy.Remedy;
+import foldtwice.remedy.Way;
+import foldtwice.resolve.Explanation;
+import foldtwice.resolve.Owner;
+import foldtwice.standin.SimulatedComputer;
+import foldtwice.standin.StandIns;
+import foldtwice.words.Words;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The chosen conflict: what it is, how to see it, what can be done, or why it may stay. */
+final class ConflictPane extends VBox {
+
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMMM uuuu").withZone(ZoneId.systemDefault());
+
+  private final Session session;
+  private final Consumer<String> toBinding;
+  private final Label kind = Parts.label("", "title");
+  private final Label sentence = Parts.wrapped("");
+  private final HBox head;
+  private final FlowPane involved = new FlowPane(8, 4);
+  private final VBox evidence = new VBox(4);
+  private final VBox played = new VBox(2);
+  private final Button play;
+  private final RemedyRows remedies;
+  private final Label looking = Parts.label("", "soft");
+  private final TextField reason = new TextField();
+  private final Button accept;
+  private final VBox accepting;
+  private final VBox acceptance = new VBox(4);
+  private final VBox body;
+  private List<Conflict> chosen = List.of();
+  private long asked;
+
+  /**
+   * Empty.
+   *
+   * @param toBinding goes to a binding
+   */
+  ConflictPane(Session session, Consumer<String> toBinding) {
+    super(10);
+    this.session = session;
+    this.toBinding = toBinding;
+    setId("conflict");
+    getStyleClass().add("collect-middle");
+    sentence.setId("conflict-sentence");
+    head = new HBox(10, kind);
+    head.setAlignment(Pos.CENTER_LEFT);
+    play = Parts.button("play", Ui.text("conflicts.play"), this::play);
+    played.setId("played");
+    remedies = new RemedyRows(this::take);
+    looking.setId("looking");
+    reason.setId("accept-reason");
+    reason.setPromptText(Ui.text("conflicts.reason"));
+    HBox.setHgrow(reason, Priority.ALWAYS);
+    accept = Parts.button("accept", Ui.text("conflicts.accept"), this::accept);
+    accept.disableProperty().bind(reason.textProperty().isEmpty());
+    reason.setOnAction(e -> accept());
+    accepting = new VBox(6, heading("conflicts.live"), new HBox(8, reason, accept));
+    acceptance.setId("acceptance");
+    body =
+        new VBox(
+            10,
+            heading("conflicts.evidence"),
+            evidence,
+            played,
+            heading("conflicts.remedies"),
+            looking,
+            remedies,
+            acceptance,
+            accepting);
+    getChildren().addAll(head, sentence, involved, body);
+    looking.managedProperty().bind(looking.textProperty().isNotEmpty());
+    played.managedProperty().bind(javafx.beans.binding.Bindings.isNotEmpty(played.getChildren()));
+    acceptance
+        .managedProperty()
+        .bind(javafx.beans.binding.Bindings.isNotEmpty(acceptance.getChildren()));
+  }
+
+  private static Label heading(String key) {
+    return Parts.label(Ui.text(key), "heading");
+  }
+
+  /** Shows the chosen ones: one in full, several by their number. */
+  void show(Snapshot now, List<Conflict> some) {
+    boolean same = some.equals(chosen);
+    chosen = some;
+    setVisible(!some.isEmpty());
+    if (some.isEmpty()) {
+      return;
+    }
+    boolean one = some.size() == 1;
+    body.setVisible(true);
+    for (Node n : body.getChildren()) {
+      boolean shown = one || n == accepting || n == looking;
+      n.setVisible(shown);
+      if (!n.managedProperty().isBound()) {
+        n.setManaged(shown);
+      }
+    }
+    if (!same) {
+      played.getChildren().clear();
+      reason.clear();
+    }
+    if (!one) {
+      kind.setText(Ui.text("conflicts.many", some.size()));
+      head.getChildren().setAll(kind);
+      sentence.setText(Ui.text("conflicts.manyhint"));
+      involved.getChildren().clear();
+      looking.setText("");
+      return;
+    }
+    Conflict c = some.getFirst();
+    Words words = now.words();
+    kind.setText(Words.kind(c.kind()));
+    head.getChildren()
+        .setAll(Marks.of(c.weight()), kind, Parts.label(Words.weight(c.weight()), c.weight().id()));
+    sentence.setText(words.sentence(c));
+    involved(now, c);
+    evidence(now, c);
+    acceptance(now, c);
+    remedies(now, c);
+  }
+
+  /** The bindings that have to do with it, each a way to go there. */
+  private void involved(Snapshot now, Conflict c) {
+    involved.getChildren().clear();
+    c.claims().stream()
+        .filter(claim -> claim.owner() instanceof Owner.Yours)
+        .map(claim -> ((Owner.Yours) claim.owner()).binding())
+        .filter(now.library().bindings()::containsKey)
+        .distinct()
+        .limit(6)
+        .forEach(
+            id ->
+                involved
+                    .getChildren()
+                    .add(
+                        Parts.button(
+                            "to-" + id,
+                            now.words().binding(now.library().bindings().get(id)),
+                            () -> toBinding.accept(id),
+                            "link")));
+  }
+
+  private void evidence(Snapshot now, Conflict c) {
+    evidence.getChildren().clear();
+    boolean canPlay = !c.evidence().presses().isEmpty() || c.about().owner() instanceof Owner.Key;
+    FlowPane how = new FlowPane(8, 6);
+    how.setAlignment(Pos.CENTER_LEFT);
+    if (!canPlay) {
+      how.getChildren().add(Parts.label(Ui.text("conflicts.nopress"), "soft"));
+    } else {
+      how.getChildren()
+          .addAll(
+              KeyCaps.of(c.about().trigger(), now.words()),
+              Parts.label(Ui.text("conflicts.in", now.words().place(c.evidence().state())), "soft"),
+              play);
+    }
+    evidence.getChildren().add(how);
+    if (canPlay
+        && !c.evidence().presses().isEmpty()
+        && now.keymap().states().contains(c.evidence().state())) {
+      evidence
+          .getChildren()
+          .addAll(
+              WhyRows.layers(
+                  Explanation.of(now.keymap(), c.evidence().state(), c.evidence().presses()),
+                  now.words(),
+                  now.keymap().layout()));
+    }
+  }
+
+  private void play() {
+    Conflict c = chosen.getFirst();
+    Snapshot now = session.now();
+    SimulatedComputer copy = session.computer().copy();
+    session.work(
+        () -> new Playing(now.subject(), copy).of(c),
+        lines -> {
+          if (List.of(c).equals(chosen)) {
+            played.getChildren().setAll(Parts.label(Ui.text("conflicts.played"), "soft"));
+            lines.forEach(
+                l ->
+                    played
+                        .getChildren()
+                        .add(Parts.wrapped(l.says(), l.good() ? "good" : "blocks")));
+          }
+        });
+  }
+
+  private void acceptance(Snapshot now, Conflict c) {
+    acceptance.getChildren().clear();
+    Acceptance a = now.library().accepted().get(c.fingerprint());
+    if (a != null) {
+      acceptance
+          .getChildren()
+          .addAll(
+              heading("conflicts.isaccepted"),
+              Parts.wrapped(
+                  Ui.text(
+                      a.who().isEmpty() ? "conflicts.because" : "conflicts.becausewho",
+                      a.reason(),
+                      DAY.format(a.at()),
+                      a.who())),
+              Parts.button(
+                  "unaccept",
+                  Ui.text("conflicts.unaccept"),
+                  () ->
+                      session.make(
+                          new foldtwice.library.Edit.Accept(
+                              c.fingerprint(), java.util.Optional.empty()),
+                          Ui.text("said.unaccepted"))));
+    }
+    accepting.setVisible(a == null);
+    accepting.setManaged(a == null);
+  }
+
+  /** Computed off the interface thread; shown when it is still asked for. */
+  private void remedies(Snapshot now, Conflict c) {
+    long mine = ++asked;
+    looking.setText(Ui.text("remedies.looking"));
+    remedies.getChildren().clear();
+    session.work(
+        () -> {
+          Audit audit = session.audit().after(now.subject());
+          return new Remedies(audit, StandIns::around).of(c);
+        },
+        found -> {
+          if (mine == asked) {
+            looking.setText("");
+            remedies.show(found, session.now().words(), session.mayWrite());
+          }
+        });
+  }
+
+  private void take(Remedy remedy) {
+    String says = session.now().words().way(remedy.way());
+    if (remedy.way() instanceof Way.Copy(String application)) {
+      session.copy(session.now().library().applications().get(application));
+    } else {
+      session.make(remedy.edit(), Ui.text("said.took", says));
+    }
+  }
+
+  private void accept() {
+    if (!reason.getText().isBlank() && !chosen.isEmpty()) {
+      session.accept(chosen, reason.getText().strip());
+    }
+  }
+}

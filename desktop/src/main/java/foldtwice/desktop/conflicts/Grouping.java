@@ -1,0 +1,73 @@
+package foldtwice.desktop.conflicts;
+
+import foldtwice.binding.Binding;
+import foldtwice.conflict.Conflict;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.place.Place;
+import foldtwice.resolve.Owner;
+import foldtwice.routine.Routine;
+import foldtwice.surface.Device;
+import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
+import java.util.Optional;
+
+/** By what conflicts are put together in the list; within a group they stay ranked. */
+enum Grouping {
+  WEIGHT,
+  KIND,
+  PLACE,
+  DEVICE,
+  ROUTINE;
+
+  /** The name of the group a conflict belongs to. */
+  String of(Conflict c, Snapshot now) {
+    return switch (this) {
+      case WEIGHT -> Ui.text("conflicts.weight." + c.weight().id());
+      case KIND -> Words.kind(c.kind());
+      case PLACE -> place(c, now);
+      case DEVICE -> device(c.about().trigger(), now);
+      case ROUTINE -> routine(c, now);
+    };
+  }
+
+  private static String place(Conflict c, Snapshot now) {
+    return c.about()
+        .place()
+        .applicationId()
+        .or(() -> c.places().stream().findFirst().flatMap(Place::applicationId))
+        .map(id -> now.words().place(new Place.Whole(id)))
+        .orElse(now.words().place(new Place.Everywhere()));
+  }
+
+  private static String device(Trigger trigger, Snapshot now) {
+    return switch (trigger) {
+      case Trigger.PadKey(String device, var page, var key, var way) -> named(device, now);
+      case Trigger.Dial(String device, var page, var dial, var turn) -> named(device, now);
+      case Trigger.Keys k -> Ui.text("conflicts.keyboard");
+      case Trigger.Held h -> Ui.text("conflicts.keyboard");
+      case Trigger.Gesture g -> Ui.text("conflicts.pointer");
+      case Trigger.Pointer p -> Ui.text("conflicts.pointer");
+      case Trigger.Radial r -> Ui.text("conflicts.pointer");
+      case Trigger.Button b -> Ui.text("conflicts.toolbars");
+      case Trigger.AtStart a -> Ui.text("conflicts.start");
+    };
+  }
+
+  private static String named(String device, Snapshot now) {
+    return now.library().device(device).map(Device::name).orElse(device);
+  }
+
+  private static String routine(Conflict c, Snapshot now) {
+    return c.about().owner() instanceof Owner.Yours(String id)
+        ? Optional.ofNullable(now.library().bindings().get(id))
+            .map(Binding::routine)
+            .map(
+                r ->
+                    Optional.ofNullable(now.library().routines().get(r))
+                        .map(Routine::name)
+                        .orElse(r))
+            .orElse(id)
+        : now.words().owner(c.about().owner());
+  }
+}

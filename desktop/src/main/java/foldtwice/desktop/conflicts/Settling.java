@@ -1,0 +1,111 @@
+package foldtwice.desktop.conflicts;
+
+import foldtwice.conflict.Audit;
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Weight;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.remedy.Remedies;
+import foldtwice.remedy.Remedy;
+import foldtwice.standin.StandIns;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/**
+ * Everything that costs or is a note and has a remedy that causes nothing, looked through at once.
+ */
+final class Settling extends VBox {
+
+  private final Session session;
+  private final Runnable onClose;
+  private final VBox rows = new VBox(8);
+  private final Label head = Parts.label("", "title");
+  private final Button make;
+  private final List<CheckBox> boxes = new ArrayList<>();
+  private List<Remedy> found = List.of();
+  private long asked;
+
+  Settling(Session session, Runnable onClose) {
+    super(12);
+    this.session = session;
+    this.onClose = onClose;
+    setId("settling");
+    getStyleClass().add("collect-middle");
+    make = Parts.button("settle-make", "", this::make, "main");
+    HBox buttons = new HBox(8, Parts.button("settle-leave", Ui.text("sets.leave"), onClose), make);
+    getChildren().addAll(head, Parts.wrapped(Ui.text("settling.hint"), "soft"), rows, buttons);
+  }
+
+  /** Looks for them, off the interface thread. */
+  void look() {
+    Snapshot now = session.now();
+    List<Conflict> light =
+        now.allConflicts().stream().filter(c -> c.weight() != Weight.BLOCKS).toList();
+    long mine = ++asked;
+    found = List.of();
+    rows.getChildren().clear();
+    make.setDisable(true);
+    make.setText(Ui.text("settling.make", 0));
+    head.setText(Ui.text("settling.looking"));
+    session.work(
+        () -> {
+          Audit audit = session.audit().after(now.subject());
+          return new Remedies(audit, StandIns::around).clean(light);
+        },
+        all -> {
+          if (mine == asked) {
+            show(all, light.size());
+          }
+        });
+  }
+
+  private void show(List<Remedy> all, int of) {
+    found = all;
+    boxes.clear();
+    head.setText(Ui.text("settling.title", all.size(), of));
+    Snapshot now = session.now();
+    for (Remedy r : all) {
+      CheckBox box = new CheckBox(now.words().way(r.way()));
+      box.setId("settle-" + boxes.size());
+      box.setSelected(true);
+      box.setOnAction(e -> count());
+      boxes.add(box);
+      VBox row = new VBox(1, box);
+      r.solves()
+          .forEach(
+              c -> {
+                Label says = Parts.wrapped(now.words().sentence(c), "soft");
+                says.setPadding(new javafx.geometry.Insets(0, 0, 0, 26));
+                row.getChildren().add(says);
+              });
+      rows.getChildren().add(row);
+    }
+    count();
+    make.requestFocus();
+  }
+
+  private void count() {
+    long many = boxes.stream().filter(CheckBox::isSelected).count();
+    make.setText(Ui.text("settling.make", many));
+    make.setDisable(many == 0 || !session.mayWrite());
+  }
+
+  private void make() {
+    List<Edit> edits = new ArrayList<>();
+    for (int i = 0; i < found.size(); i++) {
+      if (boxes.get(i).isSelected()) {
+        edits.add(found.get(i).edit());
+      }
+    }
+    onClose.run();
+    session.make(new Edit.Together(edits), Ui.text("said.settled", edits.size()));
+  }
+}

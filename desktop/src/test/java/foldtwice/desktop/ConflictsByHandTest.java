@@ -1,0 +1,131 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.ConflictKind;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Conflicts, from the list to a remedy, an acceptance and all stations. */
+class ConflictsByHandTest {
+
+  @TempDir Path folder;
+
+  private static List<Conflict> all(Hands hands) {
+    return hands.session.now().allConflicts();
+  }
+
+  private static void audited(Hands hands) {
+    hands.waitUntil("it is looked through", () -> hands.session.now().audited());
+  }
+
+  /** Goes to Conflicts and narrows the list to what has these words. */
+  private static void find(Hands hands, String words) {
+    hands.press(KeyCode.F11);
+    hands.click("#conflict-filter");
+    hands.retype(words);
+  }
+
+  @Test
+  void evidenceIsPlayedARemedyTakenAndUndone() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      find(hands, "double claim");
+      assertThat(hands.text("#conflict-sentence")).contains("Ctrl+Shift+A is claimed twice");
+      hands.space("#play");
+      hands.waitForText("#played", "claimed twice");
+      hands.waitForText("#remedies", "Take Ctrl+Shift+A away");
+      hands.waitForText("#remedies", "Give");
+      hands.space("#take-0");
+      audited(hands);
+      assertThat(all(hands)).noneMatch(c -> c.kind() == ConflictKind.DOUBLE_CLAIM);
+      assertThat(hands.session.saidProperty().get()).startsWith("Done: ");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      audited(hands);
+      assertThat(all(hands)).anyMatch(c -> c.kind() == ConflictKind.DOUBLE_CLAIM);
+    }
+  }
+
+  @Test
+  void anAcceptedConflictComesBackWhenItsSubstanceChanges() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      find(hands, "ctrl d duplicate");
+      int before = all(hands).size();
+      Conflict accepted =
+          all(hands).stream()
+              .filter(c -> c.concerns("b14") && c.kind() == ConflictKind.DISPLACES)
+              .findFirst()
+              .orElseThrow();
+      hands.space("#accept-reason"); // the keys go there, wherever it is scrolled to
+      hands.type("nobody duplicates here");
+      hands.press(KeyCode.ENTER);
+      audited(hands);
+      assertThat(all(hands)).hasSize(before - 1).doesNotContain(accepted);
+      assertThat(hands.session.now().accepted()).containsExactly(accepted);
+      hands.space("#scope-accepted");
+      hands.click("#conflict-filter");
+      hands.retype("duplicate");
+      assertThat(hands.text("#acceptance")).contains("nobody duplicates here");
+
+      hands.session.make(
+          new foldtwice.library.Edit.PutBinding(
+              hands
+                  .session
+                  .now()
+                  .library()
+                  .bindings()
+                  .get("b14")
+                  .withPlace(new foldtwice.place.Place.Within("tagpress", "sheet"))),
+          "wider");
+      audited(hands);
+      assertThat(hands.session.now().accepted()).isEmpty();
+      assertThat(all(hands)).anyMatch(c -> c.concerns("b14"));
+      hands.press(KeyCode.F3);
+      hands.press(KeyCode.ESCAPE);
+      hands.click("#undo");
+      audited(hands);
+      assertThat(hands.session.now().accepted()).containsExactly(accepted);
+      hands.click("#undo");
+      audited(hands);
+      assertThat(hands.session.now().accepted()).isEmpty();
+      assertThat(all(hands)).hasSize(before);
+    }
+  }
+
+  @Test
+  void whatIsEasyIsSettledAtOnceAndUndoneAtOnce() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F11);
+      int before = all(hands).size();
+      hands.space("#settle");
+      hands.waitForText("#settling", "remedies for what costs");
+      assertThat(hands.text("#settle-make")).matches("Make \\d+ changes");
+      hands.space("#settle-0");
+      hands.space("#settle-make");
+      audited(hands);
+      assertThat(all(hands).size()).isLessThan(before - 10);
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      audited(hands);
+      assertThat(all(hands)).hasSize(before);
+    }
+  }
+
+  @Test
+  void allStationsAreSeenSideBySideAndGoneTo() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F11);
+      hands.space("#scope-stations");
+      hands.waitForText("#stations-matrix", "something missing");
+      hands.click("#stations-matrix");
+      hands.press(KeyCode.HOME);
+      hands.press(KeyCode.ENTER);
+      hands.waitUntil(
+          "another station is in view",
+          () -> !hands.session.now().station().id().equals("camera-bench"));
+      assertThat(hands.text("#conflict-sentence")).contains("Rowan");
+    }
+  }
+}
