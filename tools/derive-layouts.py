@@ -3,6 +3,7 @@
 
   tools/derive-layouts.py keysyms /usr/include/X11/keysymdef.h   > core/.../trigger/keysyms.tsv
   tools/derive-layouts.py layout de                              > core/.../trigger/layouts/de.tsv
+  tools/derive-layouts.py layout us-dvorak                       (a layout and its variant)
 
 keysyms: Debian package x11proto-dev.  layout: Debian packages xkb-data and libxkbcommon-tools
 (runs `xkbcli compile-keymap --layout ID`).  The shipped tables were made with x11proto-dev 2022.1
@@ -84,7 +85,9 @@ def keysyms(path):
 
 
 def layout(ident):
-    text = subprocess.run(["xkbcli", "compile-keymap", "--layout", ident], check=True, capture_output=True, text=True).stdout
+    name, _, variant = ident.partition("-")
+    options = ["--layout", name] + (["--variant", variant] if variant else [])
+    text = subprocess.run(["xkbcli", "compile-keymap"] + options, check=True, capture_output=True, text=True).stdout
     codes = {m.group(1): int(m.group(2)) - 8 for m in re.finditer(r"<(\w+)>\s*=\s*(\d+);", text)}
     position = {int(evdev): code for code, evdev in PRINTING.items()}
     symbols = text[text.index("xkb_symbols"):]

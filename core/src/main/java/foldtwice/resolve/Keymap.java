@@ -338,6 +338,12 @@ public final class Keymap {
     return found;
   }
 
+  /** The claims that are heard in a state and are made by these presses, or begin with them. */
+  public List<Claim> heard(Place state, List<Signal> presses) {
+    Node node = at(state).walk(presses);
+    return node == null ? List.of() : node.claims();
+  }
+
   /** The ids of the presses a trigger may begin with here. */
   public Set<Integer> firsts(Trigger trigger) {
     Set<Integer> firsts = new HashSet<>();

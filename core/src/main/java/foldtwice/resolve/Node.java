@@ -2,7 +2,9 @@ package foldtwice.resolve;
 
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * What is claimed after some strokes in one state of an application. Built once, then only read.
@@ -129,6 +131,18 @@ final class Node {
     int first = firstLayer();
     return first != NO_LAYER
         && owners(first).stream().anyMatch(c -> c.trigger() instanceof Trigger.Held);
+  }
+
+  /** All that end here or below, each once. */
+  List<Claim> claims() {
+    Set<Claim> all = new LinkedHashSet<>();
+    collect(all);
+    return List.copyOf(all);
+  }
+
+  private void collect(Set<Claim> into) {
+    hits.forEach(h -> into.add(h.claim));
+    children().forEach(c -> c.collect(into));
   }
 
   /** The native ones of a layer that yours go before. */

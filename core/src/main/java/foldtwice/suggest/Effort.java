@@ -32,7 +32,7 @@ final class Effort {
               Modifier.LOGO, 3.0));
 
   /** Where the fingers lie: the middles of these keys of the home row. */
-  private static final List<KeyCode> HOME =
+  static final List<KeyCode> HOME =
       List.of(
           KeyCode.KEY_A,
           KeyCode.KEY_S,

@@ -18,13 +18,26 @@ import java.util.concurrent.ConcurrentHashMap;
 public final class Layouts {
 
   /** The ids of all shipped layouts, in the order choosers list them. */
-  public static final List<String> IDS = List.of("us", "gb", "de", "fr");
+  public static final List<String> IDS =
+      List.of(
+          "us",
+          "gb",
+          "de",
+          "fr",
+          "es",
+          "se",
+          "pl",
+          "ch",
+          "jp",
+          "us-intl",
+          "us-dvorak",
+          "us-colemak");
 
   private static final Map<String, Layout> LOADED = new ConcurrentHashMap<>();
 
   private Layouts() {}
 
-  /** The layout of this XKB name, if it ships. */
+  /** The layout of this XKB name, with its variant behind a hyphen, if it ships. */
   public static Optional<Layout> of(String id) {
     return IDS.contains(id)
         ? Optional.of(LOADED.computeIfAbsent(id, Layouts::load))

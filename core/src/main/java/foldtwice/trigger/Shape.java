@@ -52,6 +52,20 @@ public enum Shape {
     return List.copyOf(caps);
   }
 
+  /**
+   * The caps of {@link #caps} and the row of Escape and the function keys above them, at y −1.3.
+   */
+  public List<Cap> allCaps() {
+    List<Cap> all = new ArrayList<>();
+    all.add(new Cap(KeyCode.of("Escape").orElseThrow(), 0, -1.3, 1));
+    for (int f = 1; f <= 12; f++) {
+      int block = (f - 1) / 4;
+      all.add(new Cap(KeyCode.of("F" + f).orElseThrow(), f + 0.5 + 0.5 * block, -1.3, 1));
+    }
+    all.addAll(caps());
+    return List.copyOf(all);
+  }
+
   private static void row(List<Cap> caps, int y, double start, String keys) {
     double x = start;
     for (String key : keys.split(",")) {

@@ -70,6 +70,16 @@ public final class Words {
     };
   }
 
+  /** Who owns a claim, in as few words as tell: the routine without its arguments. */
+  public String shortly(Owner owner) {
+    return owner instanceof Owner.Yours(String id)
+        ? Optional.ofNullable(library.bindings().get(id))
+            .flatMap(library::routineOf)
+            .map(Routine::name)
+            .orElse(id)
+        : owner(owner);
+  }
+
   public static String direction(Direction direction) {
     return TEXTS.get("direction." + direction);
   }

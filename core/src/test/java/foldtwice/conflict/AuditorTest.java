@@ -135,7 +135,7 @@ class AuditorTest {
   }
 
   /** What a conflict claims is what the resolver does when its evidence is played. */
-  @Property(tries = 400)
+  @Property(tries = 1000)
   void evidencePlays(@ForAll("libraries") Library library) {
     Keymap keymap = Fixture.keymap(library);
     for (Conflict c : Auditor.audit(Subject.of(library, keymap))) {
@@ -157,7 +157,7 @@ class AuditorTest {
   /**
    * Neither a miss nor a false alarm: a binding fires in every state without a conflict against it.
    */
-  @Property(tries = 400)
+  @Property(tries = 1000)
   void whatHasNoConflictFires(@ForAll("libraries") Library library) {
     Keymap keymap = Fixture.keymap(library);
     List<Conflict> found = Auditor.audit(Subject.of(library, keymap));

@@ -7,6 +7,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class LayoutTest {
 
@@ -112,6 +114,32 @@ class LayoutTest {
         .containsExactly(Press.of(KeyCode.COMMA, Modifier.ALT, Modifier.SHIFT));
     assertThat(Layouts.of("de").orElseThrow().presses(Stroke.making('z', Modifier.CTRL)))
         .containsExactly(Press.of(KeyCode.KEY_Y, Modifier.CTRL));
+  }
+
+  /** Common practice, no source: what these layouts are known for. */
+  @ParameterizedTest
+  @CsvSource({
+    "us-dvorak, KeyS, o", "us-dvorak, KeyK, t", "us-colemak, KeyS, r", "us-colemak, KeyE, f",
+    "us-colemak, CapsLock, -", "ch, KeyY, z", "ch, Semicolon, \u00f6", "pl, KeyA, a",
+    "jp, BracketLeft, @", "us-intl, KeyA, a", "es, Semicolon, \u00f1", "se, BracketLeft, \u00e5",
+  })
+  void theirKeysAreWhereTheyAreKnownToBe(String id, String code, String makes) {
+    String made =
+        Layouts.of(id)
+            .orElseThrow()
+            .makes(KeyCode.of(code).orElseThrow(), Modifiers.NONE)
+            .filter(k -> k.codePoint() >= 0)
+            .map(k -> Character.toString(k.codePoint()))
+            .orElse("-");
+    assertThat(made).isEqualTo(makes);
+  }
+
+  /** Common practice, no source. */
+  @ParameterizedTest
+  @CsvSource({"pl, KeyL, \u0142", "pl, KeyA, \u0105", "us-intl, KeyN, \u00f1", "ch, Digit2, @"})
+  void andWhatAltGrMakes(String id, String code, String types) {
+    Press press = new Press(KeyCode.of(code).orElseThrow(), Modifiers.of(Modifier.ALTGR));
+    assertThat(Layouts.of(id).orElseThrow().types(press)).contains(types);
   }
 
   @Test

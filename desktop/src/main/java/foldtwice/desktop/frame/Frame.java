@@ -1,6 +1,7 @@
 package foldtwice.desktop.frame;
 
 import foldtwice.conflict.Weight;
+import foldtwice.desktop.atlas.AtlasView;
 import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.collect.CollectView;
 import foldtwice.desktop.conflicts.ConflictsView;
@@ -53,11 +54,13 @@ public final class Frame extends StackPane implements Finder.Targets {
   private CollectView collect;
   private TryView trying;
   private PlacesView places;
+  private AtlasView atlas;
   private ConflictsView conflicts;
   private final StackPane sheet = new StackPane();
   private final ToggleButton placesTab = tab("places");
   private final ToggleButton collectTab = tab("collect");
   private final ToggleButton bindTab = tab("bind");
+  private final ToggleButton atlasTab = tab("atlas");
   private final ToggleButton conflictsTab = tab("conflicts");
   private final ToggleButton tryTab = tab("try");
   private final LookUp lookUp;
@@ -160,11 +163,12 @@ public final class Frame extends StackPane implements Finder.Targets {
 
   private Node tabs() {
     ToggleGroup group = new ToggleGroup();
-    for (ToggleButton tab : List.of(placesTab, collectTab, bindTab, conflictsTab, tryTab)) {
+    for (ToggleButton tab :
+        List.of(placesTab, collectTab, bindTab, atlasTab, conflictsTab, tryTab)) {
       tab.setToggleGroup(group);
       tab.setOnAction(e -> go(tab));
     }
-    VBox tabs = new VBox(placesTab, collectTab, bindTab, conflictsTab, tryTab);
+    VBox tabs = new VBox(placesTab, collectTab, bindTab, atlasTab, conflictsTab, tryTab);
     tabs.getStyleClass().add("tabs");
     return tabs;
   }
@@ -291,11 +295,31 @@ public final class Frame extends StackPane implements Finder.Targets {
     return conflicts;
   }
 
+  /** The atlas, made when it is first gone to. */
+  private AtlasView atlas() {
+    if (atlas == null) {
+      atlas =
+          new AtlasView(
+              session,
+              this::binding,
+              c -> {
+                go(conflictsTab);
+                conflicts().choose(c);
+              });
+    }
+    return atlas;
+  }
+
   private void go(ToggleButton tab) {
     tab.setSelected(true);
     if (tab == placesTab) {
       sheet.getChildren().setAll(places());
       places().focusList();
+      return;
+    }
+    if (tab == atlasTab) {
+      sheet.getChildren().setAll(atlas());
+      atlas().focusKeys();
       return;
     }
     if (tab == conflictsTab) {
@@ -342,7 +366,8 @@ public final class Frame extends StackPane implements Finder.Targets {
     if (press.isEmpty()) {
       return;
     }
-    boolean inWindow = inside(e.getTarget(), StandInWindow.class);
+    boolean inWindow =
+        inside(e.getTarget(), StandInWindow.class) || AtlasView.looksUp(e.getTarget());
     boolean inText = e.getTarget() instanceof TextInputControl;
     for (OwnKeys own : OwnKeys.values()) {
       boolean everywhere = own == OwnKeys.LOOK_UP || own == OwnKeys.NEXT_AREA;
@@ -386,6 +411,7 @@ public final class Frame extends StackPane implements Finder.Targets {
         collect().runAll();
       }
       case BIND_VIEW -> go(bindTab);
+      case ATLAS_VIEW -> go(atlasTab);
       case CONFLICTS_VIEW -> go(conflictsTab);
       case TRY_VIEW -> go(tryTab);
       case PRESS_KEYS -> {
@@ -423,6 +449,7 @@ public final class Frame extends StackPane implements Finder.Targets {
         || inside(owner, CollectView.class)
         || inside(owner, PlacesView.class)
         || inside(owner, ConflictsView.class)
+        || inside(owner, AtlasView.class)
         || inside(owner, TryView.class)) {
       selectedTab().requestFocus();
     } else if (owner instanceof ToggleButton) {
@@ -435,13 +462,15 @@ public final class Frame extends StackPane implements Finder.Targets {
       places().focusList();
     } else if (conflictsTab.isSelected()) {
       conflicts().focusList();
+    } else if (atlasTab.isSelected()) {
+      atlas().focusKeys();
     } else {
       trying().focusWindow();
     }
   }
 
   private ToggleButton selectedTab() {
-    return List.of(placesTab, collectTab, bindTab, conflictsTab).stream()
+    return List.of(placesTab, collectTab, bindTab, atlasTab, conflictsTab).stream()
         .filter(ToggleButton::isSelected)
         .findFirst()
         .orElse(tryTab);
@@ -492,6 +521,12 @@ public final class Frame extends StackPane implements Finder.Targets {
   public TryView showTry() {
     go(tryTab);
     return trying();
+  }
+
+  /** Goes to the atlas, for pictures. */
+  public AtlasView showAtlas() {
+    go(atlasTab);
+    return atlas();
   }
 
   /** Goes to Conflicts, for pictures. */

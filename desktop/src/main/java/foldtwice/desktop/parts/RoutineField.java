@@ -9,8 +9,11 @@ import java.util.Optional;
 import java.util.function.Function;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.Dragboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.VBox;
 
 /**
@@ -18,6 +21,9 @@ import javafx.scene.layout.VBox;
  * arrows go over it, Enter takes the marked one.
  */
 public final class RoutineField extends VBox {
+
+  /** What a dragged routine is marked by; its id follows. */
+  public static final String DRAGGED = "fold-twice/routine/";
 
   private static final int MOST_ROWS = 6;
 
@@ -54,7 +60,7 @@ public final class RoutineField extends VBox {
         .focusedProperty()
         .addListener(
             (o, was, is) -> {
-              if (was) {
+              if (was && !rows.isHover()) {
                 write();
               }
             });
@@ -106,11 +112,12 @@ public final class RoutineField extends VBox {
     for (Routine r : seen) {
       Label row = Parts.label(says.apply(r), "choice");
       row.setMaxWidth(Double.MAX_VALUE);
-      row.setOnMousePressed(
+      row.setOnMouseClicked(
           e -> {
             take(r);
             e.consume();
           });
+      row.setOnDragDetected(e -> drag(row, r));
       if (found.indexOf(r) == marked) {
         row.getStyleClass().add("marked");
       }
@@ -142,6 +149,13 @@ public final class RoutineField extends VBox {
       return;
     }
     e.consume();
+  }
+
+  private static void drag(Label row, Routine routine) {
+    Dragboard board = row.startDragAndDrop(TransferMode.MOVE);
+    ClipboardContent content = new ClipboardContent();
+    content.putString(DRAGGED + routine.id());
+    board.setContent(content);
   }
 
   private void take(Routine routine) {

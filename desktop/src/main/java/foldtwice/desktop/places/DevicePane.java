@@ -2,6 +2,7 @@ package foldtwice.desktop.places;
 
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.DeviceView;
+import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.KeysField;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;

@@ -1,5 +1,6 @@
 package foldtwice.desktop.places;
 
+import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.Icons;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;

@@ -16,6 +16,7 @@ public enum OwnKeys {
   PLACES_VIEW("F12"),
   COLLECT_VIEW("F2"),
   BIND_VIEW("Ctrl+PageUp"),
+  ATLAS_VIEW("Ctrl+M"),
   CONFLICTS_VIEW("F11"),
   TRY_VIEW("Ctrl+PageDown"),
   PRESS_KEYS("F4"),

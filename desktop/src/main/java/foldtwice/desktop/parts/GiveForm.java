@@ -1,8 +1,6 @@
-package foldtwice.desktop.places;
+package foldtwice.desktop.parts;
 
 import foldtwice.binding.Binding;
-import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.parts.RoutineField;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -22,7 +20,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** From a key or a button to what it shall do: what it does already, and a routine to give it. */
-final class GiveForm extends VBox {
+public final class GiveForm extends VBox {
 
   private final Session session;
   private final VBox does = new VBox(3);
@@ -32,11 +30,11 @@ final class GiveForm extends VBox {
   private final Button give;
   private Trigger trigger;
 
-  GiveForm(Session session) {
+  public GiveForm(Session session) {
     super(6);
     this.session = session;
     does.setId("give-does");
-    routines.setPrefWidth(280);
+    routines.setPrefWidth(262);
     places.setId("give-place");
     places.setPrefWidth(190);
     Parts.shows(places, p -> session.now().library().nameOf(p));
@@ -51,7 +49,7 @@ final class GiveForm extends VBox {
    *
    * @param application the only one it can be bound in; empty for any
    */
-  void show(Snapshot now, Trigger of, String application) {
+  public void show(Snapshot now, Trigger of, String application) {
     boolean other = !of.equals(trigger);
     trigger = of;
     if (Parts.hasKeys(does)) {

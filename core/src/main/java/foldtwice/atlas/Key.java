@@ -1,0 +1,54 @@
+package foldtwice.atlas;
+
+import foldtwice.conflict.Weight;
+import foldtwice.resolve.Claim;
+import foldtwice.trigger.KeyCode;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One key on a page of the atlas.
+ *
+ * @param part what it is for
+ * @param claims whoever it sets off, or who have an equal right to it; in all places at once
+ *     whoever has it anywhere
+ * @param trouble the heaviest conflict any of the claims on it has here
+ * @param programs how many applications claim it; 1 at most in one place
+ * @param alike true when they all claim it for the same thing
+ * @param uses how often a week it is pressed for what it does
+ * @param types the character it types where text is taken, or would on this layout; empty for none
+ */
+public record Key(
+    KeyCode code,
+    Part part,
+    List<Claim> claims,
+    Optional<Weight> trouble,
+    int programs,
+    boolean alike,
+    double uses,
+    String types) {
+
+  /** What a key is for. */
+  public enum Part {
+    /** Nobody claims it. */
+    FREE,
+    /** A binding or a menu of the library. */
+    YOURS,
+    /** A command of the program. */
+    NATIVE,
+    /** The desktop keeps it. */
+    DESKTOP,
+    /** It begins something longer. */
+    BEGINS,
+    /** Several have an equal right to it, so it does nothing. */
+    SHARED,
+    /** It types. */
+    TYPES,
+    /** It is held with others. */
+    MODIFIER
+  }
+
+  public Key {
+    claims = List.copyOf(claims);
+  }
+}

@@ -1,0 +1,501 @@
+package foldtwice.desktop.atlas;
+
+import foldtwice.atlas.Atlas;
+import foldtwice.atlas.Key;
+import foldtwice.atlas.Troubles;
+import foldtwice.binding.Binding;
+import foldtwice.conflict.Advice;
+import foldtwice.conflict.Conflict;
+import foldtwice.desktop.parts.DeviceView;
+import foldtwice.desktop.parts.Faces;
+import foldtwice.desktop.parts.Marks;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.RoutineField;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
+import foldtwice.place.Place;
+import foldtwice.surface.Device;
+import foldtwice.surface.Page;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Layout;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Polygon;
+
+/** Who owns which key. */
+public final class AtlasView extends BorderPane implements KeyBoard.Listener {
+
+  /** What a dragged binding is marked by. */
+  static final String BINDING = "fold-twice/binding/";
+
+  private static final List<Modifiers> HELD =
+      List.of(
+          Modifiers.NONE,
+          Modifiers.of(Modifier.SHIFT),
+          Modifiers.of(Modifier.CTRL),
+          Modifiers.of(Modifier.ALT),
+          Modifiers.of(Modifier.CTRL, Modifier.SHIFT),
+          Modifiers.of(Modifier.CTRL, Modifier.ALT),
+          Modifiers.of(Modifier.ALT, Modifier.SHIFT),
+          Modifiers.of(Modifier.ALTGR),
+          Modifiers.of(Modifier.LOGO));
+
+  private final Session session;
+  private final ComboBox<Optional<Place>> places = new ComboBox<>();
+  private final Map<Modifiers, ToggleButton> holding = new LinkedHashMap<>();
+  private final KeyBoard keys = new KeyBoard(this);
+  private final StoryPane story;
+  private final Label begun = Parts.label("", "strong");
+  private final Label counts = Parts.label("", "strong");
+  private final Label advice = Parts.wrapped("");
+  private final FlowPane pages = new FlowPane(5, 5);
+  private final DeviceView device;
+  private final ChainPane chain = new ChainPane();
+  private final VBox below = new VBox(8);
+  private Optional<Place> place = Optional.empty();
+  private Modifiers held = Modifiers.NONE;
+
+  /** Those chosen to stay, to which real keys return when they are let go. */
+  private Modifiers kept = Modifiers.NONE;
+
+  private Modifiers toldWith = Modifiers.NONE;
+  private List<Signal> before = List.of();
+  private KeyCode chosen = KeyCode.KEY_L;
+  private KeyBoard.Tint tint = KeyBoard.Tint.OWNER;
+  private Troubles troubles = new Troubles(List.of());
+  private List<Conflict> troublesOf = List.of();
+  private String onDevice = "";
+  private String onPage = "";
+  private String padKey = "";
+  private String advised = "";
+
+  /**
+   * The atlas of the session's library.
+   *
+   * @param toBinding goes to a binding
+   * @param toConflict goes to a conflict
+   */
+  public AtlasView(Session session, Consumer<String> toBinding, Consumer<Conflict> toConflict) {
+    this.session = session;
+    story = new StoryPane(session, toBinding, toConflict, this::go);
+    device =
+        new DeviceView(
+            62,
+            38,
+            new DeviceView.Listener() {
+              @Override
+              public void key(String key, Trigger.Way way) {
+                padKey = key;
+                showDevice(session.now());
+              }
+
+              @Override
+              public void dial(String dial, Trigger.Turn turn) {
+                padKey = "";
+                showDevice(session.now());
+              }
+            });
+    places.setId("atlas-place");
+    places.setAccessibleText(Ui.text("atlas.in"));
+    places.setPrefWidth(172);
+    Parts.shows(
+        places, p -> p.map(session.now().words()::place).orElse(Ui.text("story.everywhere")));
+    Parts.onChosen(
+        places,
+        () -> {
+          if (places.getValue() != null) {
+            place = places.getValue();
+            before = List.of();
+            show(session.now());
+          }
+        });
+    place = Optional.of(new Place.Within("tagpress", "box-selected"));
+    FlowPane top = new FlowPane(6, 6, Parts.label(Ui.text("atlas.in"), "soft"), places);
+    top.setAlignment(Pos.CENTER_LEFT);
+    top.getChildren().add(Parts.label(Ui.text("atlas.holding"), "soft"));
+    ToggleGroup group = new ToggleGroup();
+    for (Modifiers m : HELD) {
+      ToggleButton chip = new ToggleButton(name(m));
+      chip.setId("holding-" + name(m).replace("+", "-"));
+      chip.getStyleClass().addAll("chip", "small-chip");
+      chip.setToggleGroup(group);
+      chip.setMinWidth(USE_PREF_SIZE);
+      chip.setOnAction(
+          e -> {
+            chip.setSelected(true);
+            keep(m);
+          });
+      holding.put(m, chip);
+      top.getChildren().add(chip);
+    }
+    HBox second =
+        new HBox(6, begun, counts, Parts.gap(), Parts.label(Ui.text("atlas.tint"), "soft"));
+    second.setAlignment(Pos.CENTER_LEFT);
+    Map<KeyBoard.Tint, ToggleButton> tints =
+        Parts.chips(
+            KeyBoard.Tint.class,
+            "tint-by-",
+            t -> Ui.text("atlas.tint." + t.name().toLowerCase(Locale.ROOT)),
+            t -> {
+              tint = t;
+              show(session.now());
+            });
+    tints.get(KeyBoard.Tint.OWNER).setSelected(true);
+    second.getChildren().addAll(tints.values());
+    counts.setId("atlas-counts");
+    begun.setId("atlas-begun");
+    advice.setId("atlas-advice");
+    advice.managedProperty().bind(advice.textProperty().isNotEmpty());
+    begun.managedProperty().bind(begun.textProperty().isNotEmpty());
+    pages.setPrefWrapLength(420);
+    VBox pad = new VBox(8, pages, device);
+    HBox devices = new HBox(22, pad, chain);
+    HBox.setHgrow(chain, Priority.ALWAYS);
+    below.getChildren().addAll(legend(), advice, devices);
+    VBox middle = new VBox(9, top, second, keys, below);
+    middle.getStyleClass().add("atlas-middle");
+    ScrollPane scroll = new ScrollPane(middle);
+    scroll.setFitToWidth(true);
+    scroll.setFocusTraversable(false);
+    setCenter(scroll);
+    ScrollPane right = new ScrollPane(story);
+    right.setFitToWidth(true);
+    right.setFocusTraversable(false);
+    right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    right.setPrefWidth(306);
+    right.setMinWidth(270);
+    right.getStyleClass().add("story-scroll");
+    setRight(right);
+    session.nowProperty().addListener((o, a, now) -> changed(now));
+    show(session.now());
+  }
+
+  private static String name(Modifiers m) {
+    return m.isEmpty()
+        ? Ui.text("atlas.nothing")
+        : m.list().stream().map(Modifier::word).collect(Collectors.joining("+"));
+  }
+
+  private HBox legend() {
+    HBox legend = new HBox(14);
+    legend.setAlignment(Pos.CENTER_LEFT);
+    for (String part : List.of("yours", "native")) {
+      Polygon ear = new Polygon(0, 0, 12, 0, 12, 12);
+      ear.getStyleClass().add("ear-" + part + "-shape");
+      legend.getChildren().add(new HBox(6, ear, Parts.label(Ui.text("atlas.is." + part), "soft")));
+    }
+    Region hatched = new Region();
+    hatched.setMinSize(13, 13);
+    hatched.setMaxSize(13, 13);
+    hatched.getStyleClass().addAll("atlas-key", "part-desktop");
+    legend
+        .getChildren()
+        .add(new HBox(6, hatched, Parts.label(Ui.text("atlas.is.desktop"), "soft")));
+    for (String weight : List.of("costs", "blocks")) {
+      Polygon fold = new Polygon(0, 0, 0, 12, 12, 12);
+      fold.getStyleClass().add("fold-" + weight);
+      legend
+          .getChildren()
+          .add(new HBox(6, fold, Parts.label(Ui.text("atlas.is." + weight), "soft")));
+    }
+    legend.getChildren().forEach(n -> ((HBox) n).setAlignment(Pos.CENTER_LEFT));
+    return legend;
+  }
+
+  private void changed(Snapshot now) {
+    if (getScene() != null) {
+      show(now);
+    }
+  }
+
+  private void show(Snapshot now) {
+    if (!troublesOf.equals(now.allConflicts())) {
+      troublesOf = now.allConflicts();
+      troubles = new Troubles(troublesOf);
+    }
+    List<Optional<Place>> all = new ArrayList<>(List.of(Optional.empty()));
+    now.keymap().states().forEach(s -> all.add(Optional.of(s)));
+    if (!places.getItems().equals(all)) {
+      places.getItems().setAll(all);
+    }
+    if (!all.contains(place)) {
+      place = all.size() > 1 ? all.get(1) : all.getFirst();
+    }
+    places.setValue(place);
+    page(now);
+    tell(now);
+    showDevice(now);
+  }
+
+  /** Draws the keys anew: with every modifier that goes down or up. */
+  private void page(Snapshot now) {
+    Layout layout = now.keymap().layout();
+    Atlas page =
+        place
+            .map(s -> Atlas.of(now.library(), now.keymap(), troubles, s, held, before))
+            .orElseGet(() -> Atlas.everywhere(now.library(), now.keymap(), troubles, held));
+    keys.show(now.station().shape(), layout, page, held, now.words(), tint);
+    keys.choose(chosen);
+    counts.setText(Ui.text("atlas.counts", page.free(), page.all()));
+    begun.setText(
+        before.isEmpty()
+            ? ""
+            : Ui.text("atlas.begun", now.words().trigger(StoryPane.trigger(layout, before))));
+    holding.forEach((m, chip) -> chip.setSelected(m.equals(held)));
+  }
+
+  private void tell(Snapshot now) {
+    story.show(now, troubles, place, before, new Press(chosen, toldWith));
+  }
+
+  /** The page with these held, until others are chosen. */
+  private void keep(Modifiers modifiers) {
+    kept = modifiers;
+    held = modifiers;
+    toldWith = modifiers;
+    page(session.now());
+    tell(session.now());
+  }
+
+  /** To a press, as a click on it in the story. */
+  private void go(Press press) {
+    chosen = press.code();
+    keep(press.held());
+  }
+
+  @Override
+  public void chosen(KeyCode code) {
+    Snapshot now = session.now();
+    if (code == KeyCode.ESCAPE && !before.isEmpty()) {
+      before = List.of();
+      page(now);
+      tell(now);
+      return;
+    }
+    if (code.isModifier()) {
+      code.modifier().ifPresent(m -> keep(kept.has(m) ? kept.without(m) : kept.with(m)));
+      return;
+    }
+    boolean again = code == chosen && held.equals(toldWith);
+    chosen = code;
+    toldWith = held;
+    Optional<Key.Part> part =
+        place.map(
+            s ->
+                Atlas.of(now.library(), now.keymap(), troubles, s, held, before)
+                    .keys()
+                    .getOrDefault(
+                        code,
+                        new Key(code, Key.Part.FREE, List.of(), Optional.empty(), 0, true, 0, ""))
+                    .part());
+    if (again && part.equals(Optional.of(Key.Part.BEGINS))) {
+      List<Signal> longer = new ArrayList<>(before);
+      longer.add(new Press(code, held));
+      before = List.copyOf(longer);
+    }
+    page(now);
+    tell(now);
+  }
+
+  @Override
+  public void held(Modifiers modifiers) {
+    Modifiers next = modifiers.isEmpty() ? kept : modifiers;
+    if (!next.equals(held)) {
+      held = next;
+      page(session.now());
+    }
+  }
+
+  private Optional<Trigger> target(KeyCode code) {
+    List<Signal> presses = new ArrayList<>(before);
+    presses.add(new Press(code, held));
+    return Optional.of(StoryPane.trigger(session.now().keymap().layout(), presses));
+  }
+
+  /** The binding that a drag would make or move. */
+  private Optional<Binding> dragged(String what) {
+    Snapshot now = session.now();
+    if (what.startsWith(BINDING)) {
+      return Optional.ofNullable(now.library().bindings().get(what.substring(BINDING.length())));
+    }
+    return what.startsWith(RoutineField.DRAGGED)
+        ? Optional.ofNullable(
+                now.library().routines().get(what.substring(RoutineField.DRAGGED.length())))
+            .map(
+                r ->
+                    Binding.fresh(
+                        session.freeBindingId(),
+                        r.id(),
+                        place.orElse(new Place.Everywhere()),
+                        List.of(),
+                        Map.of()))
+        : Optional.empty();
+  }
+
+  @Override
+  public void over(String what, KeyCode code) {
+    Optional<Trigger> to = target(code);
+    String asked = what + code + held;
+    if (asked.equals(advised)) {
+      return;
+    }
+    advised = asked;
+    dragged(what)
+        .ifPresent(
+            b -> {
+              Advice said = Advice.on(session.now().subject(), b, to.orElseThrow());
+              String name = session.now().words().trigger(to.get());
+              advice.getStyleClass().removeAll("good", "blocks", "costs", "note");
+              if (said.conflicts().isEmpty()) {
+                advice.setText(Ui.text("atlas.drop.free", name));
+                advice.getStyleClass().add("good");
+              } else {
+                Conflict worst = said.conflicts().getFirst();
+                advice.setText(Ui.text("atlas.drop.but", name, session.now().words().brief(worst)));
+                advice.getStyleClass().add(Marks.style(worst.weight()));
+              }
+            });
+  }
+
+  @Override
+  public void left() {
+    advised = "";
+    advice.setText("");
+  }
+
+  @Override
+  public void dropped(String what, KeyCode code) {
+    left();
+    Trigger to = target(code).orElseThrow();
+    dragged(what)
+        .ifPresent(
+            b -> {
+              List<Trigger> next = new ArrayList<>(b.triggers());
+              Optional<Trigger> from =
+                  next.stream().filter(t -> t instanceof Trigger.Keys).findFirst();
+              from.ifPresent(next::remove);
+              next.add(to);
+              chosen = code;
+              session.make(
+                  new Edit.PutBinding(b.withTriggers(next)),
+                  Ui.text(
+                      from.isPresent() ? "said.moved" : "said.bound",
+                      session.now().words().owner(new foldtwice.resolve.Owner.Yours(b.id())),
+                      session.now().words().trigger(to)));
+            });
+  }
+
+  private void showDevice(Snapshot now) {
+    List<Device> here =
+        now.library().devices().stream()
+            .filter(d -> now.station().devices().contains(d.id()))
+            .toList();
+    pages.getChildren().clear();
+    boolean any = !here.isEmpty() && place.isPresent();
+    below.getChildren().getLast().setVisible(any);
+    if (!any) {
+      return;
+    }
+    Device d =
+        here.stream().filter(x -> x.id().equals(onDevice)).findFirst().orElse(here.getFirst());
+    onDevice = d.id();
+    Page page = d.page(onPage).orElse(d.firstPage());
+    onPage = page.id();
+    ToggleGroup group = new ToggleGroup();
+    for (Device other : here) {
+      for (Page p : other.pages()) {
+        ToggleButton chip =
+            new ToggleButton(p.name().isEmpty() ? other.name() : other.name() + " " + p.name());
+        chip.setId("atlas-page-" + other.id() + "-" + p.id());
+        chip.getStyleClass().addAll("chip", "small-chip");
+        chip.setToggleGroup(group);
+        chip.setMinWidth(USE_PREF_SIZE);
+        chip.setSelected(other.id().equals(d.id()) && p.id().equals(page.id()));
+        chip.setOnAction(
+            e -> {
+              onDevice = other.id();
+              onPage = p.id();
+              padKey = "";
+              showDevice(session.now());
+            });
+        pages.getChildren().add(chip);
+      }
+    }
+    Faces faces = new Faces(now, place.orElseThrow());
+    device.show(d, page, id -> faces.of(d, page, id));
+    if (padKey.isEmpty() || d.key(padKey).isEmpty()) {
+      padKey =
+          page.sends().keySet().stream()
+              .findFirst()
+              .orElse(d.keys().isEmpty() ? "" : d.keys().getFirst().id());
+    }
+    if (!padKey.isEmpty()) {
+      chain.show(now, d, page, padKey);
+    }
+  }
+
+  /** Shows what there is now, and gives the keys the keyboard. */
+  public void focusKeys() {
+    show(session.now());
+    applyCss(); // before that a scroll pane has not taken in what it shows
+    layout();
+    keys.requestFocus();
+  }
+
+  /** Goes to a place, for pictures and from elsewhere. */
+  public void go(Place to) {
+    place = Optional.of(to);
+    before = List.of();
+    show(session.now());
+  }
+
+  /** Shows all places at once, for pictures. */
+  public void goEverywhere() {
+    place = Optional.empty();
+    before = List.of();
+    show(session.now());
+  }
+
+  /** Chooses a press, for pictures. */
+  public void look(Press press) {
+    go(press);
+  }
+
+  /** Shows a page of a device and the way of one of its keys, for pictures. */
+  public void pad(String deviceId, String pageId, String key) {
+    onDevice = deviceId;
+    onPage = pageId;
+    padKey = key;
+    showDevice(session.now());
+  }
+
+  /** True when keys that are pressed there are looked up and not done. */
+  public static boolean looksUp(Object target) {
+    return target instanceof KeyBoard;
+  }
+}

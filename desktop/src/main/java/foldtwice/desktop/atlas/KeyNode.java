@@ -1,0 +1,104 @@
+package foldtwice.desktop.atlas;
+
+import foldtwice.atlas.Key;
+import foldtwice.conflict.Weight;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Shape;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.Pane;
+import javafx.scene.shape.Polygon;
+
+/**
+ * A key of the atlas: its legend, what it does, whose it is by its corner, what is wrong by
+ * another.
+ */
+final class KeyNode extends Pane {
+
+  private static final double EAR = 12;
+
+  final Shape.Cap cap;
+  private final Label legend = new Label();
+  private final Label does = new Label();
+  private final Polygon ear = new Polygon(0, 0, EAR, 0, EAR, EAR);
+  private final Polygon second = new Polygon(0, 0, 0, EAR, EAR, EAR);
+  private final Tooltip tooltip = new Tooltip();
+  private Key key;
+
+  KeyNode(Shape.Cap cap) {
+    this.cap = cap;
+    setId("atlas-" + cap.code().code());
+    getStyleClass().add("atlas-key");
+    legend.getStyleClass().add("atlas-legend");
+    legend.setMouseTransparent(true);
+    does.getStyleClass().add("atlas-does");
+    does.setWrapText(true);
+    does.setTextOverrun(OverrunStyle.ELLIPSIS);
+    does.setMouseTransparent(true);
+    ear.setMouseTransparent(true);
+    second.setMouseTransparent(true);
+    getChildren().addAll(ear, second, legend, does);
+    Tooltip.install(this, tooltip);
+  }
+
+  KeyCode code() {
+    return cap.code();
+  }
+
+  Key key() {
+    return key;
+  }
+
+  /**
+   * Shows what it is for.
+   *
+   * @param tint a style class of how much, by use or effort; empty for none
+   */
+  void show(Key shown, String printed, String label, String says, boolean held, String tint) {
+    key = shown;
+    legend.setText(printed);
+    does.setText(label);
+    tooltip.setText(says);
+    setAccessibleText(says);
+    getStyleClass()
+        .setAll("atlas-key", "part-" + shown.part().name().toLowerCase(java.util.Locale.ROOT));
+    if (held) {
+      getStyleClass().add("held");
+    }
+    if (!tint.isEmpty()) {
+      getStyleClass().add(tint);
+    }
+    ear.setVisible(
+        shown.part() != Key.Part.FREE
+            && shown.part() != Key.Part.TYPES
+            && shown.part() != Key.Part.MODIFIER);
+    ear.getStyleClass().setAll(corner(shown.part()));
+    Optional<Weight> worst = shown.trouble().filter(w -> w != Weight.NOTE);
+    second.setVisible(worst.isPresent());
+    worst.ifPresent(w -> second.getStyleClass().setAll("fold-" + w.id()));
+  }
+
+  private static String corner(Key.Part part) {
+    return switch (part) {
+      case NATIVE -> "ear-native-shape";
+      case DESKTOP -> "ear-desktop-shape";
+      default -> "ear-yours-shape";
+    };
+  }
+
+  void choose(boolean chosen) {
+    pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("chosen"), chosen);
+  }
+
+  @Override
+  protected void layoutChildren() {
+    double w = getWidth();
+    double h = getHeight();
+    ear.relocate(w - EAR - 1, 1);
+    second.relocate(1, h - EAR - 1);
+    legend.resizeRelocate(5, 2, w - 8 - (ear.isVisible() ? EAR : 0), 15);
+    does.resizeRelocate(4, 17, w - 6, second.isVisible() ? h - 17 - EAR + 2 : h - 19);
+  }
+}

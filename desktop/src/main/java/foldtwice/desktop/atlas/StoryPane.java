@@ -1,0 +1,325 @@
+package foldtwice.desktop.atlas;
+
+import foldtwice.atlas.Troubles;
+import foldtwice.binding.Binding;
+import foldtwice.conflict.Conflict;
+import foldtwice.desktop.parts.GiveForm;
+import foldtwice.desktop.parts.KeyCaps;
+import foldtwice.desktop.parts.Marks;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.WhyRows;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.place.Place;
+import foldtwice.place.Station;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Explanation;
+import foldtwice.resolve.Outcome;
+import foldtwice.resolve.Owner;
+import foldtwice.resolve.Resolver;
+import foldtwice.suggest.Reach;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Layout;
+import foldtwice.trigger.Layouts;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
+import foldtwice.trigger.Stroke;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The chosen key's whole story. */
+final class StoryPane extends VBox {
+
+  /** Which modifiers the layers of a key are told with. */
+  private static final List<Modifiers> LAYERS =
+      List.of(
+          Modifiers.NONE,
+          Modifiers.of(Modifier.SHIFT),
+          Modifiers.of(Modifier.CTRL),
+          Modifiers.of(Modifier.ALT),
+          Modifiers.of(Modifier.CTRL, Modifier.SHIFT),
+          Modifiers.of(Modifier.CTRL, Modifier.ALT),
+          Modifiers.of(Modifier.ALT, Modifier.SHIFT),
+          Modifiers.of(Modifier.ALTGR),
+          Modifiers.of(Modifier.LOGO));
+
+  private final Consumer<String> toBinding;
+  private final Consumer<Conflict> toConflict;
+  private final GiveForm give;
+  private final VBox told = new VBox(7);
+  private final FlowPane free = new FlowPane(5, 5);
+  private final VBox layers = new VBox();
+  private final Consumer<Press> onPress;
+
+  StoryPane(
+      Session session,
+      Consumer<String> toBinding,
+      Consumer<Conflict> toConflict,
+      Consumer<Press> onPress) {
+    super(9);
+    this.toBinding = toBinding;
+    this.toConflict = toConflict;
+    this.onPress = onPress;
+    setId("story");
+    getStyleClass().add("story");
+    give = new GiveForm(session);
+    give.setId("atlas-give");
+    free.setId("atlas-free");
+    layers.setId("atlas-layers");
+    getChildren()
+        .addAll(
+            told,
+            Parts.label(Ui.text("story.give"), "heading"),
+            give,
+            Parts.label(Ui.text("story.free"), "heading"),
+            free,
+            Parts.label(Ui.text("story.layers"), "heading"),
+            layers);
+  }
+
+  /**
+   * Tells of a press.
+   *
+   * @param state empty for all places at once
+   * @param before strokes made before it
+   */
+  void show(
+      Snapshot now, Troubles troubles, Optional<Place> state, List<Signal> before, Press press) {
+    Layout layout = now.keymap().layout();
+    List<Signal> presses = new ArrayList<>(before);
+    presses.add(press);
+    Trigger.Keys trigger = trigger(layout, presses);
+    told.getChildren().clear();
+    HBox head = new HBox(KeyCaps.of(trigger, now.words()).large());
+    told.getChildren()
+        .addAll(
+            head,
+            Parts.wrapped(
+                Ui.text(
+                    "story.where",
+                    state.map(now.words()::place).orElse(Ui.text("story.everywhere")),
+                    press.code().code()),
+                "soft"));
+    state.ifPresent(s -> inOne(now, troubles, s, presses));
+    if (state.isEmpty()) {
+      inAll(now, trigger);
+    } else {
+      elsewhere(now, trigger, state.get());
+    }
+    otherLayouts(now, press);
+    double far = Reach.millimetres(now.station().shape(), press.code());
+    if (far >= 0) {
+      told.getChildren()
+          .add(
+              fact(
+                  Ui.text("story.reach"),
+                  Ui.text(
+                      Reach.isRight(now.station().shape(), press.code())
+                          ? "story.right"
+                          : "story.left",
+                      Math.round(far))));
+    }
+    give.show(now, trigger, state.flatMap(Place::applicationId).orElse(""));
+    layers(now, state, press.code());
+    freeNear(now, state, press);
+  }
+
+  /** As a person would say it: each stroke by the character it makes. */
+  static Trigger.Keys trigger(Layout layout, List<Signal> presses) {
+    List<Stroke> strokes =
+        presses.stream().flatMap(s -> s.asPress().stream()).map(layout::stroke).toList();
+    return new Trigger.Keys(strokes);
+  }
+
+  private void inOne(Snapshot now, Troubles troubles, Place state, List<Signal> presses) {
+    told.getChildren()
+        .add(
+            WhyRows.box(
+                WhyRows.layers(
+                    Explanation.of(now.keymap(), state, presses),
+                    now.words(),
+                    now.keymap().layout())));
+    List<Claim> heard = now.keymap().heard(state, presses);
+    heard.stream()
+        .flatMap(
+            c ->
+                c.owner() instanceof Owner.Yours(String id)
+                    ? Optional.ofNullable(now.library().bindings().get(id)).stream()
+                    : java.util.stream.Stream.<Binding>empty())
+        .distinct()
+        .limit(3)
+        .forEach(
+            b ->
+                told.getChildren()
+                    .add(
+                        Parts.button(
+                            "story-to-" + b.id(),
+                            now.words().binding(b),
+                            () -> toBinding.accept(b.id()),
+                            "link")));
+    troubles.of(heard, Optional.of(state)).stream()
+        .sorted(java.util.Comparator.comparing(Conflict::weight))
+        .limit(4)
+        .forEach(c -> told.getChildren().add(trouble(now, c)));
+  }
+
+  private HBox trouble(Snapshot now, Conflict c) {
+    Label says = Parts.wrapped(now.words().brief(c), Marks.style(c.weight()));
+    HBox.setHgrow(says, Priority.ALWAYS);
+    HBox row =
+        new HBox(
+            7,
+            Marks.of(c.weight()),
+            says,
+            Parts.button(
+                "story-conflict", Ui.text("story.toconflict"), () -> toConflict.accept(c), "link"));
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
+  private void inAll(Snapshot now, Trigger trigger) {
+    Map<String, List<String>> by = new LinkedHashMap<>();
+    for (Claim c : now.keymap().claimsOn(trigger)) {
+      by.computeIfAbsent(program(now, c), p -> new ArrayList<>()).add(now.words().owner(c.owner()));
+    }
+    by.forEach(
+        (p, some) ->
+            told.getChildren()
+                .add(fact(p, some.stream().distinct().collect(Collectors.joining(", ")))));
+    if (by.isEmpty()) {
+      told.getChildren().add(Parts.wrapped(Ui.text("story.nowhere"), "good"));
+    }
+  }
+
+  private static String program(Snapshot now, Claim c) {
+    return c.place()
+        .applicationId()
+        .map(id -> now.words().place(new Place.Whole(id)))
+        .orElse(now.words().place(c.place()));
+  }
+
+  private void elsewhere(Snapshot now, Trigger trigger, Place state) {
+    Map<String, Set<String>> by = new LinkedHashMap<>();
+    for (Claim c : now.keymap().claimsOn(trigger)) {
+      if (!c.place().applicationId().equals(state.applicationId())
+          && c.place().applicationId().isPresent()) {
+        by.computeIfAbsent(program(now, c), p -> new java.util.LinkedHashSet<>())
+            .add(now.words().owner(c.owner()));
+      }
+    }
+    if (!by.isEmpty()) {
+      told.getChildren()
+          .add(
+              fact(
+                  Ui.text("story.elsewhere"),
+                  by.entrySet().stream()
+                      .map(e -> e.getKey() + ": " + String.join(", ", e.getValue()))
+                      .collect(Collectors.joining("\n"))));
+    }
+  }
+
+  /** What the same press types on the layouts of the other stations, where it differs. */
+  private void otherLayouts(Snapshot now, Press press) {
+    String here = now.keymap().layout().types(press).orElse("");
+    List<String> others = new ArrayList<>();
+    now.library().stations().values().stream()
+        .map(Station::layout)
+        .distinct()
+        .filter(id -> !id.equals(now.station().layout()))
+        .forEach(
+            id ->
+                Layouts.of(id)
+                    .map(l -> l.types(press).orElse(""))
+                    .filter(t -> !t.equals(here))
+                    .ifPresent(
+                        t ->
+                            others.add(
+                                Ui.text(
+                                    t.isEmpty() ? "story.typesnot" : "story.types",
+                                    id.toUpperCase(java.util.Locale.ROOT),
+                                    t))));
+    if (!others.isEmpty()) {
+      told.getChildren().add(fact(Ui.text("story.layouts"), String.join(", ", others)));
+    }
+  }
+
+  private void layers(Snapshot now, Optional<Place> state, KeyCode code) {
+    layers.getChildren().clear();
+    for (Modifiers m : LAYERS) {
+      Press press = new Press(code, m);
+      String does = state.map(s -> does(now, s, press)).orElseGet(() -> anywhere(now, press));
+      Label name =
+          Parts.label(Notation.write(Trigger.Keys.of(now.keymap().layout().stroke(press))), "mono");
+      name.setMinWidth(118);
+      Label says = Parts.label(does);
+      says.setTooltip(new javafx.scene.control.Tooltip(does));
+      HBox row = new HBox(8, name, says);
+      row.getStyleClass().add("why-row");
+      row.setOnMouseClicked(e -> onPress.accept(press));
+      layers.getChildren().add(row);
+    }
+  }
+
+  private static String does(Snapshot now, Place state, Press press) {
+    Outcome outcome =
+        new Resolver(now.keymap()).press(Resolver.start(state), press, 0).outcomes().getFirst();
+    return outcome instanceof Outcome.Unclaimed
+        ? Ui.text("story.isfree")
+        : now.words().outcome(outcome);
+  }
+
+  private static String anywhere(Snapshot now, Press press) {
+    Trigger trigger = Trigger.Keys.of(now.keymap().layout().stroke(press));
+    long programs =
+        now.keymap().claimsOn(trigger).stream().map(c -> program(now, c)).distinct().count();
+    return programs == 0 ? Ui.text("story.isfree") : Ui.text("atlas.programs", programs);
+  }
+
+  /** The nearest keys that are free with the same modifiers. */
+  private void freeNear(Snapshot now, Optional<Place> state, Press press) {
+    free.getChildren().clear();
+    state.ifPresent(
+        s ->
+            Reach.nearest(now.station().shape(), press.code()).stream()
+                .map(code -> new Press(code, press.held()))
+                .filter(p -> now.keymap().heard(s, List.of(p)).isEmpty())
+                .filter(p -> !now.keymap().layout().stroke(p).key().toString().isEmpty())
+                .limit(7)
+                .forEach(
+                    p -> {
+                      javafx.scene.control.Button cap =
+                          Parts.button(
+                              "free-" + p.code().code(),
+                              KeyBoard.legend(now.keymap().layout(), p.code()),
+                              () -> onPress.accept(p),
+                              "cap-button");
+                      free.getChildren().add(cap);
+                    }));
+    if (free.getChildren().isEmpty()) {
+      free.getChildren().add(Parts.label(Ui.text("story.nonefree"), "soft"));
+    }
+  }
+
+  private static HBox fact(String name, String says) {
+    HBox row = Parts.fact(name, Parts.wrapped(says));
+    row.getStyleClass().add("why-row");
+    return row;
+  }
+}

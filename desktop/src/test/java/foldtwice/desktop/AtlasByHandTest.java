@@ -1,0 +1,90 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.trigger.Notation;
+import java.nio.file.Path;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The atlas: looked up by pressing, moved by dragging. */
+class AtlasByHandTest {
+
+  @TempDir Path folder;
+
+  private static String trigger(Hands hands, String binding) {
+    return Notation.write(
+        hands.session.now().library().bindings().get(binding).triggers().getFirst());
+  }
+
+  @Test
+  void realPressesAreLookedUpAndNotDone() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.M);
+      assertThat(hands.text("#atlas-counts")).contains("keys free here");
+      hands.down(KeyCode.ALT);
+      assertThat(hands.text("#atlas-Period")).contains("Shift boxes");
+      hands.press(KeyCode.PERIOD);
+      assertThat(hands.text("#story")).contains("takes it: Shift boxes", "One hand");
+      hands.up(KeyCode.ALT);
+      hands.press(KeyCode.CONTROL, KeyCode.D);
+      assertThat(hands.text("#story")).contains("displaces Duplicate", "settle");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(hands.session.now().undoable()).as("nothing was undone or done").isEmpty();
+      assertThat(hands.text("#story")).contains("Undo");
+      hands.press(KeyCode.CONTROL, KeyCode.D);
+      hands.space("#story-to-b14");
+      assertThat(hands.text("#leaf-sets")).contains("Ctrl", "D");
+    }
+  }
+
+  @Test
+  void aSequenceIsGoneIntoAndLeft() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.M);
+      assertThat(hands.text("#atlas-KeyF")).contains("begins");
+      hands.press(KeyCode.F);
+      hands.press(KeyCode.F);
+      assertThat(hands.text("#atlas-begun")).contains("After F");
+      assertThat(hands.text("#atlas-KeyL")).contains("Fit and lock");
+      hands.press(KeyCode.ESCAPE);
+      assertThat(hands.text("#atlas-KeyL")).doesNotContain("Fit and lock");
+    }
+  }
+
+  @Test
+  void aKeyIsDraggedToAnotherAndComesBack() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.M);
+      hands.click("#holding-Alt");
+      assertThat(trigger(hands, "b20")).isEqualTo("Alt+L");
+      hands.drag("#atlas-KeyL", "#atlas-KeyK");
+      assertThat(trigger(hands, "b20")).isEqualTo("Alt+K");
+      assertThat(hands.session.saidProperty().get()).isEqualTo("Lock every box moved to Alt+K");
+      assertThat(hands.text("#atlas-KeyK")).contains("Lock");
+      hands.click("#undo");
+      assertThat(trigger(hands, "b20")).isEqualTo("Alt+L");
+    }
+  }
+
+  @Test
+  void aRoutineIsBoundToAFreeKeyAndAChainIsFollowed() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.M);
+      hands.down(KeyCode.ALT);
+      hands.press(KeyCode.J);
+      hands.up(KeyCode.ALT);
+      hands.press(KeyCode.ALT, KeyCode.J);
+      hands.click("#holding-Alt");
+      hands.click("#atlas-KeyJ");
+      hands.space("#give-routine");
+      hands.type("fit and");
+      hands.press(KeyCode.ENTER);
+      hands.space("#give");
+      assertThat(trigger(hands, "b274")).isEqualTo("Alt+J");
+      hands.space("#atlas-page-rowan-register");
+      assertThat(hands.text("#chain")).contains("Count", "Ctrl+Alt+F18", "Nobody catches it");
+    }
+  }
+}
