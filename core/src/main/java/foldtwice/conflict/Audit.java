@@ -10,10 +10,8 @@ import foldtwice.routine.Routine;
 import foldtwice.surface.Device;
 import foldtwice.surface.Summoned;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -38,23 +36,36 @@ public final class Audit {
   private final Map<Object, List<Conflict>> parts;
 
   private final List<Conflict> conflicts;
+  private final List<Conflict> gone;
+  private final List<Conflict> fresh;
 
-  private Audit(Looking looking, Map<Object, List<Conflict>> parts, List<Conflict> conflicts) {
+  private Audit(
+      Looking looking,
+      Map<Object, List<Conflict>> parts,
+      List<Conflict> conflicts,
+      List<Conflict> gone,
+      List<Conflict> fresh) {
     this.looking = looking;
     this.subject = looking.subject;
     this.parts = parts;
     this.conflicts = conflicts;
+    this.gone = gone;
+    this.fresh = fresh;
   }
 
   /** Looks at everything. */
   public static Audit of(Subject subject) {
+    return of(subject, List.of());
+  }
+
+  private static Audit of(Subject subject, List<Conflict> before) {
     Map<Object, List<Conflict>> parts = new HashMap<>();
     Looking looking = new Looking(subject);
     looking.all(parts);
     List<Conflict> all = new ArrayList<>();
     parts.values().forEach(all::addAll);
-    all.sort(Auditor.HEAVIEST_FIRST);
-    return new Audit(looking, parts, Collections.unmodifiableList(all));
+    List<Conflict> now = Auditor.ranked(all);
+    return new Audit(looking, parts, now, before, now);
   }
 
   /**
@@ -62,12 +73,27 @@ public final class Audit {
    */
   public Audit after(Subject next) {
     Changes changes = Changes.between(subject, next);
-    return changes.everything() ? of(next) : looking.next(next, changes).again(this, changes);
+    return changes.everything()
+        ? of(next, conflicts)
+        : looking.next(next, changes).again(this, changes);
   }
 
   /** Every conflict, the heaviest first. */
   public List<Conflict> conflicts() {
     return conflicts;
+  }
+
+  /**
+   * The conflicts of the audit this one was made from that are told anew or no more; with {@link
+   * #fresh}, all there is of a difference between the two.
+   */
+  public List<Conflict> gone() {
+    return gone;
+  }
+
+  /** The conflicts that are told anew, or for the first time. */
+  public List<Conflict> fresh() {
+    return fresh;
   }
 
   public Subject subject() {
@@ -78,8 +104,11 @@ public final class Audit {
   private static final class Looking {
     private final Subject subject;
 
-    /** By routine, its bindings with triggers, in the order of the library. */
+    /** By routine, its bindings with triggers, in the order of their ids. */
     private final Map<String, List<Binding>> byRoutine;
+
+    /** The parts that are told anew. */
+    private final Set<Object> replaced = new HashSet<>();
 
     private final Meetings meetings;
     private final Works works;
@@ -89,7 +118,7 @@ public final class Audit {
     Looking(Subject subject) {
       this(
           subject,
-          subject.library().bindings().values().stream()
+          ById.sorted(subject.library().bindings().values()).stream()
               .filter(b -> !b.triggers().isEmpty())
               .collect(Collectors.groupingBy(Binding::routine)),
           new Twins(subject),
@@ -115,14 +144,20 @@ public final class Audit {
     Looking next(Subject next, Changes changes) {
       Set<String> rewritten = circles.callersOf(changes.routines());
       Map<String, List<Binding>> by = new HashMap<>(byRoutine);
-      Set<String> rebound = new HashSet<>();
-      changes.bindings().forEach(b -> rebound.add(b.routine()));
-      rebound.forEach(r -> by.put(r, new ArrayList<>()));
-      for (Binding b : next.library().bindings().values()) {
-        if (rebound.contains(b.routine()) && !b.triggers().isEmpty()) {
-          by.get(b.routine()).add(b);
-        }
-      }
+      Set<String> ids = new HashSet<>();
+      changes.bindings().forEach(b -> ids.add(b.id()));
+      changes.bindings().stream()
+          .map(Binding::routine)
+          .distinct()
+          .forEach(
+              r ->
+                  by.put(
+                      r,
+                      ById.changed(
+                          by.getOrDefault(r, List.of()),
+                          ids,
+                          next.library(),
+                          b -> b.routine().equals(r) && !b.triggers().isEmpty())));
       return new Looking(
           next,
           by,
@@ -135,6 +170,7 @@ public final class Audit {
       Library library = subject.library();
       library.bindings().values().forEach(b -> put(parts, b.id(), of(b)));
       byRoutine.keySet().forEach(r -> routine(parts, r));
+      twins.keys().forEach(k -> put(parts, k, twins.of(k)));
       around(parts, null, Changes.EVERYTHING);
     }
 
@@ -153,8 +189,23 @@ public final class Audit {
         Binding b = library.bindings().get(id);
         put(parts, id, b == null ? List.of() : of(b));
       }
+      if (changes.routines().isEmpty()) {
+        changes.bindings().stream()
+            .map(twins::key)
+            .distinct()
+            .forEach(k -> put(parts, k, twins.of(k)));
+      } else {
+        before.looking.twins.keys().forEach(k -> put(parts, k, List.of()));
+        twins.keys().forEach(k -> put(parts, k, twins.of(k)));
+      }
       around(parts, before.subject, changes);
-      return new Audit(this, parts, sorted(before, parts));
+      List<Conflict> gone = new ArrayList<>();
+      List<Conflict> fresh = new ArrayList<>();
+      for (Object key : replaced) {
+        gone.addAll(before.parts.getOrDefault(key, List.of()));
+        fresh.addAll(parts.getOrDefault(key, List.of()));
+      }
+      return new Audit(this, parts, Ranked.changed(before.conflicts, gone, fresh), gone, fresh);
     }
 
     /** The ids of the bindings to look at again, those that are gone among them. */
@@ -171,8 +222,6 @@ public final class Audit {
       }
       for (Binding b : changes.bindings()) {
         touched.add(b.id());
-        twins.like(b).forEach(o -> touched.add(o.id()));
-        before.looking.twins.like(b).forEach(o -> touched.add(o.id()));
       }
       boolean mayCircle =
           circles.mayPress(firsts)
@@ -184,41 +233,6 @@ public final class Audit {
             .forEach(b -> touched.add(b.id()));
       }
       return touched;
-    }
-
-    /** What was found before and still stands, with what is new put in its order. */
-    private static List<Conflict> sorted(Audit before, Map<Object, List<Conflict>> parts) {
-      Set<Conflict> gone = Collections.newSetFromMap(new IdentityHashMap<>());
-      List<Conflict> fresh = new ArrayList<>();
-      before.parts.forEach(
-          (key, found) -> {
-            if (parts.get(key) != found) {
-              gone.addAll(found);
-            }
-          });
-      parts.forEach(
-          (key, found) -> {
-            if (before.parts.get(key) != found) {
-              fresh.addAll(found);
-            }
-          });
-      if (gone.isEmpty() && fresh.isEmpty()) {
-        return before.conflicts;
-      }
-      fresh.sort(Auditor.HEAVIEST_FIRST);
-      List<Conflict> all = new ArrayList<>(before.conflicts.size() + fresh.size());
-      int next = 0;
-      for (Conflict c : before.conflicts) {
-        if (gone.contains(c)) {
-          continue;
-        }
-        while (next < fresh.size() && Auditor.HEAVIEST_FIRST.compare(fresh.get(next), c) < 0) {
-          all.add(fresh.get(next++));
-        }
-        all.add(c);
-      }
-      all.addAll(fresh.subList(next, fresh.size()));
-      return Collections.unmodifiableList(all);
     }
 
     /**
@@ -248,7 +262,9 @@ public final class Audit {
           put(parts, a.id() + " has", stale.of(a));
         }
       }
-      put(parts, "devices", works.devices());
+      if (before == null || changes.everything() || changes.isOnDevices()) {
+        put(parts, "devices", works.devices());
+      }
       put(parts, "copies", twins.copies());
     }
 
@@ -263,27 +279,25 @@ public final class Audit {
     List<Conflict> of(Binding binding) {
       List<Conflict> found = new ArrayList<>(claims(Keymap.claims(binding)));
       found.addAll(works.of(binding));
-      found.addAll(twins.of(binding));
       found.addAll(circles.of(binding));
       return found;
     }
 
     private List<Conflict> claims(List<Claim> claims) {
       List<Conflict> found = new ArrayList<>();
-      for (Claim claim : claims) {
-        for (Conflict c : meetings.of(claim)) {
-          if (Auditor.stands(c)) {
-            found.add(c);
-          }
-        }
-      }
+      claims.forEach(c -> found.addAll(meetings.of(c, true)));
       return found;
     }
 
-    private static void put(Map<Object, List<Conflict>> parts, Object key, List<Conflict> found) {
+    private void put(Map<Object, List<Conflict>> parts, Object key, List<Conflict> found) {
+      List<Conflict> was = parts.get(key);
+      if (found.isEmpty() ? was == null : found.equals(was)) {
+        return;
+      }
+      replaced.add(key);
       if (found.isEmpty()) {
         parts.remove(key);
-      } else if (!found.equals(parts.get(key))) {
+      } else {
         parts.put(key, List.copyOf(found));
       }
     }

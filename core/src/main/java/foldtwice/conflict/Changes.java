@@ -1,11 +1,14 @@
 package foldtwice.conflict;
 
 import foldtwice.binding.Binding;
+import foldtwice.library.Difference;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
+import foldtwice.routine.Routine;
+import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -13,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /**
  * What is different between two moments of a library on one station.
@@ -27,6 +31,13 @@ record Changes(
 
   static final Changes EVERYTHING = new Changes(true, List.of(), List.of(), Set.of());
 
+  /** True when triggers on devices are among them. */
+  boolean isOnDevices() {
+    return claims.stream()
+        .anyMatch(
+            c -> c.trigger() instanceof Trigger.PadKey || c.trigger() instanceof Trigger.Dial);
+  }
+
   static Changes between(Subject was, Subject is) {
     Library before = was.library();
     Library after = is.library();
@@ -37,38 +48,21 @@ record Changes(
         || !is.known().programs().equals(was.known().programs())) {
       return EVERYTHING;
     }
-    List<Binding> bindings = different(before.bindings(), after.bindings());
+    List<Binding> bindings = different(before.bindings(), after.bindings(), Binding::id);
     List<Claim> claims = new ArrayList<>(remapped.get());
     bindings.forEach(b -> claims.addAll(Keymap.claims(b)));
     Set<String> routines = new HashSet<>();
-    different(before.routines(), after.routines()).forEach(r -> routines.add(r.id()));
+    different(before.routines(), after.routines(), Routine::id).forEach(r -> routines.add(r.id()));
     return new Changes(false, bindings, claims, routines);
   }
 
   /** The values that came, went or changed, as they were and as they are. */
-  private static <T> List<T> different(Map<String, T> was, Map<String, T> is) {
-    if (was == is) {
-      return List.of();
-    }
+  private static <T> List<T> different(
+      Map<String, T> was, Map<String, T> is, Function<T, String> id) {
     List<T> all = new ArrayList<>();
-    int kept = 0;
-    for (Map.Entry<String, T> e : is.entrySet()) {
-      T before = was.get(e.getKey());
-      kept += before == null ? 0 : 1;
-      if (!e.getValue().equals(before)) {
-        all.add(e.getValue());
-        if (before != null) {
-          all.add(before);
-        }
-      }
-    }
-    if (kept < was.size()) {
-      was.forEach(
-          (id, value) -> {
-            if (!is.containsKey(id)) {
-              all.add(value);
-            }
-          });
+    for (Difference<T> d : Difference.between(was, is, id)) {
+      d.is().ifPresent(all::add);
+      d.was().ifPresent(all::add);
     }
     return all;
   }

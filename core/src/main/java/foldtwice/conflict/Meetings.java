@@ -12,7 +12,6 @@ import foldtwice.resolve.Owner;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -36,8 +35,12 @@ final class Meetings {
     this.keymap = subject.keymap();
   }
 
-  /** The conflicts of one claim. */
-  List<Conflict> of(Claim claim) {
+  /**
+   * The conflicts of one claim.
+   *
+   * @param once true to leave to the first of several equals what all of them could tell
+   */
+  List<Conflict> of(Claim claim, boolean once) {
     List<Place> states = keymap.statesOf(claim.place());
     List<List<Signal>> paths = keymap.paths(claim.trigger());
     List<Conflict> found = new ArrayList<>(refusals(claim, states, paths));
@@ -55,13 +58,21 @@ final class Meetings {
       List<Meeting> meetings = Meeting.of(keymap, state, claim, paths);
       heard += meetings.isEmpty() ? 0 : 1;
       for (Meeting meeting : meetings) {
-        gather(gathered, state, meeting, claim);
+        if (!once || !isAnothers(meeting, claim)) {
+          gather(gathered, state, meeting, claim);
+        }
       }
     }
     int all = heard;
     gathered.values().forEach(g -> found.add(g.conflict(all)));
     device(claim, states, paths).ifPresent(found::add);
     return found;
+  }
+
+  /** Of several with an equal right to a trigger, another one tells it. */
+  private static boolean isAnothers(Meeting meeting, Claim claim) {
+    return meeting.fate() == Meeting.Fate.SHARED
+        && !meeting.by().getFirst().owner().equals(claim.owner());
   }
 
   private List<Conflict> refusals(Claim claim, List<Place> states, List<List<Signal>> paths) {
@@ -135,7 +146,10 @@ final class Meetings {
   private void gather(
       Map<List<Object>, Gathered> gathered, Place state, Meeting meeting, Claim claim) {
     switch (meeting.fate()) {
-      case CUT_SHORT -> lost(gathered, ConflictKind.CUT_SHORT, state, meeting, claim);
+      case CUT_SHORT -> {
+        ConflictKind kind = held(ConflictKind.CUT_SHORT, claim, meeting.by());
+        add(gathered, kind, state, meeting, claim, meeting.by());
+      }
       case COVERED -> {
         for (Claim by : meeting.by()) {
           ConflictKind kind =
@@ -145,7 +159,12 @@ final class Meetings {
           add(gathered, held(kind, claim, List.of(by)), state, meeting, claim, List.of(by));
         }
       }
-      case SHARED -> lost(gathered, ConflictKind.DOUBLE_CLAIM, state, meeting, claim);
+      case SHARED -> {
+        List<Claim> others =
+            meeting.by().stream().filter(c -> !c.owner().equals(claim.owner())).toList();
+        ConflictKind kind = held(ConflictKind.DOUBLE_CLAIM, claim, others);
+        add(gathered, kind, state, meeting, claim, others);
+      }
       case WINS -> {}
     }
     for (Claim loser : meeting.silences()) {
@@ -157,15 +176,6 @@ final class Meetings {
     if (meeting.fate() == Meeting.Fate.WINS && meeting.takesTyping()) {
       add(gathered, ConflictKind.TYPES_TEXT, state, meeting, claim, List.of());
     }
-  }
-
-  private void lost(
-      Map<List<Object>, Gathered> gathered,
-      ConflictKind kind,
-      Place state,
-      Meeting meeting,
-      Claim claim) {
-    add(gathered, held(kind, claim, meeting.by()), state, meeting, claim, meeting.by());
   }
 
   private static boolean isSystemWide(Claim claim) {
@@ -192,9 +202,7 @@ final class Meetings {
       Claim claim,
       List<Claim> others) {
     List<Claim> sorted =
-        others.size() < 2
-            ? others
-            : others.stream().sorted(Comparator.comparing(Claim::toString)).toList();
+        others.size() < 2 ? others : others.stream().sorted(Claim.BY_NAME).toList();
     gathered
         .computeIfAbsent(
             List.of(kind, sorted),

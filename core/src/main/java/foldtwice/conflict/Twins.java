@@ -10,11 +10,11 @@ import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
+import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,7 +31,7 @@ final class Twins {
 
   private final Subject subject;
 
-  /** By routine and arguments, the bindings that have them, in the order of the library. */
+  /** By routine and arguments, the bindings that have them, in the order of their ids. */
   private final Map<List<Object>, List<Binding>> same;
 
   private final List<Siblings.Group> groups;
@@ -43,6 +43,7 @@ final class Twins {
         same.computeIfAbsent(key(b), k -> new ArrayList<>(1)).add(b);
       }
     }
+    same.values().forEach(some -> some.sort(ById.ORDER));
   }
 
   private Twins(
@@ -59,21 +60,15 @@ final class Twins {
    */
   Twins after(Subject next, List<Binding> changed) {
     Twins after = new Twins(next, new HashMap<>(same), groups);
-    Set<List<Object>> keys = new LinkedHashSet<>();
     Set<String> ids = new HashSet<>();
-    for (Binding b : changed) {
-      keys.add(key(b));
-      ids.add(b.id());
-    }
-    for (List<Object> key : keys) {
-      Set<String> there = new HashSet<>();
-      same.getOrDefault(key, List.of()).forEach(b -> there.add(b.id()));
-      there.addAll(ids);
+    changed.forEach(b -> ids.add(b.id()));
+    for (List<Object> key : changed.stream().map(this::key).distinct().toList()) {
       List<Binding> now =
-          next.library().bindings().values().stream()
-              .filter(b -> there.contains(b.id()))
-              .filter(b -> !b.triggers().isEmpty() && key(b).equals(key))
-              .toList();
+          ById.changed(
+              same.getOrDefault(key, List.of()),
+              ids,
+              next.library(),
+              b -> !b.triggers().isEmpty() && key(b).equals(key));
       if (now.isEmpty()) {
         after.same.remove(key);
       } else {
@@ -83,7 +78,8 @@ final class Twins {
     return after;
   }
 
-  private List<Object> key(Binding binding) {
+  /** What bindings must have the same of to be twins. */
+  List<Object> key(Binding binding) {
     Optional<Routine> routine = subject.library().routineOf(binding);
     Map<String, Value> arguments = new TreeMap<>(binding.arguments());
     routine.ifPresent(
@@ -91,47 +87,58 @@ final class Twins {
     return List.of(binding.routine(), arguments);
   }
 
-  /** Those with the same routine and arguments, itself among them. */
-  List<Binding> like(Binding binding) {
-    return same.getOrDefault(key(binding), List.of());
+  /** Every key that a binding has. */
+  Set<List<Object>> keys() {
+    return same.keySet();
   }
 
-  /** The conflict of a binding with the first before it that does the same where both are heard. */
-  List<Conflict> of(Binding binding) {
-    if (binding.triggers().isEmpty()) {
+  /**
+   * Among the bindings of a key, each that does the same as one before it where both are heard,
+   * with a trigger of the same kind: a key and a button for one thing are no twins. Costs the
+   * number of bindings times the depth of their places.
+   */
+  List<Conflict> of(List<Object> key) {
+    List<Binding> all = same.getOrDefault(key, List.of());
+    if (all.size() < 2) {
       return List.of();
     }
-    for (Binding other : like(binding)) {
-      if (other.id().equals(binding.id())) {
-        return List.of();
+    List<Conflict> found = new ArrayList<>();
+    Map<List<Object>, Integer> at = new HashMap<>();
+    Map<List<Object>, Integer> within = new HashMap<>();
+    for (int i = 0; i < all.size(); i++) {
+      Binding b = all.get(i);
+      List<Place> around = around(b.place());
+      int first = i;
+      for (Trigger t : b.triggers()) {
+        first = Math.min(first, within.getOrDefault(List.of(b.place(), t.getClass()), i));
+        for (Place p : around) {
+          first = Math.min(first, at.getOrDefault(List.of(p, t.getClass()), i));
+        }
       }
-      if (meet(binding.place(), other.place()) && alike(binding, other)) {
-        return List.of(twins(binding, other, false));
+      if (first < i) {
+        found.add(twins(b, all.get(first), false));
+      }
+      for (Trigger t : b.triggers()) {
+        at.putIfAbsent(List.of(b.place(), t.getClass()), i);
+        for (Place p : around) {
+          within.putIfAbsent(List.of(p, t.getClass()), i);
+        }
       }
     }
-    return List.of();
+    return found;
   }
 
-  /** True when both have a trigger of one kind: a key and a button for one thing are no twins. */
-  private static boolean alike(Binding one, Binding other) {
-    return one.triggers().stream()
-        .anyMatch(t -> other.triggers().stream().anyMatch(o -> o.getClass() == t.getClass()));
-  }
-
-  /** True when one place lies in the other. */
-  private boolean meet(Place one, Place other) {
-    return contains(one, other) || contains(other, one);
-  }
-
-  private boolean contains(Place outer, Place inner) {
-    return switch (outer) {
-      case Place.Everywhere() -> true;
-      case Place.Whole(String id) -> inner.applicationId().equals(Optional.of(id));
-      case Place.Within(String id, String context) ->
-          inner instanceof Place.Within(String other, String within)
-              && other.equals(id)
-              && path(id, within).stream().anyMatch(c -> c.id().equals(context));
-    };
+  /** A place and all it lies in. */
+  private List<Place> around(Place place) {
+    List<Place> all = new ArrayList<>(List.of(new Place.Everywhere()));
+    place.applicationId().ifPresent(id -> all.add(new Place.Whole(id)));
+    if (place instanceof Place.Within(String id, String context)) {
+      path(id, context).forEach(c -> all.add(new Place.Within(id, c.id())));
+      if (!all.contains(place)) {
+        all.add(place);
+      }
+    }
+    return all;
   }
 
   private List<Context> path(String application, String context) {

@@ -92,25 +92,30 @@ final class Works {
       return List.of();
     }
     Read r = read.computeIfAbsent(routine.id(), id -> read(routine));
-    List<Claim> claims = bindings.stream().map(b -> Keymap.claims(b).getFirst()).toList();
     List<Conflict> found = new ArrayList<>();
     for (ConflictKind kind : List.of(ConflictKind.MISSING, ConflictKind.BAD_ARGUMENT)) {
       List<Hindrance> its = r.hindrances.stream().filter(h -> kind(h) == kind).toList();
       if (!its.isEmpty()) {
         boolean blocks = its.stream().anyMatch(h -> weight(h) == Weight.BLOCKS);
         Weight weight = blocks ? Weight.BLOCKS : Weight.COSTS;
-        found.add(all(claims, kind, weight, new Detail.Hindered(routine.id(), its)));
+        found.add(of(bindings, kind, weight, new Detail.Hindered(routine.id(), its)));
       }
     }
     if (!r.reading.leaves().isEmpty() && !r.reading.onlySettings()) {
       Detail settings = new Detail.Settings(routine.id(), new TreeSet<>(r.reading.leaves()));
-      found.add(all(claims, ConflictKind.LEAVES_SETTING, Weight.COSTS, settings));
+      found.add(of(bindings, ConflictKind.LEAVES_SETTING, Weight.COSTS, settings));
     }
     if (r.reading.touches().contains(Touch.UNDO_HISTORY)) {
       Detail undo = new Detail.Undo(routine.id());
-      found.add(all(claims, ConflictKind.EMPTIES_UNDO, Weight.COSTS, undo));
+      found.add(of(bindings, ConflictKind.EMPTIES_UNDO, Weight.COSTS, undo));
     }
     return found;
+  }
+
+  private Conflict of(List<Binding> bindings, ConflictKind kind, Weight weight, Detail detail) {
+    List<Claim> claims = new ArrayList<>(bindings.size());
+    bindings.forEach(b -> claims.add(Keymap.claims(b).getFirst()));
+    return all(claims, kind, weight, detail);
   }
 
   private Conflict all(List<Claim> claims, ConflictKind kind, Weight weight, Detail detail) {
@@ -217,31 +222,28 @@ final class Works {
     List<String> here = subject.keymap().station().devices();
     for (Binding b : library.bindings().values()) {
       for (Trigger t : b.triggers()) {
-        device(t)
-            .filter(d -> !here.contains(d))
-            .ifPresent(
-                d ->
-                    absent
-                        .computeIfAbsent(d, x -> new ArrayList<>())
-                        .addAll(Keymap.claims(b.withTriggers(List.of(t)))));
+        String device = device(t);
+        if (!device.isEmpty() && !here.contains(device)) {
+          absent
+              .computeIfAbsent(device, x -> new ArrayList<>())
+              .addAll(Keymap.claims(b.withTriggers(List.of(t))));
+        }
       }
     }
-    return absent.entrySet().stream()
-        .map(
-            e ->
-                all(
-                    e.getValue(),
-                    ConflictKind.MISSING,
-                    Weight.BLOCKS,
-                    new Detail.NoDevice(e.getKey())))
-        .toList();
+    List<Conflict> found = new ArrayList<>();
+    absent.forEach(
+        (device, claims) ->
+            found.add(
+                all(claims, ConflictKind.MISSING, Weight.BLOCKS, new Detail.NoDevice(device))));
+    return found;
   }
 
-  private static Optional<String> device(Trigger trigger) {
+  /** The device a trigger is on; empty for none. */
+  private static String device(Trigger trigger) {
     return switch (trigger) {
-      case Trigger.PadKey p -> Optional.of(p.device());
-      case Trigger.Dial d -> Optional.of(d.device());
-      default -> Optional.empty();
+      case Trigger.PadKey p -> p.device();
+      case Trigger.Dial d -> d.device();
+      default -> "";
     };
   }
 

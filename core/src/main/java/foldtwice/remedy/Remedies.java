@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -108,7 +107,7 @@ public final class Remedies {
         : new Subject(next, keymap, around.apply(keymap.station(), next), then.setup());
   }
 
-  /** The way made on a copy; empty when it would change nothing. */
+  /** The way made on a copy; empty when it settles nothing. */
   private Optional<Remedy> tried(Ideas.Idea idea) {
     Subject now = audit.subject();
     Audit after =
@@ -121,15 +120,15 @@ public final class Remedies {
                     now.setup()
                         .copied(now.library(), now.library().applications().get(application))))
             : after(idea.edit());
-    if (after.subject().equals(now)) {
+    if (after.gone().isEmpty()) {
       return Optional.empty();
     }
     return Optional.of(
         new Remedy(
             idea.way(),
             idea.edit(),
-            without(audit.conflicts(), after.conflicts()),
-            without(after.conflicts(), audit.conflicts()),
+            without(after.gone(), after.fresh()),
+            without(after.fresh(), after.gone()),
             disturbs(idea.way()),
             givenUp(idea.way(), after.subject().library())));
   }
@@ -199,13 +198,7 @@ public final class Remedies {
 
   /** Those of a list whose trouble is not in another. */
   private static List<Conflict> without(List<Conflict> some, List<Conflict> others) {
-    Function<Conflict, Object> topic = Conflict::topic;
-    Set<Conflict> same = new java.util.HashSet<>(others);
-    List<Conflict> rest = some.stream().filter(c -> !same.contains(c)).toList();
-    if (rest.isEmpty()) {
-      return rest;
-    }
-    Set<Object> topics = others.stream().map(topic).collect(Collectors.toSet());
-    return rest.stream().filter(c -> !topics.contains(c.topic())).toList();
+    Set<Object> topics = others.stream().map(Conflict::topic).collect(Collectors.toSet());
+    return some.stream().filter(c -> !topics.contains(c.topic())).toList();
   }
 }

@@ -1,6 +1,7 @@
 package foldtwice.resolve;
 
 import foldtwice.binding.Binding;
+import foldtwice.library.Difference;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
@@ -186,18 +187,9 @@ public final class Keymap {
 
   private Keymap rebound(Library was, Library is) {
     Keymap keymap = this;
-    int kept = 0;
-    for (Binding b : is.bindings().values()) {
-      Binding before = was.bindings().get(b.id());
-      kept += before == null ? 0 : 1;
-      if (!b.equals(before)) {
-        keymap = (before == null ? keymap : keymap.without(before)).with(b);
-      }
-    }
-    if (kept < was.bindings().size()) {
-      for (Binding b : was.bindings().values()) {
-        keymap = is.bindings().containsKey(b.id()) ? keymap : keymap.without(b);
-      }
+    for (Difference<Binding> d : Difference.between(was.bindings(), is.bindings(), Binding::id)) {
+      keymap = d.was().isPresent() ? keymap.without(d.was().get()) : keymap;
+      keymap = d.is().isPresent() ? keymap.with(d.is().get()) : keymap;
     }
     return keymap;
   }

@@ -11,7 +11,8 @@ import java.util.Set;
  * What becomes of one claim, in one state, along one way of pressing it.
  *
  * @param fate whether it fires
- * @param by those it loses to or shares with; empty when it wins
+ * @param by those it loses to, or all that share it, itself among them, in the order of {@link
+ *     Claim#BY_NAME}; empty when it wins
  * @param silences claims that no longer answer here because of it
  * @param takesTyping true when its first stroke would otherwise type a character here
  * @param evidence the presses that show it
@@ -66,13 +67,21 @@ public record Meeting(
       return new Meeting(Fate.COVERED, node.owners(first), List.of(), false, path);
     }
     List<Claim> owners = node.owners(layer);
-    if (owners.stream().anyMatch(c -> !c.owner().equals(claim.owner()))) {
-      List<Claim> others = owners.stream().filter(c -> !c.owner().equals(claim.owner())).toList();
-      return new Meeting(Fate.SHARED, others, List.of(), false, path);
+    if (owners.size() > 1 && !areAll(owners, claim.owner())) {
+      return new Meeting(Fate.SHARED, owners, List.of(), false, path);
     }
     boolean typing =
         map.takesText() && path.getFirst().asPress().flatMap(map.layout()::types).isPresent();
     return new Meeting(Fate.WINS, List.of(), silenced(node, layer, claim), typing, path);
+  }
+
+  private static boolean areAll(List<Claim> claims, Owner owner) {
+    for (Claim c : claims) {
+      if (!c.owner().equals(owner)) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** Later layers on the same strokes, native ones beside it, and longer ones it cuts short. */

@@ -33,6 +33,11 @@ final class Node {
 
   Outcome decision;
 
+  /** {@link #firstLayer} once all claims are in; -1 while they come. */
+  private int first = -1;
+
+  private List<Claim> firstOwners;
+
   private int[] keys;
   private Node[] children = NO_CHILDREN;
   private int size;
@@ -105,17 +110,37 @@ final class Node {
    * The layer of the first claim that ends here and is not cut short; {@link #NO_LAYER} for none.
    */
   int firstLayer() {
-    int first = NO_LAYER;
+    return first >= 0 ? first : findFirstLayer();
+  }
+
+  private int findFirstLayer() {
+    int least = NO_LAYER;
     for (Hit hit : hits) {
-      first = Math.min(first, hit.layer);
+      least = Math.min(least, hit.layer);
     }
-    return first < cut ? first : NO_LAYER;
+    return least < cut ? least : NO_LAYER;
+  }
+
+  /** No more claims come, and what cuts it short is known. */
+  void close() {
+    first = findFirstLayer();
+    if (first == NO_LAYER) {
+      firstOwners = List.of();
+    } else {
+      List<Claim> owners = findOwners(first);
+      owners.sort(Claim.BY_NAME);
+      firstOwners = List.copyOf(owners);
+    }
   }
 
   /**
    * Those that have a right to the press in one layer: yours, or the native ones if none is yours.
    */
   List<Claim> owners(int layer) {
+    return layer == first ? firstOwners : findOwners(layer);
+  }
+
+  private List<Claim> findOwners(int layer) {
     List<Claim> yours = new ArrayList<>(1);
     List<Claim> others = new ArrayList<>(1);
     for (Hit hit : hits) {

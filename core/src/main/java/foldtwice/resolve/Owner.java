@@ -17,4 +17,15 @@ public sealed interface Owner {
 
   /** The desktop of the station. */
   record Desktop(String what) implements Owner {}
+
+  /** What tells most owners apart: an id, or what the desktop does. */
+  default String name() {
+    return switch (this) {
+      case Yours(String id) -> id;
+      case Menu(String id) -> id;
+      case Key(var device, var page, String key) -> key;
+      case Native(var application, String command) -> command;
+      case Desktop(String what) -> what;
+    };
+  }
 }

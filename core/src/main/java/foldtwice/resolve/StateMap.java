@@ -155,6 +155,7 @@ final class StateMap {
   /** Clauses 2 to 6 and 10, from the first press onwards. */
   private static void decide(Node node, int cut) {
     node.cut = cut;
+    node.close();
     int first = node.firstLayer();
     node.decision = decision(node, first);
     int next = node.firesAtOnce() ? 0 : Math.min(cut, first);

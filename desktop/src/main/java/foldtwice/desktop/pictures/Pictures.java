@@ -7,6 +7,7 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.place.Place;
 import foldtwice.run.Status;
 import foldtwice.trigger.Direction;
 import foldtwice.trigger.KeyCode;
@@ -103,6 +104,9 @@ public final class Pictures extends Application {
     script.add(() -> {});
     script.add(() -> picture("bind-family"));
     script.add(() -> press("#family-leave"));
+    atlas(frame);
+    conflicts(frame);
+    script.add(frame::showBind);
     script.add(() -> bind.choose("b220"));
     script.add(bind::fire);
     script.add(() -> frame.showSheet(true));
@@ -115,7 +119,6 @@ public final class Pictures extends Application {
     script.add(() -> frame.showTry().press(Press.of(KeyCode.PERIOD, Modifier.ALT)));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_D, Modifier.ALT)));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_DOWN, Modifier.ALT)));
-    script.add(() -> picture("try-tagpress"));
     script.add(() -> frame.showTry().go("vasculum"));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.DIGIT_3, Modifier.CTRL)));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_L, Modifier.CTRL, Modifier.ALT)));
@@ -133,7 +136,6 @@ public final class Pictures extends Application {
     script.add(() -> frame.showTry().go("copystand"));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_UP, Modifier.SHIFT)));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_RIGHT, Modifier.CTRL)));
-    script.add(() -> picture("try-copystand"));
     script.add(() -> frame.showTry().go("muniment"));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_O, Modifier.CTRL, Modifier.ALT)));
     script.add(() -> picture("try-muniment"));
@@ -141,7 +143,6 @@ public final class Pictures extends Application {
     script.add(() -> session.programs().get("trackway").click("Lower weir", false));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_C)));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_L)));
-    script.add(() -> picture("try-trackway"));
     script.add(() -> frame.showTry().go("copystand"));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.CONTEXT_MENU)));
     script.add(() -> picture("try-fits"));
@@ -150,6 +151,30 @@ public final class Pictures extends Application {
     script.add(() -> frame.showTry().record());
     script.add(() -> picture("try-record"));
     script.add(Platform::exit);
+  }
+
+  private void atlas(Frame frame) {
+    script.add(() -> frame.showAtlas().look(Press.of(KeyCode.KEY_L, Modifier.ALT)));
+    script.add(() -> {});
+    script.add(() -> picture("atlas"));
+    script.add(() -> frame.showAtlas().go(new Place.Within("vasculum", "grid")));
+    script.add(() -> frame.showAtlas().look(Press.of(KeyCode.KEY_S, Modifier.CTRL)));
+    script.add(() -> frame.showAtlas().pad("rowan", "register", "r2k2"));
+    script.add(() -> picture("atlas-chain"));
+  }
+
+  private void conflicts(Frame frame) {
+    script.add(frame::showConflicts);
+    script.add(() -> press("#play"));
+    for (int i = 0; i < 6; i++) {
+      script.add(() -> {}); // remedies are tried in the background
+    }
+    script.add(() -> picture("conflicts"));
+    script.add(() -> frame.showConflicts().showStations());
+    for (int i = 0; i < 12; i++) {
+      script.add(() -> {}); // every station is looked at in the background
+    }
+    script.add(() -> picture("conflicts-stations"));
   }
 
   private void collect(Frame frame) {
@@ -161,7 +186,6 @@ public final class Pictures extends Application {
     for (int i = 0; i < 3; i++) {
       script.add(() -> frame.showCollect().stepOnce());
     }
-    script.add(() -> picture("collect-step"));
     script.add(() -> press("#run-close"));
     script.add(() -> frame.showCollect().choose("stair-boxes"));
     script.add(this::untilLearnt);
