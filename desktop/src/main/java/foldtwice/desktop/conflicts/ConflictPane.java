@@ -205,11 +205,7 @@ final class ConflictPane extends VBox {
         lines -> {
           if (List.of(c).equals(chosen)) {
             played.getChildren().setAll(Parts.label(Ui.text("conflicts.played"), "soft"));
-            lines.forEach(
-                l ->
-                    played
-                        .getChildren()
-                        .add(Parts.wrapped(l.says(), l.good() ? "good" : "blocks")));
+            lines.forEach(l -> played.getChildren().add(Parts.wrapped(l.says(), l.style())));
           }
         });
   }

@@ -24,8 +24,25 @@ import java.util.Optional;
 /** The evidence of a conflict, played on a copy of the computer: nothing in view is touched. */
 final class Playing {
 
-  /** A line of what came of it. */
-  record Line(String says, boolean good) {}
+  /**
+   * A line of what came of it.
+   *
+   * @param style how it is shown: {@code good} for what the library wants, {@code blocks} for what
+   *     nobody does, {@code label} for what is neither
+   */
+  record Line(String says, String style) {}
+
+  private static Line well(String says) {
+    return new Line(says, "good");
+  }
+
+  private static Line badly(String says) {
+    return new Line(says, "blocks");
+  }
+
+  private static Line plainly(String says) {
+    return new Line(says, "label");
+  }
 
   private final Subject subject;
   private final SimulatedComputer computer;
@@ -43,7 +60,7 @@ final class Playing {
     Place state = conflict.evidence().state();
     Optional<String> application = state.applicationId().filter(computer.programs()::containsKey);
     if (application.isEmpty() && !(conflict.about().owner() instanceof Owner.Key)) {
-      return List.of(new Line(Ui.text("happens.nostandin"), false));
+      return List.of(badly(Ui.text("happens.nostandin")));
     }
     application.ifPresent(
         id -> {
@@ -81,30 +98,26 @@ final class Playing {
 
   private Optional<Line> line(Effect effect) {
     return switch (effect) {
-      case Effect.Ran ran ->
-          Optional.of(
-              new Line(
-                  Ui.text(
-                      "playing.ran",
-                      words.binding(ran.binding()),
-                      StepWords.ending(ran.trace().ending())),
-                  !ran.trace().endedBadly()));
+      case Effect.Ran ran -> {
+        String says =
+            Ui.text(
+                "playing.ran",
+                words.binding(ran.binding()),
+                StepWords.ending(ran.trace().ending()));
+        yield Optional.of(ran.trace().endedBadly() ? badly(says) : well(says));
+      }
       case Effect.Native(var owner, var reply) ->
-          Optional.of(new Line(Ui.text("playing.native", words.owner(owner)), true));
-      case Effect.Undecided u -> Optional.of(new Line(Ui.text("try.undecided"), false));
-      case Effect.Kept(String what) ->
-          Optional.of(new Line(Ui.text("try.kept") + ": " + what, false));
-      case Effect.Lacking(var of, String what) ->
-          Optional.of(new Line(Ui.text("try.lacking", what), false));
-      case Effect.Typed(String text, var reply) ->
-          Optional.of(new Line(Ui.text("try.typed", text), true));
-      case Effect.Nothing n -> Optional.of(new Line(Ui.text("try.nothing"), false));
-      case Effect.Opened(var menu) ->
-          Optional.of(new Line(Ui.text("try.opened", menu.name()), true));
+          Optional.of(plainly(Ui.text("playing.native", words.owner(owner))));
+      case Effect.Undecided u -> Optional.of(badly(Ui.text("try.undecided")));
+      case Effect.Kept(String what) -> Optional.of(badly(Ui.text("try.kept") + ": " + what));
+      case Effect.Lacking(var of, String what) -> Optional.of(badly(Ui.text("try.lacking", what)));
+      case Effect.Typed(String text, var reply) -> Optional.of(plainly(Ui.text("try.typed", text)));
+      case Effect.Nothing n -> Optional.of(badly(Ui.text("try.nothing")));
+      case Effect.Opened(var menu) -> Optional.of(well(Ui.text("try.opened", menu.name())));
       case Effect.Sent(var device, var keys) ->
-          Optional.of(new Line(Ui.text("playing.sent", device.name(), words.trigger(keys)), true));
+          Optional.of(plainly(Ui.text("playing.sent", device.name(), words.trigger(keys))));
       case Effect.Turned(var device, var page) ->
-          Optional.of(new Line(Ui.text("playing.turned", device.name(), page.name()), true));
+          Optional.of(plainly(Ui.text("playing.turned", device.name(), page.name())));
       case Effect.Waits w -> Optional.empty();
     };
   }
