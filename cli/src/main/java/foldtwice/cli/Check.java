@@ -26,13 +26,24 @@ import picocli.CommandLine.Spec;
 @Command(
     name = "check",
     description =
-        "Lists the conflicts of a library. Exit 0: none blocks; 1: some do; 2: input not usable.")
+        "Lists the conflicts of a library, without the accepted ones. Exit 0: none blocks; 1: some do;"
+            + " 2: input not usable.")
 final class Check implements Callable<Integer> {
 
   @Mixin private Input input;
 
-  @Option(names = "--format", description = "text or json", defaultValue = "text")
-  private Format format;
+  /** How the list is written. */
+  enum Report {
+    text,
+    json,
+    sarif
+  }
+
+  @Option(
+      names = "--format",
+      description = "text, json, or sarif (OASIS SARIF 2.1.0)",
+      defaultValue = "text")
+  private Report format;
 
   @Spec private CommandSpec spec;
 
@@ -47,13 +58,16 @@ final class Check implements Callable<Integer> {
                 Keymap.of(library, station),
                 StandIns.around(station, library),
                 Setup.settled(library)));
+    List<Conflict> open =
+        conflicts.stream().filter(c -> !library.accepted().containsKey(c.fingerprint())).toList();
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
-      case json -> out.print(Json.print(json(library, station, conflicts)));
-      case text -> text(library, station, conflicts, out);
+      case sarif -> out.print(Json.print(Sarif.of(library, station, conflicts)));
+      case json -> out.print(Json.print(json(library, station, open)));
+      case text -> text(library, station, open, out);
     }
     out.flush();
-    return conflicts.stream().anyMatch(c -> c.weight() == Weight.BLOCKS) ? Exit.NO : Exit.WELL;
+    return open.stream().anyMatch(c -> c.weight() == Weight.BLOCKS) ? Exit.NO : Exit.WELL;
   }
 
   private static void text(

