@@ -3,6 +3,7 @@ package foldtwice.place;
 import foldtwice.extras.Extras;
 import foldtwice.trigger.Shape;
 import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -39,5 +40,30 @@ public record Station(
     reserved = List.copyOf(reserved);
     installed = List.copyOf(installed);
     devices = List.copyOf(devices);
+  }
+
+  /** The same station with other devices plugged in. */
+  public Station withDevices(List<String> others) {
+    return new Station(id, name, layout, shape, reserved, installed, others, extras);
+  }
+
+  /** The same station with an application as it is now, instead of how it was. */
+  public Station with(Installed application) {
+    List<Installed> next = new ArrayList<>(installed);
+    int at = 0;
+    while (at < next.size() && !next.get(at).application().equals(application.application())) {
+      at++;
+    }
+    if (at < next.size()) {
+      next.set(at, application);
+    } else {
+      next.add(application);
+    }
+    return withInstalled(next);
+  }
+
+  /** The same station with applications as they are now. */
+  public Station withInstalled(List<Installed> others) {
+    return new Station(id, name, layout, shape, reserved, others, devices, extras);
   }
 }

@@ -351,19 +351,7 @@ final class Ideas {
       Station s = keymap.station();
       List<String> devices = new ArrayList<>(s.devices());
       devices.add(device);
-      all.add(
-          new Idea(
-              new Way.PlugIn(device),
-              new Edit.PutStation(
-                  new Station(
-                      s.id(),
-                      s.name(),
-                      s.layout(),
-                      s.shape(),
-                      s.reserved(),
-                      s.installed(),
-                      devices,
-                      s.extras()))));
+      all.add(new Idea(new Way.PlugIn(device), new Edit.PutStation(s.withDevices(devices))));
     }
   }
 
@@ -412,21 +400,7 @@ final class Ideas {
   }
 
   private void station(Way way, Station.Installed installed) {
-    Station s = keymap.station();
-    List<Station.Installed> next = new ArrayList<>(s.installed());
-    next.removeIf(i -> i.application().equals(installed.application()));
-    next.add(installed);
-    Edit edit =
-        new Edit.PutStation(
-            new Station(
-                s.id(),
-                s.name(),
-                s.layout(),
-                s.shape(),
-                s.reserved(),
-                next,
-                s.devices(),
-                s.extras()));
+    Edit edit = new Edit.PutStation(keymap.station().with(installed));
     Idea idea = new Idea(way, edit);
     if (!all.contains(idea)) {
       all.add(idea);

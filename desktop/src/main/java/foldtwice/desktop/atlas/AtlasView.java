@@ -53,18 +53,6 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
   /** What a dragged binding is marked by. */
   static final String BINDING = "fold-twice/binding/";
 
-  private static final List<Modifiers> HELD =
-      List.of(
-          Modifiers.NONE,
-          Modifiers.of(Modifier.SHIFT),
-          Modifiers.of(Modifier.CTRL),
-          Modifiers.of(Modifier.ALT),
-          Modifiers.of(Modifier.CTRL, Modifier.SHIFT),
-          Modifiers.of(Modifier.CTRL, Modifier.ALT),
-          Modifiers.of(Modifier.ALT, Modifier.SHIFT),
-          Modifiers.of(Modifier.ALTGR),
-          Modifiers.of(Modifier.LOGO));
-
   private final Session session;
   private final ComboBox<Optional<Place>> places = new ComboBox<>();
   private final Map<Modifiers, ToggleButton> holding = new LinkedHashMap<>();
@@ -139,7 +127,7 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     top.setAlignment(Pos.CENTER_LEFT);
     top.getChildren().add(Parts.label(Ui.text("atlas.holding"), "soft"));
     ToggleGroup group = new ToggleGroup();
-    for (Modifiers m : HELD) {
+    for (Modifiers m : StoryPane.LAYERS) {
       ToggleButton chip = new ToggleButton(name(m));
       chip.setId("holding-" + name(m).replace("+", "-"));
       chip.getStyleClass().addAll("chip", "small-chip");

@@ -2,6 +2,7 @@ package foldtwice.desktop.atlas;
 
 import foldtwice.atlas.Atlas;
 import foldtwice.atlas.Key;
+import foldtwice.desktop.parts.Legends;
 import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.Ui;
 import foldtwice.resolve.Claim;
@@ -100,7 +101,7 @@ final class KeyBoard extends Pane {
           Key key = page.keys().get(code);
           node.show(
               key,
-              legend(printed, code),
+              Legends.of(printed, code),
               label(key, words),
               says(key, printed, words),
               code.modifier().filter(down::has).isPresent(),
@@ -142,7 +143,7 @@ final class KeyBoard extends Pane {
   }
 
   private static String says(Key key, Layout layout, Words words) {
-    String named = legend(layout, key.code());
+    String named = Legends.of(layout, key.code());
     String does =
         key.claims().stream()
             .map(Claim::owner)
@@ -215,25 +216,6 @@ final class KeyBoard extends Pane {
   /** Marks a key as the chosen one. */
   void choose(KeyCode code) {
     keys.forEach((c, node) -> node.choose(c == code));
-  }
-
-  static String legend(Layout layout, KeyCode code) {
-    return switch (code) {
-      case SHIFT_LEFT, SHIFT_RIGHT -> "Shift";
-      case CONTROL_LEFT, CONTROL_RIGHT -> "Ctrl";
-      case ALT_LEFT -> "Alt";
-      case ALT_RIGHT -> "AltGr";
-      case META_LEFT, META_RIGHT -> "Logo";
-      case CAPS_LOCK -> "Caps";
-      case CONTEXT_MENU -> "Menu";
-      case BACKSPACE -> "Back";
-      case ESCAPE -> "Esc";
-      case ARROW_LEFT -> "\u2190";
-      case ARROW_RIGHT -> "\u2192";
-      case ARROW_UP -> "\u2191";
-      case ARROW_DOWN -> "\u2193";
-      default -> layout.legend(code).replace("Plus", "+");
-    };
   }
 
   @Override

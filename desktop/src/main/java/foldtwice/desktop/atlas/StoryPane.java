@@ -5,6 +5,7 @@ import foldtwice.binding.Binding;
 import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.KeyCaps;
+import foldtwice.desktop.parts.Legends;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
@@ -47,8 +48,8 @@ import javafx.scene.layout.VBox;
 /** The chosen key's whole story. */
 final class StoryPane extends VBox {
 
-  /** Which modifiers the layers of a key are told with. */
-  private static final List<Modifiers> LAYERS =
+  /** Which modifiers the pages of the atlas are for, and the layers of a key are told with. */
+  static final List<Modifiers> LAYERS =
       List.of(
           Modifiers.NONE,
           Modifiers.of(Modifier.SHIFT),
@@ -307,7 +308,7 @@ final class StoryPane extends VBox {
                       javafx.scene.control.Button cap =
                           Parts.button(
                               "free-" + p.code().code(),
-                              KeyBoard.legend(now.keymap().layout(), p.code()),
+                              Legends.of(now.keymap().layout(), p.code()),
                               () -> onPress.accept(p),
                               "cap-button");
                       free.getChildren().add(cap);

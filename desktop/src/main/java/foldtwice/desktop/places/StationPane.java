@@ -169,17 +169,7 @@ final class StationPane extends VBox {
       next.add(fresh);
     }
     if (!next.equals(station.installed())) {
-      put(
-          s ->
-              new Station(
-                  s.id(),
-                  s.name(),
-                  s.layout(),
-                  s.shape(),
-                  s.reserved(),
-                  next,
-                  s.devices(),
-                  s.extras()));
+      put(s -> s.withInstalled(next));
     }
   }
 

@@ -1,5 +1,6 @@
 package foldtwice.desktop.trying;
 
+import foldtwice.desktop.parts.Legends;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
@@ -7,7 +8,6 @@ import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
 import foldtwice.trigger.KeyCode;
-import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
@@ -66,7 +66,8 @@ final class KeyboardView extends Pane {
     keys.clear();
     ears.clear();
     for (Shape.Cap cap : keymap.station().shape().caps()) {
-      Button key = new Button(legend(keymap.layout(), cap.code()));
+      Button key =
+          new Button(cap.code() == KeyCode.SPACE ? "" : Legends.of(keymap.layout(), cap.code()));
       key.getStyleClass().setAll("key");
       style(key, "word", key.getText().length() > 1);
       key.setId("key-" + cap.code().code());
@@ -113,26 +114,6 @@ final class KeyboardView extends Pane {
       key.resizeRelocate(Math.floor(cap.x() * step), cap.y() * ROW, width, ROW - 3);
       ears.get(cap.code()).relocate(Math.floor(cap.x() * step) + width - 10, cap.y() * ROW + 1);
     }
-  }
-
-  private static String legend(Layout layout, KeyCode code) {
-    return switch (code) {
-      case SHIFT_LEFT, SHIFT_RIGHT -> "Shift";
-      case CONTROL_LEFT, CONTROL_RIGHT -> "Ctrl";
-      case ALT_LEFT -> "Alt";
-      case ALT_RIGHT -> "AltGr";
-      case META_LEFT, META_RIGHT -> "Logo";
-      case CAPS_LOCK -> "Caps";
-      case CONTEXT_MENU -> "Menu";
-      case ENTER -> "Enter";
-      case BACKSPACE -> "Back";
-      case SPACE -> "";
-      case ARROW_LEFT -> "\u2190";
-      case ARROW_RIGHT -> "\u2192";
-      case ARROW_UP -> "\u2191";
-      case ARROW_DOWN -> "\u2193";
-      default -> layout.legend(code).replace("Plus", "+");
-    };
   }
 
   private void press(KeyCode code) {
