@@ -1,12 +1,11 @@
 package foldtwice.atlas;
 
-import foldtwice.binding.Binding;
 import foldtwice.library.Library;
-import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
+import foldtwice.resolve.Owned;
 import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
 import foldtwice.trigger.KeyCode;
@@ -199,7 +198,7 @@ public record Atlas(Map<KeyCode, Key> keys) {
               .map(b -> b.routine() + b.arguments())
               .orElse(id);
       case Owner.Native n ->
-          command(library, n).map(c -> c.name().toLowerCase(Locale.ROOT)).orElse(n.command());
+          Owned.command(library, n).map(c -> c.name().toLowerCase(Locale.ROOT)).orElse(n.command());
       case Owner.Menu(String id) -> id;
       case Owner.Key(String device, String page, String key) -> device + page + key;
       case Owner.Desktop(String what) -> what;
@@ -207,20 +206,6 @@ public record Atlas(Map<KeyCode, Key> keys) {
   }
 
   private static double uses(Library library, List<Claim> claims) {
-    return claims.stream().mapToDouble(c -> uses(library, c.owner())).sum();
-  }
-
-  private static double uses(Library library, Owner owner) {
-    return switch (owner) {
-      case Owner.Yours(String id) ->
-          Optional.ofNullable(library.bindings().get(id)).map(Binding::usesPerWeek).orElse(0.0);
-      case Owner.Native n -> command(library, n).map(NativeCommand::usesPerWeek).orElse(0.0);
-      default -> 0;
-    };
-  }
-
-  private static Optional<NativeCommand> command(Library library, Owner.Native owner) {
-    return Optional.ofNullable(library.applications().get(owner.application()))
-        .flatMap(a -> a.command(owner.command()));
+    return claims.stream().mapToDouble(c -> Owned.uses(library, c.owner())).sum();
   }
 }

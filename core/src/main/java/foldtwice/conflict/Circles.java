@@ -32,6 +32,7 @@ import java.util.concurrent.ConcurrentHashMap;
  */
 final class Circles {
 
+  private final Subject subject;
   private final Library library;
   private final Keymap keymap;
   private final Map<String, List<Onward>> onward;
@@ -50,6 +51,7 @@ final class Circles {
   }
 
   private Circles(Subject subject, Map<String, List<Onward>> onward) {
+    this.subject = subject;
     this.library = subject.library();
     this.keymap = subject.keymap();
     this.onward = onward;
@@ -115,20 +117,13 @@ final class Circles {
     if (!search(binding.routine(), binding.routine(), states, path, new HashSet<>())) {
       return List.of();
     }
-    Claim claim = Keymap.claims(binding).getFirst();
-    List<Claim> claims = List.of(claim);
     return List.of(
-        new Conflict(
+        Told.of(
+            subject,
+            List.of(Keymap.claims(binding).getFirst()),
             ConflictKind.CIRCULAR,
             Weight.BLOCKS,
-            Loss.of(library, claims, claims, states.size()),
-            states,
-            true,
-            claims,
-            new Detail.Circle(path),
-            new Evidence(
-                states.isEmpty() ? binding.place() : states.getFirst(),
-                keymap.paths(claim.trigger()).stream().findFirst().orElse(List.of()))));
+            new Detail.Circle(path)));
   }
 
   /**

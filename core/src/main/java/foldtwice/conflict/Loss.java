@@ -1,13 +1,10 @@
 package foldtwice.conflict;
 
-import foldtwice.binding.Binding;
 import foldtwice.library.Library;
 import foldtwice.place.Danger;
-import foldtwice.place.NativeCommand;
 import foldtwice.resolve.Claim;
-import foldtwice.resolve.Owner;
+import foldtwice.resolve.Owned;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * How much a conflict costs, as one number to rank by:
@@ -29,10 +26,10 @@ final class Loss {
    * @param involved all of its claims
    */
   static double of(Library library, List<Claim> lost, List<Claim> involved, int places) {
-    double uses = lost.stream().mapToDouble(c -> uses(library, c)).sum();
+    double uses = lost.stream().mapToDouble(c -> Owned.uses(library, c.owner())).sum();
     double danger =
         involved.stream()
-            .flatMap(c -> command(library, c).stream())
+            .flatMap(c -> Owned.command(library, c.owner()).stream())
             .mapToDouble(c -> factor(c.danger()))
             .max()
             .orElse(1);
@@ -45,24 +42,5 @@ final class Loss {
       case SAVES, PRINTS -> 2;
       case DELETES -> 4;
     };
-  }
-
-  private static double uses(Library library, Claim claim) {
-    return switch (claim.owner()) {
-      case Owner.Yours(String id) ->
-          Optional.ofNullable(library.bindings().get(id)).map(Binding::usesPerWeek).orElse(0.0);
-      case Owner.Native n -> command(library, claim).map(NativeCommand::usesPerWeek).orElse(0.0);
-      case Owner.Menu m -> 0;
-      case Owner.Key k -> 0;
-      case Owner.Desktop d -> 0;
-    };
-  }
-
-  /** The native command of a claim. */
-  static Optional<NativeCommand> command(Library library, Claim claim) {
-    return claim.owner() instanceof Owner.Native(String application, String command)
-        ? Optional.ofNullable(library.applications().get(application))
-            .flatMap(a -> a.command(command))
-        : Optional.empty();
   }
 }

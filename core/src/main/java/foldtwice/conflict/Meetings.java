@@ -8,6 +8,7 @@ import foldtwice.place.Rule;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Meeting;
+import foldtwice.resolve.Owned;
 import foldtwice.resolve.Owner;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
@@ -270,7 +271,7 @@ final class Meetings {
 
   /** A native command that is used, or whose absence at the wrong moment would be dangerous. */
   private boolean isMissed(Claim claim) {
-    return Loss.command(library, claim)
+    return Owned.command(library, claim.owner())
         .filter(c -> c.usesPerWeek() > 0 || c.danger() != Danger.NONE)
         .isPresent();
   }

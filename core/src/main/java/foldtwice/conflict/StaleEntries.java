@@ -1,9 +1,7 @@
 package foldtwice.conflict;
 
 import foldtwice.place.Application;
-import foldtwice.place.Place;
 import foldtwice.ready.Entries;
-import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import java.util.List;
 
@@ -31,20 +29,11 @@ final class StaleEntries {
   }
 
   private Conflict stale(Application application, Entries.Entry entry) {
-    Claim claim = Keymap.claims(entry.binding()).getFirst();
-    List<Claim> claims = List.of(claim);
-    Keymap keymap = subject.keymap();
-    List<Place> states = keymap.statesOf(claim.place());
-    return new Conflict(
+    return Told.of(
+        subject,
+        List.of(Keymap.claims(entry.binding()).getFirst()),
         ConflictKind.STALE_ENTRY,
         Weight.COSTS,
-        Loss.of(subject.library(), claims, claims, states.size()),
-        states,
-        true,
-        claims,
-        new Detail.Entry(application.id(), entry.name(), entry.state()),
-        new Evidence(
-            states.isEmpty() ? claim.place() : states.getFirst(),
-            keymap.paths(claim.trigger()).stream().findFirst().orElse(List.of())));
+        new Detail.Entry(application.id(), entry.name(), entry.state()));
   }
 }

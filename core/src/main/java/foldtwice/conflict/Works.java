@@ -2,7 +2,6 @@ package foldtwice.conflict;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Library;
-import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Line;
@@ -22,7 +21,6 @@ import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -115,25 +113,7 @@ final class Works {
   private Conflict of(List<Binding> bindings, ConflictKind kind, Weight weight, Detail detail) {
     List<Claim> claims = new ArrayList<>(bindings.size());
     bindings.forEach(b -> claims.add(Keymap.claims(b).getFirst()));
-    return all(claims, kind, weight, detail);
-  }
-
-  private Conflict all(List<Claim> claims, ConflictKind kind, Weight weight, Detail detail) {
-    Keymap keymap = subject.keymap();
-    Set<Place> places = new LinkedHashSet<>();
-    claims.forEach(c -> places.addAll(keymap.statesOf(c.place())));
-    Claim first = claims.getFirst();
-    return new Conflict(
-        kind,
-        weight,
-        Loss.of(library, claims, claims, places.size()),
-        List.copyOf(places),
-        true,
-        claims,
-        detail,
-        new Evidence(
-            places.stream().findFirst().orElse(first.place()),
-            keymap.paths(first.trigger()).stream().findFirst().orElse(List.of())));
+    return Told.of(subject, claims, kind, weight, detail);
   }
 
   /** What a trigger's own modifiers do to the routine, for advice on it. */
@@ -234,7 +214,12 @@ final class Works {
     absent.forEach(
         (device, claims) ->
             found.add(
-                all(claims, ConflictKind.MISSING, Weight.BLOCKS, new Detail.NoDevice(device))));
+                Told.of(
+                    subject,
+                    claims,
+                    ConflictKind.MISSING,
+                    Weight.BLOCKS,
+                    new Detail.NoDevice(device))));
     return found;
   }
 
@@ -348,30 +333,13 @@ final class Works {
     }
 
     void of(Trigger trigger, ConflictKind kind, Weight weight, Detail detail) {
-      all.add(conflict(trigger, kind, weight, detail));
+      List<Claim> claims = Keymap.claims(binding.withTriggers(List.of(trigger)));
+      all.add(Told.of(subject, claims, kind, weight, detail));
     }
 
     void down(Trigger trigger, Detail.Down down) {
       Weight weight = down.harm() == Detail.Harm.TYPES ? Weight.BLOCKS : Weight.COSTS;
       of(trigger, ConflictKind.MODIFIER_DOWN, weight, down);
-    }
-
-    Conflict conflict(Trigger trigger, ConflictKind kind, Weight weight, Detail detail) {
-      Keymap keymap = subject.keymap();
-      Claim claim = Keymap.claims(binding.withTriggers(List.of(trigger))).getFirst();
-      List<Claim> claims = List.of(claim);
-      List<Place> states = keymap.statesOf(binding.place());
-      return new Conflict(
-          kind,
-          weight,
-          Loss.of(library, claims, claims, states.size()),
-          states,
-          true,
-          claims,
-          detail,
-          new Evidence(
-              states.isEmpty() ? binding.place() : states.getFirst(),
-              keymap.paths(trigger).stream().findFirst().orElse(List.of())));
     }
   }
 }

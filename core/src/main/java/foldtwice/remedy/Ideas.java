@@ -11,13 +11,13 @@ import foldtwice.library.Removing;
 import foldtwice.place.AddOn;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
-import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.place.Versions;
 import foldtwice.place.WayIn;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Owned;
 import foldtwice.resolve.Owner;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
@@ -102,11 +102,6 @@ final class Ideas {
         : Optional.empty();
   }
 
-  private Optional<NativeCommand> command(Owner.Native owner) {
-    return Optional.ofNullable(library.applications().get(owner.application()))
-        .flatMap(a -> a.command(owner.command()));
-  }
-
   private static List<Trigger> replaced(List<Trigger> all, Trigger from, List<Trigger> to) {
     List<Trigger> next = new ArrayList<>();
     for (Trigger t : all) {
@@ -139,7 +134,7 @@ final class Ideas {
                     }
                   });
       case Owner.Native n ->
-          command(n)
+          Owned.command(library, n)
               .ifPresent(
                   command -> {
                     Binding like =
@@ -179,7 +174,7 @@ final class Ideas {
                                   b.withTriggers(
                                       replaced(b.triggers(), claim.trigger(), List.of()))))));
       case Owner.Native n ->
-          command(n)
+          Owned.command(library, n)
               .ifPresent(
                   c ->
                       all.add(

@@ -1,14 +1,13 @@
 package foldtwice.remedy;
 
-import foldtwice.binding.Binding;
 import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
-import foldtwice.place.NativeCommand;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Owned;
 import foldtwice.resolve.Owner;
 import foldtwice.shape.Known;
 import java.util.ArrayList;
@@ -134,11 +133,12 @@ public final class Remedies {
   }
 
   private double disturbs(Way way) {
+    Library library = audit.subject().library();
     return switch (way) {
-      case Way.Move(Owner who, var from, var to) -> uses(who);
-      case Way.TakeAway(Owner who, var trigger) -> uses(who);
-      case Way.Narrow(String binding, var to) -> uses(new Owner.Yours(binding));
-      case Way.Remove(String binding) -> uses(new Owner.Yours(binding));
+      case Way.Move(Owner who, var from, var to) -> Owned.uses(library, who);
+      case Way.TakeAway(Owner who, var trigger) -> Owned.uses(library, who);
+      case Way.Narrow(String binding, var to) -> Owned.uses(library, new Owner.Yours(binding));
+      case Way.Remove(String binding) -> Owned.uses(library, new Owner.Yours(binding));
       case Way.Join j -> 0;
       case Way.Register r -> 0;
       case Way.Install i -> 0;
@@ -151,20 +151,6 @@ public final class Remedies {
       case Way.Resend r -> 0;
       case Way.Silence s -> 0;
       case Way.Copy c -> 0;
-    };
-  }
-
-  private double uses(Owner who) {
-    Library library = audit.subject().library();
-    return switch (who) {
-      case Owner.Yours(String id) ->
-          Optional.ofNullable(library.bindings().get(id)).map(Binding::usesPerWeek).orElse(0.0);
-      case Owner.Native(String application, String command) ->
-          Optional.ofNullable(library.applications().get(application))
-              .flatMap(a -> a.command(command))
-              .map(NativeCommand::usesPerWeek)
-              .orElse(0.0);
-      default -> 0;
     };
   }
 

@@ -7,11 +7,10 @@ import foldtwice.conflict.ConflictKind;
 import foldtwice.conflict.Detail;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
-import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.ready.Entries;
 import foldtwice.resolve.Claim;
-import foldtwice.resolve.Owner;
+import foldtwice.resolve.Owned;
 import foldtwice.routine.Routine;
 import foldtwice.shape.Hindrance;
 import foldtwice.surface.Device;
@@ -153,15 +152,9 @@ final class ConflictWords {
     return c.claims().stream()
         .skip(1)
         .map(Claim::owner)
-        .filter(o -> o instanceof Owner.Native)
-        .flatMap(o -> command((Owner.Native) o).stream())
+        .flatMap(o -> Owned.command(library, o).stream())
         .findFirst()
         .map(n -> TEXTS.get("uses", Words.number(n.usesPerWeek())))
         .orElse("");
-  }
-
-  private Optional<NativeCommand> command(Owner.Native owner) {
-    return Optional.ofNullable(library.applications().get(owner.application()))
-        .flatMap(a -> a.command(owner.command()));
   }
 }

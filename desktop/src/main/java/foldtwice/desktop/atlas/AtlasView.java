@@ -26,6 +26,7 @@ import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -82,6 +83,9 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
   private String padKey = "";
   private String advised = "";
 
+  /** The page that is drawn. */
+  private Atlas shown = new Atlas(Map.of());
+
   /**
    * The atlas of the session's library.
    *
@@ -90,7 +94,7 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
    */
   public AtlasView(Session session, Consumer<String> toBinding, Consumer<Conflict> toConflict) {
     this.session = session;
-    story = new StoryPane(session, toBinding, toConflict, this::go);
+    story = new StoryPane(session, toBinding, toConflict, this::look);
     device =
         new DeviceView(
             62,
@@ -122,7 +126,7 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
             show(session.now());
           }
         });
-    place = Optional.of(new Place.Within("tagpress", "box-selected"));
+    place = mostBound(session.now());
     FlowPane top = new FlowPane(6, 6, Parts.label(Ui.text("atlas.in"), "soft"), places);
     top.setAlignment(Pos.CENTER_LEFT);
     top.getChildren().add(Parts.label(Ui.text("atlas.holding"), "soft"));
@@ -181,6 +185,15 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     setRight(right);
     session.nowProperty().addListener((o, a, now) -> changed(now));
     show(session.now());
+  }
+
+  /** The state most bindings are made for: where there is most to see. */
+  private static Optional<Place> mostBound(Snapshot now) {
+    Map<Place, Long> counts =
+        now.library().bindings().values().stream()
+            .collect(Collectors.groupingBy(Binding::place, Collectors.counting()));
+    return now.keymap().states().stream()
+        .max(Comparator.comparing(p -> counts.getOrDefault(p, 0L)));
   }
 
   private static String name(Modifiers m) {
@@ -243,13 +256,13 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
   /** Draws the keys anew: with every modifier that goes down or up. */
   private void page(Snapshot now) {
     Layout layout = now.keymap().layout();
-    Atlas page =
+    shown =
         place
             .map(s -> Atlas.of(now.library(), now.keymap(), troubles, s, held, before))
             .orElseGet(() -> Atlas.everywhere(now.library(), now.keymap(), troubles, held));
-    keys.show(now.station().shape(), layout, page, held, now.words(), tint);
+    keys.show(now.station().shape(), layout, shown, held, now.words(), tint);
     keys.choose(chosen);
-    counts.setText(Ui.text("atlas.counts", page.free(), page.all()));
+    counts.setText(Ui.text("atlas.counts", shown.free(), shown.all()));
     begun.setText(
         before.isEmpty()
             ? ""
@@ -270,12 +283,6 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     tell(session.now());
   }
 
-  /** To a press, as a click on it in the story. */
-  private void go(Press press) {
-    chosen = press.code();
-    keep(press.held());
-  }
-
   @Override
   public void chosen(KeyCode code) {
     Snapshot now = session.now();
@@ -292,16 +299,8 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     boolean again = code == chosen && held.equals(toldWith);
     chosen = code;
     toldWith = held;
-    Optional<Key.Part> part =
-        place.map(
-            s ->
-                Atlas.of(now.library(), now.keymap(), troubles, s, held, before)
-                    .keys()
-                    .getOrDefault(
-                        code,
-                        new Key(code, Key.Part.FREE, List.of(), Optional.empty(), 0, true, 0, ""))
-                    .part());
-    if (again && part.equals(Optional.of(Key.Part.BEGINS))) {
+    Key key = shown.keys().get(code);
+    if (again && key != null && key.part() == Key.Part.BEGINS && place.isPresent()) {
       List<Signal> longer = new ArrayList<>(before);
       longer.add(new Press(code, held));
       before = List.copyOf(longer);
@@ -319,10 +318,10 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     }
   }
 
-  private Optional<Trigger> target(KeyCode code) {
+  private Trigger target(KeyCode code) {
     List<Signal> presses = new ArrayList<>(before);
     presses.add(new Press(code, held));
-    return Optional.of(StoryPane.trigger(session.now().keymap().layout(), presses));
+    return StoryPane.trigger(session.now().keymap().layout(), presses);
   }
 
   /** The binding that a drag would make or move. */
@@ -347,7 +346,7 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
 
   @Override
   public void over(String what, KeyCode code) {
-    Optional<Trigger> to = target(code);
+    Trigger to = target(code);
     String asked = what + code + held;
     if (asked.equals(advised)) {
       return;
@@ -356,8 +355,8 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     dragged(what)
         .ifPresent(
             b -> {
-              Advice said = Advice.on(session.now().subject(), b, to.orElseThrow());
-              String name = session.now().words().trigger(to.get());
+              Advice said = Advice.on(session.now().subject(), b, to);
+              String name = session.now().words().trigger(to);
               advice.getStyleClass().removeAll("good", "blocks", "costs", "note");
               if (said.conflicts().isEmpty()) {
                 advice.setText(Ui.text("atlas.drop.free", name));
@@ -379,7 +378,7 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
   @Override
   public void dropped(String what, KeyCode code) {
     left();
-    Trigger to = target(code).orElseThrow();
+    Trigger to = target(code);
     dragged(what)
         .ifPresent(
             b -> {
@@ -469,9 +468,10 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     show(session.now());
   }
 
-  /** Chooses a press, for pictures. */
+  /** To a press, as a click on it in the story. */
   public void look(Press press) {
-    go(press);
+    chosen = press.code();
+    keep(press.held());
   }
 
   /** Shows a page of a device and the way of one of its keys, for pictures. */

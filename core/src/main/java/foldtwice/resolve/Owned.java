@@ -1,0 +1,32 @@
+package foldtwice.resolve;
+
+import foldtwice.binding.Binding;
+import foldtwice.library.Library;
+import foldtwice.place.NativeCommand;
+import java.util.Optional;
+
+/** What an owner stands for in a library. */
+public final class Owned {
+
+  private Owned() {}
+
+  /** The native command an owner is. */
+  public static Optional<NativeCommand> command(Library library, Owner owner) {
+    return owner instanceof Owner.Native(String application, String command)
+        ? Optional.ofNullable(library.applications().get(application))
+            .flatMap(a -> a.command(command))
+        : Optional.empty();
+  }
+
+  /** How often a week it is wanted; 0 when nobody knows. */
+  public static double uses(Library library, Owner owner) {
+    return switch (owner) {
+      case Owner.Yours(String id) ->
+          Optional.ofNullable(library.bindings().get(id)).map(Binding::usesPerWeek).orElse(0.0);
+      case Owner.Native n -> command(library, n).map(NativeCommand::usesPerWeek).orElse(0.0);
+      case Owner.Menu m -> 0;
+      case Owner.Key k -> 0;
+      case Owner.Desktop d -> 0;
+    };
+  }
+}
