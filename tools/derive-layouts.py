@@ -63,6 +63,8 @@ KeyM 50
 Comma 51
 Period 52
 Slash 53
+IntlYen 124
+IntlRo 89
 Space 57
 """.strip().splitlines())
 

@@ -14,20 +14,25 @@ import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Direction;
 import foldtwice.trigger.Notation;
+import foldtwice.trigger.Platform;
 import foldtwice.trigger.Shape;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /**
  * A small library, told in rows.
  *
  * <p>The application {@code app}: {@code sheet} (only a group) with {@code box} and {@code bare}
  * inside; {@code text}, which takes text, with {@code word} inside it; {@code grid} with {@code
- * cell}, which takes text, inside. Each row claims: {@code "mine box Alt+."} or {@code "native app
- * Ctrl+S"}; a binding's id is its row.
+ * cell}, which takes text, inside; {@code pane} with {@code rim} inside, chosen by the pointer's
+ * place, where a row claims something in them: {@code box+rim} is the state with the focus in the
+ * one and the pointer over the other. Each row claims: {@code "mine box Alt+."} or {@code "native
+ * app Ctrl+S"}; a binding's id is its row.
  */
 public final class Fixture {
 
@@ -39,7 +44,7 @@ public final class Fixture {
 
   public static Library library(List<Rule> rules, String... rows) {
     LinkedHashMap<String, Binding> bindings = new LinkedHashMap<>();
-    java.util.List<NativeCommand> commands = new java.util.ArrayList<>();
+    List<NativeCommand> commands = new ArrayList<>();
     for (String row : rows) {
       String[] f = row.split(" ", 3);
       List<Trigger> triggers = f.length < 3 ? List.of() : List.of(trigger(f[2]));
@@ -61,23 +66,7 @@ public final class Fixture {
       }
     }
     Application app =
-        new Application(
-            "app",
-            "App",
-            "1",
-            List.of(
-                context(
-                    "sheet",
-                    true,
-                    false,
-                    context("box", false, false),
-                    context("bare", false, false)),
-                context("text", false, true, context("word", false, true)),
-                context("grid", false, false, context("cell", false, true))),
-            commands,
-            rules,
-            List.of(),
-            Extras.NONE);
+        new Application("app", "App", "1", contexts(rows), commands, rules, List.of(), Extras.NONE);
     Map<String, Routine> routines = new LinkedHashMap<>();
     routines.put("r", Routine.Macro.of("r", "R", "app", List.of(), List.of()));
     for (String row : bindings.keySet()) {
@@ -93,7 +82,26 @@ public final class Fixture {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
         Extras.NONE);
+  }
+
+  private static List<Context> contexts(String... rows) {
+    List<Context> contexts =
+        new ArrayList<>(
+            List.of(
+                context(
+                    "sheet",
+                    true,
+                    false,
+                    context("box", false, false),
+                    context("bare", false, false)),
+                context("text", false, true, context("word", false, true)),
+                context("grid", false, false, context("cell", false, true))));
+    if (Stream.of(rows).anyMatch(r -> r.matches("\\w+ (pane|rim) .*"))) {
+      contexts.add(context("pane", false, false, context("rim", false, false)).chosen(true));
+    }
+    return contexts;
   }
 
   /** Keys in their notation, or {@code held A}, {@code up A}, {@code pad k1}, {@code drag left}. */
@@ -120,6 +128,7 @@ public final class Fixture {
         "S",
         "us",
         Shape.ANSI,
+        Platform.CONTROL,
         List.of(new Station.Reserved(Notation.read("Logo+L"), "lock")),
         List.of(),
         List.of(),
@@ -134,11 +143,16 @@ public final class Fixture {
     return switch (name) {
       case "everywhere" -> new Place.Everywhere();
       case "app" -> new Place.Whole("app");
-      default -> new Place.Within("app", name);
+      default -> {
+        String[] parts = name.split("\\+");
+        yield parts.length == 1
+            ? new Place.Within("app", name)
+            : new Place.Over("app", parts[0], parts[1]);
+      }
     };
   }
 
   private static Context context(String id, boolean group, boolean text, Context... inner) {
-    return new Context(id, id, List.of(inner), group, text, Extras.NONE);
+    return new Context(id, id, List.of(inner), group, text, false, Extras.NONE);
   }
 }

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.extras.Extras;
 import foldtwice.library.Library;
 import foldtwice.place.Place;
+import foldtwice.place.Rule;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Resolver;
 import foldtwice.trigger.Notation;
@@ -36,6 +37,69 @@ public final class RandomClaims {
               + keys(random));
     }
     return Fixture.library(rows.stream().distinct().toArray(String[]::new));
+  }
+
+  private static final List<String> ANY_STROKES =
+      List.of(
+          "A",
+          "B",
+          "Alt+A",
+          "Alt+[KeyA]",
+          "F2",
+          "Ctrl+Alt+Q",
+          "AltGr+Q",
+          "Ctrl+1",
+          "1",
+          "Logo+L",
+          "Ctrl+L",
+          "@",
+          "^",
+          "\u00df",
+          "[IntlBackslash]",
+          "F18",
+          "Alt+Q");
+  private static final List<String> ANY_PLACES =
+      List.of(
+          "box",
+          "bare",
+          "sheet",
+          "app",
+          "grid",
+          "cell",
+          "text",
+          "word",
+          "pane",
+          "rim",
+          "everywhere");
+
+  /** A library with claims in all places, on keys that layouts, shapes and platforms differ in. */
+  public static Library anywhere(Random random, List<Rule> rules, int claims) {
+    List<String> rows = new ArrayList<>();
+    for (int i = 0; i < claims; i++) {
+      boolean mine = random.nextInt(3) > 0;
+      String place = one(random, ANY_PLACES);
+      rows.add(
+          (mine ? "mine " : "native ")
+              + (!mine && place.equals("everywhere") ? "app" : place)
+              + " "
+              + anyKeys(random));
+    }
+    return Fixture.library(rules, rows.stream().distinct().toArray(String[]::new));
+  }
+
+  public static Trigger anyTrigger(Random random) {
+    return Fixture.trigger(anyKeys(random));
+  }
+
+  private static String anyKeys(Random random) {
+    if (random.nextInt(8) == 0) {
+      return one(random, List.of("held A", "held Alt+A", "up A", "up Alt+A", "pad k1", "drag up"));
+    }
+    List<String> strokes = new ArrayList<>();
+    for (int i = random.nextInt(3); i >= 0; i--) {
+      strokes.add(one(random, random.nextInt(3) > 0 ? STROKES : ANY_STROKES));
+    }
+    return String.join(Notation.THEN, strokes);
   }
 
   public static Binding binding(Random random, String id) {

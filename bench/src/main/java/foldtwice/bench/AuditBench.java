@@ -74,8 +74,7 @@ public final class AuditBench {
 
   private static Station station(Library library, String layout) {
     Station s = library.stations().values().iterator().next();
-    return new Station(
-        layout, layout, layout, s.shape(), s.reserved(), s.installed(), s.devices(), s.extras());
+    return s.withKeyboard(layout, s.shape(), s.platform());
   }
 
   private static long stations(Library library) {

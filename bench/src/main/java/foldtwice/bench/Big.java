@@ -18,6 +18,7 @@ import foldtwice.trigger.Key;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Notation;
+import foldtwice.trigger.Platform;
 import foldtwice.trigger.Shape;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
@@ -77,6 +78,7 @@ final class Big {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 
@@ -86,6 +88,7 @@ final class Big {
         "S",
         "us",
         Shape.ISO,
+        Platform.CONTROL,
         List.of(new Station.Reserved(Notation.read("Logo+L"), "lock")),
         List.of(),
         List.of(),
@@ -117,7 +120,7 @@ final class Big {
   }
 
   private static Context context(String id, List<Context> inner) {
-    return new Context(id, id, inner, false, false, Extras.NONE);
+    return new Context(id, id, inner, false, false, false, Extras.NONE);
   }
 
   private static Routine routine() {

@@ -80,6 +80,7 @@ public class FoldBench {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 

@@ -47,16 +47,7 @@ public class SuggestBench {
     Station s = library.stations().get("s");
     stations = new ArrayList<>();
     for (String layout : List.of("us", "de", "fr", "gb")) {
-      Station other =
-          new Station(
-              layout,
-              layout,
-              layout,
-              s.shape(),
-              s.reserved(),
-              s.installed(),
-              s.devices(),
-              s.extras());
+      Station other = s.withKeyboard(layout, s.shape(), s.platform());
       stations.add(Keymap.of(library, other));
     }
     binding = library.bindings().values().iterator().next().withTriggers(List.of());

@@ -57,7 +57,7 @@ final class Check implements Callable<Integer> {
                 library,
                 Keymap.of(library, station),
                 StandIns.around(station, library),
-                Setup.settled(library)));
+                Setup.of(library, station.id())));
     List<Conflict> open =
         conflicts.stream().filter(c -> !library.accepted().containsKey(c.fingerprint())).toList();
     PrintWriter out = spec.commandLine().getOut();

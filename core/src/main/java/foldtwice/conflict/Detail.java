@@ -4,6 +4,7 @@ import foldtwice.place.Rule;
 import foldtwice.ready.Entries;
 import foldtwice.shape.Hindrance;
 import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.Collections;
 import java.util.List;
@@ -19,6 +20,19 @@ public sealed interface Detail {
 
   /** For {@link ConflictKind#NOT_ACCEPTED}: what refuses the trigger. */
   record Refused(Rule rule) implements Detail {}
+
+  /** For {@link ConflictKind#UNTYPEABLE}: the first stroke that cannot be made, and why. */
+  record Untyped(Stroke stroke, Unmade why) implements Detail {}
+
+  /** Why a stroke cannot be made on a keyboard. */
+  enum Unmade {
+    /** No key of the layout makes the character. */
+    NO_KEY,
+    /** Its key is dead here: it waits for a letter. */
+    DEAD,
+    /** A keyboard of this shape has no such key, and no device that is plugged in sends it. */
+    NOT_ON_SHAPE
+  }
 
   /**
    * For {@link ConflictKind#MISSING} and {@link ConflictKind#BAD_ARGUMENT}: what keeps a routine

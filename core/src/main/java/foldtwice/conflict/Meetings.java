@@ -48,9 +48,10 @@ final class Meetings {
     if (!found.isEmpty()) {
       return found; // what is never let in meets nobody
     }
-    if (paths.isEmpty()) {
+    Optional<Detail.Untyped> untyped = Makeable.not(claim.trigger(), paths, library, keymap);
+    if (untyped.isPresent()) {
       Evidence nothing = new Evidence(claim.place(), List.of());
-      found.add(alone(ConflictKind.UNTYPEABLE, claim, states, new Detail.None(), nothing));
+      found.add(alone(ConflictKind.UNTYPEABLE, claim, states, untyped.get(), nothing));
       return found;
     }
     Map<List<Object>, Gathered> gathered = new LinkedHashMap<>();

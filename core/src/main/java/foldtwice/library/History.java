@@ -48,6 +48,11 @@ public final class History {
     return new History(library.withProof(binding, proof), past, future);
   }
 
+  /** With what stands in the file of a program. */
+  public History with(ProgramFile file) {
+    return new History(library.withFile(file), past, future);
+  }
+
   /** The edit that undo would take back. */
   public Optional<Done> last() {
     return Optional.ofNullable(past).map(Past::done);

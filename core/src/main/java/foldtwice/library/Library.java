@@ -29,6 +29,8 @@ import java.util.Optional;
  *
  * @param accepted conflicts people live with, by the fingerprint of the conflict
  * @param proofs binding id to the last try that fired it
+ * @param files what programs have in their files otherwise than the library, by {@link
+ *     ProgramFile#id}; one that is not here has all that it is to have
  */
 public record Library(
     String name,
@@ -40,6 +42,7 @@ public record Library(
     Map<String, Family> families,
     Map<String, Acceptance> accepted,
     Map<String, Proof> proofs,
+    Map<String, ProgramFile> files,
     Extras extras) {
 
   public Library {
@@ -51,6 +54,7 @@ public record Library(
     families = ordered(families);
     accepted = ordered(accepted);
     proofs = ordered(proofs);
+    files = ordered(files);
   }
 
   /** The class of our own maps: what an edit leaves alone is handed on as it is, not copied. */
@@ -69,6 +73,7 @@ public record Library(
   public static Library empty(String name) {
     return new Library(
         name,
+        Map.of(),
         Map.of(),
         Map.of(),
         Map.of(),
@@ -140,13 +145,21 @@ public record Library(
       case Place.Everywhere() -> "everywhere";
       case Place.Whole(String id) -> applicationName(id);
       case Place.Within(String id, String context) ->
+          applicationName(id) + " \u203a " + contextName(id, context);
+      case Place.Over(String id, String focus, String pointer) ->
           applicationName(id)
               + " \u203a "
-              + Optional.ofNullable(applications.get(id))
-                  .flatMap(a -> a.context(context))
-                  .map(Context::name)
-                  .orElse(context);
+              + contextName(id, focus)
+              + " + "
+              + contextName(id, pointer);
     };
+  }
+
+  private String contextName(String application, String context) {
+    return Optional.ofNullable(applications.get(application))
+        .flatMap(a -> a.context(context))
+        .map(Context::name)
+        .orElse(context);
   }
 
   private String applicationName(String id) {
@@ -155,8 +168,9 @@ public record Library(
   }
 
   /**
-   * The place a person named: {@code Tagpress}, {@code Tagpress/box selected}, or the ids, whatever
-   * the letter case.
+   * The place a person named: {@code Tagpress}, {@code Tagpress/box selected}, {@code Trackway/stop
+   * selected+overview} for the pointer over another context than has the focus, or the ids,
+   * whatever the letter case.
    */
   public Optional<Place> placeNamed(String text) {
     if (text.strip().equalsIgnoreCase("everywhere")) {
@@ -170,10 +184,24 @@ public record Library(
             a ->
                 parts.length == 1
                     ? Optional.<Place>of(new Place.Whole(a.id()))
-                    : a.allContexts().stream()
-                        .filter(c -> named(parts[1], c.id(), c.name()))
-                        .findFirst()
-                        .<Place>map(c -> new Place.Within(a.id(), c.id())));
+                    : within(a, parts[1]));
+  }
+
+  private static Optional<Place> within(Application a, String text) {
+    Optional<Context> alone = contextNamed(a, text);
+    if (alone.isPresent() || !text.contains("+")) {
+      return alone.map(c -> new Place.Within(a.id(), c.id()));
+    }
+    int plus = text.lastIndexOf('+');
+    Optional<Context> focus = contextNamed(a, text.substring(0, plus));
+    Optional<Context> pointer = contextNamed(a, text.substring(plus + 1));
+    return focus.isPresent() && pointer.isPresent()
+        ? Optional.of(new Place.Over(a.id(), focus.get().id(), pointer.get().id()))
+        : Optional.empty();
+  }
+
+  private static Optional<Context> contextNamed(Application a, String text) {
+    return a.allContexts().stream().filter(c -> named(text, c.id(), c.name())).findFirst();
   }
 
   private static boolean named(String text, String id, String name) {
@@ -192,7 +220,8 @@ public record Library(
     LinkedHashMap<String, Application> others = new LinkedHashMap<>(applications);
     others.put(application.id(), application);
     return new Library(
-        name, others, stations, surfaces, routines, bindings, families, accepted, proofs, extras);
+        name, others, stations, surfaces, routines, bindings, families, accepted, proofs, files,
+        extras);
   }
 
   Library withBindings(LinkedHashMap<String, Binding> others) {
@@ -206,12 +235,14 @@ public record Library(
         families,
         accepted,
         proofs,
+        files,
         extras);
   }
 
   Library withApplications(LinkedHashMap<String, Application> others) {
     return new Library(
-        name, others, stations, surfaces, routines, bindings, families, accepted, proofs, extras);
+        name, others, stations, surfaces, routines, bindings, families, accepted, proofs, files,
+        extras);
   }
 
   Library withStations(LinkedHashMap<String, Station> others) {
@@ -225,6 +256,7 @@ public record Library(
         families,
         accepted,
         proofs,
+        files,
         extras);
   }
 
@@ -239,6 +271,7 @@ public record Library(
         families,
         accepted,
         proofs,
+        files,
         extras);
   }
 
@@ -253,6 +286,7 @@ public record Library(
         others,
         accepted,
         proofs,
+        files,
         extras);
   }
 
@@ -267,6 +301,7 @@ public record Library(
         families,
         others,
         proofs,
+        files,
         extras);
   }
 
@@ -281,6 +316,7 @@ public record Library(
         families,
         accepted,
         proofs,
+        files,
         extras);
   }
 
@@ -302,6 +338,25 @@ public record Library(
         families,
         accepted,
         others,
+        files,
+        extras);
+  }
+
+  /** The same library, with what stands in the file of a program. */
+  public Library withFile(ProgramFile file) {
+    LinkedHashMap<String, ProgramFile> more = new LinkedHashMap<>(files);
+    more.put(file.id(), file);
+    return new Library(
+        name,
+        applications,
+        stations,
+        surfaces,
+        routines,
+        bindings,
+        families,
+        accepted,
+        proofs,
+        more,
         extras);
   }
 }

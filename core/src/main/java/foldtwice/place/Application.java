@@ -158,15 +158,63 @@ public record Application(
   }
 
   /**
-   * The places the application can really be in: every context that is not only a group, or the
-   * application as a whole when it has no contexts.
+   * The places the application can really be in: every context of the focus that is not only a
+   * group, or the application as a whole when there are none, each alone and with the pointer over
+   * every context that is the pointer's.
    */
   public List<Place> states() {
-    return contexts.isEmpty()
-        ? List.of(new Place.Whole(id))
-        : allContexts().stream()
-            .filter(c -> !c.groupOnly())
-            .<Place>map(c -> new Place.Within(id, c.id()))
-            .toList();
+    List<String> focus = contextsOf(false);
+    List<String> pointer = contextsOf(true);
+    List<Place> states = new ArrayList<>();
+    if (focus.isEmpty()) {
+      states.add(new Place.Whole(id));
+      pointer.forEach(p -> states.add(new Place.Within(id, p)));
+    }
+    for (String f : focus) {
+      states.add(new Place.Within(id, f));
+      pointer.forEach(p -> states.add(new Place.Over(id, f, p)));
+    }
+    return List.copyOf(states);
+  }
+
+  /** Ids of the contexts one can be in, of the focus or of the pointer's. */
+  private List<String> contextsOf(boolean pointer) {
+    List<Context> some = new ArrayList<>();
+    collect(contexts.stream().filter(c -> c.byPointer() == pointer).toList(), some);
+    return some.stream().filter(c -> !c.groupOnly()).map(Context::id).toList();
+  }
+
+  /**
+   * What is asked in a state: the pointer's contexts before those of the focus, each from the
+   * innermost outwards.
+   */
+  public List<Context> heardIn(Place state) {
+    return switch (state) {
+      case Place.Everywhere e -> List.of();
+      case Place.Whole w -> List.of();
+      case Place.Within(var application, String context) -> path(context).reversed();
+      case Place.Over(var application, String focus, String pointer) -> {
+        List<Context> heard = new ArrayList<>(path(pointer).reversed());
+        heard.addAll(path(focus).reversed());
+        yield List.copyOf(heard);
+      }
+    };
+  }
+
+  /** The context that has the focus in a state; empty where the pointer alone decides. */
+  public Optional<Context> focused(Place state) {
+    return switch (state) {
+      case Place.Everywhere e -> Optional.empty();
+      case Place.Whole w -> Optional.empty();
+      case Place.Within(var application, String context) ->
+          isByPointer(context) ? Optional.empty() : context(context);
+      case Place.Over(var application, String focus, var pointer) -> context(focus);
+    };
+  }
+
+  /** Whether being in a context is a matter of where the pointer is. */
+  public boolean isByPointer(String context) {
+    List<Context> path = path(context);
+    return !path.isEmpty() && path.getFirst().byPointer();
   }
 }

@@ -11,6 +11,8 @@ import java.util.List;
  * @param groupOnly true when the application is always in one of the inner contexts, never in this
  *     one alone
  * @param takesText true when plain keys type here
+ * @param byPointer true when being in it is a matter of where the pointer is and not of the focus;
+ *     looked at on an outermost context only, those inside it are chosen as it is
  */
 public record Context(
     String id,
@@ -18,6 +20,7 @@ public record Context(
     List<Context> inner,
     boolean groupOnly,
     boolean takesText,
+    boolean byPointer,
     Extras extras) {
 
   public Context {
@@ -26,11 +29,16 @@ public record Context(
 
   /** The same context with others inside it. */
   public Context with(List<Context> others) {
-    return new Context(id, name, others, groupOnly, takesText, extras);
+    return new Context(id, name, others, groupOnly, takesText, byPointer, extras);
   }
 
   /** The same context under another name, alone or only a group, with text or without. */
   public Context named(String other, boolean onlyGroup, boolean text) {
-    return new Context(id, other, inner, onlyGroup, text, extras);
+    return new Context(id, other, inner, onlyGroup, text, byPointer, extras);
+  }
+
+  /** The same context, chosen by the pointer's place or by the focus. */
+  public Context chosen(boolean pointer) {
+    return new Context(id, name, inner, groupOnly, takesText, pointer, extras);
   }
 }

@@ -14,21 +14,36 @@ public sealed interface Place {
   /** In one context of an application, and in the contexts inside it. */
   record Within(String application, String context) implements Place {}
 
+  /**
+   * While the focus is in one context and the pointer is over another. Nothing is claimed in such a
+   * place: it is a state an application can be in.
+   *
+   * @param focus a context of the focus
+   * @param pointer a context of the pointer's
+   */
+  record Over(String application, String focus, String pointer) implements Place {}
+
   /** The application, unless the place is everywhere. */
   default Optional<String> applicationId() {
     return switch (this) {
       case Everywhere() -> Optional.empty();
       case Whole(String application) -> Optional.of(application);
-      case Within(String application, String context) -> Optional.of(application);
+      case Within(String application, var context) -> Optional.of(application);
+      case Over(String application, var focus, var pointer) -> Optional.of(application);
     };
   }
 
-  /** As files hold it: {@code everywhere}, {@code tagpress}, {@code tagpress/box-selected}. */
+  /**
+   * As files hold it: {@code everywhere}, {@code tagpress}, {@code tagpress/box-selected}, and
+   * {@code trackway/stop+overview} for the focus in one context and the pointer over another.
+   */
   default String id() {
     return switch (this) {
       case Everywhere() -> "everywhere";
       case Whole(String application) -> application;
       case Within(String application, String context) -> application + "/" + context;
+      case Over(String application, String focus, String pointer) ->
+          application + "/" + focus + "+" + pointer;
     };
   }
 }

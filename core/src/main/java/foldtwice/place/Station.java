@@ -1,6 +1,9 @@
 package foldtwice.place;
 
 import foldtwice.extras.Extras;
+import foldtwice.trigger.Layout;
+import foldtwice.trigger.Layouts;
+import foldtwice.trigger.Platform;
 import foldtwice.trigger.Shape;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
@@ -10,15 +13,18 @@ import java.util.List;
  * One computer: its keyboard and what its desktop keeps for itself.
  *
  * @param layout id of the keyboard layout in use
+ * @param platform what its modifiers are there for
  * @param installed versions and add-ons of the applications
  * @param devices ids of the devices that are plugged in
- * @param reserved triggers the desktop takes before any program sees them
+ * @param reserved triggers the desktop takes before any program sees them, written with the
+ *     modifiers of this computer itself
  */
 public record Station(
     String id,
     String name,
     String layout,
     Shape shape,
+    Platform platform,
     List<Reserved> reserved,
     List<Installed> installed,
     List<String> devices,
@@ -42,9 +48,29 @@ public record Station(
     devices = List.copyOf(devices);
   }
 
+  /** What its keys make, with its modifiers as they are used here. */
+  public Layout keys() {
+    return Layouts.of(layout).orElseThrow().on(platform);
+  }
+
+  /** The same station under another name. */
+  public Station named(String other) {
+    return new Station(id, other, layout, shape, platform, reserved, installed, devices, extras);
+  }
+
+  /** The same station with another keyboard. */
+  public Station withKeyboard(String layout, Shape shape, Platform platform) {
+    return new Station(id, name, layout, shape, platform, reserved, installed, devices, extras);
+  }
+
+  /** The same station whose desktop keeps other triggers. */
+  public Station withReserved(List<Reserved> others) {
+    return new Station(id, name, layout, shape, platform, others, installed, devices, extras);
+  }
+
   /** The same station with other devices plugged in. */
   public Station withDevices(List<String> others) {
-    return new Station(id, name, layout, shape, reserved, installed, others, extras);
+    return new Station(id, name, layout, shape, platform, reserved, installed, others, extras);
   }
 
   /** The same station with an application as it is now, instead of how it was. */
@@ -64,6 +90,6 @@ public record Station(
 
   /** The same station with applications as they are now. */
   public Station withInstalled(List<Installed> others) {
-    return new Station(id, name, layout, shape, reserved, others, devices, extras);
+    return new Station(id, name, layout, shape, platform, reserved, others, devices, extras);
   }
 }

@@ -1,6 +1,7 @@
 package foldtwice.ready;
 
 import foldtwice.binding.Binding;
+import foldtwice.library.Given;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.routine.Routine;
@@ -42,12 +43,12 @@ public final class Entries {
 
   /** All of an application, those asked for first. Costs one pass over the library's bindings. */
   public static List<Entry> of(Library library, Setup setup, Application application) {
-    Map<String, Setup.Put> wanted = Setup.puts(library, application);
-    Map<String, Setup.Put> file = new LinkedHashMap<>(setup.program(application.id()).file());
+    Map<String, Given> wanted = Setup.puts(library, application);
+    Map<String, Given> file = new LinkedHashMap<>(setup.program(application.id()).file());
     List<Entry> all = new ArrayList<>();
     wanted.forEach(
         (id, put) -> {
-          Setup.Put there = file.remove(id);
+          Given there = file.remove(id);
           State state =
               there == null
                   ? State.MISSING
@@ -58,7 +59,7 @@ public final class Entries {
     return List.copyOf(all);
   }
 
-  private static Entry entry(Application application, Setup.Put put, State state) {
+  private static Entry entry(Application application, Given put, State state) {
     boolean thin =
         !put.binding().arguments().isEmpty()
             && application

@@ -3,6 +3,7 @@ package foldtwice.ready;
 import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
 import foldtwice.library.Fingerprint;
+import foldtwice.library.Given;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
@@ -31,10 +32,10 @@ public record Heard(Library library, Keymap keymap) {
     Keymap heard = keymap;
     for (Application a : library.applications().values()) {
       if (a.ways().stream().anyMatch(Setup::isKept)) {
-        Map<String, Setup.Put> known = known(keymap, setup, a);
+        Map<String, Given> known = known(keymap, setup, a);
         for (Binding b : library.bindings().values()) {
           if (Setup.keptWay(a, b).isPresent()) {
-            Setup.Put put = known.remove(b.id());
+            Given put = known.remove(b.id());
             boolean current =
                 put != null && library.routineOf(b).filter(r -> put.is(b, r)).isPresent();
             if (!current) {
@@ -47,7 +48,7 @@ public record Heard(Library library, Keymap keymap) {
             }
           }
         }
-        for (Setup.Put gone : known.values()) {
+        for (Given gone : known.values()) {
           if (!library.bindings().containsKey(gone.binding().id())) {
             heard = heard.with(gone.binding()); // the program still has it
             edits.add(new Edit.PutBinding(gone.binding()));
@@ -61,14 +62,14 @@ public record Heard(Library library, Keymap keymap) {
   }
 
   /** What an application's program answers to, of what came in by a way to be kept. */
-  private static Map<String, Setup.Put> known(Keymap keymap, Setup setup, Application application) {
+  private static Map<String, Given> known(Keymap keymap, Setup setup, Application application) {
     Setup.Program program = setup.program(application.id());
-    Map<String, Setup.Put> all = new LinkedHashMap<>();
+    Map<String, Given> all = new LinkedHashMap<>();
     for (WayIn way : application.ways()) {
       if (!Setup.isKept(way) || !isRunning(way, program)) {
         continue;
       }
-      for (Setup.Put put : program.known(way).values()) {
+      for (Given put : program.known(way).values()) {
         if (Setup.keptWay(application, put.binding()).equals(Optional.of(way))
             && (!Setup.asks(way) || mayDisplace(keymap, program, put))) {
           all.put(put.binding().id(), put);
@@ -78,7 +79,7 @@ public record Heard(Library library, Keymap keymap) {
     return all;
   }
 
-  private static boolean mayDisplace(Keymap keymap, Setup.Program program, Setup.Put put) {
+  private static boolean mayDisplace(Keymap keymap, Setup.Program program, Given put) {
     return program.confirmed().contains(Fingerprint.of(put.binding(), put.routine()))
         || !Outlook.displaces(keymap, put.binding());
   }

@@ -3,6 +3,7 @@ package foldtwice.ready;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Readiness;
 import foldtwice.library.Fingerprint;
+import foldtwice.library.Given;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
@@ -107,8 +108,8 @@ public record Outlook(Readiness stage, List<Item> items) {
     };
   }
 
-  private static boolean has(Map<String, Setup.Put> puts, Binding binding, Routine routine) {
-    Setup.Put put = puts.get(binding.id());
+  private static boolean has(Map<String, Given> puts, Binding binding, Routine routine) {
+    Given put = puts.get(binding.id());
     return put != null && put.is(binding, routine);
   }
 

@@ -2,15 +2,19 @@ package foldtwice.ready;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Fingerprint;
+import foldtwice.library.Given;
 import foldtwice.library.Library;
+import foldtwice.library.ProgramFile;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.place.WayIn;
 import foldtwice.routine.Routine;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -27,16 +31,6 @@ import java.util.Set;
  */
 public record Setup(Map<String, Program> programs) {
 
-  /** A binding as it was put in, with its routine as it was. */
-  public record Put(Binding binding, Routine routine) {
-
-    /** True when these are still what was put in, as far as it matters to what they do. */
-    boolean is(Binding b, Routine r) {
-      return (b.equals(binding) && r.equals(routine))
-          || Fingerprint.of(b, r).equals(Fingerprint.of(binding, routine));
-    }
-  }
-
   /**
    * One program.
    *
@@ -48,9 +42,9 @@ public record Setup(Map<String, Program> programs) {
    * @param confirmed fingerprints of the bindings that may displace what was there
    */
   public record Program(
-      Map<String, Put> file,
-      Map<String, Put> read,
-      Map<String, Put> on,
+      Map<String, Given> file,
+      Map<String, Given> read,
+      Map<String, Given> on,
       Set<Need> running,
       Set<String> confirmed) {
 
@@ -62,16 +56,16 @@ public record Setup(Map<String, Program> programs) {
       confirmed = Set.copyOf(confirmed);
     }
 
-    private static Map<String, Put> kept(Map<String, Put> map) {
+    private static Map<String, Given> kept(Map<String, Given> map) {
       return Collections.unmodifiableMap(new LinkedHashMap<>(map));
     }
 
-    private Program withFile(Map<String, Put> other) {
+    private Program withFile(Map<String, Given> other) {
       return new Program(other, read, on, running, confirmed);
     }
 
     /** What the program knows of a way in, by binding. */
-    Map<String, Put> known(WayIn way) {
+    Map<String, Given> known(WayIn way) {
       if (way.needs().contains(Need.EACH_START)) {
         return on;
       }
@@ -98,14 +92,67 @@ public record Setup(Map<String, Program> programs) {
     return !way.needs().isEmpty() || way.slots() > 0;
   }
 
+  /**
+   * A station as it was left: what is known to stand in the files of its programs, everything else
+   * in, and all programs started since.
+   */
+  public static Setup of(Library library, String station) {
+    Setup setup = settled(library);
+    for (ProgramFile f : library.files().values()) {
+      Application a = library.applications().get(f.application());
+      if (f.station().equals(station) && a != null) {
+        Map<String, Given> file = new LinkedHashMap<>(f.entries());
+        puts(library, a).entrySet().stream()
+            .filter(e -> keptWay(a, e.getValue().binding()).filter(Setup::isCopied).isEmpty())
+            .forEach(e -> file.put(e.getKey(), e.getValue()));
+        Program was = setup.program(a.id());
+        setup = setup.with(a.id(), new Program(file, file, file, RUNNING, was.confirmed()));
+      }
+    }
+    return setup;
+  }
+
+  /**
+   * What is to be remembered of the files of its programs, now that a library has been changed or
+   * they have: those that are not as the library remembers them. Costs a pass over the bindings for
+   * each application that copies files.
+   */
+  public List<ProgramFile> toRemember(Library library, String station) {
+    List<ProgramFile> fresh = new ArrayList<>();
+    for (Application a : library.applications().values()) {
+      if (a.ways().stream().noneMatch(Setup::isCopied)) {
+        continue;
+      }
+      Map<String, Given> file = copiedOf(a, program(a.id()).file());
+      ProgramFile known = library.files().get(ProgramFile.id(station, a.id()));
+      Map<String, Given> remembered =
+          known == null ? copiedOf(a, puts(library, a)) : known.entries();
+      if (!file.equals(remembered)) {
+        fresh.add(new ProgramFile(station, a.id(), file));
+      }
+    }
+    return fresh;
+  }
+
+  private static Map<String, Given> copiedOf(Application a, Map<String, Given> all) {
+    Map<String, Given> copied = new LinkedHashMap<>();
+    all.forEach(
+        (id, given) -> {
+          if (keptWay(a, given.binding()).filter(Setup::isCopied).isPresent()) {
+            copied.put(id, given);
+          }
+        });
+    return copied;
+  }
+
   /** A computer on which everything of a library is in and has been for long. */
   public static Setup settled(Library library) {
     Setup setup = new Setup(Map.of());
     for (Application a : library.applications().values()) {
       if (a.ways().stream().anyMatch(Setup::isKept)) {
-        Map<String, Put> all = puts(library, a);
+        Map<String, Given> all = puts(library, a);
         Set<String> confirmed = new LinkedHashSet<>();
-        for (Put p : all.values()) {
+        for (Given p : all.values()) {
           if (a.way(p.binding().fitting().way()).filter(Setup::asks).isPresent()) {
             confirmed.add(Fingerprint.of(p.binding(), p.routine()));
           }
@@ -128,8 +175,8 @@ public record Setup(Map<String, Program> programs) {
   }
 
   /** What there is of an application that comes by ways to be kept, as far as there are slots. */
-  static Map<String, Put> puts(Library library, Application application) {
-    Map<String, Put> all = new LinkedHashMap<>();
+  static Map<String, Given> puts(Library library, Application application) {
+    Map<String, Given> all = new LinkedHashMap<>();
     Map<WayIn, Integer> taken = new HashMap<>();
     for (Binding b : library.bindings().values()) {
       Optional<WayIn> way = keptWay(application, b);
@@ -137,7 +184,7 @@ public record Setup(Map<String, Program> programs) {
       if (way.isPresent() && routine.isPresent() && !b.triggers().isEmpty()) {
         int slot = taken.merge(way.get(), 1, Integer::sum);
         if (way.get().slots() == 0 || slot <= way.get().slots()) {
-          all.put(b.id(), new Put(b, routine.get()));
+          all.put(b.id(), new Given(b, routine.get()));
         }
       }
     }
@@ -162,8 +209,8 @@ public record Setup(Map<String, Program> programs) {
     return next;
   }
 
-  private Map<String, Put> merged(Library library, Application application) {
-    Map<String, Put> file = new LinkedHashMap<>();
+  private Map<String, Given> merged(Library library, Application application) {
+    Map<String, Given> file = new LinkedHashMap<>();
     puts(library, application)
         .forEach(
             (id, put) -> {
@@ -207,11 +254,11 @@ public record Setup(Map<String, Program> programs) {
   /** A window was opened: what is read by windows has been. */
   public Setup opened(Application application) {
     Program p = program(application.id());
-    Map<String, Put> read = new LinkedHashMap<>(p.read);
+    Map<String, Given> read = new LinkedHashMap<>(p.read);
     Set<String> byWindows = new LinkedHashSet<>(p.file.keySet());
     byWindows.addAll(p.read.keySet());
     for (String id : byWindows) {
-      Put newer = p.file.get(id);
+      Given newer = p.file.get(id);
       Binding b = newer != null ? newer.binding() : p.read.get(id).binding();
       boolean waitsForStart =
           application
@@ -230,12 +277,12 @@ public record Setup(Map<String, Program> programs) {
   /** What has to be switched on at each start has been. */
   public Setup switchedOn(Application application) {
     Program p = program(application.id());
-    Map<String, Put> on = new LinkedHashMap<>();
+    Map<String, Given> on = new LinkedHashMap<>();
     p.file.forEach(
         (id, put) -> {
           boolean later =
               application.way(put.binding().fitting().way()).filter(Setup::readsLater).isPresent();
-          Put known = later ? p.read.get(id) : put;
+          Given known = later ? p.read.get(id) : put;
           if (known != null) {
             on.put(id, known);
           }

@@ -220,6 +220,7 @@ final class Ideas {
               .flatMap(a -> a.context(context))
               .map(c -> contexts(id, c.inner()))
               .orElse(List.of());
+      case Place.Over o -> List.of();
     };
   }
 

@@ -9,7 +9,6 @@ import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.surface.Summoned;
 import foldtwice.trigger.Layout;
-import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
@@ -53,12 +52,15 @@ public final class Keymap {
 
   /** Compiles a library for a station. */
   public static Keymap of(Library library, Station station) {
-    Layout layout = Layouts.of(station.layout()).orElseThrow();
+    Layout layout = station.keys();
     Map<Place, Bundle> claims = new HashMap<>();
     for (Station.Reserved r : station.reserved()) {
       add(
           claims,
-          new Claim(new Owner.Desktop(r.what()), r.trigger(), new Place.Everywhere()),
+          new Claim(
+              new Owner.Desktop(r.what()),
+              station.platform().asLibraryWrites(r.trigger()),
+              new Place.Everywhere()),
           layout,
           false);
     }
@@ -246,15 +248,13 @@ public final class Keymap {
       case Place.Whole(String id) -> application(id).map(Application::states).orElse(List.of());
       case Place.Within(String id, String context) ->
           application(id).stream()
-              .flatMap(a -> a.states().stream())
-              .filter(s -> s instanceof Place.Within w && inside(w, context))
+              .flatMap(
+                  a ->
+                      a.states().stream()
+                          .filter(s -> a.heardIn(s).stream().anyMatch(c -> c.id().equals(context))))
               .toList();
+      case Place.Over o -> List.of(); // nothing is claimed there
     };
-  }
-
-  private boolean inside(Place.Within state, String context) {
-    return applications.get(state.application()).path(state.context()).stream()
-        .anyMatch(c -> c.id().equals(context));
   }
 
   public Optional<Application> application(String id) {

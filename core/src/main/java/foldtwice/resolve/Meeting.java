@@ -3,9 +3,7 @@ package foldtwice.resolve;
 import foldtwice.place.Place;
 import foldtwice.trigger.Signal;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 
 /**
  * What becomes of one claim, in one state, along one way of pressing it.
@@ -13,7 +11,8 @@ import java.util.Set;
  * @param fate whether it fires
  * @param by those it loses to, or all that share it, itself among them, in the order of {@link
  *     Claim#BY_NAME}; empty when it wins
- * @param silences claims that no longer answer here because of it
+ * @param silences claims of others than you that would answer here if nothing were yours, and do
+ *     not because of it
  * @param takesTyping true when its first stroke would otherwise type a character here
  * @param evidence the presses that show it
  */
@@ -71,8 +70,8 @@ public record Meeting(
       return new Meeting(Fate.SHARED, owners, List.of(), false, path);
     }
     boolean typing =
-        map.takesText() && path.getFirst().asPress().flatMap(map.layout()::types).isPresent();
-    return new Meeting(Fate.WINS, List.of(), silenced(node, layer, claim), typing, path);
+        map.takesText() && path.getFirst().asPress().filter(map.layout()::beginsTyping).isPresent();
+    return new Meeting(Fate.WINS, List.of(), silenced(map, layer, path), typing, path);
   }
 
   private static boolean areAll(List<Claim> claims, Owner owner) {
@@ -84,25 +83,26 @@ public record Meeting(
     return true;
   }
 
-  /** Later layers on the same strokes, native ones beside it, and longer ones it cuts short. */
-  private static List<Claim> silenced(Node node, int layer, Claim claim) {
-    Set<Claim> silenced = new LinkedHashSet<>();
-    for (Node.Hit hit : node.hits) {
-      if (hit.layer() >= layer && !hit.claim().owner().equals(claim.owner())) {
-        silenced.add(hit.claim());
-      }
+  /** Those not yours on the same strokes, and longer ones it cuts short. */
+  private static List<Claim> silenced(StateMap map, int layer, List<Signal> path) {
+    int cut = Node.NO_LAYER;
+    for (int n = 1; n < path.size(); n++) {
+      cut = map.walk(path.subList(0, n)).cutByOthers(cut);
     }
+    Node node = map.walk(path);
+    List<Claim> silenced = new ArrayList<>(1);
+    node.soleOther(cut).filter(h -> h.layer() >= layer).ifPresent(h -> silenced.add(h.claim()));
     if (node.below != 0) {
-      longer(node, node.firesAtOnce() ? 0 : layer, silenced);
+      longer(node, cut, node.firesAtOnce() ? 0 : layer, silenced);
     }
-    silenced.removeIf(c -> c.owner().equals(claim.owner()));
     return List.copyOf(silenced);
   }
 
-  private static void longer(Node node, int layer, Set<Claim> into) {
+  private static void longer(Node node, int cut, int layer, List<Claim> into) {
+    int next = node.cutByOthers(cut);
     for (Node child : node.children()) {
-      child.hits.stream().filter(h -> h.layer() >= layer).forEach(h -> into.add(h.claim()));
-      longer(child, layer, into);
+      child.soleOther(next).filter(h -> h.layer() >= layer).ifPresent(h -> into.add(h.claim()));
+      longer(child, next, layer, into);
     }
   }
 }

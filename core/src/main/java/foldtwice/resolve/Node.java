@@ -4,6 +4,7 @@ import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -156,6 +157,31 @@ final class Node {
     int first = firstLayer();
     return first != NO_LAYER
         && owners(first).stream().anyMatch(c -> c.trigger() instanceof Trigger.Held);
+  }
+
+  /** The one that would fire here if nothing were yours; empty for none, or for several. */
+  Optional<Hit> soleOther(int cut) {
+    Hit sole = null;
+    for (Hit hit : hits) {
+      if (!hit.claim.isYours() && hit.layer < cut && (sole == null || hit.layer <= sole.layer)) {
+        sole = sole != null && hit.layer == sole.layer ? new Hit(hit.layer, null) : hit;
+      }
+    }
+    return Optional.ofNullable(sole).filter(h -> h.claim != null);
+  }
+
+  /** What {@link #cut} would be below this node if nothing were yours. */
+  int cutByOthers(int cut) {
+    int least = cut;
+    boolean held = false;
+    for (Hit hit : hits) {
+      if (!hit.claim.isYours() && hit.layer <= least && hit.layer < cut) {
+        boolean holds = hit.claim.trigger() instanceof Trigger.Held;
+        held = hit.layer < least ? holds : held || holds;
+        least = hit.layer;
+      }
+    }
+    return held ? 0 : least;
   }
 
   /** All that end here or below, each once. */

@@ -26,7 +26,10 @@ final class StateMap {
   private final Place state;
   private final List<Layer> layers;
   private final List<Bundle> bundles;
-  private final boolean takesText;
+
+  /** Where text is typed; null where none is. */
+  private final Place typing;
+
   private final Layout layout;
   private final Map<Integer, Node> branches;
 
@@ -34,13 +37,13 @@ final class StateMap {
       Place state,
       List<Layer> layers,
       List<Bundle> bundles,
-      boolean takesText,
+      Place typing,
       Layout layout,
       Map<Integer, Node> branches) {
     this.state = state;
     this.layers = layers;
     this.bundles = bundles;
-    this.takesText = takesText;
+    this.typing = typing;
     this.layout = layout;
     this.branches = branches;
   }
@@ -50,19 +53,20 @@ final class StateMap {
     List<Layer> layers = new ArrayList<>();
     layers.add(new Layer.Reserved());
     layers.add(new Layer.SystemWide());
-    boolean takesText = false;
-    if (state instanceof Place.Within(String id, String contextId)) {
-      List<Context> path = application.path(contextId);
-      takesText = path.getLast().takesText();
-      for (Context context : path.reversed()) {
-        layers.add(new Layer.At(new Place.Within(id, context.id())));
-      }
+    for (Context context : application.heardIn(state)) {
+      layers.add(new Layer.At(new Place.Within(application.id(), context.id())));
     }
     layers.add(new Layer.At(new Place.Whole(application.id())));
     List<Bundle> bundles =
         layers.stream().map(l -> claims.getOrDefault(place(l), Bundle.EMPTY)).toList();
+    Place typing =
+        application
+            .focused(state)
+            .filter(Context::takesText)
+            .map(c -> new Place.Within(application.id(), c.id()))
+            .orElse(null);
     return new StateMap(
-        state, List.copyOf(layers), bundles, takesText, layout, new ConcurrentHashMap<>());
+        state, List.copyOf(layers), bundles, typing, layout, new ConcurrentHashMap<>());
   }
 
   /**
@@ -79,7 +83,7 @@ final class StateMap {
     }
     Map<Integer, Node> kept = new ConcurrentHashMap<>(branches);
     kept.keySet().removeAll(firsts);
-    return new StateMap(state, layers, List.copyOf(next), takesText, layout, kept);
+    return new StateMap(state, layers, List.copyOf(next), typing, layout, kept);
   }
 
   /** True when what is claimed in a place is heard in this state. */
@@ -134,20 +138,21 @@ final class StateMap {
   }
 
   /**
-   * Clause 8: while text is typed, only the context itself hears a trigger that begins by typing.
+   * Clause 8: while text is typed, only the context it is typed in hears a trigger that begins by
+   * typing.
    */
   boolean passesText(int layer, List<Signal> path) {
-    return takesText
+    return typing != null
         && !(layers.get(layer) instanceof Layer.Reserved)
-        && !(layers.get(layer) instanceof Layer.At(Place place) && place.equals(state))
+        && !(layers.get(layer) instanceof Layer.At(Place place) && place.equals(typing))
         && types(path.getFirst());
   }
 
   /** A key that types as it goes down is not heard coming up either. */
   private boolean types(Signal first) {
     return switch (first) {
-      case Press p -> layout.types(p).isPresent();
-      case Lift(Press p) -> layout.types(p).isPresent();
+      case Press p -> layout.beginsTyping(p);
+      case Lift(Press p) -> layout.beginsTyping(p);
       case Motion m -> false;
     };
   }
@@ -181,7 +186,7 @@ final class StateMap {
 
   /** The node one press leads to; null when nobody claims anything there. */
   Node first(Signal press) {
-    Node branch = branch(press.id());
+    Node branch = branch(heard(press).id());
     return branch == Node.EMPTY ? null : branch;
   }
 
@@ -194,7 +199,7 @@ final class StateMap {
   }
 
   boolean takesText() {
-    return takesText;
+    return typing != null;
   }
 
   Layout layout() {
@@ -205,9 +210,17 @@ final class StateMap {
   Node walk(List<Signal> presses) {
     Node node = first(presses.getFirst());
     for (int i = 1; i < presses.size() && node != null; i++) {
-      node = node.child(presses.get(i).id());
+      node = node.child(heard(presses.get(i)).id());
     }
     return node;
+  }
+
+  private Signal heard(Signal signal) {
+    return switch (signal) {
+      case Press p -> layout.heard(p);
+      case Lift(Press p) -> new Lift(layout.heard(p));
+      case Motion m -> m;
+    };
   }
 
   /**

@@ -32,6 +32,12 @@
  *       that waits alone.
  *   <li><b>Refused.</b> A binding whose trigger a rule of its application refuses, by the way it
  *       comes in, is never heard.
+ *   <li><b>The pointer's place.</b> While the pointer is over a context that is the pointer's, that
+ *       one and those around it are asked before the contexts of the focus. Text is typed where the
+ *       focus is.
+ *   <li><b>Modifiers.</b> A trigger is pressed with the modifiers that have its part on the station
+ *       ({@link foldtwice.trigger.Platform}); where some held together count as another, the press
+ *       is that other one, and types what it types.
  * </ol>
  *
  * <p>{@link foldtwice.resolve.Keymap} is the compiled table, {@link foldtwice.resolve.Resolver} the

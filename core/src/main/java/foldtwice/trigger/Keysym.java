@@ -43,6 +43,11 @@ public record Keysym(String name, int codePoint) {
     }
   }
 
+  /** True for a key that types nothing and puts a mark on the letter after it. */
+  public boolean isDead() {
+    return name.startsWith("dead_");
+  }
+
   /** The keysym of this name; also {@code U2032}, as XKB writes characters without a name. */
   public static Optional<Keysym> named(String name) {
     Keysym known = BY_NAME.get(name);

@@ -24,8 +24,9 @@ public final class Layout {
   };
 
   private final String id;
+  private final Platform platform;
   private final Map<KeyCode, List<Keysym>> levels;
-  private final Map<Keysym, List<Press>> making = new HashMap<>();
+  private final Map<Keysym, List<Press>> making;
 
   /**
    * @param id the XKB layout name, such as {@code de}
@@ -33,7 +34,9 @@ public final class Layout {
    */
   Layout(String id, Map<KeyCode, List<Keysym>> levels) {
     this.id = id;
+    this.platform = Platform.CONTROL;
     this.levels = new EnumMap<>(levels);
+    this.making = new HashMap<>();
     for (int level = 0; level < LEVELS.length; level++) {
       for (var row : this.levels.entrySet()) {
         if (level < row.getValue().size()) {
@@ -44,6 +47,18 @@ public final class Layout {
     for (KeyCode code : KeyCode.values()) {
       code.fixedKeysym().ifPresent(k -> add(k, new Press(code, Modifiers.NONE), 0));
     }
+  }
+
+  private Layout(Layout of, Platform platform) {
+    this.id = of.id;
+    this.platform = platform;
+    this.levels = of.levels;
+    this.making = of.making;
+  }
+
+  /** The same layout on a computer whose modifiers have other parts. */
+  public Layout on(Platform other) {
+    return other == platform ? this : new Layout(this, other);
   }
 
   /** A character reachable on a lower level is not listed again on a higher one. */
@@ -69,12 +84,20 @@ public final class Layout {
    */
   public List<Press> presses(Stroke stroke) {
     return switch (stroke.key()) {
-      case Key.At(KeyCode code) -> List.of(new Press(code, stroke.modifiers()));
-      case Key.Making(Keysym keysym) ->
-          making.getOrDefault(keysym, List.of()).stream()
-              .map(p -> new Press(p.code(), p.held().and(stroke.modifiers())))
-              .toList();
+      case Key.At(KeyCode code) -> List.of(new Press(code, platform.pressed(stroke.modifiers())));
+      case Key.Making(Keysym keysym) -> {
+        Modifiers pressed = platform.pressed(stroke.modifiers());
+        yield making.getOrDefault(keysym, List.of()).stream()
+            .map(p -> new Press(p.code(), platform.heard(p.held().and(pressed))))
+            .toList();
+      }
     };
+  }
+
+  /** A press as programs see it: on some computers modifiers held together are another one. */
+  public Press heard(Press press) {
+    Modifiers heard = platform.heard(press.held());
+    return heard.equals(press.held()) ? press : new Press(press.code(), heard);
   }
 
   /** What this position makes with these held; Ctrl, Alt and Logo do not change it. */
@@ -89,26 +112,43 @@ public final class Layout {
 
   /** The character a press types into a text; empty for shortcuts, function keys and dead keys. */
   public Optional<String> types(Press press) {
-    if (!press.held().leaveTyping()) {
-      return Optional.empty();
-    }
-    return makes(press.code(), press.held())
-        .filter(Keysym::types)
-        .map(k -> Character.toString(k.codePoint()));
+    return character(press).filter(Keysym::types).map(k -> Character.toString(k.codePoint()));
+  }
+
+  /**
+   * Whether a press begins a character in a text: it types one, or is a dead key, which waits for
+   * the letter it goes with.
+   */
+  public boolean beginsTyping(Press press) {
+    return character(press).filter(k -> k.types() || k.isDead()).isPresent();
+  }
+
+  private Optional<Keysym> character(Press press) {
+    Modifiers held = platform.heard(press.held());
+    return held.leaveTyping() ? makes(press.code(), held) : Optional.empty();
+  }
+
+  /** The press on which a sign is dead here: it types nothing until a letter follows. */
+  public Optional<Press> deadFor(Keysym keysym) {
+    return DeadKeys.dead(keysym).flatMap(d -> making(d).stream().findFirst());
   }
 
   /** The press as a stroke by character: what a person would say they pressed. */
   public Stroke stroke(Press press) {
+    Modifiers heard = platform.heard(press.held());
+    Modifiers written =
+        types(press).isPresent() && platform == Platform.CONTROL_ALTGR
+            ? heard // said as what it types
+            : platform.written(heard);
     return makes(press.code(), Modifiers.NONE)
-        .map(k -> new Stroke(press.held(), new Key.Making(k)))
-        .orElseGet(() -> new Stroke(press.held(), new Key.At(press.code())));
+        .map(k -> new Stroke(written, new Key.Making(k)))
+        .orElseGet(() -> new Stroke(written, new Key.At(press.code())));
   }
 
   /** What is printed on the key cap, for a picture of the keyboard. */
   public String legend(KeyCode code) {
     return makes(code, Modifiers.NONE)
-        .map(
-            k -> k.name().startsWith("dead_") ? DeadKeys.sign(k) : Notation.word(new Key.Making(k)))
+        .map(k -> k.isDead() ? DeadKeys.sign(k) : Notation.word(new Key.Making(k)))
         .orElse(code.code());
   }
 }

@@ -1,15 +1,28 @@
 package foldtwice.trigger;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Which keys a keyboard has and where they lie. Positions are in key widths of 19.05 mm, measured
  * from the left end of the top row; a cap's size is given in the same unit.
  */
 public enum Shape {
+  /** 105 keys, one more between the left Shift and the letters. */
   ISO,
-  ANSI;
+
+  /** 104 keys, a flat Enter. */
+  ANSI,
+
+  /** 109 keys, one more beside Backspace and one beside the right Shift. */
+  JIS,
+
+  /** The main block of {@link #ANSI} alone, with Escape at its top left: no function keys. */
+  COMPACT;
+
+  private final Set<KeyCode> here = here();
 
   /** One key cap on the picture of a keyboard. */
   public record Cap(KeyCode code, double x, double y, double width) {}
@@ -18,44 +31,54 @@ public enum Shape {
    * The caps of the main block, row by row: digits, three letter rows, the bottom row, the arrows.
    */
   public List<Cap> caps() {
+    boolean wide = this == ISO || this == JIS;
     List<Cap> caps = new ArrayList<>();
     row(
         caps,
         0,
         0,
-        "Backquote 1,Digit1,Digit2,Digit3,Digit4,Digit5,Digit6,Digit7,Digit8,Digit9,Digit0,Minus,Equal,Backspace 2");
+        (this == COMPACT ? "Escape 1" : "Backquote 1")
+            + ",Digit1,Digit2,Digit3,Digit4,Digit5,Digit6,Digit7,Digit8,Digit9,Digit0,Minus,Equal"
+            + (this == JIS ? ",IntlYen,Backspace" : ",Backspace 2"));
     row(
         caps,
         1,
         0,
         "Tab 1.5,KeyQ,KeyW,KeyE,KeyR,KeyT,KeyY,KeyU,KeyI,KeyO,KeyP,BracketLeft,BracketRight"
-            + (this == ANSI ? ",Backslash 1.5" : ",Enter 1.5"));
+            + (wide ? ",Enter 1.5" : ",Backslash 1.5"));
     row(
         caps,
         2,
         0,
         "CapsLock 1.75,KeyA,KeyS,KeyD,KeyF,KeyG,KeyH,KeyJ,KeyK,KeyL,Semicolon,Quote"
-            + (this == ANSI ? ",Enter 2.25" : ",Backslash"));
+            + (wide ? ",Backslash" : ",Enter 2.25"));
     row(
         caps,
         3,
         0,
-        (this == ANSI ? "ShiftLeft 2.25" : "ShiftLeft 1.25,IntlBackslash")
-            + ",KeyZ,KeyX,KeyC,KeyV,KeyB,KeyN,KeyM,Comma,Period,Slash,ShiftRight 2.75");
+        (this == ISO ? "ShiftLeft 1.25,IntlBackslash" : "ShiftLeft 2.25")
+            + ",KeyZ,KeyX,KeyC,KeyV,KeyB,KeyN,KeyM,Comma,Period,Slash,"
+            + (this == JIS ? "IntlRo,ShiftRight 1.75" : "ShiftRight 2.75"));
     row(
         caps,
         4,
         0,
         "ControlLeft 1.25,MetaLeft 1.25,AltLeft 1.25,Space 6.25,AltRight 1.25,ContextMenu 1.25,ControlRight 1.25");
-    row(caps, 3, 16.25, "ArrowUp");
-    row(caps, 4, 15.25, "ArrowLeft,ArrowDown,ArrowRight");
+    if (this != COMPACT) {
+      row(caps, 3, 16.25, "ArrowUp");
+      row(caps, 4, 15.25, "ArrowLeft,ArrowDown,ArrowRight");
+    }
     return List.copyOf(caps);
   }
 
   /**
-   * The caps of {@link #caps} and the row of Escape and the function keys above them, at y −1.3.
+   * The caps of {@link #caps} and the row of Escape and the function keys above them, at y −1.3,
+   * where there is one.
    */
   public List<Cap> allCaps() {
+    if (this == COMPACT) {
+      return caps();
+    }
     List<Cap> all = new ArrayList<>();
     all.add(new Cap(KeyCode.of("Escape").orElseThrow(), 0, -1.3, 1));
     for (int f = 1; f <= 12; f++) {
@@ -76,8 +99,21 @@ public enum Shape {
     }
   }
 
-  /** True when a keyboard of this shape has the key at all. */
+  /**
+   * True when a keyboard of this shape has the key at all. The keys beside the main block are on
+   * all but a compact one; F13 to F24 are on none, only devices send them.
+   */
   public boolean has(KeyCode code) {
-    return this == ISO || code != KeyCode.INTL_BACKSLASH;
+    return here.contains(code);
+  }
+
+  private Set<KeyCode> here() {
+    Set<KeyCode> here = EnumSet.noneOf(KeyCode.class);
+    allCaps().forEach(c -> here.add(c.code()));
+    if (this != COMPACT) {
+      here.addAll(EnumSet.range(KeyCode.PRINT_SCREEN, KeyCode.NUMPAD_EQUAL));
+      here.add(KeyCode.META_RIGHT);
+    }
+    return here;
   }
 }

@@ -16,6 +16,7 @@ import foldtwice.shape.Hindrance;
 import foldtwice.surface.Device;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Notation;
+import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Optional;
@@ -79,6 +80,7 @@ final class ConflictWords {
       case Detail.NoDevice d -> id + ".device";
       case Detail.Down(var held, Detail.Harm harm) -> id + "." + harm;
       case Detail.Entry(var application, var entry, Entries.State state) -> id + "." + state;
+      case Detail.Untyped(var stroke, Detail.Unmade why) -> id + "." + why;
       default ->
           c.kind() == ConflictKind.INTERCEPTED && c.about().place() instanceof Place.Everywhere
               ? id + ".taking"
@@ -112,6 +114,7 @@ final class ConflictWords {
           links.stream().map(this::link).collect(Collectors.joining(" "))
               + " "
               + links.stream().findFirst().map(l -> routine(l.routine())).orElse("");
+      case Detail.Untyped(Stroke stroke, var why) -> Notation.word(stroke.key());
       case Detail.Entry(String application, String entry, var state) ->
           TEXTS.get(
               "entry.in",

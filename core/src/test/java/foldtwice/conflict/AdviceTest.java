@@ -72,7 +72,8 @@ class AdviceTest {
         "mine box Alt+L, mine sheet Alt+[KeyL]|is taken by R in App \u203a box|so R is not reached",
         "mine box Logo+L|is kept by the desktop for: lock|Logo+L",
         "mine cell G|would type a character in App \u203a cell|G",
-        "mine box \u00e4|cannot be made on this keyboard layout|\u00c4",
+        "mine box \u00e4|no key of this keyboard layout makes \u00c4|cannot be made here",
+        "mine box F18|this keyboard has no key F18|no device that is plugged in sends it",
       })
   void sentences(String claims, String says, String alsoSays) {
     Library library = Fixture.library(claims.split(", "));

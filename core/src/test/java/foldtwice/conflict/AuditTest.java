@@ -66,16 +66,7 @@ class AuditTest {
             List.of(),
             List.of(new Page("", "", "", Map.of(), Map.of())),
             Extras.NONE);
-    Station plugged =
-        new Station(
-            s.id(),
-            s.name(),
-            s.layout(),
-            s.shape(),
-            s.reserved(),
-            s.installed(),
-            List.of("pad"),
-            s.extras());
+    Station plugged = s.withDevices(List.of("pad"));
     return new Edit.Together(List.of(new Edit.PutStation(plugged), new Edit.PutSurface(pad)))
         .on(library);
   }

@@ -13,12 +13,9 @@ import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
-import foldtwice.trigger.Lift;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
-import foldtwice.trigger.Motion;
 import foldtwice.trigger.Notation;
-import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -152,48 +149,6 @@ class AuditorTest {
         default -> throw new AssertionError("nothing here makes " + c);
       }
     }
-  }
-
-  /**
-   * Neither a miss nor a false alarm: a binding fires in every state without a conflict against it.
-   */
-  @Property(tries = 1000)
-  void whatHasNoConflictFires(@ForAll("libraries") Library library) {
-    Keymap keymap = Fixture.keymap(library);
-    List<Conflict> found = Auditor.audit(Subject.of(library, keymap));
-    for (Binding b : library.bindings().values()) {
-      foldtwice.resolve.Claim claim = Keymap.claims(b).getFirst();
-      for (Place state : keymap.statesOf(b.place())) {
-        boolean silent =
-            found.stream()
-                .filter(
-                    c -> c.kind() != ConflictKind.DISPLACES && c.kind() != ConflictKind.TYPES_TEXT)
-                .filter(
-                    c ->
-                        c.kind() != ConflictKind.INTERCEPTED
-                            || !(c.about().place() instanceof Place.Everywhere))
-                .filter(
-                    c -> c.isBetweenEquals() ? c.claims().contains(claim) : c.about().equals(claim))
-                .anyMatch(c -> c.places().contains(state));
-        List<Signal> path = keymap.paths(claim.trigger()).getFirst();
-        boolean typing =
-            plain(path.getFirst())
-                && (state.id().equals("app/cell")
-                    || state.id().startsWith("app/text")
-                    || state.id().equals("app/word"))
-                && !state.equals(b.place());
-        boolean fires = fired(keymap, state, path).contains(claim.owner());
-        assertThat(fires).as(b.id() + " in " + state.id()).isEqualTo(!silent && !typing);
-      }
-    }
-  }
-
-  private static boolean plain(Signal first) {
-    return switch (first) {
-      case Press p -> p.held().isEmpty();
-      case Lift(Press p) -> p.held().isEmpty();
-      case Motion m -> false;
-    };
   }
 
   private static Set<Owner> fired(Keymap keymap, Place state, List<Signal> presses) {

@@ -160,16 +160,7 @@ class KindsTest {
             List.of(),
             List.of(new Page("", "", "", Map.of(), Map.of()).sending("k1", what)),
             Extras.NONE);
-    Station with =
-        new Station(
-            s.id(),
-            s.name(),
-            s.layout(),
-            s.shape(),
-            s.reserved(),
-            s.installed(),
-            plugged ? List.of("pad") : List.of(),
-            s.extras());
+    Station with = s.withDevices(plugged ? List.of("pad") : List.of());
     return new Edit.Together(List.of(new Edit.PutStation(with), new Edit.PutSurface(pad)))
         .on(library);
   }

@@ -47,6 +47,7 @@ import foldtwice.trigger.Direction;
 import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Notation;
+import foldtwice.trigger.Platform;
 import foldtwice.trigger.Shape;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
@@ -112,6 +113,7 @@ public final class RandomLibraries {
             Map.of(),
             Map.of(),
             Map.of(),
+            Map.of(),
             Extras.NONE);
     Offering offering = new Offering(id(), text(), one(places.places()), triggers(), extras());
     for (Surface s : List.of(device(), toolbar(), menu(one(places.places())), offering)) {
@@ -152,7 +154,39 @@ public final class RandomLibraries {
         families,
         accepted,
         proofs,
+        files(routines, bindings),
         extras());
+  }
+
+  /** Some entries as they are, some as they were, some that are gone. */
+  private Map<String, ProgramFile> files(
+      Map<String, Routine> routines, Map<String, Binding> bindings) {
+    LinkedHashMap<String, Given> entries = new LinkedHashMap<>();
+    for (Binding b : bindings.values()) {
+      Routine now = routines.get(b.routine());
+      Binding then = random.nextBoolean() ? b : b.withTriggers(triggers());
+      switch (random.nextInt(3)) {
+        case 0 -> entries.put(b.id(), new Given(then, now));
+        case 1 -> entries.put(b.id(), new Given(then, now.withManner(Manner.PLAIN)));
+        default -> {} // not given yet
+      }
+    }
+    if (!bindings.isEmpty() && random.nextBoolean()) {
+      Binding some = bindings.values().iterator().next();
+      Binding gone =
+          new Binding(
+              "gone",
+              some.routine(),
+              some.place(),
+              some.triggers(),
+              some.arguments(),
+              some.usesPerWeek(),
+              some.fitting(),
+              some.extras());
+      entries.put("gone", new Given(gone, routines.get(gone.routine())));
+    }
+    ProgramFile file = new ProgramFile("s1", "a1", entries);
+    return random.nextBoolean() ? Map.of() : Map.of(file.id(), file);
   }
 
   private <T> T one(List<T> of) {
@@ -263,9 +297,17 @@ public final class RandomLibraries {
 
   private Application application() {
     String id = id();
-    Context inner = new Context(id(), text(), List.of(), false, random.nextBoolean(), extras());
+    Context inner =
+        new Context(id(), text(), List.of(), false, random.nextBoolean(), false, extras());
     Context outer =
-        new Context(id(), text(), List.of(inner), random.nextBoolean(), false, extras());
+        new Context(
+            id(),
+            text(),
+            List.of(inner),
+            random.nextBoolean(),
+            false,
+            random.nextBoolean(),
+            extras());
     List<Rule> rules =
         List.of(
             new Rule.MostStrokes(random.nextInt(4)),
@@ -304,6 +346,7 @@ public final class RandomLibraries {
         text(),
         one(Layouts.IDS),
         one(List.of(Shape.values())),
+        one(List.of(Platform.values())),
         List.of(new Station.Reserved(Notation.read(one(KEYS)), text())),
         List.of(
             new Station.Installed(

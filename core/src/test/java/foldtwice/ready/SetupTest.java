@@ -102,6 +102,32 @@ class SetupTest {
 
   private static final Owner NOBODY = new Owner.Desktop("nobody");
 
+  /** What a program has in its file is the same after everything was closed and opened again. */
+  @Test
+  void whatAProgramHasIsRemembered() {
+    Library before =
+        with(Fixture.library("mine box Alt+L"), way(0, Need.FILE_COPIED, Need.RESTART));
+    Application app = before.applications().get("app");
+    Setup setup = Setup.of(before, "s");
+    assertThat(setup.toRemember(before, "s")).as("all is in").isEmpty();
+    Binding b = before.bindings().get("mine box Alt+L");
+    Owner mine = new Owner.Yours(b.id());
+    Library moved = new Edit.PutBinding(b.withTriggers(List.of(Notation.read("Alt+K")))).on(before);
+
+    Library kept = moved.withFile(setup.toRemember(moved, "s").getFirst());
+    Setup again = Setup.of(kept, "s");
+    assertThat(fires(kept, again, "Alt+L")).as("the program has the old one").isEqualTo(mine);
+    assertThat(fires(kept, again, "Alt+K")).isEqualTo(NOBODY);
+    assertThat(again.toRemember(kept, "s")).isEmpty();
+
+    Library copied = kept.withFile(again.copied(kept, app).toRemember(kept, "s").getFirst());
+    assertThat(fires(copied, Setup.of(copied, "s"), "Alt+K")).isEqualTo(mine);
+    assertThat(fires(copied, Setup.of(copied, "s"), "Alt+L")).isEqualTo(NOBODY);
+    assertThat(Setup.of(copied, "another").toRemember(copied, "another"))
+        .as("each station has its own programs")
+        .isEmpty();
+  }
+
   @Test
   void whatIsNewIsHeardOnlyAfterEverythingItsWayAsksFor() {
     Library before =

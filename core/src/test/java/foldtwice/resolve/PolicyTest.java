@@ -65,6 +65,18 @@ class PolicyTest {
         "mine everywhere pad k1; cell; pad k1; mine everywhere pad k1",
         "mine box drag left; box; drag right; nothing",
         "mine box drag left, native box drag left; box; drag left; mine box drag left",
+        // clause 13: the pointer's place
+        "mine pane Alt+L, mine box Alt+L; box+pane; Alt+L; mine pane Alt+L",
+        "mine pane Alt+L, mine box Alt+L; box; Alt+L; mine box Alt+L",
+        "mine pane Alt+L, mine rim Alt+L; box+rim; Alt+L; mine rim Alt+L",
+        "mine pane Alt+L, mine box Alt+L; box+rim; Alt+L; mine pane Alt+L",
+        "mine rim Alt+L, mine box Alt+L; box+pane; Alt+L; mine box Alt+L",
+        "native pane Alt+L, mine box Alt+L; box+pane; Alt+L; native pane Alt+L",
+        "mine box L then B, native pane L; box+pane; L then B; native pane L, nothing",
+        "mine pane L then B, native box L; box+pane; L; waits, (time) native box L",
+        "mine pane G; cell+pane; G; types g",
+        "mine cell G, mine pane G; cell+pane; G; mine cell G",
+        "mine everywhere Alt+L, mine pane Alt+L; box+pane; Alt+L; mine everywhere Alt+L",
       })
   void clauses(String claims, String state, String pressed, String expected) {
     List<String> rows = new ArrayList<>(Stream.of(claims.split(",")).map(String::strip).toList());

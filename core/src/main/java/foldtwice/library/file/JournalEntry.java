@@ -7,6 +7,7 @@ import foldtwice.library.Acceptance;
 import foldtwice.library.Edit;
 import foldtwice.library.History;
 import foldtwice.library.Library;
+import foldtwice.library.ProgramFile;
 import foldtwice.place.Finding;
 import foldtwice.trigger.Trigger;
 import java.time.Instant;
@@ -29,12 +30,16 @@ sealed interface JournalEntry {
   /** A binding was seen to fire. */
   record Proven(String binding, Proof proof) implements JournalEntry {}
 
+  /** A program was given something, or has it still while the library changed. */
+  record Gave(ProgramFile file) implements JournalEntry {}
+
   default History on(History history) {
     return switch (this) {
       case Made(History.Done done) -> history.with(done);
       case Undone() -> history.undo();
       case Redone() -> history.redo();
       case Proven(String binding, Proof proof) -> history.with(binding, proof);
+      case Gave(ProgramFile file) -> history.with(file);
     };
   }
 
@@ -47,6 +52,7 @@ sealed interface JournalEntry {
       case Redone() -> out.put("redo", true);
       case Proven(String binding, Proof proof) ->
           out.set("proof", BindingJson.write(binding, proof));
+      case Gave(ProgramFile file) -> out.set("file", ProgramFileJson.write(file, Optional.empty()));
     }
     return out;
   }
@@ -105,6 +111,9 @@ sealed interface JournalEntry {
     if (in.has("proof")) {
       BindingJson.ProofOf p = BindingJson.proof(in.at("proof"));
       return new Proven(p.binding(), p.proof());
+    }
+    if (in.has("file")) {
+      return new Gave(ProgramFileJson.read(in.at("file"), library.routines(), library.bindings()));
     }
     String at = in.text("at");
     try {

@@ -8,6 +8,7 @@ import foldtwice.binding.Family;
 import foldtwice.binding.Proof;
 import foldtwice.library.Acceptance;
 import foldtwice.library.Library;
+import foldtwice.library.ProgramFile;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
@@ -16,6 +17,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -47,7 +49,8 @@ public final class LibraryJson {
           "bindings",
           "families",
           "accepted",
-          "proofs");
+          "proofs",
+          "files");
 
   private LibraryJson() {}
 
@@ -89,16 +92,19 @@ public final class LibraryJson {
     List<Place> all = new ArrayList<>(List.of(new Place.Everywhere()));
     applications.values().forEach(a -> all.addAll(a.places()));
     Map<String, Place> places = PlaceJson.byId(all);
+    LinkedHashMap<String, Binding> bindings =
+        in.byId("bindings", b -> BindingJson.read(b, routines, places), Binding::id);
     return new Library(
         in.text("name"),
         applications,
         in.byId("stations", PlaceJson::station, Station::id),
         SurfaceJson.all(in, places),
         routines,
-        in.byId("bindings", b -> BindingJson.read(b, routines, places), Binding::id),
+        bindings,
         in.byId("families", FamilyJson::read, Family::id),
         in.byId("accepted", AcceptanceJson::read, Acceptance::conflict),
         proofs,
+        in.byId("files", f -> ProgramFileJson.read(f, routines, bindings), ProgramFile::id),
         in.rest(LIBRARY));
   }
 
@@ -126,6 +132,13 @@ public final class LibraryJson {
     if (!library.proofs().isEmpty()) {
       ArrayNode proofs = out.putArray("proofs");
       library.proofs().forEach((b, p) -> proofs.add(BindingJson.write(b, p)));
+    }
+    if (!library.files().isEmpty()) {
+      ArrayNode files = out.putArray("files");
+      library
+          .files()
+          .values()
+          .forEach(f -> files.add(ProgramFileJson.write(f, Optional.of(library))));
     }
     return Json.print(Json.with(library.extras(), out));
   }

@@ -4,6 +4,7 @@ import foldtwice.binding.Proof;
 import foldtwice.library.Edit;
 import foldtwice.library.History;
 import foldtwice.library.Library;
+import foldtwice.library.ProgramFile;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -168,6 +169,11 @@ public final class LibraryStore implements AutoCloseable {
   /** Keeps that a binding was seen to fire. Not an edit: undo passes over it. */
   public CompletableFuture<Instant> prove(String binding, Proof proof) {
     return add(new JournalEntry.Proven(binding, proof));
+  }
+
+  /** Keeps what stands in the file of a program. Not an edit: undo passes over it. */
+  public CompletableFuture<Instant> give(ProgramFile programFile) {
+    return add(new JournalEntry.Gave(programFile));
   }
 
   private CompletableFuture<Instant> nothing() {

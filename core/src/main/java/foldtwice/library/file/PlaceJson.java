@@ -16,6 +16,7 @@ import foldtwice.place.WayIn;
 import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Platform;
 import foldtwice.trigger.Shape;
 import java.util.Collection;
 import java.util.HashMap;
@@ -30,7 +31,7 @@ final class PlaceJson {
   private static final Set<String> APPLICATION =
       Set.of("id", "name", "version", "contexts", "rules", "ways", "commands");
   private static final Set<String> CONTEXT =
-      Set.of("id", "name", "groupOnly", "takesText", "inner");
+      Set.of("id", "name", "groupOnly", "takesText", "byPointer", "inner");
   private static final Set<String> COMMAND =
       Set.of(
           "id",
@@ -46,7 +47,7 @@ final class PlaceJson {
   private static final Set<String> WAY =
       Set.of("id", "name", "needs", "passesArguments", "slots", "freeOfRules");
   private static final Set<String> STATION =
-      Set.of("id", "name", "layout", "shape", "reserved", "installed", "devices");
+      Set.of("id", "name", "layout", "shape", "platform", "reserved", "installed", "devices");
 
   private PlaceJson() {}
 
@@ -103,6 +104,7 @@ final class PlaceJson {
         in.list("inner", PlaceJson::context),
         in.flag("groupOnly"),
         in.flag("takesText"),
+        in.flag("byPointer"),
         in.rest(CONTEXT));
   }
 
@@ -206,6 +208,7 @@ final class PlaceJson {
         in.text("name"),
         layout,
         in.word(Shape.class, "shape", Shape.ISO),
+        in.word(Platform.class, "platform", Platform.CONTROL),
         in.list("reserved", r -> new Station.Reserved(TriggerJson.readKeys(r), r.text("what"))),
         in.list(
             "installed",
@@ -251,6 +254,9 @@ final class PlaceJson {
     }
     if (c.takesText()) {
       out.put("takesText", true);
+    }
+    if (c.byPointer()) {
+      out.put("byPointer", true);
     }
     if (!c.inner().isEmpty()) {
       ArrayNode inner = out.putArray("inner");
@@ -305,6 +311,9 @@ final class PlaceJson {
     ObjectNode out =
         Json.object().put("id", s.id()).put("name", s.name()).put("layout", s.layout());
     out.put("shape", In.word(s.shape()));
+    if (s.platform() != Platform.CONTROL) {
+      out.put("platform", In.word(s.platform()));
+    }
     ArrayNode reserved = out.putArray("reserved");
     s.reserved().forEach(r -> reserved.add(TriggerJson.write(r.trigger()).put("what", r.what())));
     if (!s.installed().isEmpty()) {

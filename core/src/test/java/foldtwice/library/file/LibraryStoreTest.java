@@ -7,7 +7,9 @@ import foldtwice.Fixture;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Proof;
 import foldtwice.library.Edit;
+import foldtwice.library.Given;
 import foldtwice.library.Library;
+import foldtwice.library.ProgramFile;
 import foldtwice.trigger.Notation;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -17,6 +19,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -60,6 +63,24 @@ class LibraryStoreTest {
     }
     assertThat(Files.exists(journal())).isFalse();
     assertThat(Files.readString(file)).contains("F2");
+  }
+
+  /** Undo takes back edits, not what has been put into a program. */
+  @Test
+  void whatAProgramWasGivenIsKeptAndUndoPassesOverIt() throws Exception {
+    Library first = LibraryStore.look(file);
+    Binding b = first.bindings().get(ID);
+    Binding older = b.withTriggers(List.of(Notation.read("F7")));
+    ProgramFile given =
+        new ProgramFile("s", "app", Map.of(ID, new Given(older, first.routines().get(ID))));
+    try (LibraryStore store = open()) {
+      store.make(moved(store.library(), "F2")).get();
+      store.give(given).get();
+      store.undo().get();
+      assertThat(store.library().files()).containsValue(given);
+      assertThat(LibraryStore.look(file)).isEqualTo(store.library());
+    }
+    assertThat(LibraryStore.look(file).files()).containsValue(given);
   }
 
   @Test

@@ -4,8 +4,8 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
 import foldtwice.trigger.Layout;
-import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Platform;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
@@ -22,11 +22,12 @@ final class LayoutNotes {
 
   static String of(Trigger.Keys trigger, Library library) {
     Map<String, List<String>> groups = new LinkedHashMap<>();
-    for (String id :
-        library.stations().values().stream().map(Station::layout).distinct().toList()) {
-      groups
-          .computeIfAbsent(how(trigger, Layouts.of(id).orElseThrow()), k -> new ArrayList<>())
-          .add(id.toUpperCase(Locale.ROOT));
+    for (Station s : library.stations().values()) {
+      List<String> its = groups.computeIfAbsent(how(trigger, s), k -> new ArrayList<>());
+      String name = s.layout().toUpperCase(Locale.ROOT);
+      if (!its.contains(name)) {
+        its.add(name);
+      }
     }
     List<String> notes = new ArrayList<>();
     groups.forEach(
@@ -43,15 +44,24 @@ final class LayoutNotes {
   /**
    * "=" where it is pressed as written, the added modifiers where more is held, "" where it cannot.
    */
-  private static String how(Trigger.Keys trigger, Layout layout) {
+  private static String how(Trigger.Keys trigger, Station station) {
+    Layout layout = station.keys();
     StringBuilder more = new StringBuilder();
     for (Stroke stroke : trigger.strokes()) {
-      List<Press> presses = layout.presses(stroke);
+      List<Press> presses =
+          layout.presses(stroke).stream().filter(p -> station.shape().has(p.code())).toList();
       if (presses.isEmpty()) {
         return "";
       }
+      if (station.platform() != Platform.CONTROL && !stroke.modifiers().leaveTyping()) {
+        layout
+            .types(presses.getFirst())
+            .ifPresent(
+                t ->
+                    more.append(more.isEmpty() ? "" : ", ").append(Ui.text("sets.types.there", t)));
+      }
       for (Modifier m : presses.getFirst().held().list()) {
-        if (!stroke.modifiers().has(m)) {
+        if (station.platform() == Platform.CONTROL && !stroke.modifiers().has(m)) {
           more.append(more.isEmpty() ? "" : ", ").append(Ui.text("sets.added", m.word()));
         }
       }

@@ -153,7 +153,7 @@ final class ContextsPane extends VBox {
     String id =
         Ids.free(
             Ids.of(says, "context"), wanted -> all.stream().anyMatch(c -> c.id().equals(wanted)));
-    Context fresh = new Context(id, says, List.of(), false, false, Extras.NONE);
+    Context fresh = new Context(id, says, List.of(), false, false, false, Extras.NONE);
     List<Context> outermost = new ArrayList<>(application.contexts());
     outermost.add(fresh);
     Application next =

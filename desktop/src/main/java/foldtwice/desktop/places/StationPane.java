@@ -52,7 +52,7 @@ final class StationPane extends VBox {
         () -> {
           String named = name.getText().strip();
           if (!named.isEmpty() && !named.equals(station.name())) {
-            put(s -> with(s, named, s.layout(), s.shape(), s.reserved(), s.devices()));
+            put(s -> s.named(named));
           }
         });
   }
@@ -75,13 +75,12 @@ final class StationPane extends VBox {
                 "station-layout",
                 Layouts.IDS,
                 of.layout(),
-                l -> put(s -> with(s, s.name(), l, s.shape(), s.reserved(), s.devices()))),
+                l -> put(s -> s.withKeyboard(l, s.shape(), s.platform()))),
             choice(
                 "station-shape",
                 List.of(Shape.values()),
                 of.shape(),
-                shape ->
-                    put(s -> with(s, s.name(), s.layout(), shape, s.reserved(), s.devices()))));
+                shape -> put(s -> s.withKeyboard(s.layout(), shape, s.platform()))));
     getChildren().add(keyboard);
     heading("places.devices");
     FlowPane devices = new FlowPane(14, 6);
@@ -190,7 +189,7 @@ final class StationPane extends VBox {
                 new Station.Reserved(Notation.read(keys.getText()), what.getText().strip());
             List<Station.Reserved> all = new ArrayList<>(station.reserved());
             all.add(fresh);
-            put(s -> with(s, s.name(), s.layout(), s.shape(), all, s.devices()));
+            put(s -> s.withReserved(all));
           } catch (NotationException e) {
             wrong.setText(e.getMessage());
           }
@@ -205,7 +204,7 @@ final class StationPane extends VBox {
   private void free(Station.Reserved gone) {
     List<Station.Reserved> rest = new ArrayList<>(station.reserved());
     rest.remove(gone);
-    put(s -> with(s, s.name(), s.layout(), s.shape(), rest, s.devices()));
+    put(s -> s.withReserved(rest));
   }
 
   private void plug(String device, boolean in) {
@@ -214,17 +213,7 @@ final class StationPane extends VBox {
     if (in) {
       devices.add(device);
     }
-    put(s -> with(s, s.name(), s.layout(), s.shape(), s.reserved(), devices));
-  }
-
-  private static Station with(
-      Station s,
-      String name,
-      String layout,
-      Shape shape,
-      List<Station.Reserved> reserved,
-      List<String> devices) {
-    return new Station(s.id(), name, layout, shape, reserved, s.installed(), devices, s.extras());
+    put(s -> s.withDevices(devices));
   }
 
   private void put(UnaryOperator<Station> change) {

@@ -63,7 +63,6 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
   private final Map<String, SimulatedComputer> computers = new LinkedHashMap<>();
   private final Map<String, Setup> setups = new LinkedHashMap<>();
-  private final Setup atFirst;
   private final Map<String, String> pages = new LinkedHashMap<>();
   private final Runs runs = new Runs();
   private final Recorder recorder = new Recorder(this);
@@ -86,7 +85,11 @@ public final class Session implements AutoCloseable {
   public Session(LibraryStore store, FileAsking files) {
     this.store = store;
     this.files = files;
-    this.atFirst = Setup.settled(store.library());
+    store
+        .library()
+        .stations()
+        .keySet()
+        .forEach(id -> setups.put(id, Setup.of(store.library(), id)));
     Station first = store.library().stations().values().iterator().next();
     kept.set(store.mayWrite() ? Ui.text("kept.open") : Ui.text("kept.looking", store.holder()));
     publish(store.history(), first, Keymap.of(store.library(), first), true);
@@ -237,7 +240,7 @@ public final class Session implements AutoCloseable {
         library,
         Keymap.of(library, station),
         StandIns.around(station, library),
-        setups.getOrDefault(station.id(), atFirst).following(library));
+        setup(station.id(), library));
   }
 
   /** Accepts conflicts, for one reason. */
@@ -302,6 +305,7 @@ public final class Session implements AutoCloseable {
   }
 
   private void follow() {
+    remember();
     Snapshot before = now();
     Library next = store.library();
     Keymap keymap = before.keymap().following(before.library(), next);
@@ -311,11 +315,24 @@ public final class Session implements AutoCloseable {
     publish(store.history(), keymap.station(), keymap, false);
   }
 
+  private Setup setup(String station, Library library) {
+    Setup left = setups.get(station);
+    return left == null ? Setup.of(library, station) : left.following(library);
+  }
+
+  /** Keeps what the programs of all stations have in their files otherwise than the library. */
+  private void remember() {
+    Library library = store.library();
+    setups.forEach(
+        (station, setup) ->
+            setup.toRemember(library, station).forEach(file -> keep(store.give(file))));
+  }
+
   private void publish(History history, Station station, Keymap keymap, boolean wait) {
     long mine = generation.incrementAndGet();
     Library library = history.library();
     Snapshot stale = now();
-    Setup setup = setups.getOrDefault(station.id(), atFirst).following(library);
+    Setup setup = setup(station.id(), library);
     setups.put(station.id(), setup);
     Known known = StandIns.around(computer(station).programs(), library);
     Subject subject = new Subject(library, keymap, known, setup);
@@ -392,6 +409,9 @@ public final class Session implements AutoCloseable {
 
   private void setUp(Setup next) {
     setups.put(now().station().id(), next);
+    if (store.mayWrite()) {
+      remember();
+    }
     now.set(now().with(next));
     long mine = generation.incrementAndGet();
     Subject subject = now().subject();

@@ -6,9 +6,12 @@ import foldtwice.standin.trackway.Stop;
 import foldtwice.standin.trackway.Trackway;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Ellipse;
 import javafx.scene.shape.Line;
@@ -57,6 +60,29 @@ final class MapPicture extends Picture {
     if (whole && namesShown()) {
       names();
     }
+    if (whole) {
+      shelf();
+    }
+  }
+
+  /** The numbered places along the right edge: keys mean something of their own over it. */
+  private void shelf() {
+    double width = 74;
+    Set<Integer> set = program.placesSet();
+    VBox shelf = new VBox(2);
+    shelf.setId("map-shelf");
+    shelf.getStyleClass().add("map-shelf");
+    if (program.pane().equals(Trackway.SHELF)) {
+      shelf.getStyleClass().add("pointed");
+    }
+    for (int n = 1; n <= Trackway.PLACES; n++) {
+      Label place = new Label(set.contains(n) ? "Place " + n : "\u2013 " + n);
+      place.getStyleClass().add(set.contains(n) ? "map-place-set" : "map-place");
+      shelf.getChildren().add(place);
+    }
+    clickable(shelf, Trackway.SHELF);
+    shelf.setOnMouseExited(e -> pointed(""));
+    place(shelf, getWidth() - width, 0, width, getHeight());
   }
 
   /** The whole map, or a site and its plots when one is inside. */

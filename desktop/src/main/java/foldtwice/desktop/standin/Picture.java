@@ -51,6 +51,11 @@ abstract class Picture extends Pane {
     onPointer = action;
   }
 
+  /** Tells what the pointer is over now. */
+  protected final void pointed(String name) {
+    onPointer.accept(name);
+  }
+
   /** Draws it as it is. */
   final void redraw() {
     getChildren().clear();

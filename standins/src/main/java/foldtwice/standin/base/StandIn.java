@@ -302,12 +302,22 @@ public abstract class StandIn<D> implements Program {
     if (state.equals(place())) {
       return Reply.QUIET;
     }
-    if (!(state instanceof Place.Within(String id, String context)) || !id.equals(application)) {
+    if (!state.applicationId().equals(Optional.of(application))) {
       return new Reply.Refused("a state of " + application, state.id());
     }
+    return switch (state) {
+      case Place.Within(var id, String focus) -> goTo(focus, "");
+      case Place.Over(var id, String focus, String pane) when panes().contains(pane) ->
+          goTo(focus, pane);
+      default -> new Reply.Refused("a state of " + application, state.id());
+    };
+  }
+
+  private Reply goTo(String focus, String pane) {
     cancel();
     drop();
-    return goTo(context);
+    Reply there = goTo(focus);
+    return there instanceof Reply.Refused || pane().equals(pane) ? there : both(there, point(pane));
   }
 
   /** The menu paths of all commands, in menu order. */
@@ -570,7 +580,7 @@ public abstract class StandIn<D> implements Program {
 
   @Override
   public final Reply point(String name) {
-    if (!name.isEmpty() && !names().contains(name)) {
+    if (!name.isEmpty() && !names().contains(name) && !panes().contains(name)) {
       return new Reply.Refused("something to point at", "no \"" + name + "\"");
     }
     String before = pointer;
@@ -587,6 +597,23 @@ public abstract class StandIn<D> implements Program {
   /** The object the pointer is over; empty for none. */
   public final String pointer() {
     return names().contains(pointer) ? pointer : "";
+  }
+
+  /** The contexts that one is in by having the pointer over them. */
+  protected List<String> panes() {
+    return List.of();
+  }
+
+  /** The one of {@link #panes} that the pointer is over; empty for none. */
+  public final String pane() {
+    return panes().contains(pointer) ? pointer : "";
+  }
+
+  /** The state with the focus in this context and the pointer where it is. */
+  protected final Place within(String focus) {
+    return pane().isEmpty()
+        ? new Place.Within(application, focus)
+        : new Place.Over(application, focus, pane());
   }
 
   @Override

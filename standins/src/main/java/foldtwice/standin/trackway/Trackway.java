@@ -41,6 +41,9 @@ public final class Trackway extends StandIn<Fieldmap> {
   private static final Effects DOCUMENT = Effects.of(Touch.OBJECTS, Touch.SELECTION);
   private static final String GRID = "grid";
 
+  /** The shelf of numbered places along the right edge: a context while the pointer is over it. */
+  public static final String SHELF = "shelf";
+
   /** A view of the map that was given a number. */
   private record View(String site, List<String> selected) {}
 
@@ -48,6 +51,9 @@ public final class Trackway extends StandIn<Fieldmap> {
   private String site = "";
   private String drawingFrom = "";
   private boolean registered;
+
+  /** The number of the place gone to last; 0 for none. */
+  private int lastGone;
 
   public Trackway() {
     this(Edition.of(VERSIONS.getLast(), List.of(CHAINER)));
@@ -183,6 +189,7 @@ public final class Trackway extends StandIn<Fieldmap> {
           Effects.of(Touch.VIEW, Touch.SELECTION),
           () -> goPlace(number));
     }
+    command("next-place", "", Effects.of(Touch.VIEW, Touch.SELECTION), this::nextPlace);
   }
 
   private boolean namesShown() {
@@ -324,8 +331,19 @@ public final class Trackway extends StandIn<Fieldmap> {
     if (view == null) {
       return new Reply.Refused("a place with the number " + number, "none set");
     }
+    lastGone = number;
     List<String> still = view.selected().stream().filter(allNames()::contains).toList();
     return goInto(document().stop(view.site()).isPresent() ? view.site() : "", still);
+  }
+
+  /** To the place after the one that was gone to last, round the shelf. */
+  private Reply nextPlace() {
+    List<Integer> set = places.keySet().stream().sorted().toList();
+    if (set.isEmpty()) {
+      return new Reply.Refused("a numbered place", "none set");
+    }
+    int next = set.stream().filter(n -> n > lastGone).findFirst().orElse(set.getFirst());
+    return goPlace(next);
   }
 
   private static String say(View view) {
@@ -474,7 +492,12 @@ public final class Trackway extends StandIn<Fieldmap> {
               .map(s -> s.kind() == Stop.Kind.PLOT ? "plot" : "stop")
               .orElse("leg");
     }
-    return new Place.Within(ID, context);
+    return within(context);
+  }
+
+  @Override
+  protected List<String> panes() {
+    return List.of(SHELF);
   }
 
   @Override
@@ -514,6 +537,7 @@ public final class Trackway extends StandIn<Fieldmap> {
     copy.site = site;
     copy.drawingFrom = drawingFrom;
     copy.registered = registered;
+    copy.lastGone = lastGone;
     return copy;
   }
 

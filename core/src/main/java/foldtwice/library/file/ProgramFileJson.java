@@ -1,0 +1,94 @@
+package foldtwice.library.file;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.binding.Binding;
+import foldtwice.library.Given;
+import foldtwice.library.Library;
+import foldtwice.library.ProgramFile;
+import foldtwice.place.Place;
+import foldtwice.routine.Routine;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * The files of programs. An entry that is as the library has it is named only; another is written
+ * out, with its routine where that has changed as well.
+ */
+final class ProgramFileJson {
+
+  private ProgramFileJson() {}
+
+  static ProgramFile read(In in, Map<String, Routine> routines, Map<String, Binding> bindings)
+      throws FormatException {
+    Map<String, Given> entries = new LinkedHashMap<>();
+    for (Given g : in.list("entries", e -> entry(e, routines, bindings))) {
+      entries.put(g.binding().id(), g);
+    }
+    return new ProgramFile(in.id("station"), in.id("application"), entries);
+  }
+
+  private static Given entry(In in, Map<String, Routine> routines, Map<String, Binding> bindings)
+      throws FormatException {
+    if (in.has("current")) {
+      Binding b = bindings.get(in.id("current"));
+      if (b == null || !routines.containsKey(b.routine())) {
+        throw in.at("current").fault("expected a binding listed in this file that has a routine");
+      }
+      return new Given(b, routines.get(b.routine()));
+    }
+    In was = in.at("was");
+    Map<String, Routine> known = new HashMap<>(routines);
+    if (in.has("routine")) {
+      Routine then = RoutineJson.read(in.at("routine"));
+      known.put(then.id(), then);
+    }
+    Binding b = BindingJson.read(was, known, then(was.at("place")));
+    Routine routine = known.get(b.routine());
+    if (routine == null) {
+      throw was.at("routine").fault("expected a routine of this file, or one written beside it");
+    }
+    return new Given(b, routine);
+  }
+
+  /** The place a field names, which may be gone since. */
+  private static Map<String, Place> then(In place) throws FormatException {
+    String id = place.text();
+    int slash = id.indexOf('/');
+    if (id.equals(new Place.Everywhere().id())) {
+      return Map.of(id, new Place.Everywhere());
+    }
+    return Map.of(
+        id,
+        slash < 0
+            ? new Place.Whole(id)
+            : new Place.Within(id.substring(0, slash), id.substring(slash + 1)));
+  }
+
+  /**
+   * @param library what entries are compared with; none to write every entry out
+   */
+  static ObjectNode write(ProgramFile file, Optional<Library> library) {
+    ObjectNode out = Json.object().put("station", file.station());
+    ArrayNode entries = out.put("application", file.application()).putArray("entries");
+    file.entries().values().forEach(g -> entries.add(write(g, library)));
+    return out;
+  }
+
+  private static ObjectNode write(Given given, Optional<Library> library) {
+    Binding b = given.binding();
+    boolean sameRoutine =
+        library.filter(l -> given.routine().equals(l.routines().get(b.routine()))).isPresent();
+    if (sameRoutine && b.equals(library.get().bindings().get(b.id()))) {
+      return Json.object().put("current", b.id());
+    }
+    ObjectNode out = Json.object();
+    out.set("was", BindingJson.write(b));
+    if (!sameRoutine) {
+      out.set("routine", RoutineJson.write(given.routine()));
+    }
+    return out;
+  }
+}

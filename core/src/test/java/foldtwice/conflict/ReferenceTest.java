@@ -1,0 +1,231 @@
+package foldtwice.conflict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.Fixture;
+import foldtwice.RandomClaims;
+import foldtwice.Reference;
+import foldtwice.Reference.Wish;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.place.Place;
+import foldtwice.place.Rule;
+import foldtwice.place.Station;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Outcome;
+import foldtwice.resolve.Resolver;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Platform;
+import foldtwice.trigger.Shape;
+import foldtwice.trigger.Signal;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Keymap, resolver and auditor against the slow {@link Reference}, which tries every claim at every
+ * press: on 1,000 random libraries, in every state, over layouts, shapes and platforms.
+ */
+class ReferenceTest {
+
+  private static final int LIBRARIES = 1000;
+
+  private static Library random(Random random) {
+    List<Rule> rules =
+        random.nextInt(4) > 0
+            ? List.of()
+            : List.of(new Rule.MostStrokes(2), new Rule.NeverHolds(Modifiers.of(Modifier.LOGO)));
+    Library library = RandomClaims.anywhere(random, rules, 2 + random.nextInt(9));
+    Station station =
+        library
+            .stations()
+            .get("s")
+            .withKeyboard(
+                one(random, List.of("us", "de", "fr", "pl", "jp")),
+                one(random, List.of(Shape.values())),
+                one(random, List.of(Platform.values())));
+    return new Edit.PutStation(station).on(library);
+  }
+
+  /** Whatever is pressed, resolver and reference come to the same. */
+  @Test
+  void everyPressComesToWhatTheReferenceSays() {
+    Random random = new Random(61);
+    int pressed = 0;
+    for (int i = 0; i < LIBRARIES; i++) {
+      Library library = random(random);
+      Keymap keymap = Fixture.keymap(library);
+      Reference reference = new Reference(library, keymap.station());
+      Set<List<Signal>> tried = new LinkedHashSet<>();
+      reference.wishes().forEach(w -> tried.addAll(reference.ways(w.trigger())));
+      for (int more = 0; more < 6; more++) {
+        tried.addAll(reference.ways(RandomClaims.anyTrigger(random)));
+      }
+      for (List<Signal> presses : tried) {
+        for (Place state : keymap.states()) {
+          assertThat(said(Resolver.outcomes(keymap, state, presses)))
+              .as("%s in %s of %s", presses, state.id(), library.bindings().keySet())
+              .isEqualTo(reference.press(state, presses));
+          pressed++;
+        }
+      }
+    }
+    assertThat(pressed).isGreaterThan(100_000);
+  }
+
+  private static List<String> said(List<Outcome> outcomes) {
+    List<String> said = new ArrayList<>();
+    for (Outcome o : outcomes) {
+      switch (o) {
+        case Outcome.Fired(Claim c) -> said.add(c.owner().name());
+        case Outcome.Undecided(List<Claim> claims) ->
+            said.add(
+                "? "
+                    + String.join(
+                        ", ", new TreeSet<>(claims.stream().map(c -> c.owner().name()).toList())));
+        case Outcome.Typed(String text) -> said.add('"' + text + '"');
+        case Outcome.Unclaimed u -> said.add("-");
+        case Outcome.Waiting w -> {}
+      }
+    }
+    return said;
+  }
+
+  /** What the auditor says too little, and what it says too much. */
+  @Test
+  void neitherAMissNorAFalseAlarm() {
+    Random random = new Random(62);
+    List<String> misses = new ArrayList<>();
+    List<String> falseAlarms = new ArrayList<>();
+    int surprises = 0;
+    for (int i = 0; i < LIBRARIES; i++) {
+      Library library = random(random);
+      Keymap keymap = Fixture.keymap(library);
+      Reference reference = new Reference(library, keymap.station());
+      Reference before = reference.withoutYours();
+      List<Conflict> found = Auditor.audit(Subject.of(library, keymap));
+      for (Wish wish : reference.wishes()) {
+        for (Place state : keymap.states()) {
+          boolean told = found.stream().anyMatch(c -> tells(c, wish, state));
+          boolean surprise =
+              wish.who().equals("yours")
+                  ? fails(reference, wish, state, keymap)
+                  : wish.who().equals("native") && isLost(before, reference, wish, state);
+          surprises += surprise ? 1 : 0;
+          if (surprise && !told && !isUndecidedAnyway(found, reference, wish, state)) {
+            misses.add(wish.name() + " in " + state.id() + " of " + rows(library, keymap));
+          }
+          if (told && !surprise) {
+            falseAlarms.add(wish.name() + " in " + state.id() + " of " + rows(library, keymap));
+          }
+        }
+      }
+    }
+    assertThat(misses).as("misses of %s surprises", surprises).isEmpty();
+    assertThat(falseAlarms).as("false alarms beside %s surprises", surprises).isEmpty();
+    assertThat(surprises).isGreaterThan(5_000);
+  }
+
+  private static String rows(Library library, Keymap keymap) {
+    return library.bindings().keySet()
+        + " and "
+        + library.applications().get("app").commands().stream().map(c -> c.id()).toList()
+        + " on "
+        + keymap.station().layout()
+        + ' '
+        + keymap.station().shape()
+        + ' '
+        + keymap.station().platform();
+  }
+
+  /** A binding that some way of making it does not fire, where its place reaches. */
+  private static boolean fails(Reference reference, Wish wish, Place state, Keymap keymap) {
+    if (!keymap.statesOf(wish.place()).contains(state)) {
+      return false;
+    }
+    List<List<Signal>> ways = reference.ways(wish.trigger());
+    boolean makeable =
+        ways.stream()
+            .anyMatch(
+                way ->
+                    way.stream()
+                        .allMatch(
+                            s ->
+                                switch (s) {
+                                  case foldtwice.trigger.Press p -> has(keymap, p);
+                                  case foldtwice.trigger.Lift(var p) -> has(keymap, p);
+                                  case foldtwice.trigger.Motion m -> true;
+                                }));
+    if (!makeable || wish.refused()) {
+      return true;
+    }
+    return ways.stream()
+        .filter(way -> reference.isHeard(wish, way, state)) // clause 8: typing is no surprise
+        .anyMatch(way -> !reference.press(state, way).equals(List.of(wish.name())));
+  }
+
+  private static boolean has(Keymap keymap, foldtwice.trigger.Press press) {
+    return keymap.station().shape().has(press.code());
+  }
+
+  /** A native command that fires while nothing is bound, and no more. */
+  private static boolean isLost(Reference before, Reference after, Wish wish, Place state) {
+    return before.ways(wish.trigger()).stream()
+        .anyMatch(
+            way ->
+                before.press(state, way).equals(List.of(wish.name()))
+                    && !after.press(state, way).contains(wish.name()));
+  }
+
+  /** Two of yours that share its presses tell it already: neither fires, nor does anything else. */
+  private static boolean isUndecidedAnyway(
+      List<Conflict> found, Reference reference, Wish wish, Place state) {
+    if (wish.isYours()) {
+      return false;
+    }
+    return reference.ways(wish.trigger()).stream()
+        .flatMap(way -> reference.press(state, way).stream())
+        .filter(said -> said.startsWith("? "))
+        .anyMatch(
+            said ->
+                found.stream()
+                    .filter(Conflict::isBetweenEquals)
+                    .filter(c -> c.places().contains(state))
+                    .anyMatch(
+                        c ->
+                            c.claims().stream()
+                                .map(x -> x.owner().name())
+                                .collect(Collectors.toCollection(TreeSet::new))
+                                .equals(new TreeSet<>(List.of(said.substring(2).split(", "))))));
+  }
+
+  /** Whether a conflict says that this wish comes to nothing in this state. */
+  private static boolean tells(Conflict c, Wish wish, Place state) {
+    if (!c.places().contains(state)) {
+      return false;
+    }
+    List<String> names = c.claims().stream().map(x -> x.owner().name()).toList();
+    boolean first = names.getFirst().equals(wish.name());
+    boolean later = names.subList(1, names.size()).contains(wish.name());
+    boolean taking =
+        c.kind() == ConflictKind.INTERCEPTED && c.about().place() instanceof Place.Everywhere;
+    return switch (c.kind()) {
+      case DISPLACES -> later;
+      case INTERCEPTED -> taking ? later : first;
+      case TYPES_TEXT -> false; // it fires, and a letter is lost
+      case TWINS, MISSING -> false; // not about who gets a trigger
+      default -> c.isBetweenEquals() ? first || later : first;
+    };
+  }
+
+  private static <T> T one(Random random, List<T> of) {
+    return of.get(random.nextInt(of.size()));
+  }
+}
