@@ -83,6 +83,7 @@ public final class Fixture {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 

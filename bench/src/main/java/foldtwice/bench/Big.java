@@ -79,6 +79,7 @@ final class Big {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 

@@ -81,6 +81,7 @@ public class FoldBench {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 

@@ -22,6 +22,11 @@ final class Input {
       description = "id or name of the station; the first of the library when not given")
   private String station;
 
+  /** True when a station was named. */
+  boolean isOneStation() {
+    return station != null;
+  }
+
   Library library() throws Unusable {
     if (!Files.isRegularFile(file)) {
       throw new Unusable(file + ": no such file; give the path of a library");

@@ -15,13 +15,13 @@ import picocli.CommandLine.Spec;
     },
     mixinStandardHelpOptions = true,
     version = "Fold Twice 0.1.0",
-    subcommands = {Check.class, PressKeys.class, Run.class})
+    subcommands = {Check.class, PressKeys.class, Run.class, Verify.class})
 final class Root implements Runnable {
 
   @Spec private CommandSpec spec;
 
   @Override
   public void run() {
-    throw new ParameterException(spec.commandLine(), "which command? check, press or run");
+    throw new ParameterException(spec.commandLine(), "which command? check, press, run or verify");
   }
 }

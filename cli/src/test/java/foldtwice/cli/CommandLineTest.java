@@ -69,6 +69,74 @@ class CommandLineTest {
     }
   }
 
+  /** What the demo's own checks find: two programs of other versions, a pad that is not there. */
+  @Test
+  void verifyMakesTheChecksOfALibraryOnAllStations() throws Exception {
+    Ran text = demo("verify");
+    assertThat(text.exit).isEqualTo(1);
+    assertThat(text.out)
+        .contains("holds    Camera bench     Labels nudge right")
+        .contains("failed   Mounting table   Labels nudge right")
+        .contains("found:    Rowan is not plugged in")
+        .endsWith("42 checks made: 38 hold, 3 failed, 1 skipped\n");
+    assertThat(demo("verify", "--station", "camera-bench").exit).isZero();
+    JsonNode json = demo("verify", "--format", "json").json();
+    assertThat(json.get("checks")).hasSize(42);
+    assertThat(json.get("checks"))
+        .filteredOn(c -> c.get("state").asText().equals("failed"))
+        .extracting(c -> c.get("station").asText())
+        .containsExactlyInAnyOrder("mounting-table", "mounting-table", "register-desk");
+  }
+
+  /** Read back with the parser of the JDK: the counts are those of the cases. */
+  @Test
+  void verifyReportsAsJUnitDoes() throws Exception {
+    Ran ran = demo("verify", "--format", "junit");
+    var document =
+        javax.xml.parsers.DocumentBuilderFactory.newInstance()
+            .newDocumentBuilder()
+            .parse(new java.io.ByteArrayInputStream(ran.out.getBytes(StandardCharsets.UTF_8)));
+    var all = document.getDocumentElement();
+    assertThat(all.getTagName()).isEqualTo("testsuites");
+    assertThat(document.getElementsByTagName("testsuite").getLength()).isEqualTo(4);
+    assertThat(all.getAttribute("tests"))
+        .isEqualTo(Integer.toString(document.getElementsByTagName("testcase").getLength()));
+    assertThat(all.getAttribute("failures"))
+        .isEqualTo(Integer.toString(document.getElementsByTagName("failure").getLength()))
+        .isEqualTo("3");
+    assertThat(all.getAttribute("skipped"))
+        .isEqualTo(Integer.toString(document.getElementsByTagName("skipped").getLength()));
+    assertThat(document.getElementsByTagName("failure").item(0).getTextContent())
+        .contains("expected fires Shift boxes", "found fires Shift boxes");
+  }
+
+  @Test
+  void verifyReadsAListOfChecksAndSaysWhatIsWrongWithOne() throws Exception {
+    Path checks = folder.resolve("checks.json");
+    String one =
+        """
+        {"format": "fold-twice-checks", "checks": [
+          {"id": "c1", "station": "label-corner", "place": "vasculum/grid",
+           "presses": [{"keys": ["CTRL+s"]}], "expect": {"does": "%s", "application": "vasculum"}},
+          {"id": "c2", "station": "camera-bench", "place": "vasculum/no-such",
+           "presses": [{"keys": ["CTRL+s"]}], "expect": {"nothing": true}}]}
+        """;
+    Files.writeString(checks, one.formatted("print"));
+    Ran ran = demo("verify", checks.toString());
+    assertThat(ran.exit).isEqualTo(1);
+    assertThat(ran.out)
+        .contains("expected: Print list, the program\u2019s own")
+        .contains("found:    Save, the program\u2019s own")
+        .contains("found:    the program has no state vasculum/no-such")
+        .endsWith("2 checks made: 0 hold, 2 failed, 0 skipped\n");
+    Files.writeString(checks, "{\"format\": \"fold-twice-checks\", \"checks\": [{\"id\": 1}]}");
+    Ran broken = demo("verify", checks.toString());
+    assertThat(broken.exit).isEqualTo(2);
+    assertThat(broken.err).contains("checks.json, /checks/0");
+    assertThat(demo("verify", folder.resolve("none").toString()).err).contains("no such file");
+    assertThat(demo("verify", DEMO.toString()).err).contains("no list of checks");
+  }
+
   @Test
   void aLibraryWithoutBlockingConflictsExitsWithZero() throws Exception {
     Path calm = folder.resolve("calm.json");

@@ -114,6 +114,19 @@ public sealed interface Edit {
   /** A conflict is accepted, or no longer when there is no acceptance. */
   record Accept(String conflict, Optional<Acceptance> how) implements Edit {}
 
+  /**
+   * A check of presses comes or changes.
+   *
+   * @param at its place in the list when it is new; beyond the end is at the end
+   */
+  record PutCheck(PressCheck check, int at) implements Edit {
+    public PutCheck(PressCheck check) {
+      this(check, Integer.MAX_VALUE);
+    }
+  }
+
+  record RemoveCheck(String id) implements Edit {}
+
   /** Takes a family apart: its bindings stay, each by itself. */
   record RemoveFamily(String id) implements Edit {}
 
@@ -162,6 +175,9 @@ public sealed interface Edit {
           library.withAccepted(
               how.map(a -> put(library.accepted(), conflict, a, Integer.MAX_VALUE))
                   .orElseGet(() -> without(library.accepted(), conflict)));
+      case PutCheck(PressCheck check, int at) ->
+          library.withChecks(put(library.checks(), check.id(), check, at));
+      case RemoveCheck(String id) -> library.withChecks(without(library.checks(), id));
       case Together(List<Edit> edits) -> {
         Library next = library;
         for (Edit e : edits) {
@@ -245,6 +261,16 @@ public sealed interface Edit {
       }
       case Accept(String conflict, Optional<Acceptance> how) ->
           new Accept(conflict, Optional.ofNullable(before.accepted().get(conflict)));
+      case PutCheck(PressCheck check, int at) -> {
+        PressCheck old = before.checks().get(check.id());
+        yield old == null ? new RemoveCheck(check.id()) : new PutCheck(old);
+      }
+      case RemoveCheck(String id) -> {
+        PressCheck old = before.checks().get(id);
+        yield old == null
+            ? new Together(List.of())
+            : new PutCheck(old, List.copyOf(before.checks().keySet()).indexOf(id));
+      }
       case Together(List<Edit> edits) -> {
         List<Edit> back = new ArrayList<>();
         Library state = before;

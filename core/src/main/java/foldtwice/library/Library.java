@@ -31,6 +31,7 @@ import java.util.Optional;
  * @param proofs binding id to the last try that fired it
  * @param files what programs have in their files otherwise than the library, by {@link
  *     ProgramFile#id}; one that is not here has all that it is to have
+ * @param checks presses that are checked again and again
  */
 public record Library(
     String name,
@@ -43,6 +44,7 @@ public record Library(
     Map<String, Acceptance> accepted,
     Map<String, Proof> proofs,
     Map<String, ProgramFile> files,
+    Map<String, PressCheck> checks,
     Extras extras) {
 
   public Library {
@@ -55,6 +57,7 @@ public record Library(
     accepted = ordered(accepted);
     proofs = ordered(proofs);
     files = ordered(files);
+    checks = ordered(checks);
   }
 
   /** The class of our own maps: what an edit leaves alone is handed on as it is, not copied. */
@@ -73,6 +76,7 @@ public record Library(
   public static Library empty(String name) {
     return new Library(
         name,
+        Map.of(),
         Map.of(),
         Map.of(),
         Map.of(),
@@ -221,7 +225,7 @@ public record Library(
     others.put(application.id(), application);
     return new Library(
         name, others, stations, surfaces, routines, bindings, families, accepted, proofs, files,
-        extras);
+        checks, extras);
   }
 
   Library withBindings(LinkedHashMap<String, Binding> others) {
@@ -236,13 +240,14 @@ public record Library(
         accepted,
         proofs,
         files,
+        checks,
         extras);
   }
 
   Library withApplications(LinkedHashMap<String, Application> others) {
     return new Library(
         name, others, stations, surfaces, routines, bindings, families, accepted, proofs, files,
-        extras);
+        checks, extras);
   }
 
   Library withStations(LinkedHashMap<String, Station> others) {
@@ -257,6 +262,7 @@ public record Library(
         accepted,
         proofs,
         files,
+        checks,
         extras);
   }
 
@@ -272,6 +278,7 @@ public record Library(
         accepted,
         proofs,
         files,
+        checks,
         extras);
   }
 
@@ -287,6 +294,7 @@ public record Library(
         accepted,
         proofs,
         files,
+        checks,
         extras);
   }
 
@@ -302,6 +310,23 @@ public record Library(
         others,
         proofs,
         files,
+        checks,
+        extras);
+  }
+
+  Library withChecks(LinkedHashMap<String, PressCheck> others) {
+    return new Library(
+        name,
+        applications,
+        stations,
+        surfaces,
+        routines,
+        bindings,
+        families,
+        accepted,
+        proofs,
+        files,
+        others,
         extras);
   }
 
@@ -317,6 +342,7 @@ public record Library(
         accepted,
         proofs,
         files,
+        checks,
         extras);
   }
 
@@ -339,6 +365,7 @@ public record Library(
         accepted,
         others,
         files,
+        checks,
         extras);
   }
 
@@ -357,6 +384,7 @@ public record Library(
         accepted,
         proofs,
         more,
+        checks,
         extras);
   }
 }

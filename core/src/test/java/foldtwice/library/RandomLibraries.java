@@ -114,6 +114,7 @@ public final class RandomLibraries {
             Map.of(),
             Map.of(),
             Map.of(),
+            Map.of(),
             Extras.NONE);
     Offering offering = new Offering(id(), text(), one(places.places()), triggers(), extras());
     for (Surface s : List.of(device(), toolbar(), menu(one(places.places())), offering)) {
@@ -155,7 +156,35 @@ public final class RandomLibraries {
         accepted,
         proofs,
         files(routines, bindings),
+        checks(),
         extras());
+  }
+
+  private Map<String, PressCheck> checks() {
+    LinkedHashMap<String, PressCheck> checks = new LinkedHashMap<>();
+    for (int i = random.nextInt(3); i > 0; i--) {
+      PressCheck c =
+          new PressCheck(
+              id(),
+              text(),
+              random.nextBoolean() ? "" : id(),
+              one(List.of(new Place.Within("a", "c"), new Place.Over("a", "c", "p"))),
+              triggers().isEmpty() ? List.of(Notation.read("F2")) : List.of(Notation.read("F3")),
+              one(
+                  List.of(
+                      new Expected.Fires(id(), random.nextBoolean()),
+                      new Expected.Lacks(id()),
+                      new Expected.Does(id(), id()),
+                      new Expected.Keeps(text()),
+                      new Expected.Opens(id()),
+                      new Expected.Turns(id(), id()),
+                      new Expected.Types(text()),
+                      new Expected.Undecided(List.of("b2", "b1")),
+                      new Expected.Nothing())),
+              extras());
+      checks.put(c.id(), c);
+    }
+    return checks;
   }
 
   /** Some entries as they are, some as they were, some that are gone. */

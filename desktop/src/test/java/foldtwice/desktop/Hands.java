@@ -318,6 +318,13 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  /** Moves the pointer over the middle of a node. */
+  void move(String selector) {
+    Bounds at = bounds(selector);
+    run(() -> robot.mouseMove(at.getCenterX(), at.getCenterY()));
+    settle();
+  }
+
   /** Drags one thing onto another, by mouse, over a few points on the way. */
   void drag(String from, String to) {
     Bounds start = bounds(from);

@@ -92,6 +92,9 @@ sealed interface JournalEntry {
         out.put("accept", conflict);
         how.ifPresent(a -> out.set("accepted", AcceptanceJson.write(a)));
       }
+      case Edit.PutCheck(var check, int at) ->
+          out.put("at", at).set("putCheck", CheckJson.write(check));
+      case Edit.RemoveCheck(String id) -> out.put("removeCheck", id);
       case Edit.Together(List<Edit> edits) -> {
         ArrayNode list = out.putArray("together");
         edits.forEach(e -> list.add(write(e)));
@@ -179,6 +182,12 @@ sealed interface JournalEntry {
               ? Optional.of(AcceptanceJson.read(in.at("accepted")))
               : Optional.empty();
       return new Edit.Accept(in.text("accept"), how);
+    }
+    if (in.has("putCheck")) {
+      return new Edit.PutCheck(CheckJson.read(in.at("putCheck")), in.whole("at"));
+    }
+    if (in.has("removeCheck")) {
+      return new Edit.RemoveCheck(in.text("removeCheck"));
     }
     if (in.has("together")) {
       Library[] then = {library}; // each is read by the routines the ones before it leave

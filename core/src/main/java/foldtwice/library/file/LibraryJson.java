@@ -8,6 +8,7 @@ import foldtwice.binding.Family;
 import foldtwice.binding.Proof;
 import foldtwice.library.Acceptance;
 import foldtwice.library.Library;
+import foldtwice.library.PressCheck;
 import foldtwice.library.ProgramFile;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
@@ -50,7 +51,8 @@ public final class LibraryJson {
           "families",
           "accepted",
           "proofs",
-          "files");
+          "files",
+          "checks");
 
   private LibraryJson() {}
 
@@ -105,6 +107,7 @@ public final class LibraryJson {
         in.byId("accepted", AcceptanceJson::read, Acceptance::conflict),
         proofs,
         in.byId("files", f -> ProgramFileJson.read(f, routines, bindings), ProgramFile::id),
+        in.byId("checks", CheckJson::read, PressCheck::id),
         in.rest(LIBRARY));
   }
 
@@ -139,6 +142,10 @@ public final class LibraryJson {
           .files()
           .values()
           .forEach(f -> files.add(ProgramFileJson.write(f, Optional.of(library))));
+    }
+    if (!library.checks().isEmpty()) {
+      ArrayNode checks = out.putArray("checks");
+      library.checks().values().forEach(c -> checks.add(CheckJson.write(c)));
     }
     return Json.print(Json.with(library.extras(), out));
   }

@@ -6,7 +6,6 @@ import foldtwice.binding.Binding;
 import foldtwice.library.Given;
 import foldtwice.library.Library;
 import foldtwice.library.ProgramFile;
-import foldtwice.place.Place;
 import foldtwice.routine.Routine;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -45,26 +44,13 @@ final class ProgramFileJson {
       Routine then = RoutineJson.read(in.at("routine"));
       known.put(then.id(), then);
     }
-    Binding b = BindingJson.read(was, known, then(was.at("place")));
+    String place = was.text("place"); // it may be gone since
+    Binding b = BindingJson.read(was, known, Map.of(place, PlaceJson.spokenOf(place)));
     Routine routine = known.get(b.routine());
     if (routine == null) {
       throw was.at("routine").fault("expected a routine of this file, or one written beside it");
     }
     return new Given(b, routine);
-  }
-
-  /** The place a field names, which may be gone since. */
-  private static Map<String, Place> then(In place) throws FormatException {
-    String id = place.text();
-    int slash = id.indexOf('/');
-    if (id.equals(new Place.Everywhere().id())) {
-      return Map.of(id, new Place.Everywhere());
-    }
-    return Map.of(
-        id,
-        slash < 0
-            ? new Place.Whole(id)
-            : new Place.Within(id.substring(0, slash), id.substring(slash + 1)));
   }
 
   /**

@@ -12,6 +12,7 @@ import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Detail;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
+import foldtwice.library.PressCheck;
 import foldtwice.library.RandomLibraries;
 import foldtwice.resolve.Keymap;
 import java.io.IOException;
@@ -47,6 +48,15 @@ class LibraryJsonTest {
 
   private static String demo() throws IOException {
     return Files.readString(ROOT.resolve("demo/fernhollow.json"));
+  }
+
+  /** Checks by themselves come back as they were. */
+  @Property(tries = 200)
+  void checksByThemselvesComeBack(@ForAll long seed) throws FormatException {
+    Library library = RandomLibraries.of(seed);
+    List<PressCheck> checks = List.copyOf(library.checks().values());
+    assertThat(CheckFile.read(CheckFile.write(checks).getBytes(StandardCharsets.UTF_8)))
+        .isEqualTo(checks);
   }
 
   @Property(tries = 300)

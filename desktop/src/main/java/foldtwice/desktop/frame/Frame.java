@@ -398,6 +398,10 @@ public final class Frame extends StackPane implements Finder.Targets {
       case REDO -> session.redo();
       case PLACES_VIEW -> go(placesTab);
       case COLLECT_VIEW -> go(collectTab);
+      case CHECK_PRESSES -> {
+        go(tryTab);
+        trying().check();
+      }
       case RECORD -> {
         go(tryTab);
         trying().record();

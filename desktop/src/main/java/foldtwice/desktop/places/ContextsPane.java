@@ -33,6 +33,7 @@ final class ContextsPane extends VBox {
   private final TextField name = new TextField();
   private final CheckBox text = new CheckBox(Ui.text("places.text"));
   private final CheckBox group = new CheckBox(Ui.text("places.group"));
+  private final CheckBox pointer = new CheckBox(Ui.text("places.bypointer"));
   private final VBox form;
   private Application application;
   private Optional<Context> chosen = Optional.empty();
@@ -53,11 +54,13 @@ final class ContextsPane extends VBox {
     text.setOnAction(e -> keep());
     group.setId("context-group");
     group.setOnAction(e -> keep());
+    pointer.setId("context-pointer");
+    pointer.setOnAction(e -> keep());
     form =
         new VBox(
             6,
             name,
-            new FlowPane(12, 4, text, group),
+            new FlowPane(12, 4, text, group, pointer),
             Parts.button("context-remove", Ui.text("contexts.remove"), this::remove, "link"));
     form.managedProperty().bind(form.visibleProperty());
     getChildren()
@@ -81,6 +84,8 @@ final class ContextsPane extends VBox {
           }
           text.setSelected(c.takesText());
           group.setSelected(c.groupOnly());
+          pointer.setSelected(shown.isByPointer(c.id()));
+          pointer.setDisable(shown.path(c.id()).size() > 1); // those inside are chosen as it is
         });
     if (had) {
       rows.lookup("#context-" + chosen.map(Context::id).orElse("whole")).requestFocus();
@@ -88,8 +93,16 @@ final class ContextsPane extends VBox {
   }
 
   private void row(Snapshot now, Context c, int depth) {
-    String kind =
-        c.takesText() ? Ui.text("places.text") : c.groupOnly() ? Ui.text("places.group") : "";
+    List<String> kinds = new ArrayList<>();
+    if (c.takesText()) {
+      kinds.add(Ui.text("places.text"));
+    } else if (c.groupOnly()) {
+      kinds.add(Ui.text("places.group"));
+    }
+    if (c.byPointer()) {
+      kinds.add(Ui.text("places.bypointer"));
+    }
+    String kind = String.join(", ", kinds);
     row(now, c.name(), new Place.Within(application.id(), c.id()), depth, kind, Optional.of(c));
     c.inner().forEach(i -> row(now, i, depth + 1));
   }
@@ -143,7 +156,10 @@ final class ContextsPane extends VBox {
     put(
         application.withContext(
             chosen.get().id(),
-            c -> Optional.of(c.named(named, group.isSelected(), text.isSelected()))));
+            c ->
+                Optional.of(
+                    c.named(named, group.isSelected(), text.isSelected())
+                        .chosen(!pointer.isDisabled() && pointer.isSelected()))));
   }
 
   /** A new one inside the chosen one, or an outermost one. */

@@ -22,6 +22,7 @@ public enum OwnKeys {
   PRESS_KEYS("F4"),
   FIRE("F5"),
   RECORD("F9"),
+  CHECK_PRESSES("Ctrl+F5"),
   STEP("F7"),
   RUN("F8"),
   NEW_BINDING("Ctrl+N"),

@@ -7,9 +7,11 @@ import foldtwice.standin.trackway.Trackway;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import javafx.css.PseudoClass;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
@@ -25,6 +27,7 @@ final class MapPicture extends Picture {
   private static final double EAST = 760;
   private static final double SOUTH = 480;
   private static final double RADIUS = 8;
+  private static final PseudoClass POINTED = PseudoClass.getPseudoClass("pointed");
 
   private final Trackway program;
   private final boolean whole;
@@ -72,16 +75,23 @@ final class MapPicture extends Picture {
     VBox shelf = new VBox(2);
     shelf.setId("map-shelf");
     shelf.getStyleClass().add("map-shelf");
-    if (program.pane().equals(Trackway.SHELF)) {
-      shelf.getStyleClass().add("pointed");
-    }
+    shelf.pseudoClassStateChanged(POINTED, program.pane().equals(Trackway.SHELF));
     for (int n = 1; n <= Trackway.PLACES; n++) {
       Label place = new Label(set.contains(n) ? "Place " + n : "\u2013 " + n);
       place.getStyleClass().add(set.contains(n) ? "map-place-set" : "map-place");
       shelf.getChildren().add(place);
     }
-    clickable(shelf, Trackway.SHELF);
-    shelf.setOnMouseExited(e -> pointed(""));
+    shelf.setOnMouseEntered(
+        e -> {
+          pointed(Trackway.SHELF);
+          shelf.pseudoClassStateChanged(POINTED, true);
+        });
+    shelf.setOnMouseExited(
+        e -> {
+          pointed("");
+          shelf.pseudoClassStateChanged(POINTED, false);
+        });
+    shelf.setOnMousePressed(MouseEvent::consume); // it is looked at, not selected
     place(shelf, getWidth() - width, 0, width, getHeight());
   }
 

@@ -45,6 +45,7 @@ public final class StandInWindow extends VBox {
   private final Button newWindow = new Button(Ui.text("standin.newwindow"));
   private OnAct onAct = (act, reply) -> {};
   private Runnable onRestart = () -> {};
+  private Runnable onPane = () -> {};
 
   /**
    * A window.
@@ -100,6 +101,16 @@ public final class StandInWindow extends VBox {
   /** Called after mouse or menu did something to the program. */
   public void setOnAct(OnAct action) {
     onAct = action;
+  }
+
+  /** Called after the pointer went over another of its panes. */
+  public void setOnPane(Runnable action) {
+    onPane = action;
+  }
+
+  /** The pointer went over another pane: nothing is drawn anew under it. */
+  void changedPane() {
+    onPane.run();
   }
 
   /** Called after it was started anew. */

@@ -147,7 +147,14 @@ public final class Windows {
                 twice
                     ? new Act.Fire("enter-site", Optional.empty())
                     : new Act.Click(name, adding)));
-    picture.setOnPointer(program::point);
+    picture.setOnPointer(
+        name -> {
+          String was = program.pane();
+          program.point(name);
+          if (!program.pane().equals(was)) {
+            window.changedPane();
+          }
+        });
     return window;
   }
 

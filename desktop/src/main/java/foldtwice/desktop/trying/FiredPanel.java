@@ -1,6 +1,7 @@
 package foldtwice.desktop.trying;
 
 import foldtwice.binding.Binding;
+import foldtwice.check.Checking;
 import foldtwice.desktop.parts.Asking;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
@@ -8,6 +9,8 @@ import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Expected;
+import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Explanation;
 import foldtwice.resolve.Outcome;
@@ -23,6 +26,7 @@ import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -40,14 +44,19 @@ final class FiredPanel extends VBox {
   private final Session session;
   private final Runnable onGone;
   private final Runnable onUndone;
+  private final Button keep;
   private final Label pressed = Parts.label("", "strong");
   private final VBox why = new VBox();
   private final VBox presses = new VBox(4);
   private final Button again;
   private final Button undo;
   private Trial.Result shown;
+  private Optional<Kept> last = Optional.empty();
   private String undoIn = "";
   private int count;
+
+  /** A press that can be kept as a check. */
+  record Kept(Place place, Trigger trigger, Expected came) {}
 
   /**
    * A panel of nothing.
@@ -55,8 +64,14 @@ final class FiredPanel extends VBox {
    * @param onAgain makes the last press once more
    * @param onGone called before what has the keys here is gone
    * @param onUndone called after a run was taken back
+   * @param onKept takes what is to be kept as a check
    */
-  FiredPanel(Session session, Runnable onAgain, Runnable onGone, Runnable onUndone) {
+  FiredPanel(
+      Session session,
+      Runnable onAgain,
+      Runnable onGone,
+      Runnable onUndone,
+      Consumer<Kept> onKept) {
     super(8);
     this.session = session;
     this.onGone = onGone;
@@ -65,6 +80,7 @@ final class FiredPanel extends VBox {
     presses.setId("try-presses");
     again = Parts.button("try-again", Ui.text("try.again"), onAgain);
     undo = Parts.button("try-undo", Ui.text("try.undo"), this::undoRun, "link");
+    keep = Parts.button("try-keep", Ui.text("try.keep"), () -> last.ifPresent(onKept), "link");
     pressed.setId("try-pressed");
     pressed.setStyle("-fx-font-size: 16px;");
     pressed.setWrapText(true);
@@ -73,12 +89,13 @@ final class FiredPanel extends VBox {
     pressed.setMaxWidth(Double.MAX_VALUE);
     pressed.setMinHeight(USE_PREF_SIZE); // where there is little room, all of it is still read
     fired.setAlignment(Pos.CENTER_LEFT);
-    HBox reason = new HBox(8, Parts.label(Ui.text("try.why"), "soft"), Parts.gap(), undo);
+    HBox reason = new HBox(8, Parts.label(Ui.text("try.why"), "soft"), Parts.gap(), keep, undo);
     reason.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(fired, reason, why, Parts.label(Ui.text("try.sofar"), "heading"), presses);
     why.getChildren().setAll(Parts.wrapped(Ui.text("try.none"), "soft"));
     again.setDisable(true);
     undo.setDisable(true);
+    keep.setDisable(true);
   }
 
   /**
@@ -87,8 +104,16 @@ final class FiredPanel extends VBox {
    * @param notation what was pressed, in words
    * @param trigger the same as a trigger; empty for what was chosen otherwise
    * @param in the name of the program it was done in
+   * @param before the state it was done in
    */
-  void show(Trial.Result result, String notation, Optional<Trigger> trigger, String in) {
+  void show(
+      Trial.Result result, String notation, Optional<Trigger> trigger, String in, Place before) {
+    List<Expected> came = Checking.came(result.effects());
+    last =
+        came.size() == 1 && trigger.filter(t -> !(t instanceof Trigger.AtStart)).isPresent()
+            ? Optional.of(new Kept(before, trigger.get(), came.getFirst()))
+            : Optional.empty();
+    keep.setDisable(last.isEmpty() || !session.mayWrite());
     Words words = words();
     count++;
     pressed.setText(notation);

@@ -11,7 +11,9 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.StandInWindow;
 import foldtwice.desktop.standin.Windows;
 import foldtwice.place.Application;
+import foldtwice.place.Context;
 import foldtwice.place.Need;
+import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
@@ -53,6 +55,7 @@ import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
@@ -77,6 +80,7 @@ public final class TryView extends BorderPane {
   private final Map<String, ToggleButton> chips = new LinkedHashMap<>();
   private final StackPane front = new StackPane();
   private final Label context = Parts.label("", "strong");
+  private final ComboBox<String> pointerOver = new ComboBox<>();
   private final KeyboardView keyboard;
   private final DevicesPane devices;
   private final MidiInputs midi;
@@ -94,7 +98,13 @@ public final class TryView extends BorderPane {
   private Runnable last = () -> {};
   private javafx.geometry.Point2D pointer;
   private final FiredPanel fired;
+  private final ChecksPane checks;
+  private final ToggleButton pressesSide = new ToggleButton(Ui.text("try.tab.presses"));
+  private final ToggleButton checksSide = new ToggleButton();
   private final List<Press> strokes = new ArrayList<>();
+
+  /** The state in which what is shown was begun. */
+  private Place began;
 
   /** The time limit of a sequence, as a timer of the interface. */
   private final class TimeLimit {
@@ -161,9 +171,11 @@ public final class TryView extends BorderPane {
             () -> {
               windows.get(application).refresh();
               follow();
-            });
+            },
+            this::keep);
     repeating.setCycleCount(Timeline.INDEFINITE);
-    VBox reasons = new VBox(8, recording, fired);
+    checks = new ChecksPane(session, this::focusWindow);
+    VBox reasons = new VBox(8, recording, sides(), fired, checks);
     reasons.getStyleClass().add("why");
     ScrollPane scroll = new ScrollPane(reasons);
     scroll.setFitToWidth(true);
@@ -178,6 +190,42 @@ public final class TryView extends BorderPane {
     session.nowProperty().addListener((o, a, b) -> otherNow());
     build();
     go("tagpress");
+  }
+
+  /** The presses so far, or the checks of presses. */
+  private Node sides() {
+    ToggleGroup group = new ToggleGroup();
+    pressesSide.setId("try-side-presses");
+    checksSide.setId("try-side-checks");
+    for (ToggleButton side : List.of(pressesSide, checksSide)) {
+      side.getStyleClass().addAll("chip", "small-chip");
+      side.setToggleGroup(group);
+      side.setOnAction(e -> side(side));
+    }
+    side(pressesSide);
+    return new HBox(6, pressesSide, checksSide);
+  }
+
+  private void side(ToggleButton chosen) {
+    chosen.setSelected(true);
+    boolean presses = chosen == pressesSide;
+    fired.setVisible(presses);
+    fired.setManaged(presses);
+    checks.setVisible(!presses);
+    checks.setManaged(!presses);
+  }
+
+  /** Shows the checks of presses and makes them on the station in view. */
+  public void check() {
+    side(checksSide);
+    checks.makeHere();
+  }
+
+  /** Keeps the last press and what came of it as a check. */
+  private void keep(FiredPanel.Kept kept) {
+    checks.add(kept.place(), kept.trigger(), kept.came());
+    side(checksSide);
+    checksSide.requestFocus();
   }
 
   private void otherNow() {
@@ -209,6 +257,7 @@ public final class TryView extends BorderPane {
       window.addEventFilter(MouseEvent.MOUSE_PRESSED, this::clicked);
       new PointerReader(this::motion, drawn -> session.say(PointerReader.why(drawn)))
           .listen(window);
+      window.setOnPane(this::follow);
       window.setOnRestart(() -> restarted(entry.getKey()));
       window.setOnNewWindow(() -> session.opened(entry.getKey()));
       window.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -225,7 +274,24 @@ public final class TryView extends BorderPane {
       chips.put(entry.getKey(), chip);
       bar.getChildren().add(chip);
     }
-    HBox where = new HBox(5, Parts.label(Ui.text("try.in"), "soft"), context);
+    pointerOver.setId("try-pointer");
+    pointerOver.setAccessibleText(Ui.text("try.pointer"));
+    pointerOver.managedProperty().bind(pointerOver.visibleProperty());
+    Parts.shows(
+        pointerOver,
+        c ->
+            c.isEmpty()
+                ? Ui.text("try.pointer.elsewhere")
+                : Ui.text("try.pointer.over", contextName(c)));
+    Parts.onChosen(
+        pointerOver,
+        () -> {
+          if (pointerOver.getValue() != null && !pointerOver.getValue().equals(pane())) {
+            program().point(pointerOver.getValue());
+            refresh();
+          }
+        });
+    HBox where = new HBox(5, Parts.label(Ui.text("try.in"), "soft"), context, pointerOver);
     where.setAlignment(Pos.CENTER_LEFT);
     bar.getChildren().add(where);
   }
@@ -353,6 +419,9 @@ public final class TryView extends BorderPane {
 
   private void follow() {
     Snapshot now = session.now();
+    showPointer(now);
+    checks.show(now);
+    checksSide.setText(Ui.text("try.tab.checks", now.library().checks().size()));
     context.setText(now.library().nameOf(program().place()).replaceFirst("^.* \u203a ", ""));
     devices.show(now, program().place());
     midi.follow(now);
@@ -370,6 +439,31 @@ public final class TryView extends BorderPane {
             w.getStyleClass().add("keys-here");
           }
         });
+  }
+
+  /** Where the pointer is, for programs in which that counts; to be chosen without one as well. */
+  private void showPointer(Snapshot now) {
+    List<String> panes = new ArrayList<>(List.of(""));
+    Optional.ofNullable(now.library().applications().get(application)).stream()
+        .flatMap(a -> a.contexts().stream())
+        .filter(Context::byPointer)
+        .forEach(c -> panes.add(c.id()));
+    if (!panes.equals(pointerOver.getItems())) {
+      pointerOver.getItems().setAll(panes);
+    }
+    pointerOver.setVisible(panes.size() > 1);
+    pointerOver.setValue(pane());
+  }
+
+  private String pane() {
+    return session.programs().get(application).pane();
+  }
+
+  private String contextName(String context) {
+    return Optional.ofNullable(session.now().library().applications().get(application))
+        .flatMap(a -> a.context(context))
+        .map(Context::name)
+        .orElse(context);
   }
 
   private static boolean hasKeys(StandInWindow window) {
@@ -471,7 +565,7 @@ public final class TryView extends BorderPane {
 
   /** A key comes up: only what is bound to that hears of it. */
   private void lift(Press press) {
-    Trial.Result result = trial().signal(new Lift(press), millis());
+    Trial.Result result = begin().signal(new Lift(press), millis());
     if (result.effects().stream().noneMatch(e -> e instanceof Effect.Nothing)) {
       Stroke stroke = session.now().keymap().layout().stroke(press);
       Trigger up = new Trigger.Held(stroke, Trigger.Edge.UP);
@@ -482,20 +576,20 @@ public final class TryView extends BorderPane {
   /** Something is done with another thing than a key. */
   public void motion(Trigger trigger) {
     last = () -> motion(trigger);
-    hand(trial().signal(new Motion(trigger), millis()), trigger);
+    hand(begin().signal(new Motion(trigger), millis()), trigger);
   }
 
   /** A key of a device is pressed. */
   public void key(Device device, String key, Trigger.Way way) {
     last = () -> key(device, key, way);
     String page = trial().page(device).id();
-    hand(trial().key(device, key, way, millis()), new Trigger.PadKey(device.id(), page, key, way));
+    hand(begin().key(device, key, way, millis()), new Trigger.PadKey(device.id(), page, key, way));
   }
 
   private void dial(Device device, String dial, Trigger.Turn turn) {
     last = () -> dial(device, dial, turn);
     hand(
-        trial().dial(device, dial, turn, millis()),
+        begin().dial(device, dial, turn, millis()),
         new Trigger.Dial(device.id(), trial().page(device).id(), dial, turn));
   }
 
@@ -507,6 +601,12 @@ public final class TryView extends BorderPane {
   /** Brings a device into view; the keyboard with an empty id. */
   public void device(String id) {
     devices.open(id);
+  }
+
+  /** Something is done: where it was done is remembered, because it may lead elsewhere. */
+  private Trial begin() {
+    began = program().place();
+    return trial();
   }
 
   private void hand(Trial.Result result, Trigger trigger) {
@@ -597,7 +697,7 @@ public final class TryView extends BorderPane {
   /** Runs what was chosen from the list of what fits, as if a key had set it off. */
   private void fits(Routine routine, Map<String, Value> arguments) {
     last = () -> fits(routine, arguments);
-    Run run = Run.of(routine, arguments, trial().around());
+    Run run = Run.of(routine, arguments, begin().around());
     drive(run);
     Binding as = Binding.fresh("", routine.id(), program().place(), List.of(), arguments);
     Trial.Result result =
@@ -609,7 +709,7 @@ public final class TryView extends BorderPane {
   /** A program was started anew: what is bound to that runs. */
   private void restarted(String id) {
     session.restarted(id);
-    Trial.Result result = trial().started(id, millis());
+    Trial.Result result = begin().started(id, millis());
     session.say(Ui.text("said.restarted", name(id)));
     if (!result.effects().isEmpty()) {
       Trigger start = new Trigger.AtStart();
@@ -633,6 +733,7 @@ public final class TryView extends BorderPane {
     last = () -> press(press);
     if (trial().pending().isEmpty()) {
       strokes.clear();
+      began = program().place();
     }
     strokes.add(press);
     String in = application;
@@ -666,7 +767,7 @@ public final class TryView extends BorderPane {
   }
 
   private void show(Trial.Result result, String notation, Optional<Trigger> trigger) {
-    fired.show(result, notation, trigger, name(application));
+    fired.show(result, notation, trigger, name(application), began);
     windows.get(application).refresh();
     worked();
   }

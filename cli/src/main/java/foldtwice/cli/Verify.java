@@ -1,0 +1,138 @@
+package foldtwice.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.check.Checked;
+import foldtwice.library.Library;
+import foldtwice.library.PressCheck;
+import foldtwice.library.file.CheckFile;
+import foldtwice.library.file.FormatException;
+import foldtwice.library.file.Json;
+import foldtwice.ready.Setup;
+import foldtwice.standin.Checks;
+import foldtwice.words.CheckWords;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Collection;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "verify",
+    description = {
+      "Makes checks of presses on simulated computers and compares what comes of them.",
+      "Without --station each is made on its own station, or on all when it names none.",
+      "Exit 0: all hold; 1: some do not; 2: input not usable."
+    })
+final class Verify implements Callable<Integer> {
+
+  @Mixin private Input input;
+
+  @Parameters(
+      index = "1",
+      arity = "0..1",
+      paramLabel = "CHECKS",
+      description = "a list of checks; those kept in the library when not given")
+  private Path file;
+
+  /** How the results are written. */
+  enum Report {
+    text,
+    json,
+    junit
+  }
+
+  @Option(
+      names = "--format",
+      description = "text, json, or junit (XML as JUnit writes it)",
+      defaultValue = "text")
+  private Report format;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws Unusable {
+    Library library = input.library();
+    Collection<PressCheck> checks = file == null ? library.checks().values() : read(file);
+    if (checks.isEmpty()) {
+      throw new Unusable(
+          "there are no checks to make; give a file of checks, or keep some in the library");
+    }
+    List<Checked> made =
+        input.isOneStation()
+            ? Checks.on(
+                library,
+                input.station(library),
+                Setup.of(library, input.station(library).id()),
+                checks)
+            : Checks.everywhere(library, checks);
+    PrintWriter out = spec.commandLine().getOut();
+    switch (format) {
+      case json -> out.print(Json.print(json(library, made)));
+      case junit -> out.print(JUnitXml.of(library, made));
+      case text -> text(library, made, out);
+    }
+    out.flush();
+    return made.stream().anyMatch(Checked::failed) ? Exit.NO : Exit.WELL;
+  }
+
+  private static List<PressCheck> read(Path file) throws Unusable {
+    if (!Files.isRegularFile(file)) {
+      throw new Unusable(file + ": no such file; give the path of a list of checks");
+    }
+    try {
+      return CheckFile.read(Files.readAllBytes(file));
+    } catch (FormatException e) {
+      throw new Unusable(e.in(file.toString()).getMessage(), e);
+    } catch (IOException e) {
+      throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
+    }
+  }
+
+  private static String state(Checked c) {
+    return c.failed() ? "failed" : c.skipped() ? "skipped" : "holds";
+  }
+
+  private static void text(Library library, List<Checked> made, PrintWriter out) {
+    CheckWords words = new CheckWords(library);
+    for (Checked c : made) {
+      out.printf("%-8s %-16s %s%n", state(c), words.station(c), words.title(c.check()));
+      if (!state(c).equals("holds")) {
+        out.printf("%26s expected: %s%n", "", words.expected(c.check().expected()));
+        out.printf("%26s found:    %s%n", "", words.verdict(c));
+      }
+    }
+    out.printf(
+        "%d checks made: %d hold, %d failed, %d skipped%n",
+        made.size(),
+        made.stream().filter(c -> state(c).equals("holds")).count(),
+        made.stream().filter(Checked::failed).count(),
+        made.stream().filter(Checked::skipped).count());
+  }
+
+  private static ObjectNode json(Library library, List<Checked> made) {
+    CheckWords words = new CheckWords(library);
+    ObjectNode out = Json.object().put("library", library.name());
+    ArrayNode list = out.putArray("checks");
+    for (Checked c : made) {
+      list.addObject()
+          .put("id", c.check().id())
+          .put("title", words.title(c.check()))
+          .put("station", c.station())
+          .put("place", c.check().place().id())
+          .put("presses", words.presses(c.check()))
+          .put("expected", words.expected(c.check().expected()))
+          .put("state", state(c))
+          .put("found", words.verdict(c));
+    }
+    return out;
+  }
+}

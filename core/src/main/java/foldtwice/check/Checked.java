@@ -1,0 +1,66 @@
+package foldtwice.check;
+
+import foldtwice.library.Expected;
+import foldtwice.library.PressCheck;
+import foldtwice.run.Trace;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A check of presses that was made.
+ *
+ * @param station id of the station it was made on
+ */
+public record Checked(PressCheck check, String station, Verdict verdict) {
+
+  /** How a check came out. */
+  public sealed interface Verdict {
+
+    /** What was expected came. */
+    record Holds() implements Verdict {}
+
+    /**
+     * Something else came.
+     *
+     * @param came one after the other
+     * @param ending how the run ended that did not go well; empty for none
+     */
+    record Differs(List<Expected> came, Optional<Trace.Ending> ending) implements Verdict {
+      public Differs {
+        came = List.copyOf(came);
+      }
+    }
+
+    /** It cannot be made on this station. */
+    record Cannot(Lack lack, String what) implements Verdict {}
+  }
+
+  /** What keeps a check from being made. */
+  public enum Lack {
+    /** The application is not simulated, or not in the library. */
+    NO_PROGRAM,
+    /** The program cannot be brought into the state. */
+    NO_STATE,
+    /** The device is not plugged in. */
+    NO_DEVICE,
+    /** The keyboard cannot make the press. */
+    NO_KEY
+  }
+
+  /**
+   * True when somebody should look at it: what is to hold on every station need not hold where it
+   * cannot be made.
+   */
+  public boolean failed() {
+    return switch (verdict) {
+      case Verdict.Holds h -> false;
+      case Verdict.Differs d -> true;
+      case Verdict.Cannot c -> !check.station().isEmpty();
+    };
+  }
+
+  /** True when it could not be made, and need not. */
+  public boolean skipped() {
+    return verdict instanceof Verdict.Cannot && !failed();
+  }
+}

@@ -1,0 +1,283 @@
+package foldtwice.desktop.trying;
+
+import foldtwice.check.Checked;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
+import foldtwice.library.Expected;
+import foldtwice.library.Ids;
+import foldtwice.library.Library;
+import foldtwice.library.PressCheck;
+import foldtwice.library.file.CheckFile;
+import foldtwice.library.file.FormatException;
+import foldtwice.place.Place;
+import foldtwice.place.Station;
+import foldtwice.standin.Checks;
+import foldtwice.trigger.Trigger;
+import foldtwice.words.CheckWords;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** The presses that are checked again and again, and how they came out. */
+final class ChecksPane extends VBox {
+
+  private final Session session;
+  private final Runnable onGone;
+  private final VBox rows = new VBox(10);
+  private final Label sum = Parts.wrapped("", "strong");
+  private final Label wrong = Parts.wrapped("", "blocks");
+
+  /** By check, how it came out on each station it was made on. */
+  private final Map<String, List<Checked>> results = new HashMap<>();
+
+  private Library shown;
+  private Station station;
+
+  /**
+   * @param onGone called before what has the keys here is gone
+   */
+  ChecksPane(Session session, Runnable onGone) {
+    super(8);
+    this.session = session;
+    this.onGone = onGone;
+    setId("checks");
+    sum.setId("checks-sum");
+    wrong.setId("checks-wrong");
+    for (Label l : List.of(sum, wrong)) {
+      l.managedProperty().bind(l.textProperty().isNotEmpty());
+    }
+    FlowPane buttons =
+        new FlowPane(
+            6,
+            6,
+            Parts.button("checks-here", Ui.text("checks.here"), this::makeHere, "main"),
+            Parts.button("checks-everywhere", Ui.text("checks.everywhere"), this::makeEverywhere),
+            Parts.button("checks-open", Ui.text("checks.open"), this::open, "link"));
+    getChildren().addAll(buttons, sum, wrong, rows);
+  }
+
+  void show(Snapshot now) {
+    if (now.library().checks().equals(shown == null ? null : shown.checks())
+        && now.station().equals(station)) {
+      return;
+    }
+    shown = now.library();
+    station = now.station();
+    results.keySet().retainAll(shown.checks().keySet());
+    if (Parts.hasKeys(rows)) {
+      onGone.run();
+    }
+    draw();
+  }
+
+  private void draw() {
+    rows.getChildren().clear();
+    if (shown.checks().isEmpty()) {
+      rows.getChildren().add(Parts.wrapped(Ui.text("checks.none"), "soft"));
+    }
+    shown.checks().values().stream()
+        .sorted(Comparator.comparing(c -> !isFailed(c))) // what failed first
+        .forEach(c -> rows.getChildren().add(row(c)));
+  }
+
+  private VBox row(PressCheck check) {
+    CheckWords words = new CheckWords(shown);
+    TextField name = new TextField(check.name());
+    name.setId("check-" + check.id());
+    name.setPromptText(words.title(check));
+    name.getStyleClass().add("check-name");
+    HBox.setHgrow(name, Priority.ALWAYS);
+    Parts.onKept(name, () -> keep(check, named(check, name.getText().strip())));
+    HBox head =
+        new HBox(
+            6,
+            name,
+            Parts.button(
+                "check-gone-" + check.id(), Ui.text("checks.gone"), () -> remove(check), "link"));
+    head.setAlignment(Pos.CENTER_LEFT);
+    Label what =
+        Parts.wrapped(
+            Ui.text(
+                "checks.what",
+                words.presses(check),
+                session.now().words().place(check.place()),
+                words.expected(check.expected())),
+            "soft");
+    ToggleButton all = new ToggleButton(where(check));
+    all.setId("check-all-" + check.id());
+    all.getStyleClass().addAll("chip", "small-chip");
+    all.setSelected(check.station().isEmpty());
+    all.setDisable(!session.mayWrite());
+    all.setOnAction(
+        e ->
+            keep(
+                check,
+                new PressCheck(
+                    check.id(),
+                    check.name(),
+                    all.isSelected() ? "" : station.id(),
+                    check.place(),
+                    check.presses(),
+                    check.expected(),
+                    check.extras())));
+    VBox row = new VBox(3, head, what, all);
+    row.getStyleClass().add("check-row");
+    List<Checked> made = results.getOrDefault(check.id(), List.of());
+    for (Checked c : made) {
+      if (!isHeld(c)) {
+        row.getChildren()
+            .add(
+                Parts.wrapped(
+                    Ui.text("checks.came", words.station(c), words.verdict(c)),
+                    c.failed() ? "blocks" : "note"));
+      }
+    }
+    String held =
+        made.stream()
+            .filter(ChecksPane::isHeld)
+            .map(words::station)
+            .collect(Collectors.joining(", "));
+    if (!held.isEmpty()) {
+      row.getChildren().add(Parts.wrapped(Ui.text("checks.held", held), "good"));
+    }
+    return row;
+  }
+
+  private static boolean isHeld(Checked c) {
+    return !c.failed() && !c.skipped();
+  }
+
+  private boolean isFailed(PressCheck check) {
+    return results.getOrDefault(check.id(), List.of()).stream().anyMatch(Checked::failed);
+  }
+
+  private String where(PressCheck check) {
+    if (check.station().isEmpty()) {
+      return Ui.text("checks.all");
+    }
+    Station s = shown.stations().get(check.station());
+    return Ui.text("checks.only", s == null ? check.station() : s.name());
+  }
+
+  private static PressCheck named(PressCheck check, String name) {
+    return new PressCheck(
+        check.id(),
+        name,
+        check.station(),
+        check.place(),
+        check.presses(),
+        check.expected(),
+        check.extras());
+  }
+
+  private void keep(PressCheck was, PressCheck is) {
+    if (!is.equals(was) && was.equals(session.now().library().checks().get(was.id()))) {
+      String title = new CheckWords(shown).title(is);
+      session.make(new Edit.PutCheck(is), Ui.text("said.changed", title));
+    }
+  }
+
+  private void remove(PressCheck check) {
+    String title = new CheckWords(shown).title(check);
+    session.make(new Edit.RemoveCheck(check.id()), Ui.text("said.removed", title));
+  }
+
+  /** Keeps a press of the station in view and what came of it, and makes the check at once. */
+  void add(Place place, Trigger press, Expected came) {
+    Snapshot now = session.now();
+    PressCheck fresh =
+        new PressCheck(
+            Ids.next("c", now.library().checks()::containsKey, now.library().checks().size() + 1),
+            "",
+            now.station().id(),
+            place,
+            List.of(press),
+            came,
+            Extras.NONE);
+    String title = new CheckWords(now.library()).title(fresh);
+    session.make(new Edit.PutCheck(fresh), Ui.text("said.checkkept", title));
+    make(
+        List.of(fresh), () -> Checks.on(now.library(), now.station(), now.setup(), List.of(fresh)));
+  }
+
+  void makeHere() {
+    Snapshot now = session.now();
+    List<PressCheck> all = List.copyOf(now.library().checks().values());
+    make(all, () -> Checks.on(now.library(), now.station(), now.setup(), all));
+  }
+
+  private void makeEverywhere() {
+    Library library = session.now().library();
+    List<PressCheck> all = List.copyOf(library.checks().values());
+    make(all, () -> Checks.everywhere(library, all));
+  }
+
+  /** Makes checks off the interface thread. */
+  private void make(List<PressCheck> checks, Supplier<List<Checked>> work) {
+    wrong.setText("");
+    sum.setText(Ui.text("checks.making", checks.size()));
+    session.work(
+        work,
+        made -> {
+          checks.forEach(c -> results.remove(c.id()));
+          made.forEach(
+              c -> results.computeIfAbsent(c.check().id(), id -> new ArrayList<>()).add(c));
+          sum.setText(
+              Ui.text(
+                  "checks.sum",
+                  made.size(),
+                  made.stream().filter(ChecksPane::isHeld).count(),
+                  made.stream().filter(Checked::failed).count(),
+                  made.stream().filter(Checked::skipped).count()));
+          session.say(sum.getText());
+          if (Parts.hasKeys(rows)) {
+            onGone.run();
+          }
+          draw();
+        });
+  }
+
+  /** Takes checks that were written by hand or come from elsewhere; all of a file or nothing. */
+  private void open() {
+    for (Path file : session.files().files(getScene().getWindow(), Ui.text("checks.open"))) {
+      try {
+        Library library = session.now().library();
+        List<Edit> edits = new ArrayList<>();
+        Map<String, PressCheck> taken = new HashMap<>(library.checks());
+        for (PressCheck c : CheckFile.read(Files.readAllBytes(file))) {
+          String id = Ids.next("c", taken::containsKey, taken.size() + 1);
+          PressCheck own =
+              new PressCheck(
+                  id, c.name(), c.station(), c.place(), c.presses(), c.expected(), c.extras());
+          taken.put(id, own);
+          edits.add(new Edit.PutCheck(own));
+        }
+        wrong.setText("");
+        session.make(new Edit.Together(edits), Ui.text("said.checksopened", edits.size()));
+      } catch (FormatException e) {
+        wrong.setText(e.in(file.getFileName().toString()).getMessage());
+      } catch (IOException e) {
+        wrong.setText(Ui.text("checks.unreadable", file, e.getMessage()));
+      }
+    }
+  }
+}

@@ -1,0 +1,45 @@
+package foldtwice.standin;
+
+import foldtwice.check.Checked;
+import foldtwice.check.Checking;
+import foldtwice.library.Library;
+import foldtwice.library.PressCheck;
+import foldtwice.place.Station;
+import foldtwice.ready.Heard;
+import foldtwice.ready.Setup;
+import foldtwice.resolve.Keymap;
+import foldtwice.script.Ecmascript;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+
+/** Makes checks of presses on the simulated computers of stations. */
+public final class Checks {
+
+  private Checks() {}
+
+  /**
+   * Makes those checks that are for a station, each on a computer of its own.
+   *
+   * @param setup what has been put into the programs there
+   */
+  public static List<Checked> on(
+      Library library, Station station, Setup setup, Collection<PressCheck> checks) {
+    Checking checking =
+        new Checking(Heard.of(library, Keymap.of(library, station), setup), Ecmascript.ENGINE);
+    SimulatedComputer fresh = SimulatedComputer.of(station, SimulatedComputer.standingClock());
+    return checks.stream()
+        .filter(c -> c.station().isEmpty() || c.station().equals(station.id()))
+        .map(c -> checking.check(c, fresh.copy()))
+        .toList();
+  }
+
+  /** Makes all checks on all stations they are for, station by station. */
+  public static List<Checked> everywhere(Library library, Collection<PressCheck> checks) {
+    List<Checked> all = new ArrayList<>();
+    for (Station s : library.stations().values()) {
+      all.addAll(on(library, s, Setup.of(library, s.id()), checks));
+    }
+    return List.copyOf(all);
+  }
+}
