@@ -79,6 +79,12 @@ public sealed interface Detail {
   /** For {@link ConflictKind#HOLD_CLASH}: true when neither comes before the other. */
   record Held(boolean equal) implements Detail {}
 
+  /**
+   * For {@link ConflictKind#TYPES_TEXT}: what is typed in its stead, though a modifier is held;
+   * empty for a dead key.
+   */
+  record Typed(String text) implements Detail {}
+
   /** For {@link ConflictKind#MODIFIER_DOWN}: what is down, and what the first such step does. */
   record Down(Modifiers held, Harm harm) implements Detail {}
 

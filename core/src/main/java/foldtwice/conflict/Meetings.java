@@ -10,6 +10,7 @@ import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Meeting;
 import foldtwice.resolve.Owned;
 import foldtwice.resolve.Owner;
+import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
@@ -58,7 +59,7 @@ final class Meetings {
     int heard = 0;
     for (Place state : states) {
       List<Meeting> meetings = Meeting.of(keymap, state, claim, paths);
-      heard += meetings.isEmpty() ? 0 : 1;
+      heard += meetings.stream().anyMatch(m -> m.fate() != Meeting.Fate.TYPED) ? 1 : 0;
       for (Meeting meeting : meetings) {
         if (!once || !isAnothers(meeting, claim)) {
           gather(gathered, state, meeting, claim);
@@ -167,6 +168,7 @@ final class Meetings {
         ConflictKind kind = held(ConflictKind.DOUBLE_CLAIM, claim, others);
         add(gathered, kind, state, meeting, claim, others);
       }
+      case TYPED -> add(gathered, ConflictKind.TYPES_TEXT, state, meeting, claim, List.of());
       case WINS -> {}
     }
     for (Claim loser : meeting.silences()) {
@@ -207,7 +209,7 @@ final class Meetings {
         others.size() < 2 ? others : others.stream().sorted(Claim.BY_NAME).toList();
     gathered
         .computeIfAbsent(
-            List.of(kind, sorted),
+            List.of(kind, meeting.fate() == Meeting.Fate.TYPED, sorted),
             k -> {
               List<Claim> claims = new ArrayList<>(List.of(claim));
               claims.addAll(sorted);
@@ -234,7 +236,7 @@ final class Meetings {
     }
 
     Conflict conflict(int heard) {
-      boolean everywhere = places.size() == heard;
+      boolean everywhere = places.size() == heard && fate != Meeting.Fate.TYPED;
       return new Conflict(
           kind,
           weight(everywhere),
@@ -242,17 +244,25 @@ final class Meetings {
           List.copyOf(places),
           everywhere,
           claims,
-          kind == ConflictKind.HOLD_CLASH
-              ? new Detail.Held(fate == Meeting.Fate.SHARED)
-              : new Detail.None(),
+          detail(),
           evidence);
+    }
+
+    private Detail detail() {
+      if (fate == Meeting.Fate.TYPED) {
+        Press first = (Press) evidence.presses().getFirst();
+        return new Detail.Typed(keymap.layout().types(first).orElse(""));
+      }
+      return kind == ConflictKind.HOLD_CLASH
+          ? new Detail.Held(fate == Meeting.Fate.SHARED)
+          : new Detail.None();
     }
 
     /** Of two equals both, of two others the one that does not fire. */
     private List<Claim> lost() {
       return switch (fate) {
         case SHARED -> claims;
-        case CUT_SHORT, COVERED -> List.of(claims.getFirst());
+        case CUT_SHORT, COVERED, TYPED -> List.of(claims.getFirst());
         case WINS -> claims.subList(1, claims.size());
       };
     }
@@ -262,6 +272,7 @@ final class Meetings {
         case SHARED -> Weight.BLOCKS;
         case CUT_SHORT, COVERED ->
             everywhere || kind == ConflictKind.RESERVED ? Weight.BLOCKS : Weight.COSTS;
+        case TYPED -> Weight.COSTS;
         case WINS ->
             kind == ConflictKind.TYPES_TEXT || isMissed(claims.getLast())
                 ? Weight.COSTS

@@ -1,6 +1,8 @@
 package foldtwice.resolve;
 
 import foldtwice.place.Place;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,7 +30,9 @@ public record Meeting(
     /** A claim of a layer before it takes the same trigger. */
     COVERED,
     /** A shorter claim fires before it is complete. */
-    CUT_SHORT
+    CUT_SHORT,
+    /** It holds a modifier as shortcuts do, and yet types a character into the text here. */
+    TYPED
   }
 
   /**
@@ -46,10 +50,17 @@ public record Meeting(
       for (List<Signal> path : paths) {
         if (!map.passesText(layer, path)) {
           meetings.add(of(map, layer, claim, path));
+        } else if (isShortcut(path.getFirst())) {
+          meetings.add(new Meeting(Fate.TYPED, List.of(), List.of(), true, path));
         }
       }
     }
     return meetings;
+  }
+
+  /** Of plain keys everybody knows that they type. */
+  private static boolean isShortcut(Signal first) {
+    return first instanceof Press p && !p.held().without(Modifier.SHIFT).isEmpty();
   }
 
   private static Meeting of(StateMap map, int layer, Claim claim, List<Signal> path) {

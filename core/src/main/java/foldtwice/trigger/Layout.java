@@ -73,6 +73,11 @@ public final class Layout {
     return id;
   }
 
+  /** What the modifiers are there for. */
+  public Platform platform() {
+    return platform;
+  }
+
   /** The presses that make this character or function; empty when the layout cannot. */
   public List<Press> making(Keysym keysym) {
     return List.copyOf(making.getOrDefault(keysym, List.of()));

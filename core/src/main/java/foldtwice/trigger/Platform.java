@@ -33,7 +33,7 @@ public enum Platform {
     return switch (this) {
       case CONTROL -> down;
       case CONTROL_ALTGR ->
-          down.has(Modifier.CTRL) && down.has(Modifier.ALT)
+          down.has(Modifier.ALTGR) || (down.has(Modifier.CTRL) && down.has(Modifier.ALT))
               ? down.without(Modifier.CTRL).without(Modifier.ALT).with(Modifier.ALTGR)
               : down;
       case COMMAND ->

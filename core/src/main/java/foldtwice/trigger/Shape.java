@@ -1,8 +1,10 @@
 package foldtwice.trigger;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /**
@@ -22,7 +24,14 @@ public enum Shape {
   /** The main block of {@link #ANSI} alone, with Escape at its top left: no function keys. */
   COMPACT;
 
-  private final Set<KeyCode> here = here();
+  /** Filled once all shapes are there: what a cap is asks which shape it is on. */
+  private static final Map<Shape, Set<KeyCode>> KEYS = new EnumMap<>(Shape.class);
+
+  static {
+    for (Shape shape : values()) {
+      KEYS.put(shape, shape.keys());
+    }
+  }
 
   /** One key cap on the picture of a keyboard. */
   public record Cap(KeyCode code, double x, double y, double width) {}
@@ -104,10 +113,10 @@ public enum Shape {
    * all but a compact one; F13 to F24 are on none, only devices send them.
    */
   public boolean has(KeyCode code) {
-    return here.contains(code);
+    return KEYS.get(this).contains(code);
   }
 
-  private Set<KeyCode> here() {
+  private Set<KeyCode> keys() {
     Set<KeyCode> here = EnumSet.noneOf(KeyCode.class);
     allCaps().forEach(c -> here.add(c.code()));
     if (this != COMPACT) {

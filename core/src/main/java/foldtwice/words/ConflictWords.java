@@ -81,6 +81,7 @@ final class ConflictWords {
       case Detail.Down(var held, Detail.Harm harm) -> id + "." + harm;
       case Detail.Entry(var application, var entry, Entries.State state) -> id + "." + state;
       case Detail.Untyped(var stroke, Detail.Unmade why) -> id + "." + why;
+      case Detail.Typed t -> id + ".instead";
       default ->
           c.kind() == ConflictKind.INTERCEPTED && c.about().place() instanceof Place.Everywhere
               ? id + ".taking"
@@ -114,6 +115,7 @@ final class ConflictWords {
           links.stream().map(this::link).collect(Collectors.joining(" "))
               + " "
               + links.stream().findFirst().map(l -> routine(l.routine())).orElse("");
+      case Detail.Typed(String text) -> text;
       case Detail.Untyped(Stroke stroke, var why) -> Notation.word(stroke.key());
       case Detail.Entry(String application, String entry, var state) ->
           TEXTS.get(

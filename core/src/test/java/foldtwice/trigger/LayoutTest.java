@@ -168,4 +168,30 @@ class LayoutTest {
       }
     }
   }
+
+  /** The law of {@link Platform#pressed}: what is heard, said in words, is the same press. */
+  @Test
+  void aPressSaidInTheWordsOfALibraryIsTheSamePress() {
+    int held = 0;
+    for (Platform platform : Platform.values()) {
+      for (String id : Layouts.IDS) {
+        Layout layout = Layouts.of(id).orElseThrow().on(platform);
+        for (KeyCode code : KeyCode.values()) {
+          for (int bits = 0; bits < 1 << Modifiers.WIDTH; bits++) {
+            Press press = new Press(code, new Modifiers(bits));
+            assertThat(layout.presses(layout.stroke(press)))
+                .as("%s on %s, %s", press, id, platform)
+                .contains(layout.heard(press));
+            held++;
+          }
+        }
+      }
+      for (int bits = 0; bits < 1 << Modifiers.WIDTH; bits++) {
+        Modifiers heard = platform.heard(new Modifiers(bits));
+        assertThat(platform.heard(heard)).isEqualTo(heard);
+        assertThat(platform.pressed(platform.written(heard))).isEqualTo(heard);
+      }
+    }
+    assertThat(held).isGreaterThan(100_000);
+  }
 }

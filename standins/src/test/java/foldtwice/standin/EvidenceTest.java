@@ -115,7 +115,11 @@ class EvidenceTest {
       switch (conflict.kind()) {
         case CUT_SHORT, COVERED, RESERVED, DOUBLE_CLAIM, HOLD_CLASH, NOT_ACCEPTED ->
             assertThat(own(play())).as(conflict.toString()).isEmpty();
-        case DISPLACES, TYPES_TEXT -> assertThat(own(play())).as(conflict.toString()).isPresent();
+        case TYPES_TEXT ->
+            assertThat(own(play()).isPresent())
+                .as(conflict.toString())
+                .isEqualTo(!(conflict.detail() instanceof Detail.Typed));
+        case DISPLACES -> assertThat(own(play())).as(conflict.toString()).isPresent();
         case INTERCEPTED ->
             assertThat(own(play()).isPresent())
                 .as(conflict.toString())

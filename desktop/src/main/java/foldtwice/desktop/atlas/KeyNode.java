@@ -98,7 +98,7 @@ final class KeyNode extends Pane {
     double h = getHeight();
     ear.relocate(w - EAR - 1, 1);
     second.relocate(1, h - EAR - 1);
-    legend.resizeRelocate(5, 2, w - 8 - (ear.isVisible() ? EAR : 0), 15);
+    legend.resizeRelocate(5, 2, w - 6 - (ear.isVisible() ? EAR - 4 : 0), 15);
     does.resizeRelocate(4, 17, w - 6, second.isVisible() ? h - 17 - EAR + 2 : h - 19);
   }
 }

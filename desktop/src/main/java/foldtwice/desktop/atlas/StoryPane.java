@@ -22,7 +22,6 @@ import foldtwice.resolve.Resolver;
 import foldtwice.suggest.Reach;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Layout;
-import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Notation;
@@ -241,21 +240,18 @@ final class StoryPane extends VBox {
     String here = now.keymap().layout().types(press).orElse("");
     List<String> others = new ArrayList<>();
     now.library().stations().values().stream()
-        .map(Station::layout)
+        .map(Station::keys)
+        .filter(l -> !l.types(press).orElse("").equals(here))
+        .map(
+            l -> {
+              String there = l.types(press).orElse("");
+              return Ui.text(
+                  there.isEmpty() ? "story.typesnot" : "story.types",
+                  l.id().toUpperCase(java.util.Locale.ROOT),
+                  there);
+            })
         .distinct()
-        .filter(id -> !id.equals(now.station().layout()))
-        .forEach(
-            id ->
-                Layouts.of(id)
-                    .map(l -> l.types(press).orElse(""))
-                    .filter(t -> !t.equals(here))
-                    .ifPresent(
-                        t ->
-                            others.add(
-                                Ui.text(
-                                    t.isEmpty() ? "story.typesnot" : "story.types",
-                                    id.toUpperCase(java.util.Locale.ROOT),
-                                    t))));
+        .forEach(others::add);
     if (!others.isEmpty()) {
       told.getChildren().add(fact(Ui.text("story.layouts"), String.join(", ", others)));
     }

@@ -8,11 +8,13 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
 import foldtwice.place.AddOn;
 import foldtwice.place.Application;
+import foldtwice.place.Desktops;
 import foldtwice.place.Station;
 import foldtwice.surface.Device;
 import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
+import foldtwice.trigger.Platform;
 import foldtwice.trigger.Shape;
 import foldtwice.words.Words;
 import java.util.ArrayList;
@@ -20,6 +22,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -80,8 +83,17 @@ final class StationPane extends VBox {
                 "station-shape",
                 List.of(Shape.values()),
                 of.shape(),
-                shape -> put(s -> s.withKeyboard(s.layout(), shape, s.platform()))));
+                shape -> put(s -> s.withKeyboard(s.layout(), shape, s.platform()))),
+            choice(
+                "station-platform",
+                List.of(Platform.values()),
+                of.platform(),
+                p -> Ui.text("platform." + p),
+                p -> put(s -> s.withKeyboard(s.layout(), s.shape(), p))));
     getChildren().add(keyboard);
+    if (of.platform() != Platform.CONTROL) {
+      getChildren().add(new MappingFacts(session, of));
+    }
     heading("places.devices");
     FlowPane devices = new FlowPane(14, 6);
     for (Device d : now.library().devices()) {
@@ -93,6 +105,7 @@ final class StationPane extends VBox {
     }
     getChildren().add(devices);
     heading("places.reserved");
+    getChildren().add(desktops());
     for (Station.Reserved r : of.reserved()) {
       HBox row =
           new HBox(
@@ -172,6 +185,23 @@ final class StationPane extends VBox {
     }
   }
 
+  /** What kinds of desktops keep, to be taken in one go. */
+  private Node desktops() {
+    ComboBox<Desktops.Kind> kinds = new ComboBox<>();
+    kinds.setId("station-desktop");
+    kinds.setPromptText(Ui.text("places.desktops"));
+    kinds.getItems().setAll(Desktops.ALL);
+    Parts.shows(kinds, k -> Ui.text("places.desktop", k.name(), k.reserved().size()));
+    Parts.onChosen(
+        kinds,
+        () -> {
+          if (kinds.getValue() != null) {
+            put(kinds.getValue()::on);
+          }
+        });
+    return kinds;
+  }
+
   private Node reserve() {
     TextField keys = new TextField();
     keys.setId("reserve-keys");
@@ -222,11 +252,16 @@ final class StationPane extends VBox {
   }
 
   private <T> ComboBox<T> choice(String id, List<T> of, T now, Consumer<T> onChosen) {
+    return choice(id, of, now, v -> v.toString().toUpperCase(Locale.ROOT), onChosen);
+  }
+
+  private <T> ComboBox<T> choice(
+      String id, List<T> of, T now, Function<T, String> says, Consumer<T> onChosen) {
     ComboBox<T> box = new ComboBox<>();
     box.setId(id);
     box.getItems().setAll(of);
     box.setValue(now);
-    Parts.shows(box, value -> value.toString().toUpperCase(Locale.ROOT));
+    Parts.shows(box, says);
     Parts.onChosen(
         box,
         () -> {
