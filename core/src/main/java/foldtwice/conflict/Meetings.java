@@ -172,7 +172,7 @@ final class Meetings {
       case WINS -> {}
     }
     for (Claim loser : meeting.silences()) {
-      if (!loser.isYours()) {
+      if (!loser.isYours() && isMakeable(loser)) {
         ConflictKind kind = isSystemWide(claim) ? ConflictKind.INTERCEPTED : ConflictKind.DISPLACES;
         add(gathered, kind, state, meeting, claim, List.of(loser));
       }
@@ -180,6 +180,12 @@ final class Meetings {
     if (meeting.fate() == Meeting.Fate.WINS && meeting.takesTyping()) {
       add(gathered, ConflictKind.TYPES_TEXT, state, meeting, claim, List.of());
     }
+  }
+
+  /** Nothing is lost with a longer trigger that could not be made before either. */
+  private boolean isMakeable(Claim loser) {
+    return loser.trigger().keyStrokes().size() < 2
+        || Makeable.not(loser.trigger(), keymap.paths(loser.trigger()), library, keymap).isEmpty();
   }
 
   private static boolean isSystemWide(Claim claim) {
