@@ -83,6 +83,72 @@ class SheetTest {
     }
   }
 
+  /**
+   * Every pair of tokens the rules use: text on the ground of its own rule, or on leaf and paper
+   * where it has none. Left out, as WCAG 2.2 does: what cannot be used at the moment. And what has
+   * no text on it.
+   */
+  @ParameterizedTest
+  @ValueSource(strings = {"day.css", "night.css"})
+  void everyPairInTheRulesCanBeRead(String sheet) throws IOException {
+    Map<String, Color> t = tokens(sheet);
+    String rules =
+        Files.readString(RESOURCES.resolve("sheet.css")).replaceAll("(?s)/\\*.*?\\*/", "");
+    int pairs = 0;
+    for (var m : Pattern.compile("([^{}]+)\\{([^}]*)\\}").matcher(rules).results().toList()) {
+      String selector = m.group(1).strip();
+      if (selector.matches("(?s).*(:disabled|\\.arrow|\\.thumb|\\.chain-line).*")) {
+        continue;
+      }
+      Color ground = t.get(token(m.group(2), "-fx-background-color"));
+      Color text = t.get(token(m.group(2), "-fx-text-fill"));
+      if (ground != null && !onDark(selector)) {
+        assertThat(contrast(text == null ? t.get("ink") : text, ground))
+            .as(selector)
+            .isGreaterThan(4.5);
+        pairs++;
+      } else if (text != null) {
+        List<String> grounds = onDark(selector) ? List.of("ink") : List.of("leaf", "paper");
+        for (String on : grounds) {
+          assertThat(contrast(text, t.get(on))).as(selector + " on " + on).isGreaterThan(4.5);
+          pairs++;
+        }
+      }
+    }
+    assertThat(pairs).isGreaterThan(80);
+    for (String outline :
+        List.of(
+            "crease-strong",
+            "yours",
+            "native",
+            "blocks",
+            "costs",
+            "argument",
+            "ink",
+            "soft",
+            "fern",
+            "clay",
+            "heather",
+            "stone")) {
+      for (String on : List.of("leaf", "paper")) {
+        assertThat(contrast(t.get(outline), t.get(on)))
+            .as("the outline " + outline + " on " + on)
+            .isGreaterThan(3.0);
+      }
+    }
+  }
+
+  /** Keys that are held and the beginning of a chain are filled with ink. */
+  private static boolean onDark(String selector) {
+    return selector.contains(".atlas-key.held") || selector.contains(".chain-start");
+  }
+
+  /** Of several colours over one another the one on top. */
+  private static String token(String body, String property) {
+    Matcher m = Pattern.compile(property + ":[^;]*?-([a-z-]+)\\s*;").matcher(body);
+    return m.find() ? m.group(1) : "";
+  }
+
   @Test
   void bothSheetsHaveTheSameTokens() throws IOException {
     assertThat(tokens("night.css").keySet()).isEqualTo(tokens("day.css").keySet());
