@@ -23,16 +23,18 @@ import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.CountDownLatch;
 import javafx.application.Platform;
+import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 
 /**
- * From a key of a capture to its advice on the screen, in the real window on the headless platform,
- * over the demo library with bindings up to ten thousand. Prints the median and the 95th percentile
- * in milliseconds.
+ * From a key of a capture to its advice on the screen, and from a modifier to the atlas, in the
+ * real window on the headless platform, over the demo library with bindings up to ten thousand.
+ * Prints the medians and the 95th percentiles in milliseconds.
  */
 public final class OnScreen {
 
@@ -50,17 +52,9 @@ public final class OnScreen {
     Platform.startup(up::countDown);
     up.await();
     LibraryStore store = LibraryStore.open(file, "bench", Clock.systemUTC());
-    List<Double> millis = new ArrayList<>();
     CountDownLatch done = new CountDownLatch(1);
-    Platform.runLater(() -> open(store, millis, done));
+    Platform.runLater(() -> open(store, done));
     done.await();
-    double[] sorted =
-        millis.stream().skip(WARM).mapToDouble(Double::doubleValue).sorted().toArray();
-    System.out.printf(
-        "%d bindings: from a key to its advice laid out: median %.1f ms, 95th percentile %.1f ms%n",
-        store.library().bindings().size(),
-        sorted[sorted.length / 2],
-        sorted[(int) Math.ceil(sorted.length * 0.95) - 1]);
     Platform.exit();
     System.exit(0);
   }
@@ -99,7 +93,7 @@ public final class OnScreen {
     return file;
   }
 
-  private static void open(LibraryStore store, List<Double> millis, CountDownLatch done) {
+  private static void open(LibraryStore store, CountDownLatch done) {
     Theme.install();
     Session session = new Session(store);
     Frame frame = new Frame(session, new Theme());
@@ -108,54 +102,125 @@ public final class OnScreen {
     stage.setScene(scene);
     stage.show();
     stage.requestFocus();
-    frame.showBind().choose("b01");
-    frame.showBind().pressKeys();
     Robot robot = new Robot();
+    System.out.printf("%d bindings%n", store.library().bindings().size());
+    frame.showBind().choose("b01");
+    Series atlas =
+        new Series("from a modifier to the atlas laid out", scene, robot, done::countDown) {
+          private final List<KeyCode> held = List.of(KeyCode.CONTROL, KeyCode.ALT, KeyCode.SHIFT);
+          private String before;
+
+          @Override
+          void ready() {
+            Node focused = scene.getFocusOwner();
+            if (focused == null || !"atlas-keys".equals(focused.getId())) {
+              frame.showAtlas();
+            }
+            before = text("#atlas-keys");
+          }
+
+          @Override
+          List<KeyCode> keys(int n) {
+            return List.of(held.get(n % held.size()));
+          }
+
+          @Override
+          boolean isShown() {
+            return !text("#atlas-keys").equals(before);
+          }
+
+          private String text(String selector) {
+            StringBuilder all = new StringBuilder();
+            scene
+                .lookup(selector)
+                .lookupAll(".label")
+                .forEach(l -> all.append(((Label) l).getText()).append('|'));
+            return all.toString();
+          }
+        };
     List<KeyCode> letters = Arrays.stream(KeyCode.values()).filter(KeyCode::isLetterKey).toList();
-    round(frame, scene, robot, letters, 0, millis, done);
+    new Series("from a key to its advice laid out", scene, robot, () -> atlas.round(0)) {
+      @Override
+      void ready() {
+        frame.showBind().pressKeys();
+      }
+
+      @Override
+      List<KeyCode> keys(int n) {
+        return List.of(KeyCode.CONTROL, letters.get(n % letters.size()));
+      }
+
+      @Override
+      boolean isShown() {
+        return scene.lookup("#here") instanceof Pane said && !said.getChildren().isEmpty();
+      }
+    }.round(0);
   }
 
-  /** One press: the time until the layout after it is done, the next one when all has settled. */
-  private static void round(
-      Frame frame,
-      Scene scene,
-      Robot robot,
-      List<KeyCode> letters,
-      int n,
-      List<Double> millis,
-      CountDownLatch done) {
-    if (n == ROUNDS) {
-      done.countDown();
-      return;
+  /** Presses one after the other, each timed until the layout after it is done. */
+  private abstract static class Series {
+    private final String says;
+    private final Scene scene;
+    private final Robot robot;
+    private final Runnable onDone;
+    private final List<Double> millis = new ArrayList<>();
+
+    Series(String says, Scene scene, Robot robot, Runnable onDone) {
+      this.says = says;
+      this.scene = scene;
+      this.robot = robot;
+      this.onDone = onDone;
     }
-    frame.showBind().pressKeys();
-    KeyCode letter = letters.get(n % letters.size());
-    robot.keyPress(KeyCode.CONTROL);
-    long began = System.nanoTime();
-    Runnable[] listener = new Runnable[1];
-    listener[0] =
-        () -> {
-          scene.removePostLayoutPulseListener(listener[0]);
-          if (!(scene.lookup("#here") instanceof Pane said) || said.getChildren().isEmpty()) {
-            throw new IllegalStateException("no advice was shown after " + letter);
-          }
-          millis.add((System.nanoTime() - began) / 1e6);
-          robot.keyRelease(letter);
-          robot.keyRelease(KeyCode.CONTROL);
-          Thread.ofVirtual()
-              .start(
-                  () -> {
-                    try {
-                      Thread.sleep(120);
-                    } catch (InterruptedException e) {
-                      Thread.currentThread().interrupt();
-                    }
-                    Platform.runLater(
-                        () -> round(frame, scene, robot, letters, n + 1, millis, done));
-                  });
-        };
-    robot.keyPress(letter);
-    scene.addPostLayoutPulseListener(listener[0]);
-    Platform.requestNextPulse();
+
+    abstract void ready();
+
+    /** The keys that go down; the time begins with the last. */
+    abstract List<KeyCode> keys(int n);
+
+    abstract boolean isShown();
+
+    void round(int n) {
+      if (n == ROUNDS) {
+        tell();
+        onDone.run();
+        return;
+      }
+      ready();
+      List<KeyCode> keys = keys(n);
+      keys.subList(0, keys.size() - 1).forEach(robot::keyPress);
+      long began = System.nanoTime();
+      Runnable[] listener = new Runnable[1];
+      listener[0] =
+          () -> {
+            scene.removePostLayoutPulseListener(listener[0]);
+            millis.add((System.nanoTime() - began) / 1e6);
+            if (!isShown()) {
+              throw new IllegalStateException("nothing was shown after " + keys);
+            }
+            keys.reversed().forEach(robot::keyRelease);
+            Thread.ofVirtual().start(() -> later(n + 1));
+          };
+      robot.keyPress(keys.getLast());
+      scene.addPostLayoutPulseListener(listener[0]);
+      Platform.requestNextPulse();
+    }
+
+    /** The next one when all has settled. */
+    private void later(int n) {
+      try {
+        Thread.sleep(120);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+      }
+      Platform.runLater(() -> round(n));
+    }
+
+    private void tell() {
+      double[] sorted =
+          millis.stream().skip(WARM).mapToDouble(Double::doubleValue).sorted().toArray();
+      System.out.printf(
+          "%s: median %.1f ms, 95th percentile %.1f ms%n",
+          says, sorted[sorted.length / 2], sorted[(int) Math.ceil(sorted.length * 0.95) - 1]);
+    }
   }
 }

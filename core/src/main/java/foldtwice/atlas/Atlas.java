@@ -10,9 +10,11 @@ import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Motion;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Shape;
 import foldtwice.trigger.Signal;
+import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
@@ -46,7 +48,11 @@ public record Atlas(Map<KeyCode, Key> keys) {
       List<Signal> before) {
     Map<KeyCode, Key> keys = new EnumMap<>(KeyCode.class);
     for (Shape.Cap cap : keymap.station().shape().allCaps()) {
-      keys.put(cap.code(), key(library, keymap, troubles, state, cap.code(), held, before));
+      keys.put(
+          cap.code(),
+          cap.code().isModifier()
+              ? Key.MODIFIER
+              : here(library, keymap, troubles, state, after(before, new Press(cap.code(), held))));
     }
     return new Atlas(keys);
   }
@@ -57,9 +63,31 @@ public record Atlas(Map<KeyCode, Key> keys) {
     Map<KeyCode, Key> keys = new EnumMap<>(KeyCode.class);
     List<Place> states = keymap.states();
     for (Shape.Cap cap : keymap.station().shape().allCaps()) {
-      keys.put(cap.code(), anywhere(library, keymap, troubles, states, cap.code(), held));
+      keys.put(
+          cap.code(),
+          cap.code().isModifier()
+              ? Key.MODIFIER
+              : anywhere(library, keymap, troubles, states, new Press(cap.code(), held)));
     }
     return new Atlas(keys);
+  }
+
+  /**
+   * What is no key, such as a key of a pad or a button, in one state, or in all places at once when
+   * there is none.
+   */
+  public static Key of(
+      Library library, Keymap keymap, Troubles troubles, Optional<Place> state, Trigger trigger) {
+    Signal signal = new Motion(trigger);
+    return state
+        .map(s -> here(library, keymap, troubles, s, List.of(signal)))
+        .orElseGet(() -> anywhere(library, keymap, troubles, keymap.states(), signal));
+  }
+
+  private static List<Signal> after(List<Signal> before, Signal last) {
+    List<Signal> all = new ArrayList<>(before);
+    all.add(last);
+    return all;
   }
 
   /** How many keys nobody claims, modifiers not counted. */
@@ -74,26 +102,10 @@ public record Atlas(Map<KeyCode, Key> keys) {
     return keys.values().stream().filter(k -> k.part() != Key.Part.MODIFIER).count();
   }
 
-  private static Key modifier(KeyCode code) {
-    return new Key(code, Key.Part.MODIFIER, List.of(), Optional.empty(), 0, true, 0, "");
-  }
-
-  private static Key key(
-      Library library,
-      Keymap keymap,
-      Troubles troubles,
-      Place state,
-      KeyCode code,
-      Modifiers held,
-      List<Signal> before) {
-    if (code.isModifier()) {
-      return modifier(code);
-    }
-    Press press = new Press(code, held);
-    List<Signal> presses = new ArrayList<>(before);
-    presses.add(press);
+  private static Key here(
+      Library library, Keymap keymap, Troubles troubles, Place state, List<Signal> presses) {
     List<Claim> here = keymap.heard(state, presses);
-    String types = keymap.layout().types(press).orElse("");
+    String types = types(keymap, presses.getLast());
     Outcome outcome = last(keymap, state, presses);
     Key.Part part =
         switch (outcome) {
@@ -113,7 +125,6 @@ public record Atlas(Map<KeyCode, Key> keys) {
           case Outcome.Unclaimed u -> List.of();
         };
     return new Key(
-        code,
         part,
         claims,
         troubles.worst(here, Optional.of(state)),
@@ -147,21 +158,12 @@ public record Atlas(Map<KeyCode, Key> keys) {
   }
 
   private static Key anywhere(
-      Library library,
-      Keymap keymap,
-      Troubles troubles,
-      List<Place> states,
-      KeyCode code,
-      Modifiers held) {
-    if (code.isModifier()) {
-      return modifier(code);
-    }
-    Press press = new Press(code, held);
+      Library library, Keymap keymap, Troubles troubles, List<Place> states, Signal signal) {
     Set<Claim> claims = new LinkedHashSet<>();
     Set<String> programs = new HashSet<>();
     Set<String> things = new HashSet<>();
     for (Place state : states) {
-      for (Claim claim : keymap.heard(state, List.of(press))) {
+      for (Claim claim : keymap.heard(state, List.of(signal))) {
         claims.add(claim);
         programs.add(state.applicationId().orElse(""));
         things.add(thing(library, claim));
@@ -176,14 +178,17 @@ public record Atlas(Map<KeyCode, Key> keys) {
                 .orElseThrow();
     List<Claim> all = List.copyOf(claims);
     return new Key(
-        code,
         part,
         all,
         troubles.worst(all, Optional.empty()),
         programs.size(),
         things.size() < 2,
         uses(library, all),
-        keymap.layout().types(press).orElse(""));
+        types(keymap, signal));
+  }
+
+  private static String types(Keymap keymap, Signal signal) {
+    return signal.asPress().flatMap(keymap.layout()::types).orElse("");
   }
 
   private static int rank(Key.Part part) {

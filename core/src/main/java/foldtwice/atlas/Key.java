@@ -2,12 +2,11 @@ package foldtwice.atlas;
 
 import foldtwice.conflict.Weight;
 import foldtwice.resolve.Claim;
-import foldtwice.trigger.KeyCode;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * One key on a page of the atlas.
+ * What one key, or something else that can be pressed, comes to on a page of the atlas.
  *
  * @param part what it is for
  * @param claims whoever it sets off, or who have an equal right to it; in all places at once
@@ -19,7 +18,6 @@ import java.util.Optional;
  * @param types the character it types where text is taken, or would on this layout; empty for none
  */
 public record Key(
-    KeyCode code,
     Part part,
     List<Claim> claims,
     Optional<Weight> trouble,
@@ -47,6 +45,9 @@ public record Key(
     /** It is held with others. */
     MODIFIER
   }
+
+  /** A key that is held with others. */
+  static final Key MODIFIER = new Key(Part.MODIFIER, List.of(), Optional.empty(), 0, true, 0, "");
 
   public Key {
     claims = List.copyOf(claims);

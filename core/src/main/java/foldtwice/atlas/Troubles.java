@@ -33,7 +33,7 @@ public final class Troubles {
   }
 
   /** The heaviest of them. */
-  Optional<Weight> worst(Collection<Claim> claims, Optional<Place> state) {
+  public Optional<Weight> worst(Collection<Claim> claims, Optional<Place> state) {
     return of(claims, state).stream().map(Conflict::weight).min(Weight::compareTo);
   }
 }

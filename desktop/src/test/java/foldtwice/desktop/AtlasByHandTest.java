@@ -1,7 +1,9 @@
 package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import foldtwice.place.Place;
 import foldtwice.trigger.Notation;
 import java.nio.file.Path;
 import javafx.scene.input.KeyCode;
@@ -85,6 +87,31 @@ class AtlasByHandTest {
       assertThat(trigger(hands, "b274")).isEqualTo("Alt+J");
       hands.space("#atlas-page-rowan-register");
       assertThat(hands.text("#chain")).contains("Count", "Ctrl+Alt+F18", "Nobody catches it");
+    }
+  }
+
+  /**
+   * Beside the keys: buttons, choices and movements, each with where it goes, by keyboard alone.
+   */
+  @Test
+  void whatIsNoKeyIsLookedAtToo() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.M);
+      hands.space("#atlas-toolbar-label-tools");
+      assertThat(hands.text("#atlas-spot-slot-2")).contains("Across", "Spread evenly");
+      hands.space("#atlas-spot-slot-2");
+      assertThat(hands.text("#chain")).contains("button 2", "Spread evenly, way Across");
+      hands.space("#atlas-pointer");
+      hands.space("#atlas-spot-right");
+      assertThat(hands.text("#chain")).contains("drag right", "Tagpress \u203a box selected");
+      hands.atlas(new Place.Within("vasculum", "grid"));
+      hands.space("#atlas-menu-letters");
+      assertThat(hands.text("#atlas-spot-down")).contains("Flag cells");
+      hands.space("#atlas-spot-up");
+      assertThat(hands.text("#chain")).contains("Letter case");
+      assertThatThrownBy(() -> hands.node("#atlas-toolbar-label-tools"))
+          .as("not in this program")
+          .hasMessageContaining("nothing on the screen");
     }
   }
 }

@@ -318,6 +318,12 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  /** Goes to a place in the atlas. */
+  void atlas(foldtwice.place.Place place) {
+    run(() -> frame.showAtlas().go(place));
+    settle();
+  }
+
   /** Moves the pointer over the middle of a node. */
   void move(String selector) {
     Bounds at = bounds(selector);

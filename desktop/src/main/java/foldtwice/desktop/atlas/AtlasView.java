@@ -6,8 +6,6 @@ import foldtwice.atlas.Troubles;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
 import foldtwice.conflict.Conflict;
-import foldtwice.desktop.parts.DeviceView;
-import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.RoutineField;
@@ -16,8 +14,6 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
 import foldtwice.place.Place;
-import foldtwice.surface.Device;
-import foldtwice.surface.Page;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifier;
@@ -43,7 +39,6 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Polygon;
@@ -62,10 +57,7 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
   private final Label begun = Parts.label("", "strong");
   private final Label counts = Parts.label("", "strong");
   private final Label advice = Parts.wrapped("");
-  private final FlowPane pages = new FlowPane(5, 5);
-  private final DeviceView device;
-  private final ChainPane chain = new ChainPane();
-  private final VBox below = new VBox(8);
+  private final SurfacesPane surfaces = new SurfacesPane(new ChainPane());
   private Optional<Place> place = Optional.empty();
   private Modifiers held = Modifiers.NONE;
 
@@ -78,9 +70,6 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
   private KeyBoard.Tint tint = KeyBoard.Tint.OWNER;
   private Troubles troubles = new Troubles(List.of());
   private List<Conflict> troublesOf = List.of();
-  private String onDevice = "";
-  private String onPage = "";
-  private String padKey = "";
   private String advised = "";
 
   /** The page that is drawn. */
@@ -95,23 +84,6 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
   public AtlasView(Session session, Consumer<String> toBinding, Consumer<Conflict> toConflict) {
     this.session = session;
     story = new StoryPane(session, toBinding, toConflict, this::look);
-    device =
-        new DeviceView(
-            62,
-            38,
-            new DeviceView.Listener() {
-              @Override
-              public void key(String key, Trigger.Way way) {
-                padKey = key;
-                showDevice(session.now());
-              }
-
-              @Override
-              public void dial(String dial, Trigger.Turn turn) {
-                padKey = "";
-                showDevice(session.now());
-              }
-            });
     places.setId("atlas-place");
     places.setAccessibleText(Ui.text("atlas.in"));
     places.setPrefWidth(172);
@@ -164,11 +136,7 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     advice.setId("atlas-advice");
     advice.managedProperty().bind(advice.textProperty().isNotEmpty());
     begun.managedProperty().bind(begun.textProperty().isNotEmpty());
-    pages.setPrefWrapLength(420);
-    VBox pad = new VBox(8, pages, device);
-    HBox devices = new HBox(22, pad, chain);
-    HBox.setHgrow(chain, Priority.ALWAYS);
-    below.getChildren().addAll(legend(), advice, devices);
+    VBox below = new VBox(8, legend(), advice, surfaces);
     VBox middle = new VBox(9, top, second, keys, below);
     middle.getStyleClass().add("atlas-middle");
     ScrollPane scroll = new ScrollPane(middle);
@@ -250,7 +218,7 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     places.setValue(place);
     page(now);
     tell(now);
-    showDevice(now);
+    surfaces.show(now, troubles, place);
   }
 
   /** Draws the keys anew: with every modifier that goes down or up. */
@@ -397,55 +365,6 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
             });
   }
 
-  private void showDevice(Snapshot now) {
-    List<Device> here =
-        now.library().devices().stream()
-            .filter(d -> now.station().devices().contains(d.id()))
-            .toList();
-    pages.getChildren().clear();
-    boolean any = !here.isEmpty() && place.isPresent();
-    below.getChildren().getLast().setVisible(any);
-    if (!any) {
-      return;
-    }
-    Device d =
-        here.stream().filter(x -> x.id().equals(onDevice)).findFirst().orElse(here.getFirst());
-    onDevice = d.id();
-    Page page = d.page(onPage).orElse(d.firstPage());
-    onPage = page.id();
-    ToggleGroup group = new ToggleGroup();
-    for (Device other : here) {
-      for (Page p : other.pages()) {
-        ToggleButton chip =
-            new ToggleButton(p.name().isEmpty() ? other.name() : other.name() + " " + p.name());
-        chip.setId("atlas-page-" + other.id() + "-" + p.id());
-        chip.getStyleClass().addAll("chip", "small-chip");
-        chip.setToggleGroup(group);
-        chip.setMinWidth(USE_PREF_SIZE);
-        chip.setSelected(other.id().equals(d.id()) && p.id().equals(page.id()));
-        chip.setOnAction(
-            e -> {
-              onDevice = other.id();
-              onPage = p.id();
-              padKey = "";
-              showDevice(session.now());
-            });
-        pages.getChildren().add(chip);
-      }
-    }
-    Faces faces = new Faces(now, place.orElseThrow());
-    device.show(d, page, id -> faces.of(d, page, id));
-    if (padKey.isEmpty() || d.key(padKey).isEmpty()) {
-      padKey =
-          page.sends().keySet().stream()
-              .findFirst()
-              .orElse(d.keys().isEmpty() ? "" : d.keys().getFirst().id());
-    }
-    if (!padKey.isEmpty()) {
-      chain.show(now, d, page, padKey);
-    }
-  }
-
   /** Shows what there is now, and gives the keys the keyboard. */
   public void focusKeys() {
     show(session.now());
@@ -476,10 +395,7 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
 
   /** Shows a page of a device and the way of one of its keys, for pictures. */
   public void pad(String deviceId, String pageId, String key) {
-    onDevice = deviceId;
-    onPage = pageId;
-    padKey = key;
-    showDevice(session.now());
+    surfaces.pad(deviceId, pageId, key);
   }
 
   /** True when keys that are pressed there are looked up and not done. */

@@ -8,7 +8,6 @@ import foldtwice.resolve.Afterwards;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
-import foldtwice.surface.Device;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
@@ -33,19 +32,24 @@ final class ChainPane extends VBox {
     setId("chain");
   }
 
-  /** Shows the way of a key of a device on a page. */
-  void show(Snapshot now, Device device, Page page, String key) {
+  /**
+   * Shows the way of something that is pressed.
+   *
+   * @param sends what a key of a device does of itself
+   */
+  void show(Snapshot now, Trigger pad, Optional<Page.Sends> sends) {
     getChildren().clear();
     Words words = now.words();
-    Trigger pad = new Trigger.PadKey(device.id(), page.id(), key, Trigger.Way.TAP);
     getChildren().add(Parts.label(Ui.text("chain.title", words.trigger(pad)), "heading"));
-    Optional<Page.Sends> sends = page.sends(key);
     if (sends.isPresent() && sends.get() instanceof Page.Sends.Turn(String to)) {
       String turns =
-          device
-              .page(to)
-              .map(p -> Ui.text("device.turns", p.name()))
-              .orElse(Ui.text("chain.nopage"));
+          pad instanceof Trigger.PadKey k
+              ? now.library()
+                  .device(k.device())
+                  .flatMap(d -> d.page(to))
+                  .map(p -> Ui.text("device.turns", p.name()))
+                  .orElse(Ui.text("chain.nopage"))
+              : "";
       getChildren()
           .add(row(box(words.trigger(pad), "", "chain-start"), box(turns, "", "chain-box")));
       return;

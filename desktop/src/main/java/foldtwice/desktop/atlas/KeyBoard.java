@@ -103,9 +103,9 @@ final class KeyBoard extends Pane {
               key,
               Legends.of(printed, code),
               label(key, words),
-              says(key, printed, words),
+              says(key, Legends.of(printed, code), words),
               code.modifier().filter(down::has).isPresent(),
-              tint.of(key, of));
+              tint.of(key, code, of));
         });
   }
 
@@ -115,7 +115,7 @@ final class KeyBoard extends Pane {
     USE,
     EFFORT;
 
-    private String of(Key key, Shape shape) {
+    private String of(Key key, KeyCode code, Shape shape) {
       return switch (this) {
         case OWNER -> "";
         case USE ->
@@ -123,14 +123,15 @@ final class KeyBoard extends Pane {
                 ? ""
                 : "tint-" + (key.uses() < 10 ? 1 : key.uses() < 50 ? 2 : key.uses() < 200 ? 3 : 4);
         case EFFORT -> {
-          double far = Reach.millimetres(shape, key.code());
+          double far = Reach.millimetres(shape, code);
           yield far < 0 ? "" : "reach-" + (far < 10 ? 1 : far < 25 ? 2 : far < 45 ? 3 : 4);
         }
       };
     }
   }
 
-  private static String label(Key key, Words words) {
+  /** What it does, in as few words as a key has room for. */
+  static String label(Key key, Words words) {
     return switch (key.part()) {
       case FREE, TYPES, MODIFIER -> "";
       case BEGINS -> Ui.text("atlas.begins");
@@ -142,8 +143,8 @@ final class KeyBoard extends Pane {
     };
   }
 
-  private static String says(Key key, Layout layout, Words words) {
-    String named = Legends.of(layout, key.code());
+  /** What it does, in a sentence. */
+  static String says(Key key, String named, Words words) {
     String does =
         key.claims().stream()
             .map(Claim::owner)

@@ -112,6 +112,15 @@ public final class DeviceView extends Pane {
     setAccessibleText(Ui.text("device.shows", device.name(), page.name()));
   }
 
+  /** Folds another corner of a key of what is shown: something is wrong with it. */
+  public void fold(Device.Cap cap, String weight) {
+    Polygon fold = new Polygon(0, 0, 0, 9, 9, 9);
+    fold.setMouseTransparent(true);
+    fold.getStyleClass().add("fold-" + weight);
+    fold.relocate(cap.x() * unit + 1, (cap.y() + cap.height()) * row - GAP - 10);
+    getChildren().add(fold);
+  }
+
   private Button key(Device.Cap cap, Shown shown) {
     Button key = new Button(shown.text());
     key.setId("pad-" + cap.id());
