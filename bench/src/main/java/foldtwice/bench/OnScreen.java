@@ -186,33 +186,41 @@ public final class OnScreen {
         return;
       }
       ready();
+      Thread.ofVirtual().start(() -> later(() -> press(n)));
+    }
+
+    private void press(int n) {
       List<KeyCode> keys = keys(n);
       keys.subList(0, keys.size() - 1).forEach(robot::keyPress);
       long began = System.nanoTime();
       Runnable[] listener = new Runnable[1];
       listener[0] =
           () -> {
+            if (!isShown()) {
+              if (System.nanoTime() - began > 1_000_000_000) {
+                throw new IllegalStateException("nothing was shown after " + keys);
+              }
+              Platform.requestNextPulse();
+              return;
+            }
             scene.removePostLayoutPulseListener(listener[0]);
             millis.add((System.nanoTime() - began) / 1e6);
-            if (!isShown()) {
-              throw new IllegalStateException("nothing was shown after " + keys);
-            }
             keys.reversed().forEach(robot::keyRelease);
-            Thread.ofVirtual().start(() -> later(n + 1));
+            Thread.ofVirtual().start(() -> later(() -> round(n + 1)));
           };
       robot.keyPress(keys.getLast());
       scene.addPostLayoutPulseListener(listener[0]);
       Platform.requestNextPulse();
     }
 
-    /** The next one when all has settled. */
-    private void later(int n) {
+    /** What comes next, when all has settled. */
+    private static void later(Runnable next) {
       try {
         Thread.sleep(120);
       } catch (InterruptedException e) {
         Thread.currentThread().interrupt();
       }
-      Platform.runLater(() -> round(n));
+      Platform.runLater(next);
     }
 
     private void tell() {

@@ -114,4 +114,16 @@ class AtlasByHandTest {
           .hasMessageContaining("nothing on the screen");
     }
   }
+
+  /** Bind was left by mouse while it listened: from then on the keys belong to what is shown. */
+  @Test
+  void aViewThatIsLeftNoLongerListens() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F4);
+      hands.click("#tab-atlas");
+      hands.down(KeyCode.ALT);
+      assertThat(hands.text("#atlas-Period")).contains("Shift boxes");
+      hands.up(KeyCode.ALT);
+    }
+  }
 }

@@ -246,7 +246,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       return;
     }
     adding = add && !binding.triggers().isEmpty();
-    capture.start(getScene());
+    capture.start(this);
     press.setText(Ui.text("sets.stop"));
     showCapturing(List.of(), Modifiers.NONE, Ui.text("sets.pressing"));
     advice.clear();

@@ -14,7 +14,9 @@ import java.util.function.IntSupplier;
 import java.util.function.Supplier;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
+import javafx.beans.value.ChangeListener;
 import javafx.event.EventHandler;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.input.InputMethodEvent;
 import javafx.scene.input.KeyEvent;
@@ -53,7 +55,9 @@ public final class Capture {
   private final EventHandler<InputMethodEvent> composing = this::compose;
   private final Timeline limit =
       new Timeline(new KeyFrame(Duration.millis(Resolver.TIME_LIMIT_MILLIS), e -> end()));
+  private final ChangeListener<Scene> gone = (o, was, is) -> leave();
   private Scene scene;
+  private Node part;
 
   /**
    * Off until it is started.
@@ -71,12 +75,14 @@ public final class Capture {
     return scene != null;
   }
 
-  /** Reads the keys of a scene from now on. */
-  public void start(Scene in) {
+  /** Reads the keys of the window from now on, until it ends or this part of it is gone. */
+  public void start(Node in) {
     stop();
     strokes.clear();
     held.reset();
-    scene = in;
+    part = in;
+    part.sceneProperty().addListener(gone);
+    scene = in.getScene();
     scene.addEventFilter(KeyEvent.ANY, filter);
     scene.addEventFilter(InputMethodEvent.ANY, composing);
   }
@@ -87,8 +93,16 @@ public final class Capture {
     if (scene != null) {
       scene.removeEventFilter(KeyEvent.ANY, filter);
       scene.removeEventFilter(InputMethodEvent.ANY, composing);
+      part.sceneProperty().removeListener(gone);
       scene = null;
+      part = null;
     }
+  }
+
+  /** Another view has come: its keys are its own. */
+  private void leave() {
+    stop();
+    listener.left();
   }
 
   private void key(KeyEvent e) {
@@ -110,8 +124,7 @@ public final class Capture {
       return;
     }
     if (isEscape(press.get()) && !strokes.isEmpty() && isEscape(strokes.getLast())) {
-      stop();
-      listener.left();
+      leave();
       return;
     }
     strokes.add(press.get());

@@ -94,7 +94,7 @@ public final class KeysField extends VBox implements Capture.Listener {
     if (capture.isOn()) {
       left();
     } else {
-      capture.start(getScene());
+      capture.start(this);
       press.setText(Ui.text("sets.stop"));
       field.clear();
     }

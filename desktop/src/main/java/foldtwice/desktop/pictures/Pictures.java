@@ -9,13 +9,9 @@ import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Place;
 import foldtwice.run.Status;
-import foldtwice.trigger.Direction;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
-import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
-import foldtwice.trigger.Trigger;
-import foldtwice.trigger.Trigger.PointerButton;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -89,6 +85,8 @@ public final class Pictures extends Application {
     script.add(() -> frame.showPlaces().choose("tagpress"));
     script.add(() -> frame.showPlaces().chooseCommand("proof"));
     script.add(() -> picture("places"));
+    script.add(() -> frame.showPlaces().chooseStation("label-corner"));
+    script.add(() -> picture("places-station"));
     collect(frame);
     script.add(frame::showBind);
     script.add(bind::fire);
@@ -123,10 +121,6 @@ public final class Pictures extends Application {
     script.add(() -> frame.showTry().press(Press.of(KeyCode.DIGIT_3, Modifier.CTRL)));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_L, Modifier.CTRL, Modifier.ALT)));
     script.add(() -> picture("try-vasculum"));
-    script.add(
-        () -> frame.showTry().motion(new Trigger.Pointer(PointerButton.MIDDLE, Modifiers.NONE)));
-    script.add(() -> picture("try-radial"));
-    script.add(() -> frame.showTry().motion(new Trigger.Radial("letters", Direction.UP)));
     script.add(() -> frame.showTry().go("tagpress"));
     script.add(() -> frame.showTry().device("rowan"));
     script.add(() -> press("#pad-r1k2"));
@@ -138,11 +132,16 @@ public final class Pictures extends Application {
     script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_RIGHT, Modifier.CTRL)));
     script.add(() -> frame.showTry().go("muniment"));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_O, Modifier.CTRL, Modifier.ALT)));
-    script.add(() -> picture("try-muniment"));
     script.add(() -> frame.showTry().go("trackway"));
     script.add(() -> session.programs().get("trackway").click("Lower weir", false));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_C)));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_L)));
+    script.add(() -> frame.showTry().checkEverywhere());
+    for (int i = 0; i < 12; i++) {
+      script.add(() -> {}); // a computer is made for every check
+    }
+    script.add(() -> picture("try-checks"));
+    script.add(() -> frame.showTry().showPresses());
     script.add(() -> frame.showTry().go("copystand"));
     script.add(() -> frame.showTry().press(Press.of(KeyCode.CONTEXT_MENU)));
     script.add(() -> picture("try-fits"));

@@ -225,7 +225,7 @@ final class ChecksPane extends VBox {
     make(all, () -> Checks.on(now.library(), now.station(), now.setup(), all));
   }
 
-  private void makeEverywhere() {
+  void makeEverywhere() {
     Library library = session.now().library();
     List<PressCheck> all = List.copyOf(library.checks().values());
     make(all, () -> Checks.everywhere(library, all));

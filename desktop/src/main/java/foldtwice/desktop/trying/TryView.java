@@ -221,6 +221,17 @@ public final class TryView extends BorderPane {
     checks.makeHere();
   }
 
+  /** The same on all stations. */
+  public void checkEverywhere() {
+    side(checksSide);
+    checks.makeEverywhere();
+  }
+
+  /** Shows the presses so far. */
+  public void showPresses() {
+    side(pressesSide);
+  }
+
   /** Keeps the last press and what came of it as a check. */
   private void keep(FiredPanel.Kept kept) {
     checks.add(kept.place(), kept.trigger(), kept.came());
