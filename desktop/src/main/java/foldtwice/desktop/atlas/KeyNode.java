@@ -4,7 +4,11 @@ import foldtwice.atlas.Key;
 import foldtwice.conflict.Weight;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Shape;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.Tooltip;
@@ -62,22 +66,31 @@ final class KeyNode extends Pane {
     does.setText(label);
     tooltip.setText(says);
     setAccessibleText(says);
-    getStyleClass()
-        .setAll("atlas-key", "part-" + shown.part().name().toLowerCase(java.util.Locale.ROOT));
+    List<String> styles = new ArrayList<>(4);
+    styles.add("atlas-key");
+    styles.add("part-" + shown.part().name().toLowerCase(Locale.ROOT));
     if (held) {
-      getStyleClass().add("held");
+      styles.add("held");
     }
     if (!tint.isEmpty()) {
-      getStyleClass().add(tint);
+      styles.add(tint);
     }
+    style(this, styles);
     ear.setVisible(
         shown.part() != Key.Part.FREE
             && shown.part() != Key.Part.TYPES
             && shown.part() != Key.Part.MODIFIER);
-    ear.getStyleClass().setAll(corner(shown.part()));
+    style(ear, List.of(corner(shown.part())));
     Optional<Weight> worst = shown.trouble().filter(w -> w != Weight.NOTE);
     second.setVisible(worst.isPresent());
-    worst.ifPresent(w -> second.getStyleClass().setAll("fold-" + w.id()));
+    worst.ifPresent(w -> style(second, List.of("fold-" + w.id())));
+  }
+
+  /** Only what is other is styled anew: with each modifier all keys are shown. */
+  private static void style(Node node, List<String> styles) {
+    if (!node.getStyleClass().equals(styles)) {
+      node.getStyleClass().setAll(styles);
+    }
   }
 
   private static String corner(Key.Part part) {
