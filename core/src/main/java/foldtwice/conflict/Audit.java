@@ -10,11 +10,13 @@ import foldtwice.routine.Routine;
 import foldtwice.surface.Device;
 import foldtwice.surface.Summoned;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -168,10 +170,23 @@ public final class Audit {
 
     void all(Map<Object, List<Conflict>> parts) {
       Library library = subject.library();
-      library.bindings().values().forEach(b -> put(parts, b.id(), of(b)));
+      each(parts, library.bindings().values(), Binding::id, this::of);
       byRoutine.keySet().forEach(r -> routine(parts, r));
-      twins.keys().forEach(k -> put(parts, k, twins.of(k)));
+      each(parts, twins.keys(), k -> k, twins::of);
       around(parts, null, Changes.EVERYTHING);
+    }
+
+    /** Looks at many things, on several cores; what is found is kept in their order. */
+    private <T> void each(
+        Map<Object, List<Conflict>> parts,
+        Collection<T> things,
+        Function<T, Object> key,
+        Function<T, List<Conflict>> look) {
+      List<T> all = List.copyOf(things);
+      List<List<Conflict>> found = all.parallelStream().map(look).toList();
+      for (int i = 0; i < all.size(); i++) {
+        put(parts, key.apply(all.get(i)), found.get(i));
+      }
     }
 
     Audit again(Audit before, Changes changes) {

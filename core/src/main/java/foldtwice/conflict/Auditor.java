@@ -27,9 +27,31 @@ public final class Auditor {
 
   /** In that order; on several cores when there are many. */
   static List<Conflict> ranked(Collection<Conflict> some) {
-    Conflict[] all = some.toArray(Conflict[]::new);
-    Arrays.parallelSort(all, HEAVIEST_FIRST);
-    return List.of(all);
+    Ranking[] all = some.stream().map(Ranking::of).toArray(Ranking[]::new);
+    Arrays.parallelSort(all);
+    Conflict[] ranked = new Conflict[all.length];
+    for (int i = 0; i < all.length; i++) {
+      ranked[i] = all[i].of;
+    }
+    return List.of(ranked);
+  }
+
+  /** What most comparisons look at, beside one another in memory. */
+  private record Ranking(int weight, double loss, String about, Conflict of)
+      implements Comparable<Ranking> {
+
+    static Ranking of(Conflict c) {
+      return new Ranking(c.weight().ordinal(), c.loss(), c.about().owner().name(), c);
+    }
+
+    @Override
+    public int compareTo(Ranking other) {
+      int order = Integer.compare(weight, other.weight);
+      order = order != 0 ? order : Double.compare(other.loss, loss);
+      order = order != 0 ? order : of.kind().compareTo(other.of.kind());
+      order = order != 0 ? order : about.compareTo(other.about);
+      return order != 0 ? order : Claim.BY_NAME.compare(of.about(), other.of.about());
+    }
   }
 
   private Auditor() {}

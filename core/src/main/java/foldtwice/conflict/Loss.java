@@ -2,9 +2,11 @@ package foldtwice.conflict;
 
 import foldtwice.library.Library;
 import foldtwice.place.Danger;
+import foldtwice.place.NativeCommand;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Owned;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * How much a conflict costs, as one number to rank by:
@@ -26,13 +28,15 @@ final class Loss {
    * @param involved all of its claims
    */
   static double of(Library library, List<Claim> lost, List<Claim> involved, int places) {
-    double uses = lost.stream().mapToDouble(c -> Owned.uses(library, c.owner())).sum();
-    double danger =
-        involved.stream()
-            .flatMap(c -> Owned.command(library, c.owner()).stream())
-            .mapToDouble(c -> factor(c.danger()))
-            .max()
-            .orElse(1);
+    double uses = 0;
+    for (Claim c : lost) {
+      uses += Owned.uses(library, c.owner());
+    }
+    double danger = 1;
+    for (Claim c : involved) {
+      Optional<NativeCommand> command = Owned.command(library, c.owner());
+      danger = command.isPresent() ? Math.max(danger, factor(command.get().danger())) : danger;
+    }
     return (1 + uses) * danger * (1 + Math.log(Math.max(1, places)) / Math.log(2));
   }
 

@@ -36,8 +36,10 @@ final class Makeable {
           .findFirst()
           .map(s -> new Detail.Untyped(s, why(s, layout)));
     }
-    if (paths.stream().anyMatch(p -> p.stream().allMatch(s -> isOnKeyboard(s, keymap)))) {
-      return Optional.empty();
+    for (List<Signal> path : paths) {
+      if (isOnKeyboard(path, keymap)) {
+        return Optional.empty();
+      }
     }
     Set<Press> sent = sent(library, keymap);
     if (paths.stream()
@@ -57,6 +59,15 @@ final class Makeable {
     return stroke.key() instanceof Key.Making(var keysym) && layout.deadFor(keysym).isPresent()
         ? Detail.Unmade.DEAD
         : Detail.Unmade.NO_KEY;
+  }
+
+  private static boolean isOnKeyboard(List<Signal> path, Keymap keymap) {
+    for (Signal s : path) {
+      if (!isOnKeyboard(s, keymap)) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private static boolean isOnKeyboard(Signal signal, Keymap keymap) {

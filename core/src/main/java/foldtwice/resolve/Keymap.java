@@ -102,6 +102,9 @@ public final class Keymap {
   /** What a binding claims. */
   public static List<Claim> claims(Binding binding) {
     Owner owner = new Owner.Yours(binding.id());
+    if (binding.triggers().size() == 1) { // as most have it
+      return List.of(new Claim(owner, binding.triggers().getFirst(), binding.place()));
+    }
     return binding.triggers().stream().map(t -> new Claim(owner, t, binding.place())).toList();
   }
 

@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * All claims that can be heard while an application is in one state, as one tree over presses.
@@ -31,7 +30,7 @@ final class StateMap {
   private final Place typing;
 
   private final Layout layout;
-  private final Map<Integer, Node> branches;
+  private final Branches branches;
 
   private StateMap(
       Place state,
@@ -39,7 +38,7 @@ final class StateMap {
       List<Bundle> bundles,
       Place typing,
       Layout layout,
-      Map<Integer, Node> branches) {
+      Branches branches) {
     this.state = state;
     this.layers = layers;
     this.bundles = bundles;
@@ -65,8 +64,7 @@ final class StateMap {
             .filter(Context::takesText)
             .map(c -> new Place.Within(application.id(), c.id()))
             .orElse(null);
-    return new StateMap(
-        state, List.copyOf(layers), bundles, typing, layout, new ConcurrentHashMap<>());
+    return new StateMap(state, List.copyOf(layers), bundles, typing, layout, new Branches());
   }
 
   /**
@@ -81,9 +79,7 @@ final class StateMap {
         next.set(i, now);
       }
     }
-    Map<Integer, Node> kept = new ConcurrentHashMap<>(branches);
-    kept.keySet().removeAll(firsts);
-    return new StateMap(state, layers, List.copyOf(next), typing, layout, kept);
+    return new StateMap(state, layers, List.copyOf(next), typing, layout, branches.without(firsts));
   }
 
   /** True when what is claimed in a place is heard in this state. */
