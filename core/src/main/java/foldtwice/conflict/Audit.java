@@ -35,7 +35,7 @@ public final class Audit {
   private final Subject subject;
 
   /** By what tells of them: a binding's id, a surface, an application, the routines. */
-  private final Map<Object, List<Conflict>> parts;
+  private final Parts parts;
 
   private final List<Conflict> conflicts;
   private final List<Conflict> gone;
@@ -43,7 +43,7 @@ public final class Audit {
 
   private Audit(
       Looking looking,
-      Map<Object, List<Conflict>> parts,
+      Parts parts,
       List<Conflict> conflicts,
       List<Conflict> gone,
       List<Conflict> fresh) {
@@ -61,12 +61,10 @@ public final class Audit {
   }
 
   private static Audit of(Subject subject, List<Conflict> before) {
-    Map<Object, List<Conflict>> parts = new HashMap<>();
+    Parts parts = new Parts();
     Looking looking = new Looking(subject);
     looking.all(parts);
-    List<Conflict> all = new ArrayList<>();
-    parts.values().forEach(all::addAll);
-    List<Conflict> now = Auditor.ranked(all);
+    List<Conflict> now = Auditor.ranked(parts.all());
     return new Audit(looking, parts, now, before, now);
   }
 
@@ -168,7 +166,7 @@ public final class Audit {
           circles.after(next, rewritten));
     }
 
-    void all(Map<Object, List<Conflict>> parts) {
+    void all(Parts parts) {
       Library library = subject.library();
       each(parts, library.bindings().values(), Binding::id, this::of);
       byRoutine.keySet().forEach(r -> routine(parts, r));
@@ -178,7 +176,7 @@ public final class Audit {
 
     /** Looks at many things, on several cores; what is found is kept in their order. */
     private <T> void each(
-        Map<Object, List<Conflict>> parts,
+        Parts parts,
         Collection<T> things,
         Function<T, Object> key,
         Function<T, List<Conflict>> look) {
@@ -190,7 +188,7 @@ public final class Audit {
     }
 
     Audit again(Audit before, Changes changes) {
-      Map<Object, List<Conflict>> parts = new HashMap<>(before.parts);
+      Parts parts = before.parts.next();
       Library library = subject.library();
       Set<String> touched = touched(before, changes);
       Set<String> routines = new HashSet<>(before.looking.circles.callersOf(changes.routines()));
@@ -217,8 +215,8 @@ public final class Audit {
       List<Conflict> gone = new ArrayList<>();
       List<Conflict> fresh = new ArrayList<>();
       for (Object key : replaced) {
-        gone.addAll(before.parts.getOrDefault(key, List.of()));
-        fresh.addAll(parts.getOrDefault(key, List.of()));
+        gone.addAll(before.parts.get(key));
+        fresh.addAll(parts.get(key));
       }
       return new Audit(this, parts, Ranked.changed(before.conflicts, gone, fresh), gone, fresh);
     }
@@ -256,7 +254,7 @@ public final class Audit {
      * @param before what was looked at last; null for nothing
      * @param changes what has changed since
      */
-    private void around(Map<Object, List<Conflict>> parts, Subject before, Changes changes) {
+    private void around(Parts parts, Subject before, Changes changes) {
       Library library = subject.library();
       for (Summoned s : library.summoned()) {
         put(parts, new Owner.Menu(s.id()), claims(Keymap.claims(s)));
@@ -283,7 +281,7 @@ public final class Audit {
       put(parts, "copies", twins.copies());
     }
 
-    private void routine(Map<Object, List<Conflict>> parts, String id) {
+    private void routine(Parts parts, String id) {
       Routine routine = subject.library().routines().get(id);
       put(
           parts,
@@ -304,16 +302,10 @@ public final class Audit {
       return found;
     }
 
-    private void put(Map<Object, List<Conflict>> parts, Object key, List<Conflict> found) {
-      List<Conflict> was = parts.get(key);
-      if (found.isEmpty() ? was == null : found.equals(was)) {
-        return;
-      }
-      replaced.add(key);
-      if (found.isEmpty()) {
-        parts.remove(key);
-      } else {
-        parts.put(key, List.copyOf(found));
+    private void put(Parts parts, Object key, List<Conflict> found) {
+      if (!found.equals(parts.get(key))) {
+        replaced.add(key);
+        parts.put(key, found);
       }
     }
   }
