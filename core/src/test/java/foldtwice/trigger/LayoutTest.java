@@ -140,7 +140,7 @@ class LayoutTest {
       }
     }
     assertThat(disagreements).isEmpty();
-    assertThat(compared).isGreaterThan(600);
+    assertThat(compared).isGreaterThan(700);
   }
 
   /** Source: xkb-data 2.35.1: on fr the full stop is the shifted Comma key; common practice. */
