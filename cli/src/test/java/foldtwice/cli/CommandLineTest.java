@@ -69,6 +69,19 @@ class CommandLineTest {
     }
   }
 
+  /** The pointer's place is part of the place: by ids or by names. */
+  @Test
+  void aPressIsMadeWithThePointerOverAnotherContext() {
+    assertThat(demo("press", "Space", "--place", "trackway/stop").out)
+        .startsWith("Space fires Select under the pointer");
+    assertThat(demo("press", "Space", "--place", "trackway/stop+shelf").out)
+        .startsWith("Space fires Next place");
+    assertThat(demo("press", "Space", "--place", "Trackway/stop selected+shelf of places").out)
+        .startsWith("Space fires Next place")
+        .contains("shelf of places");
+    assertThat(demo("press", "Space", "--place", "trackway/stop+nowhere").exit).isEqualTo(2);
+  }
+
   /** What the demo's own checks find: two programs of other versions, a pad that is not there. */
   @Test
   void verifyMakesTheChecksOfALibraryOnAllStations() throws Exception {

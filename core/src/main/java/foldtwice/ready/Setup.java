@@ -113,25 +113,29 @@ public record Setup(Map<String, Program> programs) {
   }
 
   /**
-   * What is to be remembered of the files of its programs, now that a library has been changed or
-   * they have: those that are not as the library remembers them. Costs a pass over the bindings for
-   * each application that copies files.
+   * What is to be remembered of the files of programs, now that a library has been changed or they
+   * have: those that are not as the library remembers them. Costs a pass over the bindings for each
+   * application that copies files.
+   *
+   * @param setups by station
    */
-  public List<ProgramFile> toRemember(Library library, String station) {
+  public static List<ProgramFile> toRemember(Library library, Map<String, Setup> setups) {
     List<ProgramFile> fresh = new ArrayList<>();
     for (Application a : library.applications().values()) {
       if (a.ways().stream().noneMatch(Setup::isCopied)) {
         continue;
       }
-      Map<String, Given> file = copiedOf(a, program(a.id()).file());
-      ProgramFile known = library.files().get(ProgramFile.id(station, a.id()));
-      Map<String, Given> remembered =
-          known == null ? copiedOf(a, puts(library, a)) : known.entries();
-      if (!file.equals(remembered)) {
-        fresh.add(new ProgramFile(station, a.id(), file));
-      }
+      Map<String, Given> all = copiedOf(a, puts(library, a));
+      setups.forEach(
+          (station, setup) -> {
+            Map<String, Given> file = copiedOf(a, setup.program(a.id()).file());
+            ProgramFile known = library.files().get(ProgramFile.id(station, a.id()));
+            if (!file.equals(known == null ? all : known.entries())) {
+              fresh.add(new ProgramFile(station, a.id(), file));
+            }
+          });
     }
-    return fresh;
+    return List.copyOf(fresh);
   }
 
   private static Map<String, Given> copiedOf(Application a, Map<String, Given> all) {

@@ -8,6 +8,7 @@ import foldtwice.binding.Readiness;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.library.ProgramFile;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.place.WayIn;
@@ -102,6 +103,10 @@ class SetupTest {
 
   private static final Owner NOBODY = new Owner.Desktop("nobody");
 
+  private static List<ProgramFile> remember(Library library, String station, Setup setup) {
+    return Setup.toRemember(library, Map.of(station, setup));
+  }
+
   /** What a program has in its file is the same after everything was closed and opened again. */
   @Test
   void whatAProgramHasIsRemembered() {
@@ -109,21 +114,21 @@ class SetupTest {
         with(Fixture.library("mine box Alt+L"), way(0, Need.FILE_COPIED, Need.RESTART));
     Application app = before.applications().get("app");
     Setup setup = Setup.of(before, "s");
-    assertThat(setup.toRemember(before, "s")).as("all is in").isEmpty();
+    assertThat(remember(before, "s", setup)).as("all is in").isEmpty();
     Binding b = before.bindings().get("mine box Alt+L");
     Owner mine = new Owner.Yours(b.id());
     Library moved = new Edit.PutBinding(b.withTriggers(List.of(Notation.read("Alt+K")))).on(before);
 
-    Library kept = moved.withFile(setup.toRemember(moved, "s").getFirst());
+    Library kept = moved.withFile(remember(moved, "s", setup).getFirst());
     Setup again = Setup.of(kept, "s");
     assertThat(fires(kept, again, "Alt+L")).as("the program has the old one").isEqualTo(mine);
     assertThat(fires(kept, again, "Alt+K")).isEqualTo(NOBODY);
-    assertThat(again.toRemember(kept, "s")).isEmpty();
+    assertThat(remember(kept, "s", again)).isEmpty();
 
-    Library copied = kept.withFile(again.copied(kept, app).toRemember(kept, "s").getFirst());
+    Library copied = kept.withFile(remember(kept, "s", again.copied(kept, app)).getFirst());
     assertThat(fires(copied, Setup.of(copied, "s"), "Alt+K")).isEqualTo(mine);
     assertThat(fires(copied, Setup.of(copied, "s"), "Alt+L")).isEqualTo(NOBODY);
-    assertThat(Setup.of(copied, "another").toRemember(copied, "another"))
+    assertThat(remember(copied, "another", Setup.of(copied, "another")))
         .as("each station has its own programs")
         .isEmpty();
   }

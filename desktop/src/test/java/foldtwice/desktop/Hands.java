@@ -318,6 +318,13 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  /** Chooses the next of a list that opens downwards. */
+  void next(String selector) {
+    Node node = node(selector);
+    run(node::requestFocus);
+    press(KeyCode.DOWN);
+  }
+
   /** Goes to a place in the atlas. */
   void atlas(foldtwice.place.Place place) {
     run(() -> frame.showAtlas().go(place));

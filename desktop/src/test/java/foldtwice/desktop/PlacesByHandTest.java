@@ -168,4 +168,29 @@ class PlacesByHandTest {
       assertThat(hands.has("#try-tagpress")).isTrue();
     }
   }
+
+  /** Another platform carries all triggers over; what breaks by that is read before and after. */
+  @Test
+  void aStationGetsAnotherPlatformAndTheKeysOfItsDesktop() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F12);
+      for (int i = 0; i < 9; i++) {
+        hands.press(KeyCode.DOWN); // to the register desk
+      }
+      hands.next("#station-platform");
+      hands.waitForText("#mapping", "conflicts come of it");
+      hands.next("#station-platform");
+      hands.waitForText("#mapping", "with the logo key here");
+      hands.waitForText("#mapping", "Ctrl+L is kept by the desktop for: Lock the screen");
+      assertThat(hands.text("#mapping")).contains("triggers with modifiers are carried over");
+      hands.next("#station-desktop");
+      assertThat(hands.text("#station-pane")).contains("Show all windows");
+      assertThat(hands.has("#mapping")).as("this one has Ctrl for commands").isFalse();
+      assertThat(library(hands).stations().get("register-desk").reserved()).hasSize(16);
+      for (int i = 0; i < 3; i++) {
+        hands.click("#undo");
+      }
+      assertThat(library(hands).stations().get("register-desk").reserved()).hasSize(5);
+    }
+  }
 }

@@ -8,7 +8,6 @@ import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Snapshot;
-import foldtwice.desktop.session.Ui;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Owner;
@@ -43,40 +42,6 @@ import javafx.scene.layout.VBox;
  * and where the chosen one goes.
  */
 final class SurfacesPane extends HBox {
-
-  /** One thing that is looked at as a whole. */
-  private sealed interface Side {
-    /** What tells it apart, and names its chip. */
-    String id();
-
-    record OnPage(Device device, Page page) implements Side {
-      @Override
-      public String id() {
-        return "page-" + device.id() + "-" + page.id();
-      }
-    }
-
-    record OnToolbar(Toolbar toolbar) implements Side {
-      @Override
-      public String id() {
-        return "toolbar-" + toolbar.id();
-      }
-    }
-
-    record OnMenu(RadialMenu menu) implements Side {
-      @Override
-      public String id() {
-        return "menu-" + menu.id();
-      }
-    }
-
-    record OnPointer() implements Side {
-      @Override
-      public String id() {
-        return "pointer";
-      }
-    }
-  }
 
   private static final int IN_A_ROW = 4;
 
@@ -176,7 +141,7 @@ final class SurfacesPane extends HBox {
     chips.getChildren().clear();
     ToggleGroup group = new ToggleGroup();
     for (Side s : sides()) {
-      ToggleButton chip = new ToggleButton(name(s));
+      ToggleButton chip = new ToggleButton(s.name());
       chip.setId("atlas-" + s.id());
       chip.getStyleClass().addAll("chip", "small-chip");
       chip.setToggleGroup(group);
@@ -190,41 +155,13 @@ final class SurfacesPane extends HBox {
           });
       chips.getChildren().add(chip);
     }
-    if (picked.filter(t -> isOn(t, side)).isEmpty()) {
+    if (picked.filter(side::has).isEmpty()) {
       picked = first(side);
     }
     picture.getChildren().setAll(picture(side));
     chain.setVisible(picked.isPresent());
     picked.ifPresent(t -> chain.show(now, t, sends(side, t)));
     keys.map(id -> lookup("#" + id)).ifPresent(Node::requestFocus);
-  }
-
-  private static String name(Side side) {
-    return switch (side) {
-      case Side.OnPage(Device d, Page p) ->
-          p.name().isEmpty() ? d.name() : d.name() + " " + p.name();
-      case Side.OnToolbar(Toolbar t) -> t.name();
-      case Side.OnMenu(RadialMenu m) -> m.name();
-      case Side.OnPointer() -> Ui.text("atlas.pointer");
-    };
-  }
-
-  private static boolean isOn(Trigger trigger, Side side) {
-    return switch (side) {
-      case Side.OnPage(Device d, Page p) ->
-          (trigger instanceof Trigger.PadKey k
-                  && k.device().equals(d.id())
-                  && k.page().equals(p.id()))
-              || (trigger instanceof Trigger.Dial t
-                  && t.device().equals(d.id())
-                  && t.page().equals(p.id()));
-      case Side.OnToolbar(Toolbar t) ->
-          trigger instanceof Trigger.Button b && b.toolbar().equals(t.id());
-      case Side.OnMenu(RadialMenu m) ->
-          trigger instanceof Trigger.Radial r && r.menu().equals(m.id());
-      case Side.OnPointer() ->
-          trigger instanceof Trigger.Gesture || trigger instanceof Trigger.Pointer;
-    };
   }
 
   /** What is told of at first: a key that sends something, else the first that does something. */

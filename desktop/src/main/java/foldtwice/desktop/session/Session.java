@@ -322,10 +322,7 @@ public final class Session implements AutoCloseable {
 
   /** Keeps what the programs of all stations have in their files otherwise than the library. */
   private void remember() {
-    Library library = store.library();
-    setups.forEach(
-        (station, setup) ->
-            setup.toRemember(library, station).forEach(file -> keep(store.give(file))));
+    Setup.toRemember(store.library(), setups).forEach(file -> keep(store.give(file)));
   }
 
   private void publish(History history, Station station, Keymap keymap, boolean wait) {
