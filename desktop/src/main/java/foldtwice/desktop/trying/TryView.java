@@ -11,7 +11,6 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.StandInWindow;
 import foldtwice.desktop.standin.Windows;
 import foldtwice.place.Application;
-import foldtwice.place.Context;
 import foldtwice.place.Need;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
@@ -55,7 +54,6 @@ import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
@@ -80,7 +78,7 @@ public final class TryView extends BorderPane {
   private final Map<String, ToggleButton> chips = new LinkedHashMap<>();
   private final StackPane front = new StackPane();
   private final Label context = Parts.label("", "strong");
-  private final ComboBox<String> pointerOver = new ComboBox<>();
+  private final PointerChoice pointerOver = new PointerChoice(this::refresh);
   private final KeyboardView keyboard;
   private final DevicesPane devices;
   private final MidiInputs midi;
@@ -285,23 +283,6 @@ public final class TryView extends BorderPane {
       chips.put(entry.getKey(), chip);
       bar.getChildren().add(chip);
     }
-    pointerOver.setId("try-pointer");
-    pointerOver.setAccessibleText(Ui.text("try.pointer"));
-    pointerOver.managedProperty().bind(pointerOver.visibleProperty());
-    Parts.shows(
-        pointerOver,
-        c ->
-            c.isEmpty()
-                ? Ui.text("try.pointer.elsewhere")
-                : Ui.text("try.pointer.over", contextName(c)));
-    Parts.onChosen(
-        pointerOver,
-        () -> {
-          if (pointerOver.getValue() != null && !pointerOver.getValue().equals(pane())) {
-            program().point(pointerOver.getValue());
-            refresh();
-          }
-        });
     HBox where = new HBox(5, Parts.label(Ui.text("try.in"), "soft"), context, pointerOver);
     where.setAlignment(Pos.CENTER_LEFT);
     bar.getChildren().add(where);
@@ -430,7 +411,7 @@ public final class TryView extends BorderPane {
 
   private void follow() {
     Snapshot now = session.now();
-    showPointer(now);
+    pointerOver.show(now, session.programs().get(application));
     checks.show(now);
     checksSide.setText(Ui.text("try.tab.checks", now.library().checks().size()));
     context.setText(now.library().nameOf(program().place()).replaceFirst("^.* \u203a ", ""));
@@ -450,31 +431,6 @@ public final class TryView extends BorderPane {
             w.getStyleClass().add("keys-here");
           }
         });
-  }
-
-  /** Where the pointer is, for programs in which that counts; to be chosen without one as well. */
-  private void showPointer(Snapshot now) {
-    List<String> panes = new ArrayList<>(List.of(""));
-    Optional.ofNullable(now.library().applications().get(application)).stream()
-        .flatMap(a -> a.contexts().stream())
-        .filter(Context::byPointer)
-        .forEach(c -> panes.add(c.id()));
-    if (!panes.equals(pointerOver.getItems())) {
-      pointerOver.getItems().setAll(panes);
-    }
-    pointerOver.setVisible(panes.size() > 1);
-    pointerOver.setValue(pane());
-  }
-
-  private String pane() {
-    return session.programs().get(application).pane();
-  }
-
-  private String contextName(String context) {
-    return Optional.ofNullable(session.now().library().applications().get(application))
-        .flatMap(a -> a.context(context))
-        .map(Context::name)
-        .orElse(context);
   }
 
   private static boolean hasKeys(StandInWindow window) {
