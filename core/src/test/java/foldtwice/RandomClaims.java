@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.function.Function;
 
 /** Few keys, few places, many claims: libraries in which things really meet. */
 public final class RandomClaims {
@@ -21,23 +22,6 @@ public final class RandomClaims {
   private static final List<String> STROKES = List.of("A", "B", "Alt+A", "Alt+[KeyA]", "F2");
   private static final List<String> PLACES =
       List.of("box", "bare", "sheet", "app", "grid", "cell", "text", "word", "everywhere");
-
-  private RandomClaims() {}
-
-  /** A library of this many claims, native ones among them. */
-  public static Library library(Random random, int claims) {
-    List<String> rows = new ArrayList<>();
-    for (int i = 0; i < claims; i++) {
-      boolean mine = random.nextInt(3) > 0;
-      String place = one(random, PLACES);
-      rows.add(
-          (mine ? "mine " : "native ")
-              + (!mine && place.equals("everywhere") ? "app" : place)
-              + " "
-              + keys(random));
-    }
-    return Fixture.library(rows.stream().distinct().toArray(String[]::new));
-  }
 
   private static final List<String> ANY_STROKES =
       List.of(
@@ -72,19 +56,35 @@ public final class RandomClaims {
           "rim",
           "everywhere");
 
-  /** A library with claims in all places, on keys that layouts, shapes and platforms differ in. */
-  public static Library anywhere(Random random, List<Rule> rules, int claims) {
+  private RandomClaims() {}
+
+  /** A library of this many claims, native ones among them. */
+  public static Library library(Random random, int claims) {
+    return library(random, List.of(), claims, PLACES, RandomClaims::keys);
+  }
+
+  private static Library library(
+      Random random,
+      List<Rule> rules,
+      int claims,
+      List<String> places,
+      Function<Random, String> keys) {
     List<String> rows = new ArrayList<>();
     for (int i = 0; i < claims; i++) {
       boolean mine = random.nextInt(3) > 0;
-      String place = one(random, ANY_PLACES);
+      String place = one(random, places);
       rows.add(
           (mine ? "mine " : "native ")
               + (!mine && place.equals("everywhere") ? "app" : place)
               + " "
-              + anyKeys(random));
+              + keys.apply(random));
     }
     return Fixture.library(rules, rows.stream().distinct().toArray(String[]::new));
+  }
+
+  /** A library with claims in all places, on keys that layouts, shapes and platforms differ in. */
+  public static Library anywhere(Random random, List<Rule> rules, int claims) {
+    return library(random, rules, claims, ANY_PLACES, RandomClaims::anyKeys);
   }
 
   public static Trigger anyTrigger(Random random) {
@@ -92,14 +92,7 @@ public final class RandomClaims {
   }
 
   private static String anyKeys(Random random) {
-    if (random.nextInt(8) == 0) {
-      return one(random, List.of("held A", "held Alt+A", "up A", "up Alt+A", "pad k1", "drag up"));
-    }
-    List<String> strokes = new ArrayList<>();
-    for (int i = random.nextInt(3); i >= 0; i--) {
-      strokes.add(one(random, random.nextInt(3) > 0 ? STROKES : ANY_STROKES));
-    }
-    return String.join(Notation.THEN, strokes);
+    return keys(random, random.nextInt(3) > 0 ? STROKES : ANY_STROKES);
   }
 
   public static Binding binding(Random random, String id) {
@@ -111,14 +104,18 @@ public final class RandomClaims {
     return Fixture.trigger(keys(random));
   }
 
-  /** Keys mostly; one in eight is held, comes up, or is no key at all. */
   private static String keys(Random random) {
+    return keys(random, STROKES);
+  }
+
+  /** Keys mostly; one in eight is held, comes up, or is no key at all. */
+  private static String keys(Random random, List<String> of) {
     if (random.nextInt(8) == 0) {
       return one(random, List.of("held A", "held Alt+A", "up A", "up Alt+A", "pad k1", "drag up"));
     }
     List<String> strokes = new ArrayList<>();
     for (int i = random.nextInt(3); i >= 0; i--) {
-      strokes.add(one(random, STROKES));
+      strokes.add(one(random, of));
     }
     return String.join(Notation.THEN, strokes);
   }

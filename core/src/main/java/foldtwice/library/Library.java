@@ -22,6 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 
 /**
  * Everything a team has collected and bound. Immutable; the maps are by id and keep their order,
@@ -223,127 +224,39 @@ public record Library(
   Library with(Application application) {
     LinkedHashMap<String, Application> others = new LinkedHashMap<>(applications);
     others.put(application.id(), application);
-    return new Library(
-        name, others, stations, surfaces, routines, bindings, families, accepted, proofs, files,
-        checks, extras);
+    return changed(d -> d.applications = others);
   }
 
   Library withBindings(LinkedHashMap<String, Binding> others) {
-    return new Library(
-        name,
-        applications,
-        stations,
-        surfaces,
-        routines,
-        others,
-        families,
-        accepted,
-        proofs,
-        files,
-        checks,
-        extras);
+    return changed(d -> d.bindings = others);
   }
 
   Library withApplications(LinkedHashMap<String, Application> others) {
-    return new Library(
-        name, others, stations, surfaces, routines, bindings, families, accepted, proofs, files,
-        checks, extras);
+    return changed(d -> d.applications = others);
   }
 
   Library withStations(LinkedHashMap<String, Station> others) {
-    return new Library(
-        name,
-        applications,
-        others,
-        surfaces,
-        routines,
-        bindings,
-        families,
-        accepted,
-        proofs,
-        files,
-        checks,
-        extras);
+    return changed(d -> d.stations = others);
   }
 
   Library withSurfaces(LinkedHashMap<String, Surface> others) {
-    return new Library(
-        name,
-        applications,
-        stations,
-        others,
-        routines,
-        bindings,
-        families,
-        accepted,
-        proofs,
-        files,
-        checks,
-        extras);
+    return changed(d -> d.surfaces = others);
   }
 
   Library withFamilies(LinkedHashMap<String, Family> others) {
-    return new Library(
-        name,
-        applications,
-        stations,
-        surfaces,
-        routines,
-        bindings,
-        others,
-        accepted,
-        proofs,
-        files,
-        checks,
-        extras);
+    return changed(d -> d.families = others);
   }
 
   Library withAccepted(LinkedHashMap<String, Acceptance> others) {
-    return new Library(
-        name,
-        applications,
-        stations,
-        surfaces,
-        routines,
-        bindings,
-        families,
-        others,
-        proofs,
-        files,
-        checks,
-        extras);
+    return changed(d -> d.accepted = others);
   }
 
   Library withChecks(LinkedHashMap<String, PressCheck> others) {
-    return new Library(
-        name,
-        applications,
-        stations,
-        surfaces,
-        routines,
-        bindings,
-        families,
-        accepted,
-        proofs,
-        files,
-        others,
-        extras);
+    return changed(d -> d.checks = others);
   }
 
   Library withRoutines(LinkedHashMap<String, Routine> others) {
-    return new Library(
-        name,
-        applications,
-        stations,
-        surfaces,
-        others,
-        bindings,
-        families,
-        accepted,
-        proofs,
-        files,
-        checks,
-        extras);
+    return changed(d -> d.routines = others);
   }
 
   /** The same library, with a binding seen to fire. */
@@ -354,37 +267,62 @@ public record Library(
   }
 
   Library withProofs(Map<String, Proof> others) {
-    return new Library(
-        name,
-        applications,
-        stations,
-        surfaces,
-        routines,
-        bindings,
-        families,
-        accepted,
-        others,
-        files,
-        checks,
-        extras);
+    return changed(d -> d.proofs = others);
   }
 
   /** The same library, with what stands in the file of a program. */
   public Library withFile(ProgramFile file) {
     LinkedHashMap<String, ProgramFile> more = new LinkedHashMap<>(files);
     more.put(file.id(), file);
+    return changed(d -> d.files = more);
+  }
+
+  private Library changed(Consumer<Draft> change) {
+    Draft draft = new Draft(this);
+    change.accept(draft);
     return new Library(
-        name,
-        applications,
-        stations,
-        surfaces,
-        routines,
-        bindings,
-        families,
-        accepted,
-        proofs,
-        more,
-        checks,
-        extras);
+        draft.name,
+        draft.applications,
+        draft.stations,
+        draft.surfaces,
+        draft.routines,
+        draft.bindings,
+        draft.families,
+        draft.accepted,
+        draft.proofs,
+        draft.files,
+        draft.checks,
+        draft.extras);
+  }
+
+  /** The next library while it is put together. */
+  private static final class Draft {
+    private final String name;
+    private Map<String, Application> applications;
+    private Map<String, Station> stations;
+    private Map<String, Surface> surfaces;
+    private Map<String, Routine> routines;
+    private Map<String, Binding> bindings;
+    private Map<String, Family> families;
+    private Map<String, Acceptance> accepted;
+    private Map<String, Proof> proofs;
+    private Map<String, ProgramFile> files;
+    private Map<String, PressCheck> checks;
+    private final Extras extras;
+
+    Draft(Library of) {
+      this.name = of.name;
+      this.applications = of.applications;
+      this.stations = of.stations;
+      this.surfaces = of.surfaces;
+      this.routines = of.routines;
+      this.bindings = of.bindings;
+      this.families = of.families;
+      this.accepted = of.accepted;
+      this.proofs = of.proofs;
+      this.files = of.files;
+      this.checks = of.checks;
+      this.extras = of.extras;
+    }
   }
 }

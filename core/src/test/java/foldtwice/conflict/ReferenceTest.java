@@ -29,7 +29,6 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -194,26 +193,23 @@ class ReferenceTest {
                     && !after.press(state, way).contains(wish.name()));
   }
 
-  /** Two of yours that share its presses tell it already: neither fires, nor does anything else. */
+  /**
+   * Two of yours that share its presses tell it already: neither fires, nor does what is behind.
+   */
   private static boolean isUndecidedAnyway(
       List<Conflict> found, Reference reference, Wish wish, Place state) {
-    if (wish.isYours()) {
-      return false;
-    }
-    return reference.ways(wish.trigger()).stream()
-        .flatMap(way -> reference.press(state, way).stream())
-        .filter(said -> said.startsWith("? "))
-        .anyMatch(
-            said ->
-                found.stream()
-                    .filter(Conflict::isBetweenEquals)
-                    .filter(c -> c.places().contains(state))
-                    .anyMatch(
-                        c ->
-                            c.claims().stream()
-                                .map(x -> x.owner().name())
-                                .collect(Collectors.toCollection(TreeSet::new))
-                                .equals(new TreeSet<>(List.of(said.substring(2).split(", "))))));
+    return !wish.isYours()
+        && found.stream()
+            .filter(Conflict::isBetweenEquals)
+            .filter(c -> c.places().contains(state))
+            .flatMap(c -> reference.ways(c.about().trigger()).stream())
+            .anyMatch(
+                shared ->
+                    reference.ways(wish.trigger()).stream()
+                        .anyMatch(
+                            way ->
+                                way.size() >= shared.size()
+                                    && way.subList(0, shared.size()).equals(shared)));
   }
 
   /** Whether a conflict says that this wish comes to nothing in this state. */
