@@ -57,6 +57,8 @@ class KeepByHandTest {
       assertThat(bindings(hands).get("b01").triggers())
           .containsExactly(Notation.read("Alt+."), Notation.read("F7"));
       hands.click("#trigger-0");
+      assertThat(hands.text("#layouts"))
+          .isEqualTo("same key on DE, GB, US; at [Comma], with Shift on FR");
       hands.click("#by-position");
       assertThat(bindings(hands).get("b01").triggers().getFirst())
           .isEqualTo(Notation.read("Alt+[Period]"));

@@ -3,7 +3,7 @@ package foldtwice.desktop.bind;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
-import foldtwice.trigger.Layout;
+import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Platform;
 import foldtwice.trigger.Press;
@@ -21,9 +21,16 @@ final class LayoutNotes {
   private LayoutNotes() {}
 
   static String of(Trigger.Keys trigger, Library library) {
+    List<Station> stations = List.copyOf(library.stations().values());
+    List<KeyCode> first =
+        stations.stream()
+            .map(s -> positions(trigger, s))
+            .filter(p -> p.size() == trigger.strokes().size())
+            .findFirst()
+            .orElse(List.of());
     Map<String, List<String>> groups = new LinkedHashMap<>();
-    for (Station s : library.stations().values()) {
-      List<String> its = groups.computeIfAbsent(how(trigger, s), k -> new ArrayList<>());
+    for (Station s : stations) {
+      List<String> its = groups.computeIfAbsent(how(trigger, s, first), k -> new ArrayList<>());
       String name = s.layout().toUpperCase(Locale.ROOT);
       if (!its.contains(name)) {
         its.add(name);
@@ -41,31 +48,45 @@ final class LayoutNotes {
     return String.join("; ", notes);
   }
 
+  private static List<Press> presses(Stroke stroke, Station station) {
+    return station.keys().presses(stroke).stream()
+        .filter(p -> station.shape().has(p.code()))
+        .toList();
+  }
+
+  /** The keys it is pressed at; fewer than its strokes where it cannot be pressed. */
+  private static List<KeyCode> positions(Trigger.Keys trigger, Station station) {
+    return trigger.strokes().stream()
+        .flatMap(s -> presses(s, station).stream().limit(1))
+        .map(Press::code)
+        .toList();
+  }
+
   /**
-   * "=" where it is pressed as written, the added modifiers where more is held, "" where it cannot.
+   * "=" where it is pressed as on the first station, "" where it cannot be, else what is other: the
+   * key, what is held besides, what is typed by it.
    */
-  private static String how(Trigger.Keys trigger, Station station) {
-    Layout layout = station.keys();
-    StringBuilder more = new StringBuilder();
-    for (Stroke stroke : trigger.strokes()) {
-      List<Press> presses =
-          layout.presses(stroke).stream().filter(p -> station.shape().has(p.code())).toList();
-      if (presses.isEmpty()) {
-        return "";
+  private static String how(Trigger.Keys trigger, Station station, List<KeyCode> first) {
+    List<KeyCode> here = positions(trigger, station);
+    if (here.size() < trigger.strokes().size()) {
+      return "";
+    }
+    List<String> other = new ArrayList<>();
+    for (int i = 0; i < here.size(); i++) {
+      Stroke stroke = trigger.strokes().get(i);
+      Press press = presses(stroke, station).getFirst();
+      if (press.code() != first.get(i)) {
+        other.add(Ui.text("sets.moved", press.code().code()));
       }
       if (station.platform() != Platform.CONTROL && !stroke.modifiers().leaveTyping()) {
-        layout
-            .types(presses.getFirst())
-            .ifPresent(
-                t ->
-                    more.append(more.isEmpty() ? "" : ", ").append(Ui.text("sets.types.there", t)));
+        station.keys().types(press).ifPresent(t -> other.add(Ui.text("sets.types.there", t)));
       }
-      for (Modifier m : presses.getFirst().held().list()) {
+      for (Modifier m : press.held().list()) {
         if (station.platform() == Platform.CONTROL && !stroke.modifiers().has(m)) {
-          more.append(more.isEmpty() ? "" : ", ").append(Ui.text("sets.added", m.word()));
+          other.add(Ui.text("sets.added", m.word()));
         }
       }
     }
-    return more.isEmpty() ? "=" : more.toString();
+    return other.isEmpty() ? "=" : String.join(", ", other);
   }
 }
