@@ -2,6 +2,7 @@ package foldtwice;
 
 import foldtwice.binding.Binding;
 import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
@@ -12,6 +13,8 @@ import foldtwice.place.Rule;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
+import foldtwice.surface.Device;
+import foldtwice.surface.Page;
 import foldtwice.trigger.Direction;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Platform;
@@ -22,6 +25,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -61,7 +66,7 @@ public final class Fixture {
                 place(f[1]),
                 f[0].equals("native") ? 5 : 0,
                 Danger.NONE,
-                java.util.Optional.empty(),
+                Optional.empty(),
                 Extras.NONE));
       }
     }
@@ -134,6 +139,25 @@ public final class Fixture {
         List.of(),
         List.of(),
         Extras.NONE);
+  }
+
+  /**
+   * A library with the device {@code pad} of some keys, {@code k1} and on, beside its station.
+   *
+   * @param k1 what the first key sends; empty for nothing
+   */
+  public static Library withPad(
+      Library library, boolean plugged, int keys, Optional<Page.Sends> k1) {
+    List<Device.Cap> caps =
+        IntStream.range(0, keys)
+            .mapToObj(i -> new Device.Cap("k" + (i + 1), "", i, 0, 1, 1, "", ""))
+            .toList();
+    Page page = new Page("", "", "", Map.of(), Map.of()).sending("k1", k1);
+    Device pad = new Device("pad", "Pad", caps, List.of(), List.of(page), Extras.NONE);
+    Station s = library.stations().values().iterator().next();
+    Station with = s.withDevices(plugged ? List.of("pad") : List.of());
+    return new Edit.Together(List.of(new Edit.PutStation(with), new Edit.PutSurface(pad)))
+        .on(library);
   }
 
   public static Keymap keymap(Library library) {

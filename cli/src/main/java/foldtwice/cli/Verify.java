@@ -3,11 +3,13 @@ package foldtwice.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.check.Checked;
+import foldtwice.check.Checked.State;
 import foldtwice.library.Library;
 import foldtwice.library.PressCheck;
 import foldtwice.library.file.CheckFile;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Json;
+import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.standin.Checks;
 import foldtwice.words.CheckWords;
@@ -17,6 +19,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -66,14 +69,11 @@ final class Verify implements Callable<Integer> {
       throw new Unusable(
           "there are no checks to make; give a file of checks, or keep some in the library");
     }
+    Station station = input.station(library);
     List<Checked> made =
         input.isOneStation()
-            ? Checks.on(
-                library,
-                input.station(library),
-                Setup.of(library, input.station(library).id()),
-                checks)
-            : Checks.everywhere(library, checks);
+            ? Checks.on(library, station, Setup.of(library, station.id()), checks)
+            : Checks.everywhere(library, id -> Setup.of(library, id), checks);
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
       case json -> out.print(Json.print(json(library, made)));
@@ -81,7 +81,7 @@ final class Verify implements Callable<Integer> {
       case text -> text(library, made, out);
     }
     out.flush();
-    return made.stream().anyMatch(Checked::failed) ? Exit.NO : Exit.WELL;
+    return Checked.count(made, State.FAILED) > 0 ? Exit.NO : Exit.WELL;
   }
 
   private static List<PressCheck> read(Path file) throws Unusable {
@@ -98,24 +98,19 @@ final class Verify implements Callable<Integer> {
   }
 
   private static String state(Checked c) {
-    return c.failed() ? "failed" : c.skipped() ? "skipped" : "holds";
+    return c.state().name().toLowerCase(Locale.ROOT);
   }
 
   private static void text(Library library, List<Checked> made, PrintWriter out) {
     CheckWords words = new CheckWords(library);
     for (Checked c : made) {
       out.printf("%-8s %-16s %s%n", state(c), words.station(c), words.title(c.check()));
-      if (!state(c).equals("holds")) {
+      if (c.state() != State.HOLDS) {
         out.printf("%26s expected: %s%n", "", words.expected(c.check().expected()));
         out.printf("%26s found:    %s%n", "", words.verdict(c));
       }
     }
-    out.printf(
-        "%d checks made: %d hold, %d failed, %d skipped%n",
-        made.size(),
-        made.stream().filter(c -> state(c).equals("holds")).count(),
-        made.stream().filter(Checked::failed).count(),
-        made.stream().filter(Checked::skipped).count());
+    out.println(CheckWords.sum(made));
   }
 
   private static ObjectNode json(Library library, List<Checked> made) {

@@ -3,6 +3,7 @@ package foldtwice.check;
 import foldtwice.library.Expected;
 import foldtwice.library.PressCheck;
 import foldtwice.run.Trace;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 
@@ -47,20 +48,27 @@ public record Checked(PressCheck check, String station, Verdict verdict) {
     NO_KEY
   }
 
-  /**
-   * True when somebody should look at it: what is to hold on every station need not hold where it
-   * cannot be made.
-   */
-  public boolean failed() {
+  /** What a check comes to for those who look over many. */
+  public enum State {
+    HOLDS,
+    /** Somebody should look at it. */
+    FAILED,
+    /**
+     * It could not be made, and need not: it is for every station, and this one lacks something.
+     */
+    SKIPPED
+  }
+
+  public State state() {
     return switch (verdict) {
-      case Verdict.Holds h -> false;
-      case Verdict.Differs d -> true;
-      case Verdict.Cannot c -> !check.station().isEmpty();
+      case Verdict.Holds h -> State.HOLDS;
+      case Verdict.Differs d -> State.FAILED;
+      case Verdict.Cannot c -> check.station().isEmpty() ? State.SKIPPED : State.FAILED;
     };
   }
 
-  /** True when it could not be made, and need not. */
-  public boolean skipped() {
-    return verdict instanceof Verdict.Cannot && !failed();
+  /** How many of some came to this. */
+  public static long count(Collection<Checked> some, State state) {
+    return some.stream().filter(c -> c.state() == state).count();
   }
 }

@@ -81,14 +81,10 @@ public final class Checking {
   }
 
   private Optional<Verdict> lack(Trigger trigger) {
-    String device =
-        switch (trigger) {
-          case Trigger.PadKey p -> p.device();
-          case Trigger.Dial d -> d.device();
-          default -> "";
-        };
-    if (!device.isEmpty() && !heard.keymap().station().devices().contains(device)) {
-      return Optional.of(new Verdict.Cannot(Lack.NO_DEVICE, device));
+    Optional<String> absent =
+        trigger.deviceId().filter(d -> !heard.keymap().station().devices().contains(d));
+    if (absent.isPresent()) {
+      return Optional.of(new Verdict.Cannot(Lack.NO_DEVICE, absent.get()));
     }
     return heard.keymap().paths(trigger).isEmpty()
         ? Optional.of(new Verdict.Cannot(Lack.NO_KEY, heard.keymap().station().layout()))

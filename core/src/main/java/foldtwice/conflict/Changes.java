@@ -8,7 +8,6 @@ import foldtwice.place.NativeCommand;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
-import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -33,9 +32,7 @@ record Changes(
 
   /** True when triggers on devices are among them. */
   boolean isOnDevices() {
-    return claims.stream()
-        .anyMatch(
-            c -> c.trigger() instanceof Trigger.PadKey || c.trigger() instanceof Trigger.Dial);
+    return claims.stream().anyMatch(c -> c.trigger().deviceId().isPresent());
   }
 
   static Changes between(Subject was, Subject is) {

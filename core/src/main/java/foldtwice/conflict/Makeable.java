@@ -6,8 +6,6 @@ import foldtwice.surface.Device;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Key;
 import foldtwice.trigger.Layout;
-import foldtwice.trigger.Lift;
-import foldtwice.trigger.Motion;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Stroke;
@@ -16,6 +14,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /** Whether a trigger can be made with what a station has: by hand, or by a device that sends it. */
 final class Makeable {
@@ -36,23 +35,17 @@ final class Makeable {
           .findFirst()
           .map(s -> new Detail.Untyped(s, why(s, layout)));
     }
-    for (List<Signal> path : paths) {
-      if (isOnKeyboard(path, keymap)) {
-        return Optional.empty();
-      }
-    }
-    Set<Press> sent = sent(library, keymap);
-    if (paths.stream()
-        .anyMatch(p -> p.stream().allMatch(s -> isOnKeyboard(s, keymap) || isSent(s, sent)))) {
+    Predicate<Press> onKeyboard = p -> keymap.station().shape().has(p.code());
+    if (isAnyMade(paths, onKeyboard)) {
       return Optional.empty();
     }
-    return trigger.keyStrokes().stream()
-        .filter(
-            s ->
-                layout.presses(s).stream()
-                    .noneMatch(p -> isOnKeyboard(p, keymap) || sent.contains(p)))
-        .findFirst()
-        .map(s -> new Detail.Untyped(s, Detail.Unmade.NOT_ON_SHAPE));
+    Predicate<Press> made = onKeyboard.or(sent(library, keymap)::contains);
+    return isAnyMade(paths, made)
+        ? Optional.empty()
+        : trigger.keyStrokes().stream()
+            .filter(s -> layout.presses(s).stream().noneMatch(made))
+            .findFirst()
+            .map(s -> new Detail.Untyped(s, Detail.Unmade.NOT_ON_SHAPE));
   }
 
   private static Detail.Unmade why(Stroke stroke, Layout layout) {
@@ -61,29 +54,18 @@ final class Makeable {
         : Detail.Unmade.NO_KEY;
   }
 
-  private static boolean isOnKeyboard(List<Signal> path, Keymap keymap) {
-    for (Signal s : path) {
-      if (!isOnKeyboard(s, keymap)) {
-        return false;
+  /** True for a way all of whose keys are made so; what is no key has kinds of its own. */
+  private static boolean isAnyMade(List<List<Signal>> paths, Predicate<Press> made) {
+    for (List<Signal> path : paths) {
+      boolean all = true;
+      for (Signal s : path) {
+        all &= s.key().filter(made.negate()).isEmpty();
+      }
+      if (all) {
+        return true;
       }
     }
-    return true;
-  }
-
-  private static boolean isOnKeyboard(Signal signal, Keymap keymap) {
-    return switch (signal) {
-      case Press p -> keymap.station().shape().has(p.code());
-      case Lift(Press p) -> keymap.station().shape().has(p.code());
-      case Motion m -> true; // what is no key has kinds of its own
-    };
-  }
-
-  private static boolean isSent(Signal signal, Set<Press> sent) {
-    return switch (signal) {
-      case Press p -> sent.contains(p);
-      case Lift(Press p) -> sent.contains(p);
-      case Motion m -> true;
-    };
+    return false;
   }
 
   /** What the keys of the devices that are plugged in send. */

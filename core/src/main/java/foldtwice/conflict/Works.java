@@ -202,12 +202,13 @@ final class Works {
     List<String> here = subject.keymap().station().devices();
     for (Binding b : library.bindings().values()) {
       for (Trigger t : b.triggers()) {
-        String device = device(t);
-        if (!device.isEmpty() && !here.contains(device)) {
-          absent
-              .computeIfAbsent(device, x -> new ArrayList<>())
-              .addAll(Keymap.claims(b.withTriggers(List.of(t))));
-        }
+        t.deviceId()
+            .filter(d -> !here.contains(d))
+            .ifPresent(
+                d ->
+                    absent
+                        .computeIfAbsent(d, x -> new ArrayList<>())
+                        .addAll(Keymap.claims(b.withTriggers(List.of(t)))));
       }
     }
     List<Conflict> found = new ArrayList<>();
@@ -221,15 +222,6 @@ final class Works {
                     Weight.BLOCKS,
                     new Detail.NoDevice(device))));
     return found;
-  }
-
-  /** The device a trigger is on; empty for none. */
-  private static String device(Trigger trigger) {
-    return switch (trigger) {
-      case Trigger.PadKey p -> p.device();
-      case Trigger.Dial d -> d.device();
-      default -> "";
-    };
   }
 
   /** What modifiers of a trigger do to the first step they harm. */

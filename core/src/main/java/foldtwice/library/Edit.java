@@ -14,6 +14,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
+import java.util.function.Function;
 
 /**
  * A change to a library.
@@ -191,56 +193,22 @@ public sealed interface Edit {
   /** The edit that takes this one back, given the library before it. */
   default Edit inverse(Library before) {
     return switch (this) {
-      case PutBinding(Binding binding, int at) -> {
-        Binding old = before.bindings().get(binding.id());
-        yield old == null ? new RemoveBinding(binding.id()) : new PutBinding(old);
-      }
-      case RemoveBinding(String id) -> {
-        Binding old = before.bindings().get(id);
-        yield old == null
-            ? new Together(List.of())
-            : new PutBinding(old, List.copyOf(before.bindings().keySet()).indexOf(id));
-      }
-      case PutRoutine(Routine routine, int at) -> {
-        Routine old = before.routines().get(routine.id());
-        yield old == null ? new RemoveRoutine(routine.id()) : new PutRoutine(old);
-      }
-      case RemoveRoutine(String id) -> {
-        Routine old = before.routines().get(id);
-        yield old == null
-            ? new Together(List.of())
-            : new PutRoutine(old, List.copyOf(before.routines().keySet()).indexOf(id));
-      }
-      case PutSurface(Surface surface, int at) -> {
-        Surface old = before.surfaces().get(surface.id());
-        yield old == null ? new RemoveSurface(surface.id()) : new PutSurface(old);
-      }
-      case RemoveSurface(String id) -> {
-        Surface old = before.surfaces().get(id);
-        yield old == null
-            ? new Together(List.of())
-            : new PutSurface(old, List.copyOf(before.surfaces().keySet()).indexOf(id));
-      }
-      case PutApplication(Application application, int at) -> {
-        Application old = before.applications().get(application.id());
-        yield old == null ? new RemoveApplication(application.id()) : new PutApplication(old);
-      }
-      case RemoveApplication(String id) -> {
-        Application old = before.applications().get(id);
-        yield old == null
-            ? new Together(List.of())
-            : new PutApplication(old, List.copyOf(before.applications().keySet()).indexOf(id));
-      }
-      case PutStation(Station station, int at) -> {
-        Station old = before.stations().get(station.id());
-        yield old == null ? new RemoveStation(station.id()) : new PutStation(old);
-      }
-      case RemoveStation(String id) -> {
-        Station old = before.stations().get(id);
-        yield old == null
-            ? new Together(List.of())
-            : new PutStation(old, List.copyOf(before.stations().keySet()).indexOf(id));
-      }
+      case PutBinding(Binding binding, int at) ->
+          back(before.bindings(), binding.id(), PutBinding::new, RemoveBinding::new);
+      case RemoveBinding(String id) -> again(before.bindings(), id, PutBinding::new);
+      case PutRoutine(Routine routine, int at) ->
+          back(before.routines(), routine.id(), PutRoutine::new, RemoveRoutine::new);
+      case RemoveRoutine(String id) -> again(before.routines(), id, PutRoutine::new);
+      case PutSurface(Surface surface, int at) ->
+          back(before.surfaces(), surface.id(), PutSurface::new, RemoveSurface::new);
+      case RemoveSurface(String id) -> again(before.surfaces(), id, PutSurface::new);
+      case PutApplication(Application application, int at) ->
+          back(
+              before.applications(), application.id(), PutApplication::new, RemoveApplication::new);
+      case RemoveApplication(String id) -> again(before.applications(), id, PutApplication::new);
+      case PutStation(Station station, int at) ->
+          back(before.stations(), station.id(), PutStation::new, RemoveStation::new);
+      case RemoveStation(String id) -> again(before.stations(), id, PutStation::new);
       case Find(String application, String command, Optional<Finding> finding) ->
           command(before, application, command)
               .<Edit>map(c -> new Find(application, command, c.finding()))
@@ -249,28 +217,14 @@ public sealed interface Edit {
           command(before, application, command)
               .<Edit>map(c -> new Remap(application, command, c.triggers()))
               .orElse(new Together(List.of()));
-      case PutFamily(Family family, int at) -> {
-        Family old = before.families().get(family.id());
-        yield old == null ? new RemoveFamily(family.id()) : new PutFamily(old);
-      }
-      case RemoveFamily(String id) -> {
-        Family old = before.families().get(id);
-        yield old == null
-            ? new Together(List.of())
-            : new PutFamily(old, List.copyOf(before.families().keySet()).indexOf(id));
-      }
+      case PutFamily(Family family, int at) ->
+          back(before.families(), family.id(), PutFamily::new, RemoveFamily::new);
+      case RemoveFamily(String id) -> again(before.families(), id, PutFamily::new);
       case Accept(String conflict, Optional<Acceptance> how) ->
           new Accept(conflict, Optional.ofNullable(before.accepted().get(conflict)));
-      case PutCheck(PressCheck check, int at) -> {
-        PressCheck old = before.checks().get(check.id());
-        yield old == null ? new RemoveCheck(check.id()) : new PutCheck(old);
-      }
-      case RemoveCheck(String id) -> {
-        PressCheck old = before.checks().get(id);
-        yield old == null
-            ? new Together(List.of())
-            : new PutCheck(old, List.copyOf(before.checks().keySet()).indexOf(id));
-      }
+      case PutCheck(PressCheck check, int at) ->
+          back(before.checks(), check.id(), PutCheck::new, RemoveCheck::new);
+      case RemoveCheck(String id) -> again(before.checks(), id, PutCheck::new);
       case Together(List<Edit> edits) -> {
         List<Edit> back = new ArrayList<>();
         Library state = before;
@@ -281,6 +235,22 @@ public sealed interface Edit {
         yield new Together(back);
       }
     };
+  }
+
+  /** What was there before, or nothing again. */
+  private static <T> Edit back(
+      Map<String, T> before, String id, Function<T, Edit> put, Function<String, Edit> remove) {
+    T old = before.get(id);
+    return old == null ? remove.apply(id) : put.apply(old);
+  }
+
+  /** What was taken away, where it was; nothing when there was nothing. */
+  private static <T> Edit again(
+      Map<String, T> before, String id, BiFunction<T, Integer, Edit> putAt) {
+    T old = before.get(id);
+    return old == null
+        ? new Together(List.of())
+        : putAt.apply(old, List.copyOf(before.keySet()).indexOf(id));
   }
 
   private static Optional<NativeCommand> command(Library library, String application, String id) {

@@ -174,7 +174,7 @@ public record Library(
 
   /**
    * The place a person named: {@code Tagpress}, {@code Tagpress/box selected}, {@code Trackway/stop
-   * selected+overview} for the pointer over another context than has the focus, or the ids,
+   * selected+shelf of places} for the pointer over another context than has the focus, or the ids,
    * whatever the letter case.
    */
   public Optional<Place> placeNamed(String text) {

@@ -28,4 +28,19 @@ public record PressCheck(
       throw new IllegalArgumentException("a check has at least one press");
     }
   }
+
+  /** The same check under another id. */
+  public PressCheck withId(String other) {
+    return new PressCheck(other, name, station, place, presses, expected, extras);
+  }
+
+  /** The same check under another name. */
+  public PressCheck named(String other) {
+    return new PressCheck(id, other, station, place, presses, expected, extras);
+  }
+
+  /** The same check for another station, or for all when the id is empty. */
+  public PressCheck on(String other) {
+    return new PressCheck(id, name, other, place, presses, expected, extras);
+  }
 }

@@ -12,7 +12,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /** Kinds of desktops and the keys they keep, to begin a station with; shipped as a table. */
@@ -50,7 +49,8 @@ public final class Desktops {
       for (String line = in.readLine(); line != null; line = in.readLine()) {
         if (!line.startsWith("#")) {
           String[] f = line.split("\t", -1);
-          Kind so = kinds.getOrDefault(f[0], new Kind(f[0], f[1], platform(f[2]), List.of()));
+          Kind so =
+              kinds.getOrDefault(f[0], new Kind(f[0], f[1], Platform.valueOf(f[2]), List.of()));
           List<Station.Reserved> more = new ArrayList<>(so.reserved());
           more.add(new Station.Reserved(Trigger.Keys.of(FileNotation.read(f[3])), f[4]));
           kinds.put(f[0], new Kind(so.id(), so.name(), so.platform(), more));
@@ -62,9 +62,5 @@ public final class Desktops {
       throw new IllegalStateException("desktops.tsv, shipped in the jar, is wrong", e);
     }
     return List.copyOf(kinds.values());
-  }
-
-  private static Platform platform(String word) {
-    return Platform.valueOf(word.toUpperCase(Locale.ROOT).replace('-', '_'));
   }
 }

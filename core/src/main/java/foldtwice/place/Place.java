@@ -23,6 +23,26 @@ public sealed interface Place {
    */
   record Over(String application, String focus, String pointer) implements Place {}
 
+  /**
+   * The place an id speaks of, whether there is such a place or not.
+   *
+   * <p>Law: {@code of(p.id()).equals(p)}, for ids of applications without a slash and of contexts
+   * without a plus.
+   */
+  static Place of(String id) {
+    int slash = id.indexOf('/');
+    if (slash < 0) {
+      Place everywhere = new Everywhere();
+      return id.equals(everywhere.id()) ? everywhere : new Whole(id);
+    }
+    String application = id.substring(0, slash);
+    String context = id.substring(slash + 1);
+    int plus = context.indexOf('+');
+    return plus < 0
+        ? new Within(application, context)
+        : new Over(application, context.substring(0, plus), context.substring(plus + 1));
+  }
+
   /** The application, unless the place is everywhere. */
   default Optional<String> applicationId() {
     return switch (this) {
@@ -35,7 +55,7 @@ public sealed interface Place {
 
   /**
    * As files hold it: {@code everywhere}, {@code tagpress}, {@code tagpress/box-selected}, and
-   * {@code trackway/stop+overview} for the focus in one context and the pointer over another.
+   * {@code trackway/stop+shelf} for the focus in one context and the pointer over another.
    */
   default String id() {
     return switch (this) {

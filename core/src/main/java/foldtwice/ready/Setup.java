@@ -101,10 +101,7 @@ public record Setup(Map<String, Program> programs) {
     for (ProgramFile f : library.files().values()) {
       Application a = library.applications().get(f.application());
       if (f.station().equals(station) && a != null) {
-        Map<String, Given> file = new LinkedHashMap<>(f.entries());
-        puts(library, a).entrySet().stream()
-            .filter(e -> keptWay(a, e.getValue().binding()).filter(Setup::isCopied).isEmpty())
-            .forEach(e -> file.put(e.getKey(), e.getValue()));
+        Map<String, Given> file = withCopied(library, a, f.entries());
         Program was = setup.program(a.id());
         setup = setup.with(a.id(), new Program(file, file, file, RUNNING, was.confirmed()));
       }
@@ -207,29 +204,21 @@ public record Setup(Map<String, Program> programs) {
     Setup next = this;
     for (Application a : library.applications().values()) {
       if (a.ways().stream().anyMatch(w -> isKept(w) && !isCopied(w))) {
-        next = next.with(a.id(), next.program(a.id()).withFile(merged(library, a)));
+        next =
+            next.with(
+                a.id(),
+                next.program(a.id()).withFile(withCopied(library, a, program(a.id()).file())));
       }
     }
     return next;
   }
 
-  private Map<String, Given> merged(Library library, Application application) {
-    Map<String, Given> file = new LinkedHashMap<>();
-    puts(library, application)
-        .forEach(
-            (id, put) -> {
-              if (keptWay(application, put.binding()).filter(Setup::isCopied).isEmpty()) {
-                file.put(id, put);
-              }
-            });
-    program(application.id())
-        .file()
-        .forEach(
-            (id, put) -> {
-              if (keptWay(application, put.binding()).filter(Setup::isCopied).isPresent()) {
-                file.put(id, put);
-              }
-            });
+  /** What is there at once, by a library, and of what has to be copied what has been. */
+  private static Map<String, Given> withCopied(
+      Library library, Application application, Map<String, Given> copied) {
+    Map<String, Given> file = puts(library, application);
+    file.keySet().removeAll(copiedOf(application, file).keySet());
+    file.putAll(copiedOf(application, copied));
     return file;
   }
 

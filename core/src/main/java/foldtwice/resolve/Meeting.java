@@ -64,8 +64,10 @@ public record Meeting(
   }
 
   private static Meeting of(StateMap map, int layer, Claim claim, List<Signal> path) {
+    int others = Node.NO_LAYER;
     for (int n = 1; n < path.size(); n++) {
       Node before = map.walk(path.subList(0, n));
+      others = before.cutByOthers(others);
       if (before.firstLayer() <= layer || before.firesAtOnce()) {
         return new Meeting(
             Fate.CUT_SHORT, before.owners(before.firstLayer()), List.of(), false, path);
@@ -82,7 +84,7 @@ public record Meeting(
     }
     boolean typing =
         map.takesText() && path.getFirst().asPress().filter(map.layout()::beginsTyping).isPresent();
-    return new Meeting(Fate.WINS, List.of(), silenced(map, layer, path), typing, path);
+    return new Meeting(Fate.WINS, List.of(), silenced(node, layer, others), typing, path);
   }
 
   private static boolean areAll(List<Claim> claims, Owner owner) {
@@ -94,13 +96,12 @@ public record Meeting(
     return true;
   }
 
-  /** Those not yours on the same strokes, and longer ones it cuts short. */
-  private static List<Claim> silenced(StateMap map, int layer, List<Signal> path) {
-    int cut = Node.NO_LAYER;
-    for (int n = 1; n < path.size(); n++) {
-      cut = map.walk(path.subList(0, n)).cutByOthers(cut);
-    }
-    Node node = map.walk(path);
+  /**
+   * Those not yours on the same strokes, and longer ones it cuts short.
+   *
+   * @param cut what others than you cut short on the way
+   */
+  private static List<Claim> silenced(Node node, int layer, int cut) {
     List<Claim> silenced = new ArrayList<>(1);
     node.soleOther(cut).filter(h -> h.layer() >= layer).ifPresent(h -> silenced.add(h.claim()));
     if (node.below != 0) {

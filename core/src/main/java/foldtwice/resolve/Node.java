@@ -162,12 +162,14 @@ final class Node {
   /** The one that would fire here if nothing were yours; empty for none, or for several. */
   Optional<Hit> soleOther(int cut) {
     Hit sole = null;
+    boolean several = false;
     for (Hit hit : hits) {
       if (!hit.claim.isYours() && hit.layer < cut && (sole == null || hit.layer <= sole.layer)) {
-        sole = sole != null && hit.layer == sole.layer ? new Hit(hit.layer, null) : hit;
+        several = sole != null && hit.layer == sole.layer;
+        sole = hit;
       }
     }
-    return Optional.ofNullable(sole).filter(h -> h.claim != null);
+    return several ? Optional.empty() : Optional.ofNullable(sole);
   }
 
   /** What {@link #cut} would be below this node if nothing were yours. */

@@ -146,11 +146,7 @@ final class StateMap {
 
   /** A key that types as it goes down is not heard coming up either. */
   private boolean types(Signal first) {
-    return switch (first) {
-      case Press p -> layout.beginsTyping(p);
-      case Lift(Press p) -> layout.beginsTyping(p);
-      case Motion m -> false;
-    };
+    return first.key().filter(layout::beginsTyping).isPresent();
   }
 
   /** Clauses 2 to 6 and 10, from the first press onwards. */

@@ -73,11 +73,6 @@ public final class Layout {
     return id;
   }
 
-  /** What the modifiers are there for. */
-  public Platform platform() {
-    return platform;
-  }
-
   /** The presses that make this character or function; empty when the layout cannot. */
   public List<Press> making(Keysym keysym) {
     return List.copyOf(making.getOrDefault(keysym, List.of()));

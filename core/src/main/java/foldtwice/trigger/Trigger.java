@@ -1,6 +1,7 @@
 package foldtwice.trigger;
 
 import java.util.List;
+import java.util.Optional;
 
 /** What sets a binding off. */
 public sealed interface Trigger {
@@ -125,6 +126,15 @@ public sealed interface Trigger {
 
   /** The application is started. */
   record AtStart() implements Trigger {}
+
+  /** The id of the device it is on; empty for what is on none. */
+  default Optional<String> deviceId() {
+    return switch (this) {
+      case PadKey p -> Optional.of(p.device());
+      case Dial d -> Optional.of(d.device());
+      default -> Optional.empty();
+    };
+  }
 
   /** The trigger's keys, if it is typed on a keyboard: {@link Held} ones are one stroke. */
   default List<Stroke> keyStrokes() {

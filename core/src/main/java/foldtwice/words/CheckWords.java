@@ -12,6 +12,7 @@ import foldtwice.resolve.Owner;
 import foldtwice.run.Trace;
 import foldtwice.surface.Device;
 import foldtwice.surface.Page;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -62,9 +63,7 @@ public final class CheckWords {
       case Expected.Undecided(List<String> among) ->
           TEXTS.get(
               "check.undecided",
-              among.stream()
-                  .map(id -> words.owner(new Owner.Yours(id)))
-                  .collect(Collectors.joining(", ")));
+              among.stream().map(this::claimant).collect(Collectors.joining(", ")));
       case Expected.Nothing() -> TEXTS.get("check.nothing");
     };
   }
@@ -85,6 +84,22 @@ public final class CheckWords {
     return lack == Checked.Lack.NO_DEVICE
         ? library.device(what).map(Device::name).orElse(what)
         : what;
+  }
+
+  /** How many were made, and how they came out. */
+  public static String sum(Collection<Checked> made) {
+    return TEXTS.get(
+        "check.sum",
+        made.size(),
+        Checked.count(made, Checked.State.HOLDS),
+        Checked.count(made, Checked.State.FAILED),
+        Checked.count(made, Checked.State.SKIPPED));
+  }
+
+  /** One of several with the same right: a binding, or a menu that opens. */
+  private String claimant(String id) {
+    return words.owner(
+        library.bindings().containsKey(id) ? new Owner.Yours(id) : new Owner.Menu(id));
   }
 
   /** The station a check was made on. */

@@ -5,11 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.Fixture;
 import foldtwice.RandomClaims;
 import foldtwice.binding.Binding;
-import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.place.NativeCommand;
-import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Expr;
 import foldtwice.routine.Line;
@@ -25,6 +23,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -36,7 +35,7 @@ class AuditTest {
   @Property(tries = 100)
   void whatIsLookedAtAgainIsAllThatChanged(@ForAll long seed) {
     Random random = new Random(seed);
-    Library library = withDevice(RandomClaims.library(random, 8));
+    Library library = Fixture.withPad(RandomClaims.library(random, 8), true, 2, Optional.empty());
     Audit audit = Audit.of(Subject.of(library, Fixture.keymap(library)));
     for (int i = 0; i < 100; i++) {
       Edit edit = edit(library, random);
@@ -54,23 +53,6 @@ class AuditTest {
   }
 
   /** The station has a pad with two keys that send. */
-  private static Library withDevice(Library library) {
-    Station s = library.stations().values().iterator().next();
-    Device pad =
-        new Device(
-            "pad",
-            "Pad",
-            List.of(
-                new Device.Cap("k1", "", 0, 0, 1, 1, "", ""),
-                new Device.Cap("k2", "", 1, 0, 1, 1, "", "")),
-            List.of(),
-            List.of(new Page("", "", "", Map.of(), Map.of())),
-            Extras.NONE);
-    Station plugged = s.withDevices(List.of("pad"));
-    return new Edit.Together(List.of(new Edit.PutStation(plugged), new Edit.PutSurface(pad)))
-        .on(library);
-  }
-
   private static Edit edit(Library library, Random random) {
     List<Binding> all = List.copyOf(library.bindings().values());
     return switch (random.nextInt(9)) {
@@ -111,8 +93,8 @@ class AuditTest {
                     .sending(
                         "k" + (1 + random.nextInt(2)),
                         trigger instanceof Trigger.Keys keys
-                            ? java.util.Optional.of(new Page.Sends.Chord(keys))
-                            : java.util.Optional.empty())));
+                            ? Optional.of(new Page.Sends.Chord(keys))
+                            : Optional.empty())));
       }
     };
   }

@@ -3,13 +3,11 @@ package foldtwice.conflict;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.Fixture;
-import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.place.Desktops;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
-import foldtwice.surface.Device;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Platform;
@@ -17,7 +15,7 @@ import foldtwice.trigger.Shape;
 import foldtwice.words.Words;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -88,24 +86,10 @@ class KeyboardsTest {
   @Test
   void aDeviceMakesWhatNoKeyboardHas() {
     Library library = on("us ansi control", "mine box Ctrl+F18");
-    Device pad =
-        new Device(
-            "pad",
-            "Pad",
-            List.of(new Device.Cap("k1", "1", 0, 0, 1, 1, "", "")),
-            List.of(),
-            List.of(
-                new Page(
-                    "",
-                    "",
-                    "",
-                    Map.of(),
-                    Map.of("k1", new Page.Sends.Chord(Notation.read("Ctrl+F18"))))),
-            Extras.NONE);
-    Library with = new Edit.PutSurface(pad).on(library);
+    Optional<Page.Sends> keys = Optional.of(new Page.Sends.Chord(Notation.read("Ctrl+F18")));
+    Library with = Fixture.withPad(library, false, 1, keys);
     assertThat(Auditor.audit(Subject.of(with, Fixture.keymap(with)))).hasSize(1);
-    Library plugged =
-        new Edit.PutStation(with.stations().get("s").withDevices(List.of("pad"))).on(with);
+    Library plugged = Fixture.withPad(library, true, 1, keys);
     assertThat(Auditor.audit(Subject.of(plugged, Fixture.keymap(plugged)))).isEmpty();
   }
 

@@ -4,10 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.Fixture;
 import foldtwice.binding.Binding;
-import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
-import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Owner;
 import foldtwice.routine.Line;
@@ -16,7 +14,6 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
-import foldtwice.surface.Device;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
@@ -144,7 +141,6 @@ class KindsTest {
   }
 
   private static Library withPad(Library library, boolean plugged, String sends) {
-    Station s = library.stations().values().iterator().next();
     Optional<Page.Sends> what =
         sends.isEmpty()
             ? Optional.empty()
@@ -152,17 +148,7 @@ class KindsTest {
                 sends.startsWith("page ")
                     ? new Page.Sends.Turn(sends.substring(5))
                     : new Page.Sends.Chord(Notation.read(sends)));
-    Device pad =
-        new Device(
-            "pad",
-            "Pad",
-            List.of(new Device.Cap("k1", "", 0, 0, 1, 1, "", "")),
-            List.of(),
-            List.of(new Page("", "", "", Map.of(), Map.of()).sending("k1", what)),
-            Extras.NONE);
-    Station with = s.withDevices(plugged ? List.of("pad") : List.of());
-    return new Edit.Together(List.of(new Edit.PutStation(with), new Edit.PutSurface(pad)))
-        .on(library);
+    return Fixture.withPad(library, plugged, 1, what);
   }
 
   @ParameterizedTest

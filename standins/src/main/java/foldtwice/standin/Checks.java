@@ -12,6 +12,7 @@ import foldtwice.script.Ecmascript;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.function.Function;
 
 /** Makes checks of presses on the simulated computers of stations. */
 public final class Checks {
@@ -34,11 +35,16 @@ public final class Checks {
         .toList();
   }
 
-  /** Makes all checks on all stations they are for, station by station. */
-  public static List<Checked> everywhere(Library library, Collection<PressCheck> checks) {
+  /**
+   * Makes all checks on all stations they are for, station by station.
+   *
+   * @param setups what has been put into the programs of a station, by its id
+   */
+  public static List<Checked> everywhere(
+      Library library, Function<String, Setup> setups, Collection<PressCheck> checks) {
     List<Checked> all = new ArrayList<>();
     for (Station s : library.stations().values()) {
-      all.addAll(on(library, s, Setup.of(library, s.id()), checks));
+      all.addAll(on(library, s, setups.apply(s.id()), checks));
     }
     return List.copyOf(all);
   }

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.library.Expected;
 import foldtwice.library.PressCheck;
+import foldtwice.place.Place;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Set;
@@ -25,7 +26,7 @@ final class CheckJson {
         in.id("id"),
         in.text("name", ""),
         in.text("station", ""),
-        PlaceJson.spokenOf(in.text("place")),
+        Place.of(in.text("place")),
         presses,
         expected(in.at("expect")),
         in.rest(CHECK));

@@ -84,21 +84,6 @@ final class PlaceJson {
     return byId;
   }
 
-  /** The place an id speaks of, whether there is such a place now or not. */
-  static Place spokenOf(String id) {
-    int slash = id.indexOf('/');
-    if (slash < 0) {
-      Place everywhere = new Place.Everywhere();
-      return id.equals(everywhere.id()) ? everywhere : new Place.Whole(id);
-    }
-    String application = id.substring(0, slash);
-    String context = id.substring(slash + 1);
-    int plus = context.indexOf('+');
-    return plus < 0
-        ? new Place.Within(application, context)
-        : new Place.Over(application, context.substring(0, plus), context.substring(plus + 1));
-  }
-
   /** The place a field names. */
   static Place place(In in, Map<String, Place> known) throws FormatException {
     String id = in.text();

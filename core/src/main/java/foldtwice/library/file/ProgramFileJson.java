@@ -6,6 +6,7 @@ import foldtwice.binding.Binding;
 import foldtwice.library.Given;
 import foldtwice.library.Library;
 import foldtwice.library.ProgramFile;
+import foldtwice.place.Place;
 import foldtwice.routine.Routine;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -45,7 +46,7 @@ final class ProgramFileJson {
       known.put(then.id(), then);
     }
     String place = was.text("place"); // it may be gone since
-    Binding b = BindingJson.read(was, known, Map.of(place, PlaceJson.spokenOf(place)));
+    Binding b = BindingJson.read(was, known, Map.of(place, Place.of(place)));
     Routine routine = known.get(b.routine());
     if (routine == null) {
       throw was.at("routine").fault("expected a routine of this file, or one written beside it");

@@ -6,6 +6,8 @@ import foldtwice.atlas.Troubles;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
 import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Weight;
+import foldtwice.desktop.parts.Corners;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.RoutineField;
@@ -41,7 +43,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Polygon;
 
 /** Who owns which key. */
 public final class AtlasView extends BorderPane implements KeyBoard.Listener {
@@ -174,9 +175,10 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     HBox legend = new HBox(14);
     legend.setAlignment(Pos.CENTER_LEFT);
     for (String part : List.of("yours", "native")) {
-      Polygon ear = new Polygon(0, 0, 12, 0, 12, 12);
-      ear.getStyleClass().add("ear-" + part + "-shape");
-      legend.getChildren().add(new HBox(6, ear, Parts.label(Ui.text("atlas.is." + part), "soft")));
+      legend
+          .getChildren()
+          .add(
+              new HBox(6, Corners.ear(12, part), Parts.label(Ui.text("atlas.is." + part), "soft")));
     }
     Region hatched = new Region();
     hatched.setMinSize(13, 13);
@@ -185,12 +187,14 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     legend
         .getChildren()
         .add(new HBox(6, hatched, Parts.label(Ui.text("atlas.is.desktop"), "soft")));
-    for (String weight : List.of("costs", "blocks")) {
-      Polygon fold = new Polygon(0, 0, 0, 12, 12, 12);
-      fold.getStyleClass().add("fold-" + weight);
+    for (Weight weight : List.of(Weight.COSTS, Weight.BLOCKS)) {
       legend
           .getChildren()
-          .add(new HBox(6, fold, Parts.label(Ui.text("atlas.is." + weight), "soft")));
+          .add(
+              new HBox(
+                  6,
+                  Corners.second(12, weight),
+                  Parts.label(Ui.text("atlas.is." + weight.id()), "soft")));
     }
     legend.getChildren().forEach(n -> ((HBox) n).setAlignment(Pos.CENTER_LEFT));
     return legend;

@@ -2,6 +2,7 @@ package foldtwice.desktop.atlas;
 
 import foldtwice.atlas.Key;
 import foldtwice.conflict.Weight;
+import foldtwice.desktop.parts.Corners;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Shape;
 import java.util.ArrayList;
@@ -26,8 +27,8 @@ final class KeyNode extends Pane {
   final Shape.Cap cap;
   private final Label legend = new Label();
   private final Label does = new Label();
-  private final Polygon ear = new Polygon(0, 0, EAR, 0, EAR, EAR);
-  private final Polygon second = new Polygon(0, 0, 0, EAR, EAR, EAR);
+  private final Polygon ear = Corners.ear(EAR, "yours");
+  private final Polygon second = Corners.second(EAR, Weight.COSTS);
   private final Tooltip tooltip = new Tooltip();
   private Key key;
 
@@ -41,8 +42,6 @@ final class KeyNode extends Pane {
     does.setWrapText(true);
     does.setTextOverrun(OverrunStyle.ELLIPSIS);
     does.setMouseTransparent(true);
-    ear.setMouseTransparent(true);
-    second.setMouseTransparent(true);
     getChildren().addAll(ear, second, legend, does);
     Tooltip.install(this, tooltip);
   }
@@ -80,10 +79,10 @@ final class KeyNode extends Pane {
         shown.part() != Key.Part.FREE
             && shown.part() != Key.Part.TYPES
             && shown.part() != Key.Part.MODIFIER);
-    style(ear, List.of(corner(shown.part())));
+    style(ear, List.of("ear-" + whose(shown.part()) + "-shape"));
     Optional<Weight> worst = shown.trouble().filter(w -> w != Weight.NOTE);
     second.setVisible(worst.isPresent());
-    worst.ifPresent(w -> style(second, List.of("fold-" + w.id())));
+    worst.ifPresent(w -> style(second, List.of(Corners.style(w))));
   }
 
   /** Only what is other is styled anew: with each modifier all keys are shown. */
@@ -93,11 +92,12 @@ final class KeyNode extends Pane {
     }
   }
 
-  private static String corner(Key.Part part) {
+  /** Whose a key is, as its corner says. */
+  static String whose(Key.Part part) {
     return switch (part) {
-      case NATIVE -> "ear-native-shape";
-      case DESKTOP -> "ear-desktop-shape";
-      default -> "ear-yours-shape";
+      case NATIVE -> "native";
+      case DESKTOP -> "desktop";
+      default -> "yours";
     };
   }
 

@@ -2,6 +2,7 @@ package foldtwice.desktop.atlas;
 
 import foldtwice.atlas.Key;
 import foldtwice.conflict.Weight;
+import foldtwice.desktop.parts.Corners;
 import java.util.Locale;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
@@ -34,32 +35,19 @@ final class SpotNode extends Pane {
     press.setTooltip(new Tooltip(says));
     press.pseudoClassStateChanged(CHOSEN, chosen);
     getChildren().add(press);
-    boolean claimed = key.part() != Key.Part.FREE;
-    if (claimed) {
-      Polygon ear = new Polygon(0, 0, EAR, 0, EAR, EAR);
-      ear.getStyleClass()
-          .add(
-              switch (key.part()) {
-                case NATIVE -> "ear-native-shape";
-                case DESKTOP -> "ear-desktop-shape";
-                default -> "ear-yours-shape";
-              });
-      ear.setMouseTransparent(true);
-      ear.relocate(WIDTH - EAR - 1, 1);
-      getChildren().add(ear);
+    if (key.part() != Key.Part.FREE) {
+      corner(Corners.ear(EAR, KeyNode.whose(key.part())), WIDTH - EAR - 1, 1);
     }
     key.trouble()
         .filter(w -> w != Weight.NOTE)
-        .ifPresent(
-            w -> {
-              Polygon fold = new Polygon(0, 0, 0, EAR, EAR, EAR);
-              fold.getStyleClass().add("fold-" + w.id());
-              fold.setMouseTransparent(true);
-              fold.relocate(1, HEIGHT - EAR - 1);
-              getChildren().add(fold);
-            });
+        .ifPresent(w -> corner(Corners.second(EAR, w), 1, HEIGHT - EAR - 1));
     setMinSize(WIDTH, HEIGHT);
     setMaxSize(WIDTH, HEIGHT);
+  }
+
+  private void corner(Polygon corner, double x, double y) {
+    corner.relocate(x, y);
+    getChildren().add(corner);
   }
 
   Button button() {

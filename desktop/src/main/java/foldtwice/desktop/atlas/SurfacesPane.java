@@ -83,7 +83,7 @@ final class SurfacesPane extends HBox {
   }
 
   private void onPage(Function<Side.OnPage, Trigger> trigger) {
-    if (side() instanceof Side.OnPage p) {
+    if (side(sides()) instanceof Side.OnPage p) {
       pick(trigger.apply(p));
     }
   }
@@ -127,8 +127,7 @@ final class SurfacesPane extends HBox {
     return sides;
   }
 
-  private Side side() {
-    List<Side> sides = sides();
+  private Side side(List<Side> sides) {
     return sides.stream().filter(s -> s.id().equals(chosen)).findFirst().orElse(sides.getFirst());
   }
 
@@ -136,11 +135,12 @@ final class SurfacesPane extends HBox {
     boolean had = Parts.hasKeys(this);
     Optional<String> keys =
         had ? Optional.ofNullable(getScene().getFocusOwner().getId()) : Optional.empty();
-    Side side = side();
+    List<Side> sides = sides();
+    Side side = side(sides);
     chosen = side.id();
     chips.getChildren().clear();
     ToggleGroup group = new ToggleGroup();
-    for (Side s : sides()) {
+    for (Side s : sides) {
       ToggleButton chip = new ToggleButton(s.name());
       chip.setId("atlas-" + s.id());
       chip.getStyleClass().addAll("chip", "small-chip");
@@ -173,17 +173,16 @@ final class SurfacesPane extends HBox {
               .or(() -> d.keys().stream().map(Device.Cap::id).findFirst())
               .map(k -> new Trigger.PadKey(d.id(), p.id(), k, Trigger.Way.TAP));
       case Side.OnToolbar(Toolbar t) -> Optional.of(new Trigger.Button(t.id(), 1));
-      case Side.OnMenu(RadialMenu m) ->
-          choices(m).stream()
-              .filter(c -> key(c).part() != Key.Part.FREE)
-              .findFirst()
-              .or(() -> choices(m).stream().findFirst());
-      case Side.OnPointer() ->
-          movements().stream()
-              .filter(c -> key(c).part() != Key.Part.FREE)
-              .findFirst()
-              .or(() -> movements().stream().findFirst());
+      case Side.OnMenu(RadialMenu m) -> Optional.of(firstClaimed(choices(m)));
+      case Side.OnPointer() -> Optional.of(firstClaimed(movements()));
     };
+  }
+
+  private Trigger firstClaimed(List<Trigger> some) {
+    return some.stream()
+        .filter(t -> key(t).part() != Key.Part.FREE)
+        .findFirst()
+        .orElse(some.getFirst());
   }
 
   private static Optional<Page.Sends> sends(Side side, Trigger trigger) {
@@ -219,7 +218,7 @@ final class SurfacesPane extends HBox {
       troubles
           .worst(claims(tap), place)
           .filter(w -> w != Weight.NOTE)
-          .ifPresent(w -> device.fold(cap, w.id()));
+          .ifPresent(w -> device.fold(cap, w));
     }
     return device;
   }

@@ -3,7 +3,6 @@ package foldtwice.desktop.bind;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
-import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Platform;
 import foldtwice.trigger.Press;
@@ -22,9 +21,9 @@ final class LayoutNotes {
 
   static String of(Trigger.Keys trigger, Library library) {
     List<Station> stations = List.copyOf(library.stations().values());
-    List<KeyCode> first =
+    List<Press> first =
         stations.stream()
-            .map(s -> positions(trigger, s))
+            .map(s -> presses(trigger, s))
             .filter(p -> p.size() == trigger.strokes().size())
             .findFirst()
             .orElse(List.of());
@@ -48,17 +47,14 @@ final class LayoutNotes {
     return String.join("; ", notes);
   }
 
-  private static List<Press> presses(Stroke stroke, Station station) {
-    return station.keys().presses(stroke).stream()
-        .filter(p -> station.shape().has(p.code()))
-        .toList();
-  }
-
-  /** The keys it is pressed at; fewer than its strokes where it cannot be pressed. */
-  private static List<KeyCode> positions(Trigger.Keys trigger, Station station) {
+  /** How its strokes are pressed; fewer than it has where one cannot be. */
+  private static List<Press> presses(Trigger.Keys trigger, Station station) {
     return trigger.strokes().stream()
-        .flatMap(s -> presses(s, station).stream().limit(1))
-        .map(Press::code)
+        .flatMap(
+            s ->
+                station.keys().presses(s).stream()
+                    .filter(p -> station.shape().has(p.code()))
+                    .limit(1))
         .toList();
   }
 
@@ -66,16 +62,16 @@ final class LayoutNotes {
    * "=" where it is pressed as on the first station, "" where it cannot be, else what is other: the
    * key, what is held besides, what is typed by it.
    */
-  private static String how(Trigger.Keys trigger, Station station, List<KeyCode> first) {
-    List<KeyCode> here = positions(trigger, station);
+  private static String how(Trigger.Keys trigger, Station station, List<Press> first) {
+    List<Press> here = presses(trigger, station);
     if (here.size() < trigger.strokes().size()) {
       return "";
     }
     List<String> other = new ArrayList<>();
     for (int i = 0; i < here.size(); i++) {
       Stroke stroke = trigger.strokes().get(i);
-      Press press = presses(stroke, station).getFirst();
-      if (press.code() != first.get(i)) {
+      Press press = here.get(i);
+      if (press.code() != first.get(i).code()) {
         other.add(Ui.text("sets.moved", press.code().code()));
       }
       if (station.platform() != Platform.CONTROL && !stroke.modifiers().leaveTyping()) {

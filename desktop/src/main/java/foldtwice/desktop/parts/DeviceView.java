@@ -1,5 +1,6 @@
 package foldtwice.desktop.parts;
 
+import foldtwice.conflict.Weight;
 import foldtwice.desktop.session.Ui;
 import foldtwice.surface.Device;
 import foldtwice.surface.Face;
@@ -52,6 +53,7 @@ public final class DeviceView extends Pane {
   }
 
   private static final double GAP = 4;
+  private static final double EAR = 9;
 
   private final double unit;
   private final double row;
@@ -92,10 +94,7 @@ public final class DeviceView extends Pane {
       right = Math.max(right, (cap.x() + cap.width()) * unit);
       bottom = Math.max(bottom, (cap.y() + cap.height()) * row);
       if (shown.part() != Part.FREE) {
-        Polygon ear = new Polygon(0, 0, 9, 0, 9, 9);
-        ear.setMouseTransparent(true);
-        ear.getStyleClass()
-            .add(shown.part() == Part.YOURS ? "ear-yours-shape" : "ear-native-shape");
+        Polygon ear = Corners.ear(EAR, shown.part() == Part.YOURS ? "yours" : "native");
         ear.relocate((cap.x() + cap.width()) * unit - GAP - 10, cap.y() * row + 1);
         getChildren().add(ear);
       }
@@ -113,10 +112,8 @@ public final class DeviceView extends Pane {
   }
 
   /** Folds another corner of a key of what is shown: something is wrong with it. */
-  public void fold(Device.Cap cap, String weight) {
-    Polygon fold = new Polygon(0, 0, 0, 9, 9, 9);
-    fold.setMouseTransparent(true);
-    fold.getStyleClass().add("fold-" + weight);
+  public void fold(Device.Cap cap, Weight weight) {
+    Polygon fold = Corners.second(EAR, weight);
     fold.relocate(cap.x() * unit + 1, (cap.y() + cap.height()) * row - GAP - 10);
     getChildren().add(fold);
   }

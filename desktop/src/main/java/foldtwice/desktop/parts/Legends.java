@@ -2,7 +2,6 @@ package foldtwice.desktop.parts;
 
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Layout;
-import foldtwice.trigger.Platform;
 
 /** What is printed on the keys of a keyboard. */
 public final class Legends {
@@ -11,13 +10,12 @@ public final class Legends {
 
   /** Of a key on a layout. */
   public static String of(Layout layout, KeyCode code) {
-    boolean command = layout.platform() == Platform.COMMAND;
     return switch (code) {
       case SHIFT_LEFT, SHIFT_RIGHT -> "Shift";
       case CONTROL_LEFT, CONTROL_RIGHT -> "Ctrl";
-      case ALT_LEFT -> command ? "Opt" : "Alt";
-      case ALT_RIGHT -> command ? "Opt" : "AltGr";
-      case META_LEFT, META_RIGHT -> command ? "Cmd" : "Logo";
+      case ALT_LEFT -> "Alt";
+      case ALT_RIGHT -> "AltGr";
+      case META_LEFT, META_RIGHT -> "Logo";
       case CAPS_LOCK -> "Caps";
       case CONTEXT_MENU -> "Menu";
       case BACKSPACE -> "Back";

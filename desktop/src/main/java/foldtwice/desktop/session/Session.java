@@ -315,6 +315,13 @@ public final class Session implements AutoCloseable {
     publish(store.history(), keymap.station(), keymap, false);
   }
 
+  /** What has been put into the programs of each station, as things are now. */
+  public Map<String, Setup> setups() {
+    Map<String, Setup> all = new LinkedHashMap<>();
+    store.library().stations().keySet().forEach(id -> all.put(id, setup(id, store.library())));
+    return all;
+  }
+
   private Setup setup(String station, Library library) {
     Setup left = setups.get(station);
     return left == null ? Setup.of(library, station) : left.following(library);

@@ -108,9 +108,13 @@ public final class StandInWindow extends VBox {
     onPane = action;
   }
 
-  /** The pointer went over another pane: nothing is drawn anew under it. */
-  void changedPane() {
-    onPane.run();
+  /** The pointer goes over an object or a pane, by its name: nothing is drawn anew under it. */
+  void point(String name) {
+    String was = program.pane();
+    program.point(name);
+    if (!program.pane().equals(was)) {
+      onPane.run();
+    }
   }
 
   /** Called after it was started anew. */

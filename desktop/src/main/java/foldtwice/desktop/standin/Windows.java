@@ -52,7 +52,7 @@ public final class Windows {
         (name, adding, twice) ->
             window.work(
                 twice ? new Act.Fire("edit-cell", Optional.empty()) : new Act.Click(name, adding)));
-    picture.setOnPointer(program::point);
+    picture.setOnPointer(window::point);
     return window;
   }
 
@@ -69,7 +69,7 @@ public final class Windows {
         (name, adding, twice) ->
             window.work(
                 twice ? new Act.Fire("edit-text", Optional.empty()) : new Act.Click(name, adding)));
-    picture.setOnPointer(program::point);
+    picture.setOnPointer(window::point);
     return window;
   }
 
@@ -105,7 +105,7 @@ public final class Windows {
             });
     picture.setOnObject((name, adding, twice) -> window.work(new Act.Click(name, adding)));
     picture.setOnAct(window::work);
-    picture.setOnPointer(program::point);
+    picture.setOnPointer(window::point);
     return window;
   }
 
@@ -122,7 +122,7 @@ public final class Windows {
                     + "     "
                     + Ui.text("standin.done", program.document().done().size()));
     picture.setOnObject((name, adding, twice) -> window.work(new Act.Click(name, adding)));
-    picture.setOnPointer(program::point);
+    picture.setOnPointer(window::point);
     return window;
   }
 
@@ -147,14 +147,7 @@ public final class Windows {
                 twice
                     ? new Act.Fire("enter-site", Optional.empty())
                     : new Act.Click(name, adding)));
-    picture.setOnPointer(
-        name -> {
-          String was = program.pane();
-          program.point(name);
-          if (!program.pane().equals(was)) {
-            window.changedPane();
-          }
-        });
+    picture.setOnPointer(window::point);
     return window;
   }
 
@@ -171,7 +164,7 @@ public final class Windows {
                     ? Ui.text("standin.selected", selected(program))
                     : Ui.text("standin.starting", String.join(", ", program.starting())));
     picture.setOnObject((name, adding, twice) -> window.work(new Act.Click(name, adding)));
-    picture.setOnPointer(program::point);
+    picture.setOnPointer(window::point);
     return window;
   }
 

@@ -1,6 +1,7 @@
 package foldtwice.desktop.trying;
 
 import foldtwice.check.Checked;
+import foldtwice.check.Checked.State;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -15,6 +16,7 @@ import foldtwice.library.file.CheckFile;
 import foldtwice.library.file.FormatException;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
+import foldtwice.ready.Setup;
 import foldtwice.standin.Checks;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.CheckWords;
@@ -106,7 +108,7 @@ final class ChecksPane extends VBox {
     name.setPromptText(words.title(check));
     name.getStyleClass().add("check-name");
     HBox.setHgrow(name, Priority.ALWAYS);
-    Parts.onKept(name, () -> keep(check, named(check, name.getText().strip())));
+    Parts.onKept(name, () -> keep(check, check.named(name.getText().strip())));
     HBox head =
         new HBox(
             6,
@@ -127,33 +129,22 @@ final class ChecksPane extends VBox {
     all.getStyleClass().addAll("chip", "small-chip");
     all.setSelected(check.station().isEmpty());
     all.setDisable(!session.mayWrite());
-    all.setOnAction(
-        e ->
-            keep(
-                check,
-                new PressCheck(
-                    check.id(),
-                    check.name(),
-                    all.isSelected() ? "" : station.id(),
-                    check.place(),
-                    check.presses(),
-                    check.expected(),
-                    check.extras())));
+    all.setOnAction(e -> keep(check, check.on(all.isSelected() ? "" : station.id())));
     VBox row = new VBox(3, head, what, all);
     row.getStyleClass().add("check-row");
     List<Checked> made = results.getOrDefault(check.id(), List.of());
     for (Checked c : made) {
-      if (!isHeld(c)) {
+      if (c.state() != State.HOLDS) {
         row.getChildren()
             .add(
                 Parts.wrapped(
                     Ui.text("checks.came", words.station(c), words.verdict(c)),
-                    c.failed() ? "blocks" : "note"));
+                    c.state() == State.FAILED ? "blocks" : "note"));
       }
     }
     String held =
         made.stream()
-            .filter(ChecksPane::isHeld)
+            .filter(c -> c.state() == State.HOLDS)
             .map(words::station)
             .collect(Collectors.joining(", "));
     if (!held.isEmpty()) {
@@ -162,12 +153,9 @@ final class ChecksPane extends VBox {
     return row;
   }
 
-  private static boolean isHeld(Checked c) {
-    return !c.failed() && !c.skipped();
-  }
-
   private boolean isFailed(PressCheck check) {
-    return results.getOrDefault(check.id(), List.of()).stream().anyMatch(Checked::failed);
+    return results.getOrDefault(check.id(), List.of()).stream()
+        .anyMatch(c -> c.state() == State.FAILED);
   }
 
   private String where(PressCheck check) {
@@ -176,17 +164,6 @@ final class ChecksPane extends VBox {
     }
     Station s = shown.stations().get(check.station());
     return Ui.text("checks.only", s == null ? check.station() : s.name());
-  }
-
-  private static PressCheck named(PressCheck check, String name) {
-    return new PressCheck(
-        check.id(),
-        name,
-        check.station(),
-        check.place(),
-        check.presses(),
-        check.expected(),
-        check.extras());
   }
 
   private void keep(PressCheck was, PressCheck is) {
@@ -228,7 +205,8 @@ final class ChecksPane extends VBox {
   void makeEverywhere() {
     Library library = session.now().library();
     List<PressCheck> all = List.copyOf(library.checks().values());
-    make(all, () -> Checks.everywhere(library, all));
+    Map<String, Setup> setups = session.setups();
+    make(all, () -> Checks.everywhere(library, setups::get, all));
   }
 
   /** Makes checks off the interface thread. */
@@ -241,13 +219,7 @@ final class ChecksPane extends VBox {
           checks.forEach(c -> results.remove(c.id()));
           made.forEach(
               c -> results.computeIfAbsent(c.check().id(), id -> new ArrayList<>()).add(c));
-          sum.setText(
-              Ui.text(
-                  "checks.sum",
-                  made.size(),
-                  made.stream().filter(ChecksPane::isHeld).count(),
-                  made.stream().filter(Checked::failed).count(),
-                  made.stream().filter(Checked::skipped).count()));
+          sum.setText(CheckWords.sum(made));
           session.say(sum.getText());
           if (Parts.hasKeys(rows)) {
             onGone.run();
@@ -265,9 +237,7 @@ final class ChecksPane extends VBox {
         Map<String, PressCheck> taken = new HashMap<>(library.checks());
         for (PressCheck c : CheckFile.read(Files.readAllBytes(file))) {
           String id = Ids.next("c", taken::containsKey, taken.size() + 1);
-          PressCheck own =
-              new PressCheck(
-                  id, c.name(), c.station(), c.place(), c.presses(), c.expected(), c.extras());
+          PressCheck own = c.withId(id);
           taken.put(id, own);
           edits.add(new Edit.PutCheck(own));
         }

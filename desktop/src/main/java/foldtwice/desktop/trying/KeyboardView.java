@@ -1,5 +1,6 @@
 package foldtwice.desktop.trying;
 
+import foldtwice.desktop.parts.Corners;
 import foldtwice.desktop.parts.Legends;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
@@ -75,8 +76,7 @@ final class KeyboardView extends Pane {
       key.setTextOverrun(OverrunStyle.CLIP);
       key.setAccessibleText(cap.code().code());
       key.setOnAction(e -> press(cap.code()));
-      Polygon ear = new Polygon(0, 0, 9, 0, 9, 9);
-      ear.setMouseTransparent(true);
+      Polygon ear = Corners.ear(9, "yours");
       keys.put(cap.code(), key);
       ears.put(cap.code(), ear);
       getChildren().addAll(key, ear);

@@ -306,7 +306,7 @@ public abstract class StandIn<D> implements Program {
       return new Reply.Refused("a state of " + application, state.id());
     }
     return switch (state) {
-      case Place.Within(var id, String focus) -> goTo(focus, "");
+      case Place.Within(var id, String focus) when !panes().contains(focus) -> goTo(focus, "");
       case Place.Over(var id, String focus, String pane) when panes().contains(pane) ->
           goTo(focus, pane);
       default -> new Reply.Refused("a state of " + application, state.id());

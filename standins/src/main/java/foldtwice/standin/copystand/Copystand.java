@@ -442,11 +442,10 @@ public final class Copystand extends StandIn<Strip> {
   @Override
   public Place place() {
     if (dialog().isPresent()) {
-      return new Place.Within(ID, "dialog");
+      return within("dialog");
     }
     boolean none = document().selected().isEmpty();
-    return new Place.Within(
-        ID,
+    return within(
         switch (none ? Pane.STRIP : pane) {
           case STRIP -> "strip";
           case ADJUST -> "adjust";

@@ -454,13 +454,12 @@ public final class Desk extends StandIn<Things> {
   @Override
   public Place place() {
     if (dialog().isPresent()) {
-      return new Place.Within(ID, "dialog");
+      return within("dialog");
     }
     if (launching) {
-      return new Place.Within(ID, "launcher");
+      return within("launcher");
     }
-    return new Place.Within(
-        ID,
+    return within(
         switch (front()) {
           case CONVERTER -> CONVERTER;
           case NOTEPAD -> NOTEPAD;

@@ -336,9 +336,9 @@ public final class Muniment extends StandIn<Console> {
   @Override
   public Place place() {
     if (dialog().isPresent()) {
-      return new Place.Within(ID, "dialog");
+      return within("dialog");
     }
-    return new Place.Within(ID, inAnswer() ? "answer" : schema());
+    return within(inAnswer() ? "answer" : schema());
   }
 
   @Override

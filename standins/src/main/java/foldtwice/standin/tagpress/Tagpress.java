@@ -470,7 +470,7 @@ public final class Tagpress extends StandIn<Sheet> {
     } else {
       context = somethingSelected() ? "box-selected" : "nothing-selected";
     }
-    return new Place.Within(ID, context);
+    return within(context);
   }
 
   @Override

@@ -464,7 +464,7 @@ public final class Vasculum extends StandIn<Register> {
     } else if (inHeader) {
       context = "header";
     }
-    return new Place.Within(ID, context);
+    return within(context);
   }
 
   @Override
