@@ -255,6 +255,11 @@ public record Library(
     return changed(d -> d.checks = others);
   }
 
+  /** The same library with nothing kept to be checked. */
+  public Library withoutChecks() {
+    return changed(d -> d.checks = Map.of());
+  }
+
   Library withRoutines(LinkedHashMap<String, Routine> others) {
     return changed(d -> d.routines = others);
   }

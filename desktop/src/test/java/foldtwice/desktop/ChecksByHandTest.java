@@ -46,13 +46,17 @@ class ChecksByHandTest {
                   .get("b42")
                   .withTriggers(List.of(Notation.read("Ctrl+Alt+F10")))),
           "moved");
+      assertThat(hands.text("#checks-old")).contains("check again");
       hands.press(KeyCode.CONTROL, KeyCode.F5);
       hands.waitForText("#checks-sum", "13 checks made: 12 hold, 1 failed, 0 skipped");
       assertThat(hands.text("#checks"))
           .contains("Ctrl+M in Vasculum \u203a grid: fires Flag and next")
           .contains("Camera bench: nothing happens");
+      assertThat(hands.text("#checks-old")).isEmpty();
 
       hands.click("#undo"); // the move
+      assertThat(hands.text("#checks-old")).contains("check again");
+      assertThat(hands.text("#checks")).contains("Camera bench: nothing happens");
       hands.press(KeyCode.CONTROL, KeyCode.F5);
       hands.waitForText("#checks-sum", "13 checks made: 13 hold");
       hands.click("#undo"); // the check itself

@@ -106,9 +106,17 @@ class PlacesByHandTest {
           .extracting(c -> c.name())
           .containsExactly("grid", "margin");
       assertThat(vasculum.context("new-context").orElseThrow().takesText()).isTrue();
+      assertThat(hands.node("#context-pointer").isDisabled())
+          .as("one inside is chosen as the outermost is")
+          .isTrue();
       hands.space("#context-remove");
       assertThat(library(hands).applications().get("vasculum").context("new-context")).isEmpty();
       hands.space("#context-grid");
+      hands.space("#context-pointer");
+      assertThat(library(hands).applications().get("vasculum").isByPointer("grid")).isTrue();
+      assertThat(hands.text("#context-grid")).contains("by the pointer");
+      hands.click("#undo");
+      assertThat(library(hands).applications().get("vasculum").isByPointer("grid")).isFalse();
       hands.space("#context-remove");
       assertThat(hands.session.saidProperty().get()).contains("stays", "bindings");
 

@@ -46,10 +46,14 @@ final class ChecksPane extends VBox {
   private final Runnable onGone;
   private final VBox rows = new VBox(10);
   private final Label sum = Parts.wrapped("", "strong");
+  private final Label old = Parts.wrapped("", "note");
   private final Label wrong = Parts.wrapped("", "blocks");
 
   /** By check, how it came out on each station it was made on. */
   private final Map<String, List<Checked>> results = new HashMap<>();
+
+  /** What the results are of, its checks left aside; null before the first. */
+  private Library checked;
 
   private Library shown;
   private Station station;
@@ -63,8 +67,9 @@ final class ChecksPane extends VBox {
     this.onGone = onGone;
     setId("checks");
     sum.setId("checks-sum");
+    old.setId("checks-old");
     wrong.setId("checks-wrong");
-    for (Label l : List.of(sum, wrong)) {
+    for (Label l : List.of(sum, old, wrong)) {
       l.managedProperty().bind(l.textProperty().isNotEmpty());
     }
     FlowPane buttons =
@@ -74,17 +79,30 @@ final class ChecksPane extends VBox {
             Parts.button("checks-here", Ui.text("checks.here"), this::makeHere, "main"),
             Parts.button("checks-everywhere", Ui.text("checks.everywhere"), this::makeEverywhere),
             Parts.button("checks-open", Ui.text("checks.open"), this::open, "link"));
-    getChildren().addAll(buttons, sum, wrong, rows);
+    getChildren().addAll(buttons, sum, old, wrong, rows);
   }
 
   void show(Snapshot now) {
-    if (now.library().checks().equals(shown == null ? null : shown.checks())
-        && now.station().equals(station)) {
-      return;
-    }
+    boolean same =
+        shown != null
+            && now.library().checks().equals(shown.checks())
+            && now.station().equals(station);
+    boolean wasOld = isOld();
     shown = now.library();
     station = now.station();
+    if (same && wasOld == isOld()) {
+      return;
+    }
     results.keySet().retainAll(shown.checks().keySet());
+    redraw();
+  }
+
+  /** Whether what was checked has changed since. */
+  private boolean isOld() {
+    return checked != null && !checked.equals(shown.withoutChecks());
+  }
+
+  private void redraw() {
     if (Parts.hasKeys(rows)) {
       onGone.run();
     }
@@ -92,6 +110,7 @@ final class ChecksPane extends VBox {
   }
 
   private void draw() {
+    old.setText(isOld() ? Ui.text("checks.old") : "");
     rows.getChildren().clear();
     if (shown.checks().isEmpty()) {
       rows.getChildren().add(Parts.wrapped(Ui.text("checks.none"), "soft"));
@@ -133,13 +152,14 @@ final class ChecksPane extends VBox {
     VBox row = new VBox(3, head, what, all);
     row.getStyleClass().add("check-row");
     List<Checked> made = results.getOrDefault(check.id(), List.of());
+    boolean isOld = isOld();
     for (Checked c : made) {
       if (c.state() != State.HOLDS) {
         row.getChildren()
             .add(
                 Parts.wrapped(
                     Ui.text("checks.came", words.station(c), words.verdict(c)),
-                    c.state() == State.FAILED ? "blocks" : "note"));
+                    isOld ? "soft" : c.state() == State.FAILED ? "blocks" : "note"));
       }
     }
     String held =
@@ -148,7 +168,7 @@ final class ChecksPane extends VBox {
             .map(words::station)
             .collect(Collectors.joining(", "));
     if (!held.isEmpty()) {
-      row.getChildren().add(Parts.wrapped(Ui.text("checks.held", held), "good"));
+      row.getChildren().add(Parts.wrapped(Ui.text("checks.held", held), isOld ? "soft" : "good"));
     }
     return row;
   }
@@ -193,38 +213,43 @@ final class ChecksPane extends VBox {
     String title = new CheckWords(now.library()).title(fresh);
     session.make(new Edit.PutCheck(fresh), Ui.text("said.checkkept", title));
     make(
-        List.of(fresh), () -> Checks.on(now.library(), now.station(), now.setup(), List.of(fresh)));
+        now.library(),
+        List.of(fresh),
+        () -> Checks.on(now.library(), now.station(), now.setup(), List.of(fresh)));
   }
 
   void makeHere() {
     Snapshot now = session.now();
     List<PressCheck> all = List.copyOf(now.library().checks().values());
-    make(all, () -> Checks.on(now.library(), now.station(), now.setup(), all));
+    make(now.library(), all, () -> Checks.on(now.library(), now.station(), now.setup(), all));
   }
 
   void makeEverywhere() {
     Library library = session.now().library();
     List<PressCheck> all = List.copyOf(library.checks().values());
     Map<String, Setup> setups = session.setups();
-    make(all, () -> Checks.everywhere(library, setups::get, all));
+    make(library, all, () -> Checks.everywhere(library, setups::get, all));
   }
 
   /** Makes checks off the interface thread. */
-  private void make(List<PressCheck> checks, Supplier<List<Checked>> work) {
+  private void make(Library of, List<PressCheck> checks, Supplier<List<Checked>> work) {
+    Library bare = of.withoutChecks();
     wrong.setText("");
     sum.setText(Ui.text("checks.making", checks.size()));
     session.work(
         work,
         made -> {
-          checks.forEach(c -> results.remove(c.id()));
+          if (bare.equals(checked)) {
+            checks.forEach(c -> results.remove(c.id()));
+          } else {
+            results.clear();
+            checked = bare;
+          }
           made.forEach(
               c -> results.computeIfAbsent(c.check().id(), id -> new ArrayList<>()).add(c));
           sum.setText(CheckWords.sum(made));
           session.say(sum.getText());
-          if (Parts.hasKeys(rows)) {
-            onGone.run();
-          }
-          draw();
+          redraw();
         });
   }
 
