@@ -6,9 +6,11 @@ import foldtwice.fold.Siblings;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
 import foldtwice.library.Library;
+import foldtwice.library.Rules;
 import foldtwice.library.file.CollectedJson;
 import foldtwice.library.file.FormatException;
 import foldtwice.place.AddOn;
+import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.routine.Head;
 import foldtwice.routine.Kind;
@@ -31,12 +33,15 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -158,7 +163,11 @@ public final class Collecting {
 
   private Found script(String name, String text) {
     Header header = Header.of(text);
-    Head head = head(name, header, "vasculum", List.of());
+    Optional<String> application = application(header, any -> true);
+    if (application.isEmpty()) {
+      return new Found.Refused(name, NO_APPLICATION);
+    }
+    Head head = head(name, header, application.get(), List.of());
     try {
       return new Found.Routines(
           name, Found.Kind.SCRIPT, List.of(item(new Routine.Script(head, text), keys(header))));
@@ -175,6 +184,10 @@ public final class Collecting {
       case SqlText.Several(int count) ->
           new Found.Refused(name, "expected one statement, found " + count);
       case SqlText.One one -> {
+        Optional<String> application = application(header, Routine.Stored.class::isInstance);
+        if (application.isEmpty()) {
+          yield new Found.Refused(name, NO_APPLICATION);
+        }
         List<Parameter> parameters =
             template.names().stream()
                 .distinct()
@@ -182,19 +195,48 @@ public final class Collecting {
                 .toList();
         Routine stored =
             new Routine.Stored(
-                head(name, header, "muniment", parameters), Routine.Stored.Language.SQL, template);
+                head(name, header, application.get(), parameters),
+                Routine.Stored.Language.SQL,
+                template);
         yield new Found.Routines(name, Found.Kind.SQL, List.of(item(stored, List.of())));
       }
     };
   }
 
-  private Head head(String from, Header header, String otherwise, List<Parameter> parameters) {
+  private static final String NO_APPLICATION =
+      "expected the application it is for, in a line such as \"application: register\" in the"
+          + " comments at its beginning; found none, and none in the library either";
+
+  /**
+   * What a source is for: what it says itself; else the application most routines like it are for,
+   * else the first one there is.
+   */
+  private Optional<String> application(Header header, Predicate<Routine> like) {
+    String said = header.text("application");
+    if (Rules.isApplicationId(said)) {
+      return Optional.of(
+          library.applications().values().stream()
+              .filter(a -> a.id().equals(said) || a.name().equalsIgnoreCase(said))
+              .map(Application::id)
+              .findFirst()
+              .orElse(said));
+    }
+    return library.routines().values().stream()
+        .filter(like)
+        .map(Routine::application)
+        .filter(library.applications()::containsKey)
+        .collect(Collectors.groupingBy(a -> a, LinkedHashMap::new, Collectors.counting()))
+        .entrySet()
+        .stream()
+        .max(Map.Entry.comparingByValue())
+        .map(Map.Entry::getKey)
+        .or(() -> library.applications().keySet().stream().findFirst());
+  }
+
+  private static Head head(
+      String from, Header header, String application, List<Parameter> parameters) {
     String plain = from.replaceFirst("\\.[A-Za-z]{1,4}$", "");
     String name = header.text("name").isEmpty() ? plain : header.text("name");
-    String application =
-        library.applications().containsKey(header.text("application"))
-            ? header.text("application")
-            : otherwise;
     List<AddOn> needs =
         Arrays.stream(header.text("needs").split(","))
             .map(String::strip)
@@ -233,7 +275,8 @@ public final class Collecting {
 
   /**
    * The edit that takes routines up, under ids that are free, each with a binding for the triggers
-   * it came with.
+   * it came with. An application that the library does not have comes with them, of which nothing
+   * but its id is known yet.
    */
   public Edit take(List<Found.Item> items) {
     List<Edit> edits = new ArrayList<>();
@@ -241,7 +284,11 @@ public final class Collecting {
     for (Found.Item item : items) {
       String id = Ids.free(item.routine().id(), then.routines()::containsKey);
       Routine routine = item.routine().with(item.routine().head().named(id, item.routine().name()));
-      List<Edit> own = new ArrayList<>(List.of(new Edit.PutRoutine(routine)));
+      List<Edit> own = new ArrayList<>();
+      if (!then.applications().containsKey(routine.application())) {
+        own.add(new Edit.PutApplication(Application.unknown(routine.application())));
+      }
+      own.add(new Edit.PutRoutine(routine));
       if (!item.triggers().isEmpty()) {
         own.add(
             new Edit.PutBinding(

@@ -114,7 +114,14 @@ public sealed interface Edit {
   }
 
   /** A conflict is accepted, or no longer when there is no acceptance. */
-  record Accept(String conflict, Optional<Acceptance> how) implements Edit {}
+  record Accept(String conflict, Optional<Acceptance> how) implements Edit {
+    public Accept {
+      if (how.isPresent() && !how.get().conflict().equals(conflict)) {
+        throw new IllegalArgumentException(
+            "expected an acceptance of " + conflict + ", found one of " + how.get().conflict());
+      }
+    }
+  }
 
   /**
    * A check of presses comes or changes.
@@ -143,11 +150,18 @@ public sealed interface Edit {
   default Library on(Library library) {
     return switch (this) {
       case PutBinding(Binding binding, int at) ->
-          library.withBindings(put(library.bindings(), binding.id(), binding, at));
+          library.withBindings(
+              put(
+                  library.bindings(),
+                  binding.id(),
+                  Rules.settled(binding, library.routines().get(binding.routine())),
+                  at));
       case RemoveBinding(String id) -> library.withBindings(without(library.bindings(), id));
       case PutRoutine(Routine routine, int at) ->
-          library.withRoutines(put(library.routines(), routine.id(), routine, at));
-      case RemoveRoutine(String id) -> library.withRoutines(without(library.routines(), id));
+          settled(library, routine.id(), routine)
+              .withRoutines(put(library.routines(), routine.id(), routine, at));
+      case RemoveRoutine(String id) ->
+          settled(library, id, null).withRoutines(without(library.routines(), id));
       case PutSurface(Surface surface, int at) ->
           library.withSurfaces(put(library.surfaces(), surface.id(), surface, at));
       case RemoveSurface(String id) -> library.withSurfaces(without(library.surfaces(), id));
@@ -197,8 +211,15 @@ public sealed interface Edit {
           back(before.bindings(), binding.id(), PutBinding::new, RemoveBinding::new);
       case RemoveBinding(String id) -> again(before.bindings(), id, PutBinding::new);
       case PutRoutine(Routine routine, int at) ->
-          back(before.routines(), routine.id(), PutRoutine::new, RemoveRoutine::new);
-      case RemoveRoutine(String id) -> again(before.routines(), id, PutRoutine::new);
+          withArguments(
+              before,
+              settled(before, routine.id(), routine),
+              back(before.routines(), routine.id(), PutRoutine::new, RemoveRoutine::new));
+      case RemoveRoutine(String id) ->
+          withArguments(
+              before,
+              settled(before, id, null),
+              again(before.routines(), id, PutRoutine::new));
       case PutSurface(Surface surface, int at) ->
           back(before.surfaces(), surface.id(), PutSurface::new, RemoveSurface::new);
       case RemoveSurface(String id) -> again(before.surfaces(), id, PutSurface::new);
@@ -235,6 +256,33 @@ public sealed interface Edit {
         yield new Together(back);
       }
     };
+  }
+
+  /** The library with what bindings of a routine give it as it means to that routine. */
+  private static Library settled(Library library, String id, Routine routine) {
+    Routine was = library.routines().get(id);
+    if (was != null && routine != null && was.parameters().equals(routine.parameters())) {
+      return library;
+    }
+    LinkedHashMap<String, Binding> changed = null;
+    for (Binding b : library.bindings().values()) {
+      if (b.routine().equals(id)) {
+        Binding settled = Rules.settled(b, routine);
+        if (!settled.equals(b)) {
+          changed = changed == null ? new LinkedHashMap<>(library.bindings()) : changed;
+          changed.put(b.id(), settled);
+        }
+      }
+    }
+    return changed == null ? library : library.withBindings(changed);
+  }
+
+  /** The way back to a routine, and to what bindings gave it where that will mean another thing. */
+  private static Edit withArguments(Library before, Library settled, Edit back) {
+    List<Edit> all = new ArrayList<>(List.of(back));
+    Difference.between(before.bindings(), settled.bindings(), Binding::id)
+        .forEach(d -> d.was().ifPresent(b -> all.add(new PutBinding(b))));
+    return all.size() == 1 ? back : new Together(all);
   }
 
   /** What was there before, or nothing again. */

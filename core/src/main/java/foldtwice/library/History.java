@@ -2,6 +2,8 @@ package foldtwice.library;
 
 import foldtwice.binding.Proof;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -61,6 +63,33 @@ public final class History {
   /** The edit that redo would make again. */
   public Optional<Done> next() {
     return Optional.ofNullable(future).map(Past::done);
+  }
+
+  /** The edits that led here, the first one first. */
+  public List<Done> made() {
+    List<Done> all = new ArrayList<>();
+    for (Past p = past; p != null; p = p.earlier) {
+      all.add(p.done);
+    }
+    return all.reversed();
+  }
+
+  /** The edits that redo would make, in that order. */
+  public List<Done> undone() {
+    List<Done> all = new ArrayList<>();
+    for (Past p = future; p != null; p = p.earlier) {
+      all.add(p.done);
+    }
+    return all;
+  }
+
+  /** With all edits taken back. Facts stay. */
+  public History first() {
+    History at = this;
+    while (at.past != null) {
+      at = at.undo();
+    }
+    return at;
   }
 
   /** With the last edit taken back; itself when there is none. */

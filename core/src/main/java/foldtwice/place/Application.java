@@ -32,6 +32,12 @@ public record Application(
     ways = List.copyOf(ways);
   }
 
+  /** One of which nothing but its id is known. */
+  public static Application unknown(String id) {
+    return new Application(
+        id, id, "", List.of(), List.of(), List.of(), List.of(), Extras.NONE);
+  }
+
   /** The way in of this id, the usual one for none; empty when bindings are simply there. */
   public Optional<WayIn> way(String id) {
     return ways.stream().filter(w -> id.isEmpty() || w.id().equals(id)).findFirst();

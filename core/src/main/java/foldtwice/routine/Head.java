@@ -134,4 +134,19 @@ public record Head(
     return new Head(
         id, name, category, application, target, parameters, manner, card, origin, other, extras);
   }
+
+  public Head with(Extras other) {
+    return new Head(
+        id,
+        name,
+        category,
+        application,
+        target,
+        parameters,
+        manner,
+        card,
+        origin,
+        yardstick,
+        other);
+  }
 }

@@ -7,7 +7,7 @@ import java.util.function.Function;
 /**
  * A text with insertions: {@code Flags for ‹colour›}.
  *
- * @param source as written; {@code ‹name›} marks an insertion
+ * @param source as written; {@code ‹name›} marks an insertion, blanks around the name do not matter
  */
 public record Template(String source) {
 
@@ -49,8 +49,9 @@ public record Template(String source) {
         open = again;
         continue;
       }
-      if (close > open + 1) {
-        out.append(source, from, open).append(value.apply(source.substring(open + 1, close)));
+      String name = source.substring(open + 1, close).strip();
+      if (!name.isEmpty()) {
+        out.append(source, from, open).append(value.apply(name));
         from = close + 1;
       }
       open = source.indexOf(OPEN, close);

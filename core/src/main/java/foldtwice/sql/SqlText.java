@@ -108,7 +108,7 @@ public sealed interface SqlText {
 
   /** With a question mark for each insertion. */
   private static String plain(Template template) {
-    return template.source().replaceAll("\u2039[^\u203a]*\u203a", "?");
+    return template.with(name -> "?");
   }
 
   private static String firstLine(JSQLParserException e) {

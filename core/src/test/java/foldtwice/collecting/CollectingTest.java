@@ -21,6 +21,40 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class CollectingTest {
 
+  /** What was seen to be written and never read again. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          a.sql   | SELECT * FROM ITEM WHERE ID = ‹ loan ›
+          b.json  | {"format": "fold-twice-routines", "routines": [{"kind": "macro", "id": "a", "name": "A", "application": "kiln", "steps": [], "triggers": [{"keys": ["CTRL+m"]}]}]}
+          c.js    | // application: kiln\\n// keys: Ctrl+K\\nprogram.finish();
+          """)
+  void whatIsTakenUpIsReadAgainEvenWithoutItsApplication(String name, String text)
+      throws Exception {
+    for (Library into : List.of(library, Library.empty("mine"))) {
+      Path file = folder.resolve("library.json");
+      Files.writeString(file, foldtwice.library.file.LibraryJson.write(into));
+      if (!(new Collecting(into).text(name, text.replace("\\n", "\n"))
+          instanceof Found.Routines(var from, var kind, List<Found.Item> items))) {
+        assertThat(name).as("only what says for itself").isEqualTo("a.sql");
+        continue;
+      }
+      Library after;
+      try (var store =
+          foldtwice.library.file.LibraryStore.open(file, "w", java.time.Clock.systemUTC())) {
+        store.make(new Collecting(store.library()).take(items)).get();
+        after = store.library();
+      }
+      assertThat(foldtwice.library.file.LibraryStore.look(file)).isEqualTo(after);
+      Routine taken = after.routines().values().stream().toList().getLast();
+      assertThat(after.applications()).containsKey(taken.application());
+      assertThat(after.bindings().values().stream().filter(b -> b.routine().equals(taken.id())))
+          .hasSize(name.equals("a.sql") ? 0 : 1);
+    }
+  }
+
   @TempDir Path folder;
 
   private final Library library = Fixture.library("mine box Alt+L");

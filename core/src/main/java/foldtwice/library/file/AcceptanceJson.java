@@ -2,9 +2,12 @@ package foldtwice.library.file;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.library.Acceptance;
+import java.util.Set;
 
 /** Accepted conflicts in files. */
 final class AcceptanceJson {
+
+  private static final Set<String> FIELDS = Set.of("conflict", "about", "reason", "who", "at");
 
   private AcceptanceJson() {}
 
@@ -13,12 +16,15 @@ final class AcceptanceJson {
     if (reason.isBlank()) {
       throw in.at("reason").fault("expected why the conflict is accepted, found nothing");
     }
-    return new Acceptance(
-        in.text("conflict"),
-        in.text("about", ""),
-        reason,
-        in.text("who", ""),
-        BindingJson.instant(in.at("at")));
+    return in.part(
+        FIELDS,
+        new Acceptance(
+            in.text("conflict"),
+            in.text("about", ""),
+            reason,
+            in.text("who", ""),
+            BindingJson.instant(in.at("at"))),
+        AcceptanceJson::write);
   }
 
   static ObjectNode write(Acceptance accepted) {

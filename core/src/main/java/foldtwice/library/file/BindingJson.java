@@ -4,9 +4,9 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Fitting;
 import foldtwice.binding.Proof;
+import foldtwice.library.Rules;
 import foldtwice.place.Place;
 import foldtwice.routine.Kind;
-import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import java.time.Instant;
@@ -29,16 +29,21 @@ final class BindingJson {
           "way",
           "repeats",
           "replaces");
+  private static final Set<String> REPLACED = Set.of("application", "command");
+  private static final Set<String> PROOF = Set.of("binding", "at", "fingerprint");
 
   private BindingJson() {}
 
-  /** Reads one binding; its arguments are read by the kinds of the routine's parameters. */
+  /**
+   * Reads one binding; its arguments are read by the kinds of the routine's parameters. What does
+   * not fit is read as it stands, and told by the audit.
+   */
   static Binding read(In in, Map<String, Routine> routines, Map<String, Place> places)
       throws FormatException {
     String routine = in.id("routine");
     Map<String, Value> arguments = new LinkedHashMap<>();
     for (var argument : in.fields("arguments").entrySet()) {
-      Kind kind = kind(argument.getKey(), routines.get(routine));
+      Kind kind = Rules.kind(argument.getKey(), routines.get(routine));
       arguments.put(argument.getKey(), kind.lenient(argument.getValue().text()));
     }
     return new Binding(
@@ -56,26 +61,17 @@ final class BindingJson {
     Optional<Fitting.Replaced> replaces = Optional.empty();
     if (in.has("replaces")) {
       In of = in.at("replaces");
-      replaces = Optional.of(new Fitting.Replaced(of.id("application"), of.id("command")));
+      replaces =
+          Optional.of(
+              of.part(
+                  REPLACED,
+                  new Fitting.Replaced(of.id("application"), of.id("command")),
+                  BindingJson::write));
     }
     Optional<Fitting.Replaced> found = replaces;
     int repeats = in.has("repeats") ? in.whole("repeats") : 0;
     String way = in.text("way", "");
     return in.placing(() -> new Fitting(way, repeats, found));
-  }
-
-  /**
-   * What a parameter takes; any text when there is no such routine or parameter. What does not fit
-   * is read as it stands, and told by the audit.
-   */
-  private static Kind kind(String name, Routine routine) {
-    return routine == null
-        ? new Kind.Words()
-        : routine.parameters().stream()
-            .filter(p -> p.name().equals(name))
-            .findFirst()
-            .map(Parameter::kind)
-            .orElse(new Kind.Words());
   }
 
   static ObjectNode write(Binding b) {
@@ -93,21 +89,24 @@ final class BindingJson {
     if (b.fitting().repeats() > 0) {
       out.put("repeats", b.fitting().repeats());
     }
-    b.fitting()
-        .replaces()
-        .ifPresent(
-            r ->
-                out.putObject("replaces")
-                    .put("application", r.application())
-                    .put("command", r.command()));
+    b.fitting().replaces().ifPresent(r -> out.set("replaces", write(r)));
     return Json.with(b.extras(), out);
+  }
+
+  private static ObjectNode write(Fitting.Replaced replaced) {
+    return Json.object()
+        .put("application", replaced.application())
+        .put("command", replaced.command());
   }
 
   /** A proof with the binding it is for. */
   record ProofOf(String binding, Proof proof) {}
 
   static ProofOf proof(In in) throws FormatException {
-    return new ProofOf(in.id("binding"), new Proof(instant(in.at("at")), in.text("fingerprint")));
+    return in.part(
+        PROOF,
+        new ProofOf(in.id("binding"), new Proof(instant(in.at("at")), in.text("fingerprint"))),
+        p -> write(p.binding(), p.proof()));
   }
 
   static Instant instant(In at) throws FormatException {

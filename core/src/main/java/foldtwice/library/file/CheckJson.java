@@ -14,6 +14,20 @@ final class CheckJson {
 
   private static final Set<String> CHECK =
       Set.of("id", "name", "station", "place", "presses", "expect");
+  private static final Set<String> EXPECT =
+      Set.of(
+          "fires",
+          "fails",
+          "lacks",
+          "does",
+          "application",
+          "keeps",
+          "opens",
+          "turns",
+          "page",
+          "types",
+          "undecided",
+          "nothing");
 
   private CheckJson() {}
 
@@ -28,7 +42,7 @@ final class CheckJson {
         in.text("station", ""),
         Place.of(in.text("place")),
         presses,
-        expected(in.at("expect")),
+        in.at("expect").part(EXPECT, expected(in.at("expect")), CheckJson::write),
         in.rest(CHECK));
   }
 

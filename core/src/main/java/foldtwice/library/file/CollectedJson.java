@@ -64,7 +64,9 @@ public final class CollectedJson {
         in.list(
             "routines",
             r -> {
-              Routine routine = RoutineJson.read(r);
+              Routine whole = RoutineJson.read(r);
+              Routine routine =
+                  whole.with(whole.head().with(whole.extras().without("triggers")));
               Origin origin = routine.origin();
               return Map.entry(
                   routine.with(

@@ -14,6 +14,19 @@ import java.util.Set;
 final class FamilyJson {
 
   private static final Set<String> FAMILY = Set.of("id", "name", "members", "pattern");
+  private static final Set<String> PATTERN =
+      Set.of(
+          "neighbours",
+          "pairs",
+          "recall",
+          "initials",
+          "held",
+          "steps",
+          "down",
+          "coarse",
+          "padKeys",
+          "page",
+          "first");
 
   private FamilyJson() {}
 
@@ -22,7 +35,7 @@ final class FamilyJson {
         in.id("id"),
         in.text("name"),
         in.list("members", In::text),
-        pattern(in.at("pattern")),
+        in.at("pattern").part(PATTERN, pattern(in.at("pattern")), FamilyJson::write),
         in.rest(FAMILY));
   }
 

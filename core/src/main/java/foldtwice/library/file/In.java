@@ -3,6 +3,7 @@ package foldtwice.library.file;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeType;
 import foldtwice.extras.Extras;
+import foldtwice.library.Rules;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -10,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 
 /**
  * A node of a document being read, and its path, which every complaint names. Paths are put
@@ -26,16 +28,32 @@ final class In {
   private final In parent;
   private final String field;
   private final int index;
+  private final Aside aside;
 
-  private In(JsonNode node, In parent, String field, int index) {
+  private In(JsonNode node, In parent, String field, int index, Aside aside) {
     this.node = node;
     this.parent = parent;
     this.field = field;
     this.index = index;
+    this.aside = aside;
   }
 
+  private In(JsonNode node, In parent, String field, int index) {
+    this(node, parent, field, index, parent.aside);
+  }
+
+  /** The whole document; whatever cannot be read ends the reading. */
   static In root(JsonNode node) {
-    return new In(node, null, "", -1);
+    return root(node, Aside.strict());
+  }
+
+  static In root(JsonNode node, Aside aside) {
+    return new In(node, null, "", -1, aside);
+  }
+
+  /** How many items this reading has left out so far. */
+  int leftOut() {
+    return aside.items().size();
   }
 
   String path() {
@@ -90,10 +108,15 @@ final class In {
 
   /** An id: a text that is not empty and has no blank around it. */
   String id(String name) throws FormatException {
+    return id(name, Rules::isId, "an id without blanks around it");
+  }
+
+  /** An id of which more is asked. */
+  String id(String name, Predicate<String> rule, String expected) throws FormatException {
     In in = at(name);
     String id = in.text();
-    if (id.isBlank() || !id.equals(id.strip())) {
-      throw in.fault("expected an id without blanks around it, found \"" + id + "\"");
+    if (!rule.test(id)) {
+      throw in.expected(expected);
     }
     return id;
   }
@@ -163,7 +186,12 @@ final class In {
     }
     List<T> items = new ArrayList<>(node.size());
     for (int i = 0; i < node.size(); i++) {
-      items.add(reader.read(new In(node.get(i), this, "", i)));
+      In item = new In(node.get(i), this, "", i);
+      try {
+        items.add(reader.read(item));
+      } catch (FormatException e) {
+        aside.leaveOut(item, item.node, e);
+      }
     }
     return items;
   }
@@ -211,7 +239,52 @@ final class In {
         unknown.put(e.getKey(), e.getValue().toString());
       }
     }
-    return unknown == null ? Extras.NONE : new Extras(unknown);
+    List<Extras.Part> parts = aside.take(this);
+    return unknown == null && parts.isEmpty()
+        ? Extras.NONE
+        : new Extras(unknown == null ? Map.of() : unknown, parts);
+  }
+
+  /**
+   * Hands over a part that has no room for unknown fields; if it has some, they are kept with what
+   * it is part of.
+   *
+   * @param write how the part is written, by which it is found again
+   */
+  <T> T part(Set<String> known, T value, Function<T, JsonNode> write) {
+    boolean all = true;
+    for (var e : node.properties()) {
+      all &= known.contains(e.getKey());
+    }
+    if (!all) {
+      Map<String, String> unknown = new LinkedHashMap<>();
+      node.properties().stream()
+          .filter(e -> !known.contains(e.getKey()))
+          .forEach(e -> unknown.put(e.getKey(), e.getValue().toString()));
+      aside.wait(this, write.apply(value), unknown);
+    }
+    return value;
+  }
+
+  /** True for what stands inside another. */
+  boolean isWithin(In other) {
+    In at = this;
+    while (at != null && at != other) {
+      at = at.parent;
+    }
+    return at != null;
+  }
+
+  /** The way from another, with places in lists or without. */
+  String pathFrom(In other, boolean places) {
+    if (this == other) {
+      return "";
+    }
+    String before = parent.pathFrom(other, places);
+    if (index >= 0) {
+      return places ? before + "/" + index : before;
+    }
+    return before.isEmpty() ? field : before + "/" + field;
   }
 
   /** Runs a reader whose own complaint lacks the place, and adds it. */

@@ -1,37 +1,55 @@
 package foldtwice.library.file;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.library.Edit;
 import foldtwice.library.History;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.StandardOpenOption;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
 
 /**
- * The append-only file beside a library, one JSON object a line.
+ * What stands in the file beside a library, one JSON object a line, and what it leads to.
  *
  * <p>Its first line names, by digest, the library file it goes on from. Before the journal is
  * folded into the file, a line names the digest of the file to be: so that a crash between writing
  * the file and removing the journal cannot replay it twice. A last line that a crash cut short was
- * never reported as kept, and is passed over.
+ * never reported as kept, and is passed over. Every line begins with a {@link Sum}; a journal of an
+ * older version has none.
  */
-final class Journal implements AutoCloseable {
+final class Journal {
 
-  private final FileChannel channel;
+  private static final String SUMS = "sums";
 
-  private Journal(FileChannel channel) {
-    this.channel = channel;
+  /** What a journal is to the document beside it. */
+  enum Standing {
+    /** There is none, or it says nothing yet. */
+    EMPTY,
+    /** It goes on from the document. */
+    GOES_ON,
+    /** The document holds all of it already. */
+    FOLDED,
+    /** It goes on from another state of the document. */
+    OTHER
   }
+
+  /**
+   * A journal as it was read.
+   *
+   * @param lines the whole ones, without their line feeds
+   * @param history where they lead to; where nothing is added, the document alone
+   */
+  record Read(Standing standing, List<byte[]> lines, History history) {}
+
+  private Journal() {}
 
   static Path of(Path library) {
     return library.resolveSibling(library.getFileName() + ".journal");
@@ -45,14 +63,30 @@ final class Journal implements AutoCloseable {
     }
   }
 
-  /** True when a whole line of the journal says that this document holds all of it. */
-  static boolean saysFolded(Path journal, byte[] document) throws IOException {
-    byte[] folded = ("{\"folded\":\"" + digest(document) + "\"}").getBytes(StandardCharsets.UTF_8);
-    return wholeLines(Files.readAllBytes(journal)).stream()
-        .anyMatch(line -> Arrays.equals(line, folded));
+  /** The bytes of a library's journal; none when there is none. */
+  static byte[] bytes(Path library) throws IOException {
+    try {
+      return Files.readAllBytes(of(library));
+    } catch (NoSuchFileException e) {
+      return new byte[0];
+    }
   }
 
-  /** The lines that end in a line feed; a crash may have cut the last one within a character. */
+  /** The first line of one that goes on from a document. */
+  static byte[] first(String base) {
+    return Sum.line(
+        0, Json.object().put("journal", "fold-twice").put("base", base).put(SUMS, true));
+  }
+
+  /** The line that says which document holds all before it. */
+  static ObjectNode folded(byte[] document) {
+    return Json.object().put("folded", digest(document));
+  }
+
+  /**
+   * The whole lines, without their line feeds. A crash may have cut the last one within a
+   * character; one that lacks nothing but its line feed is whole.
+   */
   private static List<byte[]> wholeLines(byte[] journal) {
     List<byte[]> lines = new ArrayList<>();
     int from = 0;
@@ -62,116 +96,88 @@ final class Journal implements AutoCloseable {
         from = i + 1;
       }
     }
+    byte[] rest = Arrays.copyOfRange(journal, from, journal.length);
+    byte[] oneLess = Arrays.copyOf(rest, Math.max(0, rest.length - 1));
+    if (Sum.check(lines.size(), rest) == Sum.Said.RIGHT) {
+      lines.add(rest);
+    } else if (Sum.check(lines.size(), oneLess) == Sum.Said.RIGHT) {
+      lines.add(oneLess); // what was its line feed is something else now
+    }
     return lines;
   }
 
-  /** Replays the journal of a library file, if there is one that belongs to it. */
-  static History replay(Path library, byte[] document, History from)
-      throws IOException, FormatException {
-    Path file = of(library);
-    if (!Files.exists(file)) {
-      return from;
-    }
-    List<byte[]> lines = wholeLines(Files.readAllBytes(file));
+  /**
+   * Replays a journal over the document beside it.
+   *
+   * @param aside a lenient one leaves out lines that cannot be read; an edit left out counts as one
+   *     that changed nothing, so that what was undone after it is the same as it was
+   */
+  static Read read(Path library, byte[] document, byte[] journal, History from, Aside aside)
+      throws FormatException {
+    List<byte[]> lines = wholeLines(journal);
     if (lines.isEmpty() || lines.getFirst().length == 0) {
-      return from;
+      return new Read(Standing.EMPTY, List.of(), from);
     }
     String present = digest(document);
     History history = from;
     boolean belongs = false;
+    boolean sums = false;
     for (int i = 0; i < lines.size(); i++) {
       try {
-        In in = In.root(Json.parse(lines.get(i)));
+        In in = line(i, lines.get(i), sums);
         if (in.has("base")) {
           belongs = in.text("base").equals(present);
+          sums = in.flag(SUMS);
         } else if (in.has("folded")) {
           if (in.text("folded").equals(present)) {
-            return from;
+            return new Read(Standing.FOLDED, lines, from);
           }
         } else if (belongs) {
           history = JournalEntry.read(in, history.library()).on(history);
         }
       } catch (FormatException e) {
-        FormatException placed =
-            new FormatException(
-                file + ", line " + (i + 1) + ", " + e.where(),
-                e.what()
-                    + ". Nothing was changed; move the journal away to open the library without it");
-        placed.initCause(e);
-        throw placed;
+        aside.leaveOutLine(
+            of(library) + ", line " + (i + 1),
+            new String(lines.get(i), StandardCharsets.UTF_8),
+            placed(library, i, e));
+        belongs |= i == 0;
+        history =
+            i == 0
+                ? history
+                : history.with(
+                    new History.Done(new Edit.Together(List.of()), Instant.EPOCH, ""));
       }
     }
-    if (!belongs) {
+    return belongs
+        ? new Read(Standing.GOES_ON, lines, history)
+        : new Read(Standing.OTHER, lines, from);
+  }
+
+  private static In line(int number, byte[] line, boolean sums) throws FormatException {
+    Sum.Said said = Sum.check(number, line);
+    if (said == Sum.Said.WRONG || (sums && said == Sum.Said.NONE)) {
       throw new FormatException(
-          file.toString(),
-          "this journal goes on from another state of the library file, which something else has changed"
-              + " since. Nothing was changed; move the journal away to open the file as it is");
+          "its checksum", "the line is not as it was written; something has changed it since");
     }
-    return history;
+    return In.root(Json.parse(line));
   }
 
-  /** Starts a journal that goes on from a document; one that is there already is gone on with. */
-  static Journal open(Path library, byte[] document) throws IOException {
-    Path file = of(library);
-    boolean fresh = !Files.exists(file) || Files.size(file) == 0;
-    FileChannel channel =
-        FileChannel.open(
-            file, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.READ);
-    Journal journal = new Journal(channel);
-    if (fresh) {
-      journal.append(Json.object().put("journal", "fold-twice").put("base", digest(document)));
-    } else {
-      journal.cutTornLine(Files.readAllBytes(file));
-    }
-    return journal;
+  private static FormatException placed(Path library, int line, FormatException e) {
+    FormatException placed =
+        new FormatException(
+            of(library) + ", line " + (line + 1) + ", " + e.where(),
+            e.what() + ". Nothing was changed; what is wrong can be set aside to open the rest");
+    placed.initCause(e);
+    return placed;
   }
 
-  private void cutTornLine(byte[] bytes) throws IOException {
-    int end = bytes.length;
-    while (end > 0 && bytes[end - 1] != '\n') {
-      end--;
-    }
-    channel.truncate(end);
-    channel.position(end);
-  }
-
-  /** Adds a line; on disk when this returns. */
-  void append(ObjectNode line) throws IOException {
-    ByteBuffer bytes = ByteBuffer.wrap((line + "\n").getBytes(StandardCharsets.UTF_8));
-    while (bytes.hasRemaining()) {
-      channel.write(bytes);
-    }
-    channel.force(false);
-  }
-
-  /** Writes the library file anew, whole or not at all, and starts the journal over. */
-  void fold(Path library, byte[] document) throws IOException {
-    append(Json.object().put("folded", digest(document)));
-    replace(library, document);
-    channel.truncate(0);
-    channel.position(0);
-    append(Json.object().put("journal", "fold-twice").put("base", digest(document)));
-  }
-
-  /** Write to a temporary file, force it to disk, rename. */
-  static void replace(Path file, byte[] document) throws IOException {
-    Path fresh = Files.createTempFile(file.toAbsolutePath().getParent(), ".", ".new");
-    try {
-      try (FileChannel out = FileChannel.open(fresh, StandardOpenOption.WRITE)) {
-        ByteBuffer bytes = ByteBuffer.wrap(document);
-        while (bytes.hasRemaining()) {
-          out.write(bytes);
-        }
-        out.force(true);
-      }
-      Files.move(fresh, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-    } finally {
-      Files.deleteIfExists(fresh);
-    }
-  }
-
-  @Override
-  public void close() throws IOException {
-    channel.close();
+  /** The lines that lead from the first state of a history to where it is now, and on to redo. */
+  static List<ObjectNode> lines(History history) {
+    List<ObjectNode> lines = new ArrayList<>();
+    history.made().forEach(d -> lines.add(new JournalEntry.Made(d).write()));
+    List<History.Done> undone = history.undone();
+    undone.forEach(d -> lines.add(new JournalEntry.Made(d).write()));
+    undone.forEach(d -> lines.add(new JournalEntry.Undone().write()));
+    return lines;
   }
 }

@@ -8,6 +8,8 @@ import foldtwice.library.Edit;
 import foldtwice.library.History;
 import foldtwice.library.Library;
 import foldtwice.library.ProgramFile;
+import foldtwice.library.RefusedException;
+import foldtwice.library.Rules;
 import foldtwice.place.Finding;
 import foldtwice.trigger.Trigger;
 import java.time.Instant;
@@ -103,6 +105,37 @@ sealed interface JournalEntry {
     return out;
   }
 
+  /** A line that may be written, and the state it leads to. */
+  record Proved(ObjectNode line, History after) {}
+
+  /**
+   * What comes of this, once the line that is to be written has been read back and found to lead to
+   * the same, and to a library that may be.
+   *
+   * @throws RefusedException when it could not be read, or leads elsewhere
+   */
+  default Proved proved(History before) {
+    ObjectNode line = write();
+    try {
+      History after = on(before);
+      JournalEntry back = read(In.root(Json.parse(Json.bytes(line))), before.library());
+      if (!back.equals(this) && !back.on(before).library().equals(after.library())) {
+        throw new RefusedException(
+            "it holds something that cannot be written down, such as half a character");
+      }
+      if (after.library().applications() != before.library().applications()) {
+        Rules.dangling(after.library())
+            .ifPresent(
+                why -> {
+                  throw new RefusedException(why);
+                });
+      }
+      return new Proved(line, after);
+    } catch (FormatException e) {
+      throw new RefusedException(e.getMessage(), e);
+    }
+  }
+
   /** Reads a line; arguments are read by the routines of the library it applies to. */
   static JournalEntry read(In in, Library library) throws FormatException {
     if (in.has("undo")) {
@@ -181,7 +214,8 @@ sealed interface JournalEntry {
           in.has("accepted")
               ? Optional.of(AcceptanceJson.read(in.at("accepted")))
               : Optional.empty();
-      return new Edit.Accept(in.text("accept"), how);
+      String conflict = in.text("accept");
+      return in.placing(() -> new Edit.Accept(conflict, how));
     }
     if (in.has("putCheck")) {
       return new Edit.PutCheck(CheckJson.read(in.at("putCheck")), in.whole("at"));

@@ -7,6 +7,8 @@ import com.fasterxml.jackson.databind.cfg.JsonNodeFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.extras.Extras;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
 
 /** JSON as this product writes it: stable order, short things on one line, readable differences. */
 public final class Json {
@@ -54,6 +56,11 @@ public final class Json {
       placed.initCause(e);
       throw placed;
     }
+  }
+
+  /** The bytes of a line, as they go to disk. */
+  static byte[] bytes(JsonNode node) {
+    return node.toString().getBytes(StandardCharsets.UTF_8);
   }
 
   /** The document with a line feed at its end. */
@@ -113,16 +120,22 @@ public final class Json {
 
   /** Writes back what was not understood. */
   static ObjectNode with(Extras extras, ObjectNode to) {
-    extras
-        .json()
-        .forEach(
-            (name, json) -> {
-              try {
-                to.set(name, MAPPER.readTree(json));
-              } catch (JsonProcessingException e) {
-                throw new IllegalStateException("kept from a parsed document: " + json, e);
-              }
-            });
+    if (!extras.parts().isEmpty()) {
+      Spots.in(to).fill(extras.parts());
+    }
+    put(extras.json(), to);
     return to;
+  }
+
+  /** Sets fields to what their JSON texts say. */
+  static void put(Map<String, String> fields, ObjectNode to) {
+    fields.forEach(
+        (name, json) -> {
+          try {
+            to.set(name, MAPPER.readTree(json));
+          } catch (JsonProcessingException e) {
+            throw new IllegalStateException("kept from a parsed document: " + json, e);
+          }
+        });
   }
 }

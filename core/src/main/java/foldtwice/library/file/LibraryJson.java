@@ -63,11 +63,13 @@ public final class LibraryJson {
    *     half-read
    */
   public static Library read(byte[] document) throws FormatException {
-    return read(Json.parse(document));
+    return read(document, Aside.strict());
   }
 
-  private static Library read(JsonNode tree) throws FormatException {
-    In in = In.root(tree);
+  /** Reads a library; in a lenient reading without what cannot be read. */
+  static Library read(byte[] document, Aside aside) throws FormatException {
+    JsonNode tree = Json.parse(document);
+    In in = In.root(tree, aside);
     if (!tree.isObject() || !in.has("format") || !in.text("format").equals(FORMAT)) {
       throw in.fault(
           "this is JSON but no library of Fold Twice: expected \"format\": \""

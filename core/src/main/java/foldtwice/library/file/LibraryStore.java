@@ -5,119 +5,139 @@ import foldtwice.library.Edit;
 import foldtwice.library.History;
 import foldtwice.library.Library;
 import foldtwice.library.ProgramFile;
+import foldtwice.library.RefusedException;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.CompletionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.function.Consumer;
 
 /**
  * An open library: the one place where truth changes.
  *
- * <p>Every change is visible at once through {@link #history()} and on its way to the journal; the
- * returned future says when it is on disk. Not safe for use by several threads at once; the futures
- * complete on a thread of the store.
+ * <p>A change is read back from what is about to be written before it is made; one that no library
+ * may have is refused. Every change that is made is visible at once through {@link #history()} and
+ * on its way to the journal; the returned future says when it is on disk, and {@link #keeping()}
+ * whether all is. Not safe for use by several threads at once; the futures complete on a thread of
+ * the store.
  */
 public final class LibraryStore implements AutoCloseable {
+
+  /** How often it is looked whether the files are still as they were left, in milliseconds. */
+  private static final long LOOK_EVERY = 3_000;
+
+  /** How often a state is kept as a backup while it is open, in milliseconds. */
+  private static final long BACKUP_EVERY = 3_600_000;
+
+  /** How one came to write. */
+  private record Writing(WriterLock lock, JournalFile journal, Keeper keeper, String base)
+      implements AutoCloseable {
+    @Override
+    public void close() throws IOException {
+      try {
+        journal.close();
+      } finally {
+        lock.close();
+      }
+    }
+  }
 
   private final Path file;
   private final String who;
   private final Clock clock;
-  private final WriterLock lock;
-  private final String holder;
-  private final Journal journal;
-  private final ExecutorService writer =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().name("journal").factory());
-  private final String base;
-  private boolean changed;
-  private History history;
+  private final Optional<Writing> writing;
+  private final Looking looking;
+  private volatile History history;
+  private volatile boolean changed;
+
+  /** Why it is open for looking only. */
+  private record Looking(String holder, String readOnly) {}
 
   private LibraryStore(
       Path file,
       String who,
       Clock clock,
       History history,
-      WriterLock lock,
-      String holder,
-      Journal journal,
-      String base,
-      boolean changed) {
+      Optional<Writing> writing,
+      Looking looking) {
     this.file = file;
     this.who = who;
     this.clock = clock;
     this.history = history;
-    this.lock = lock;
-    this.holder = holder;
-    this.journal = journal;
-    this.base = base;
-    this.changed = changed;
+    this.writing = writing;
+    this.looking = looking;
+    this.changed = history.last().isPresent() || history.next().isPresent();
+    writing.ifPresent(
+        w -> {
+          Watch watch = new Watch(file, w.base(), w.lock());
+          w.keeper().every(LOOK_EVERY, () -> w.keeper().find(watch.look()));
+          w.keeper().every(BACKUP_EVERY, this::backUp);
+        });
   }
 
   /**
-   * Opens a library for writing, or, when somebody else has it open, for looking only.
+   * Opens a library for writing, or, when somebody else has it open or nothing can be written
+   * there, for looking only.
    *
    * @throws FormatException when file or journal cannot be used; both are left as they are
    */
-  public static LibraryStore open(Path file, String who, Clock clock)
+  public static LibraryStore open(Path named, String who, Clock clock)
       throws IOException, FormatException {
-    Optional<WriterLock> lock = WriterLock.take(file, who);
-    boolean opened = false;
-    try {
-      byte[] document = Files.readAllBytes(file);
-      History history = read(file, document);
-      Journal journal = null;
-      String holder = "";
-      if (lock.isPresent()) {
-        if (alreadyFolded(file, document)) {
-          Files.deleteIfExists(Journal.of(file));
+    Path file = named.toRealPath();
+    return switch (WriterLock.take(file, who)) {
+      case WriterLock.Result.Theirs(String holder) ->
+          new LibraryStore(
+              file, who, clock, Stable.read(file), Optional.empty(), new Looking(holder, ""));
+      case WriterLock.Result.ReadOnly(String why) ->
+          new LibraryStore(
+              file, who, clock, Stable.read(file), Optional.empty(), new Looking("", why));
+      case WriterLock.Result.Ours(WriterLock lock) -> {
+        boolean opened = false;
+        try {
+          LibraryStore store = opened(file, who, clock, lock);
+          opened = true;
+          yield store;
+        } finally {
+          if (!opened) {
+            lock.close();
+          }
         }
-        journal = Journal.open(file, document);
-      } else {
-        holder = WriterLock.holder(file);
       }
-      opened = true;
-      return new LibraryStore(
-          file,
-          who,
-          clock,
-          history,
-          lock.orElse(null),
-          holder,
-          journal,
-          Journal.digest(document),
-          history.last().isPresent() || history.next().isPresent());
-    } finally {
-      if (!opened && lock.isPresent()) {
-        lock.get().close();
-      }
-    }
+    };
   }
 
-  /** The library of a file as it is now, its journal included, without opening it for writing. */
-  public static Library look(Path file) throws IOException, FormatException {
-    return read(file, Files.readAllBytes(file)).library();
-  }
-
-  private static History read(Path file, byte[] document) throws IOException, FormatException {
-    try {
-      return Journal.replay(file, document, History.of(LibraryJson.read(document)));
-    } catch (FormatException e) {
-      throw e.where().startsWith(Journal.of(file).toString()) ? e : e.in(file.toString());
-    }
+  private static LibraryStore opened(Path file, String who, Clock clock, WriterLock lock)
+      throws IOException, FormatException {
+    byte[] document = Files.readAllBytes(file);
+    Journal.Read read =
+        Stable.read(file, document, document, Journal.bytes(file), Aside.strict());
+    JournalFile journal =
+        read.standing() == Journal.Standing.GOES_ON
+            ? JournalFile.goOn(file, read.lines())
+            : JournalFile.fresh(file, Journal.digest(document));
+    return new LibraryStore(
+        file,
+        who,
+        clock,
+        read.history(),
+        Optional.of(
+            new Writing(lock, journal, new Keeper(journal, clock), Journal.digest(document))),
+        new Looking("", ""));
   }
 
   /**
-   * A journal that was folded into this very document, by a process that died before removing it.
+   * The library of a file as it is now, its journal included, without opening it for writing.
+   *
+   * @throws FormatException when file or journal cannot be used
    */
-  private static boolean alreadyFolded(Path file, byte[] document) throws IOException {
-    Path journal = Journal.of(file);
-    return Files.exists(journal) && Journal.saysFolded(journal, document);
+  public static Library look(Path file) throws IOException, FormatException {
+    return Stable.read(file.toRealPath()).library();
   }
 
   public Path file() {
@@ -132,9 +152,9 @@ public final class LibraryStore implements AutoCloseable {
     return history.library();
   }
 
-  /** False when another window or process has the library open for writing. */
+  /** False when another window or process has the library open for writing, or nobody may write. */
   public boolean mayWrite() {
-    return lock != null;
+    return writing.isPresent();
   }
 
   /** Whose edits these are. */
@@ -146,12 +166,36 @@ public final class LibraryStore implements AutoCloseable {
     return clock;
   }
 
-  /** Who has it open for writing, when this store may not. */
+  /** Who has it open for writing, when this store may not; empty when nobody may write there. */
   public String holder() {
-    return holder;
+    return looking.holder();
   }
 
-  /** Makes an edit. */
+  /** Why nobody may write there; empty when somebody may. */
+  public String readOnly() {
+    return looking.readOnly();
+  }
+
+  /** Whether what was changed is on disk. */
+  public Keeping keeping() {
+    return writing.map(w -> w.keeper().keeping()).orElse(new Keeping.Untouched());
+  }
+
+  /** Who is told when that changes, on a thread of the store. */
+  public void onKeeping(Consumer<Keeping> told) {
+    writing.ifPresent(w -> w.keeper().tell(told));
+  }
+
+  /** Tries now again what could not be brought to disk. */
+  public Keeping again() {
+    return writing.map(w -> w.keeper().again()).orElse(new Keeping.Untouched());
+  }
+
+  /**
+   * Makes an edit.
+   *
+   * @throws RefusedException when no library may be what it would make; nothing was changed
+   */
   public CompletableFuture<Instant> make(Edit edit) {
     return add(new JournalEntry.Made(new History.Done(edit, clock.instant(), who)));
   }
@@ -181,49 +225,179 @@ public final class LibraryStore implements AutoCloseable {
   }
 
   private CompletableFuture<Instant> add(JournalEntry entry) {
-    if (!mayWrite()) {
-      throw new IllegalStateException(
-          file + " is open for looking only; " + holder + " has it open");
-    }
-    history = entry.on(history);
+    Writing w =
+        writing.orElseThrow(
+            () ->
+                new IllegalStateException(
+                    file
+                        + " is open for looking only; "
+                        + (looking.holder().isEmpty()
+                            ? looking.readOnly()
+                            : looking.holder() + " has it open")));
+    JournalEntry.Proved proved = entry.proved(history);
+    history = proved.after();
     changed = true;
-    return CompletableFuture.supplyAsync(
-        () -> {
-          try {
-            journal.append(entry.write());
-            return clock.instant();
-          } catch (IOException e) {
-            throw new CompletionException(e);
-          }
-        },
-        writer);
+    return w.keeper().keep(proved.line());
   }
 
   /**
-   * Waits until everything is on disk, folds the journal into the file and frees the lock. A file
-   * that something else has changed meanwhile is left alone, and the journal beside it.
+   * Writes all there is under another name and goes on there, with all that can be undone. This
+   * store is at its end; what it could not bring to disk is on disk there.
+   *
+   * @param elsewhere is replaced if it is there
+   */
+  public LibraryStore moveTo(Path elsewhere) throws IOException, FormatException {
+    History first = history.first();
+    Disk.replace(elsewhere.toAbsolutePath(), proven(first.library()));
+    Files.deleteIfExists(Journal.of(elsewhere.toRealPath()));
+    LibraryStore store = open(elsewhere, who, clock);
+    if (!store.mayWrite()) {
+      store.close();
+      throw new IOException(elsewhere + " is open already, by " + store.holder());
+    }
+    for (var line : Journal.lines(history)) {
+      var unused = store.writing.orElseThrow().keeper().keep(line);
+    }
+    store.history = history;
+    store.changed = true;
+    Keeping kept = store.again();
+    if (kept instanceof Keeping.NotKept(int left, String why)) {
+      throw new IOException(why);
+    }
+    leave();
+    return store;
+  }
+
+  /** Frees what it holds and leaves the files as they are. */
+  private void leave() throws IOException {
+    if (writing.isPresent()) {
+      Writing w = writing.get();
+      w.keeper().end();
+      w.close();
+    }
+  }
+
+  private void backUp() {
+    if (changed) {
+      try {
+        Backups.add(file, proven(library()), clock.instant());
+      } catch (IOException e) {
+        return; // tried again in an hour, and when it is closed, which tells
+      }
+    }
+  }
+
+  /** The document of a library, read back and found to be it. */
+  private static byte[] proven(Library library) throws IOException {
+    byte[] document = LibraryJson.write(library).getBytes(StandardCharsets.UTF_8);
+    try {
+      if (LibraryJson.read(document).equals(library)) {
+        return document;
+      }
+    } catch (FormatException e) {
+      throw new IOException("the file would not be readable: " + e.getMessage(), e);
+    }
+    throw new IOException("the file would be read as another library");
+  }
+
+  /**
+   * Waits until everything is on disk, folds the journal into the file and frees the lock. What was
+   * there before becomes a backup. Where something else has written the file meanwhile, that is
+   * left alone, and this library goes beside it.
+   *
+   * @throws IOException saying what is where, when it did not end well; nothing that was kept is
+   *     lost
    */
   @Override
   public void close() throws IOException {
-    writer.close();
-    if (!mayWrite()) {
+    if (writing.isEmpty()) {
       return;
     }
-    boolean untouched;
-    try (lock;
-        journal) {
-      untouched = base.equals(Journal.digest(Files.readAllBytes(file)));
-      if (untouched && changed) {
-        journal.fold(file, LibraryJson.write(history.library()).getBytes(StandardCharsets.UTF_8));
+    Writing w = writing.get();
+    int left = w.keeper().end();
+    try (w) {
+      if (left > 0) {
+        throw new IOException(
+            left
+                + (left == 1 ? " change is" : " changes are")
+                + " not on disk and will be lost; all before is kept in "
+                + Journal.of(file));
       }
-    }
-    if (untouched || !changed) {
+      if (changed) {
+        fold(w);
+      }
       Files.deleteIfExists(Journal.of(file));
-    } else {
+    }
+  }
+
+  private void fold(Writing w) throws IOException {
+    byte[] document = proven(library());
+    byte[] before;
+    try {
+      before = Files.readAllBytes(file);
+    } catch (NoSuchFileException e) {
+      w.journal().fold(file, document); // it was removed; nobody's work is in its place
+      return;
+    }
+    if (!Journal.digest(before).equals(w.base())) {
+      Path beside = beside();
+      Disk.replace(beside, document);
+      Files.deleteIfExists(Journal.of(file));
       throw new IOException(
           file
-              + " was changed by something else while it was open; your edits are kept in "
-              + Journal.of(file));
+              + " was changed by something else while it was open, and is left as it is now; your"
+              + " library is kept in "
+              + beside);
     }
+    Backups.add(file, before, Files.getLastModifiedTime(file).toInstant());
+    w.journal().fold(file, document);
+  }
+
+  /** A name beside the file that nobody has. */
+  private Path beside() {
+    String name = file.getFileName().toString().replaceFirst("\\.json$", "");
+    int i = 1;
+    Path beside;
+    do {
+      beside = file.resolveSibling(name + "-kept-" + i++ + ".json");
+    } while (Files.exists(beside));
+    return beside;
+  }
+
+  /** What a repair set aside. */
+  public record SetAside(String where, String why) {}
+
+  /**
+   * What would have to be set aside for a library to open; empty when nothing has to. Nothing is
+   * changed.
+   *
+   * @throws FormatException when not even that would help
+   */
+  public static List<SetAside> broken(Path named) throws IOException, FormatException {
+    return Repair.look(named.toRealPath()).setAside();
+  }
+
+  /**
+   * Opens a library after setting aside what cannot be read: in a file beside it, which also says
+   * why, with file and journal as they were beside that.
+   *
+   * @throws FormatException when it is no library at all; nothing was changed
+   */
+  public static LibraryStore repair(Path named, String who, Clock clock)
+      throws IOException, FormatException {
+    Path file = named.toRealPath();
+    switch (WriterLock.take(file, who)) {
+      case WriterLock.Result.Ours(WriterLock lock) -> {
+        try {
+          Repair.make(file, clock.instant());
+        } finally {
+          lock.close();
+        }
+      }
+      case WriterLock.Result.Theirs(String holder) ->
+          throw new IOException(file + " is open, by " + holder + "; close it there first");
+      case WriterLock.Result.ReadOnly(String why) -> throw new IOException(why);
+    }
+    return open(named, who, clock);
   }
 }

@@ -2,6 +2,7 @@ package foldtwice.library.file;
 
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.library.Rules;
 import foldtwice.place.AddOn;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
@@ -49,12 +50,18 @@ final class PlaceJson {
   private static final Set<String> STATION =
       Set.of("id", "name", "layout", "shape", "platform", "reserved", "installed", "devices");
 
+  private static final Set<String> FINDING = Set.of("works", "note");
+  private static final Set<String> RULE = Set.of("rule", "count", "modifiers", "keysyms");
+  private static final Set<String> RESERVED = TriggerJson.with("what");
+  private static final Set<String> INSTALLED = Set.of("application", "version", "addOns");
+  private static final Set<String> ADD_ON = Set.of("name", "version");
+
   private PlaceJson() {}
 
   static Application application(In in) throws FormatException {
     Application bare =
         new Application(
-            in.id("id"),
+            in.id("id", Rules::isApplicationId, "an id without a slash, other than everywhere"),
             in.text("name"),
             in.text("version", ""),
             in.list("contexts", PlaceJson::context),
@@ -99,7 +106,7 @@ final class PlaceJson {
 
   private static Context context(In in) throws FormatException {
     return new Context(
-        in.id("id"),
+        in.id("id", Rules::isContextId, "an id without blanks around it and without a plus"),
         in.text("name"),
         in.list("inner", PlaceJson::context),
         in.flag("groupOnly"),
@@ -129,7 +136,11 @@ final class PlaceJson {
       return Optional.empty();
     }
     In found = in.at("finding");
-    return Optional.of(new Finding(found.flag("works"), found.text("note", "")));
+    return Optional.of(
+        found.part(
+            FINDING,
+            new Finding(found.flag("works"), found.text("note", "")),
+            PlaceJson::write));
   }
 
   private static WayIn way(In in) throws FormatException {
@@ -164,6 +175,10 @@ final class PlaceJson {
   }
 
   private static Rule rule(In in) throws FormatException {
+    return in.part(RULE, ruleOf(in), PlaceJson::write);
+  }
+
+  private static Rule ruleOf(In in) throws FormatException {
     String kind = in.text("rule");
     return switch (kind) {
       case "most-strokes" -> new Rule.MostStrokes(in.whole("count"));
@@ -209,18 +224,44 @@ final class PlaceJson {
         layout,
         in.word(Shape.class, "shape", Shape.ISO),
         in.word(Platform.class, "platform", Platform.CONTROL),
-        in.list("reserved", r -> new Station.Reserved(TriggerJson.readKeys(r), r.text("what"))),
-        in.list(
-            "installed",
-            i ->
-                new Station.Installed(
-                    i.id("application"), i.text("version"), i.list("addOns", PlaceJson::addOn))),
+        in.list("reserved", PlaceJson::reserved),
+        in.list("installed", PlaceJson::installed),
         in.list("devices", In::text),
         in.rest(STATION));
   }
 
+  private static Station.Reserved reserved(In in) throws FormatException {
+    return in.part(
+        RESERVED,
+        new Station.Reserved(TriggerJson.readKeys(in), in.text("what")),
+        PlaceJson::write);
+  }
+
+  private static ObjectNode write(Station.Reserved reserved) {
+    return TriggerJson.write(reserved.trigger()).put("what", reserved.what());
+  }
+
+  private static Station.Installed installed(In in) throws FormatException {
+    return in.part(
+        INSTALLED,
+        new Station.Installed(
+            in.id("application"), in.text("version"), in.list("addOns", PlaceJson::addOn)),
+        PlaceJson::write);
+  }
+
+  private static ObjectNode write(Station.Installed installed) {
+    ObjectNode out = Json.object().put("application", installed.application());
+    out.put("version", installed.version());
+    if (!installed.addOns().isEmpty()) {
+      ArrayNode addOns = out.putArray("addOns");
+      installed.addOns().forEach(a -> addOns.add(write(a)));
+    }
+    return out;
+  }
+
   static AddOn addOn(In in) throws FormatException {
-    return new AddOn(in.text("name"), in.text("version", ""));
+    return in.part(
+        ADD_ON, new AddOn(in.text("name"), in.text("version", "")), PlaceJson::write);
   }
 
   static ObjectNode write(AddOn addOn) {
@@ -315,17 +356,10 @@ final class PlaceJson {
       out.put("platform", In.word(s.platform()));
     }
     ArrayNode reserved = out.putArray("reserved");
-    s.reserved().forEach(r -> reserved.add(TriggerJson.write(r.trigger()).put("what", r.what())));
+    s.reserved().forEach(r -> reserved.add(write(r)));
     if (!s.installed().isEmpty()) {
       ArrayNode installed = out.putArray("installed");
-      for (Station.Installed i : s.installed()) {
-        ObjectNode one =
-            installed.addObject().put("application", i.application()).put("version", i.version());
-        if (!i.addOns().isEmpty()) {
-          ArrayNode addOns = one.putArray("addOns");
-          i.addOns().forEach(a -> addOns.add(write(a)));
-        }
-      }
+      s.installed().forEach(i -> installed.add(write(i)));
     }
     if (!s.devices().isEmpty()) {
       ArrayNode devices = out.putArray("devices");

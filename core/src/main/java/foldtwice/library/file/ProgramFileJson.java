@@ -12,12 +12,16 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The files of programs. An entry that is as the library has it is named only; another is written
  * out, with its routine where that has changed as well.
  */
 final class ProgramFileJson {
+
+  private static final Set<String> FILE = Set.of("station", "application", "entries");
+  private static final Set<String> ENTRY = Set.of("current", "was", "routine");
 
   private ProgramFileJson() {}
 
@@ -27,10 +31,24 @@ final class ProgramFileJson {
     for (Given g : in.list("entries", e -> entry(e, routines, bindings))) {
       entries.put(g.binding().id(), g);
     }
-    return new ProgramFile(in.id("station"), in.id("application"), entries);
+    return in.part(
+        FILE,
+        new ProgramFile(in.id("station"), in.id("application"), entries),
+        f -> write(f, Optional.empty()));
   }
 
   private static Given entry(In in, Map<String, Routine> routines, Map<String, Binding> bindings)
+      throws FormatException {
+    return in.part(
+        ENTRY,
+        given(in, routines, bindings),
+        g ->
+            in.has("current")
+                ? Json.object().put("current", g.binding().id())
+                : was(g, in.has("routine")));
+  }
+
+  private static Given given(In in, Map<String, Routine> routines, Map<String, Binding> bindings)
       throws FormatException {
     if (in.has("current")) {
       Binding b = bindings.get(in.id("current"));
@@ -71,9 +89,13 @@ final class ProgramFileJson {
     if (sameRoutine && b.equals(library.get().bindings().get(b.id()))) {
       return Json.object().put("current", b.id());
     }
+    return was(given, !sameRoutine);
+  }
+
+  private static ObjectNode was(Given given, boolean withRoutine) {
     ObjectNode out = Json.object();
-    out.set("was", BindingJson.write(b));
-    if (!sameRoutine) {
+    out.set("was", BindingJson.write(given.binding()));
+    if (withRoutine) {
       out.set("routine", RoutineJson.write(given.routine()));
     }
     return out;

@@ -47,12 +47,21 @@ final class RoutineJson {
           "language",
           "text",
           "byHand");
-  private static final Set<String> PARAMETER =
+  private static final Set<String> ORIGIN = Set.of("from", "author", "licence", "version", "seen");
+  private static final Set<String> MOVE = Set.of("move", "count", "distance", "width", "levels");
+  static final Set<String> PARAMETER =
       Set.of("name", "kind", "least", "most", "step", "scale", "options", "default");
 
   private RoutineJson() {}
 
+  /** Reads a routine; one of which something had to be left out is off. */
   static Routine read(In in) throws FormatException {
+    int before = in.leftOut();
+    Routine whole = routine(in);
+    return in.leftOut() == before ? whole : whole.withCard(whole.card().off(true));
+  }
+
+  private static Routine routine(In in) throws FormatException {
     String kind = in.text("kind");
     return switch (kind) {
       case "macro" -> new Routine.Macro(head(in), in.list("steps", StepJson::line));
@@ -99,12 +108,15 @@ final class RoutineJson {
   }
 
   private static Origin origin(In in) throws FormatException {
-    return new Origin(
-        in.text("from", ""),
-        in.text("author", ""),
-        in.text("licence", ""),
-        in.text("version", ""),
-        in.flag("seen"));
+    return in.part(
+        ORIGIN,
+        new Origin(
+            in.text("from", ""),
+            in.text("author", ""),
+            in.text("licence", ""),
+            in.text("version", ""),
+            in.flag("seen")),
+        RoutineJson::write);
   }
 
   static Parameter parameter(In in) throws FormatException {
@@ -115,6 +127,10 @@ final class RoutineJson {
   }
 
   private static Yardstick.Move move(In in) throws FormatException {
+    return in.part(MOVE, moveOf(in), RoutineJson::write);
+  }
+
+  private static Yardstick.Move moveOf(In in) throws FormatException {
     String move = in.text("move");
     return switch (move) {
       case "keys" -> new Yardstick.Move.Keys(in.whole("count"));
@@ -184,7 +200,7 @@ final class RoutineJson {
     write(head.manner(), out);
     write(head.card(), out);
     if (!head.origin().equals(Origin.HERE)) {
-      write(head.origin(), out.putObject("origin"));
+      out.set("origin", write(head.origin()));
     }
     ArrayNode parameters = out.putArray("parameters");
     head.parameters().forEach(p -> parameters.add(write(p)));
@@ -197,7 +213,7 @@ final class RoutineJson {
     }
     if (!head.yardstick().moves().isEmpty()) {
       ArrayNode moves = out.putArray("byHand");
-      head.yardstick().moves().forEach(move -> write(move, moves.addObject()));
+      head.yardstick().moves().forEach(move -> moves.add(write(move)));
     }
     return Json.with(head.extras(), out);
   }
@@ -212,12 +228,14 @@ final class RoutineJson {
     };
   }
 
-  private static void write(Origin origin, ObjectNode out) {
+  private static ObjectNode write(Origin origin) {
+    ObjectNode out = Json.object();
     text("from", origin.from(), out);
     text("author", origin.author(), out);
     text("licence", origin.licence(), out);
     text("version", origin.version(), out);
     flag("seen", origin.seen(), out);
+    return out;
   }
 
   private static void write(Manner manner, ObjectNode out) {
@@ -260,15 +278,16 @@ final class RoutineJson {
     }
   }
 
-  private static void write(Yardstick.Move move, ObjectNode out) {
-    switch (move) {
+  private static ObjectNode write(Yardstick.Move move) {
+    ObjectNode out = Json.object();
+    return switch (move) {
       case Yardstick.Move.Keys(int count) -> out.put("move", "keys").put("count", count);
       case Yardstick.Move.Point(int distance, int width) ->
           out.put("move", "point").put("distance", distance).put("width", width);
       case Yardstick.Move.Clicks(int count) -> out.put("move", "clicks").put("count", count);
       case Yardstick.Move.Menu(int levels) -> out.put("move", "menu").put("levels", levels);
       case Yardstick.Move.Hand() -> out.put("move", "hand");
-    }
+    };
   }
 
   private static ObjectNode write(Parameter p) {

@@ -64,6 +64,25 @@ final class StepJson {
           "lines",
           "reason");
 
+  private static final Set<String> CONDITION =
+      Set.of(
+          "not",
+          "ticked",
+          "versionAtLeast",
+          "dialogOpen",
+          "inFront",
+          "somethingSelected",
+          "left",
+          "relation",
+          "right",
+          "setting",
+          "adjustable",
+          "indicator",
+          "field",
+          "selected",
+          "clipboard",
+          "value");
+
   private static final String KNOWN =
       "choose, fill, press, read, change, cycle, adjust, select, offset, type, keys, set, leave,"
           + " modifiers, again, capture, run, start, front, wait, ask, pause, if, repeat, each,"
@@ -81,7 +100,7 @@ final class StepJson {
       case "choose" -> new Step.Choose(templates(in.at("menu")));
       case "fill" -> new Step.Fill(in.text("field"), expr(in.at("value")));
       case "press" -> new Step.PressButton(in.text("button"));
-      case "read" -> new Step.Read(readable(in), in.id("variable"));
+      case "read" -> new Step.Read(readable(in), in.text("variable"));
       case "change" ->
           new Step.ChangeSetting(in.text("setting"), expr(in.at("value")), lasting(in));
       case "cycle" ->
@@ -96,7 +115,7 @@ final class StepJson {
       case "offset" -> new Step.SelectOffset(expr(in.at("rows")), expr(in.at("columns")), edge(in));
       case "type" -> new Step.TypeText(new Template(in.text("text")));
       case "keys" -> new Step.PressKeys(TriggerJson.readKeys(in));
-      case "set" -> new Step.SetVariable(in.id("variable"), expr(in.at("value")));
+      case "set" -> new Step.SetVariable(in.text("variable"), expr(in.at("value")));
       case "leave" -> new Step.Leave(in.word(Step.Leaving.class, "leaving", Step.Leaving.FINISH));
       case "modifiers" ->
           new Step.Modifiers(in.word(Step.Holding.class, "holding", Step.Holding.RELEASE));
@@ -104,12 +123,12 @@ final class StepJson {
       case "capture" ->
           new Step.Capture(
               in.word(Step.Area.class, "area", Step.Area.WHOLE), new Template(in.text("file", "")));
-      case "run" -> new Step.RunRoutine(in.id("routine"), arguments(in));
+      case "run" -> new Step.RunRoutine(in.text("routine"), arguments(in));
       case "start" ->
           new Step.StartProgram(
-              in.id("application"),
+              in.text("application"),
               in.has("arguments") ? templates(in.at("arguments")) : List.of());
-      case "front" -> new Step.BringToFront(in.id("application"));
+      case "front" -> new Step.BringToFront(in.text("application"));
       case "wait" -> new Step.WaitUntil(condition(in.at("until")), expr(in.at("limit")));
       case "ask" -> new Step.Ask(new Template(in.text("text")), questions(in));
       case "pause" -> new Step.Pause(new Template(in.text("text")), questions(in));
@@ -120,7 +139,7 @@ final class StepJson {
               in.list("else", StepJson::line));
       case "repeat" -> new Step.Repeat(expr(in.at("times")), in.list("steps", StepJson::line));
       case "each" ->
-          new Step.ForEach(in.id("variable"), items(in), in.list("steps", StepJson::line));
+          new Step.ForEach(in.text("variable"), items(in), in.list("steps", StepJson::line));
       case "stop" -> new Step.Stop(new Template(in.text("reason")));
       case "note" -> new Step.Note(new Template(in.text("text")));
       default -> throw in.at("do").fault("expected one of " + KNOWN + ", found \"" + what + "\"");
@@ -155,7 +174,11 @@ final class StepJson {
   private static List<Step.Question> questions(In in) throws FormatException {
     return in.list(
         "questions",
-        q -> new Step.Question(q.id("name"), RoutineJson.kind(q), expr(q.at("default"))));
+        q ->
+            q.part(
+                RoutineJson.PARAMETER,
+                new Step.Question(q.text("name"), RoutineJson.kind(q), expr(q.at("default"))),
+                StepJson::write));
   }
 
   private static Step.Items items(In in) throws FormatException {
@@ -199,6 +222,10 @@ final class StepJson {
   }
 
   private static Condition condition(In in) throws FormatException {
+    return in.part(CONDITION, conditionOf(in), StepJson::write);
+  }
+
+  private static Condition conditionOf(In in) throws FormatException {
     if (in.has("not")) {
       return new Condition.Not(condition(in.at("not")));
     }
@@ -212,7 +239,7 @@ final class StepJson {
       return new Condition.DialogOpen(in.text("dialogOpen"));
     }
     if (in.has("inFront")) {
-      return new Condition.InFront(in.id("inFront"));
+      return new Condition.InFront(in.text("inFront"));
     }
     if (in.flag("somethingSelected")) {
       return new Condition.SomethingSelected();
@@ -336,6 +363,12 @@ final class StepJson {
     return out;
   }
 
+  private static ObjectNode write(Step.Question q) {
+    ObjectNode question = Json.object().put("name", q.variable());
+    RoutineJson.write(q.kind(), question);
+    return question.put("default", ExprNotation.write(q.otherwise()));
+  }
+
   /** A step being written. */
   private record Doing(ObjectNode out) {
 
@@ -383,11 +416,7 @@ final class StepJson {
         return;
       }
       ArrayNode list = out.putArray("questions");
-      for (Step.Question q : questions) {
-        ObjectNode question = list.addObject().put("name", q.variable());
-        RoutineJson.write(q.kind(), question);
-        question.put("default", ExprNotation.write(q.otherwise()));
-      }
+      questions.forEach(q -> list.add(StepJson.write(q)));
     }
   }
 

@@ -30,6 +30,14 @@ final class SurfaceJson {
   private static final Set<String> OFFERING = Set.of("id", "name", "place", "opens");
   private static final Set<String> MENU = Set.of("id", "name", "place", "opens", "faces");
 
+  private static final Set<String> CAP =
+      Set.of("id", "label", "x", "y", "width", "height", "usage", "before");
+  private static final Set<String> KNOB =
+      Set.of("id", "label", "x", "y", "push", "usage", "pushUsage");
+  private static final Set<String> PAGE = Set.of("id", "name", "colour", "faces", "sends");
+  private static final Set<String> SENDS = Set.of("keys", "page");
+  private static final Set<String> FACE = Set.of("label", "colour", "icon");
+
   private SurfaceJson() {}
 
   /** The four lists of a library, as one; an id stands once among them all. */
@@ -78,20 +86,7 @@ final class SurfaceJson {
     List<Device.Cap> keys =
         new ArrayList<>(in.byId("keys", SurfaceJson::cap, Device.Cap::id).values());
     List<Device.Knob> dials =
-        new ArrayList<>(
-            in.byId(
-                    "dials",
-                    d ->
-                        new Device.Knob(
-                            d.id("id"),
-                            d.text("label", ""),
-                            d.number("x", 0),
-                            d.number("y", 0),
-                            d.flag("push"),
-                            midi(d, "usage"),
-                            midi(d, "pushUsage")),
-                    Device.Knob::id)
-                .values());
+        new ArrayList<>(in.byId("dials", SurfaceJson::knob, Device.Knob::id).values());
     List<Page> pages = new ArrayList<>(in.byId("pages", SurfaceJson::page, Page::id).values());
     if (pages.isEmpty()) {
       pages.add(new Page("", "", "", Map.of(), Map.of()));
@@ -132,7 +127,25 @@ final class SurfaceJson {
     }
   }
 
+  private static Device.Knob knob(In in) throws FormatException {
+    return in.part(
+        KNOB,
+        new Device.Knob(
+            in.id("id"),
+            in.text("label", ""),
+            in.number("x", 0),
+            in.number("y", 0),
+            in.flag("push"),
+            midi(in, "usage"),
+            midi(in, "pushUsage")),
+        SurfaceJson::write);
+  }
+
   private static Device.Cap cap(In in) throws FormatException {
+    return in.part(CAP, capOf(in), SurfaceJson::write);
+  }
+
+  private static Device.Cap capOf(In in) throws FormatException {
     String usage = in.text("usage", "");
     if (!usage.isEmpty() && !usage.matches("[0-9A-F]{2,4}/[0-9A-F]{2,4}|" + MIDI)) {
       throw in.at("usage")
@@ -175,18 +188,35 @@ final class SurfaceJson {
     }
     Map<String, Page.Sends> sends = new LinkedHashMap<>();
     for (var s : in.fields("sends").entrySet()) {
-      In at = s.getValue();
-      sends.put(
-          s.getKey(),
-          at.has("page")
-              ? new Page.Sends.Turn(at.text("page"))
-              : new Page.Sends.Chord(TriggerJson.readKeys(at)));
+      sends.put(s.getKey(), sends(s.getValue()));
     }
-    return new Page(in.text("id", ""), in.text("name", ""), in.text("colour", ""), faces, sends);
+    return in.part(
+        PAGE,
+        new Page(in.text("id", ""), in.text("name", ""), in.text("colour", ""), faces, sends),
+        SurfaceJson::write);
+  }
+
+  private static Page.Sends sends(In in) throws FormatException {
+    return in.part(
+        SENDS,
+        in.has("page")
+            ? new Page.Sends.Turn(in.text("page"))
+            : new Page.Sends.Chord(TriggerJson.readKeys(in)),
+        SurfaceJson::write);
+  }
+
+  private static ObjectNode write(Page.Sends sends) {
+    return switch (sends) {
+      case Page.Sends.Chord(var keys) -> TriggerJson.write(keys);
+      case Page.Sends.Turn(String to) -> Json.object().put("page", to);
+    };
   }
 
   private static Face face(In in) throws FormatException {
-    return new Face(in.text("label", ""), in.text("colour", ""), in.text("icon", ""));
+    return in.part(
+        FACE,
+        new Face(in.text("label", ""), in.text("colour", ""), in.text("icon", "")),
+        SurfaceJson::write);
   }
 
   static Toolbar toolbar(In in) throws FormatException {
@@ -245,10 +275,10 @@ final class SurfaceJson {
     return switch (surface) {
       case Device d -> {
         ArrayNode keys = out.putArray("keys");
-        d.keys().forEach(k -> write(k, keys.addObject()));
+        d.keys().forEach(k -> keys.add(write(k)));
         if (!d.dials().isEmpty()) {
           ArrayNode dials = out.putArray("dials");
-          d.dials().forEach(k -> write(k, dials.addObject()));
+          d.dials().forEach(k -> dials.add(write(k)));
         }
         ArrayNode pages = out.putArray("pages");
         d.pages().forEach(p -> pages.add(write(p)));
@@ -282,8 +312,8 @@ final class SurfaceJson {
     };
   }
 
-  private static void write(Device.Cap k, ObjectNode out) {
-    out.put("id", k.id());
+  private static ObjectNode write(Device.Cap k) {
+    ObjectNode out = Json.object().put("id", k.id());
     text("label", k.label(), out);
     LibraryJson.putNumber(out, "x", k.x());
     LibraryJson.putNumber(out, "y", k.y());
@@ -295,10 +325,11 @@ final class SurfaceJson {
     }
     text("usage", k.usage(), out);
     text("before", k.before(), out);
+    return out;
   }
 
-  private static void write(Device.Knob d, ObjectNode out) {
-    out.put("id", d.id());
+  private static ObjectNode write(Device.Knob d) {
+    ObjectNode out = Json.object().put("id", d.id());
     text("label", d.label(), out);
     LibraryJson.putNumber(out, "x", d.x());
     LibraryJson.putNumber(out, "y", d.y());
@@ -307,6 +338,7 @@ final class SurfaceJson {
     }
     text("usage", d.usage(), out);
     text("pushUsage", d.pushUsage(), out);
+    return out;
   }
 
   private static ObjectNode write(Page page) {
@@ -320,15 +352,7 @@ final class SurfaceJson {
     }
     if (!page.sends().isEmpty()) {
       ObjectNode sends = out.putObject("sends");
-      page.sends()
-          .forEach(
-              (key, what) ->
-                  sends.set(
-                      key,
-                      switch (what) {
-                        case Page.Sends.Chord(var keys) -> TriggerJson.write(keys);
-                        case Page.Sends.Turn(String to) -> Json.object().put("page", to);
-                      }));
+      page.sends().forEach((key, what) -> sends.set(key, write(what)));
     }
     return out;
   }

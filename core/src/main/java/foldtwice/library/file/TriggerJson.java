@@ -10,7 +10,9 @@ import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -19,9 +21,41 @@ import java.util.stream.Collectors;
  */
 final class TriggerJson {
 
+  private static final Set<String> FIELDS =
+      Set.of(
+          "keys",
+          "held",
+          "edge",
+          "padKey",
+          "device",
+          "page",
+          "way",
+          "dial",
+          "turn",
+          "gesture",
+          "button",
+          "pointer",
+          "modifiers",
+          "radial",
+          "choice",
+          "toolbar",
+          "slot",
+          "atStart");
+
   private TriggerJson() {}
 
+  /** The fields of a trigger, and one more. */
+  static Set<String> with(String field) {
+    Set<String> more = new HashSet<>(FIELDS);
+    more.add(field);
+    return Set.copyOf(more);
+  }
+
   static Trigger read(In in) throws FormatException {
+    return in.part(FIELDS, of(in), TriggerJson::write);
+  }
+
+  private static Trigger of(In in) throws FormatException {
     if (in.has("held")) {
       In held = in.at("held");
       String text = held.text();

@@ -6,7 +6,7 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
-import foldtwice.library.Ids;
+import foldtwice.library.Rules;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import java.io.IOException;
@@ -231,8 +231,7 @@ final class ImportPane extends VBox {
   }
 
   private String id() {
-    return Ids.free(
-        Ids.of(name.getText(), "application"), session.now().library().applications()::containsKey);
+    return Rules.applicationId(name.getText(), session.now().library().applications());
   }
 
   private void take() {

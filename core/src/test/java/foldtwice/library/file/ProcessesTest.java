@@ -1,0 +1,37 @@
+package foldtwice.library.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.Fixture;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Several processes at one library, and processes that are killed. */
+class ProcessesTest {
+
+  @TempDir Path folder;
+
+  @Test
+  void aKilledWriterHasLostNothingItHadAcknowledged() throws Exception {
+    Kills.Sum sum = Kills.make(folder, 6, foldtwice.Seeds.both().max().orElseThrow());
+    assertThat(sum.lost()).isZero();
+    assertThat(sum.acknowledged()).isGreaterThan(6);
+  }
+
+  @Test
+  void neverDoTwoHaveALibraryAtOnce() throws Exception {
+    Path file = folder.resolve("library.json");
+    Files.writeString(file, LibraryJson.write(Fixture.library(Kills.ID)));
+    List<Process> racers = new ArrayList<>();
+    for (int i = 0; i < 3; i++) {
+      racers.add(Processes.start("race", file.toString(), "1500"));
+    }
+    for (Process racer : racers) {
+      assertThat(Processes.said(racer)).doesNotContain("overlap").contains("had ");
+    }
+  }
+}

@@ -1,0 +1,81 @@
+package foldtwice.library.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.library.Edit;
+import foldtwice.library.History;
+import foldtwice.library.Hostile;
+import foldtwice.library.Library;
+import foldtwice.library.RandomEdits;
+import foldtwice.library.RandomLibraries;
+import foldtwice.library.RefusedException;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.Random;
+import java.util.stream.LongStream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** No change is made that could not be read again. */
+class ReadBackTest {
+
+  private static final int LIBRARIES = 100;
+  private static final int EDITS = 15;
+
+  static LongStream seeds() {
+    return foldtwice.Seeds.both();
+  }
+
+  /** Whatever stands in whatever field: it is written and read as it was meant, or refused. */
+  @ParameterizedTest
+  @MethodSource("seeds")
+  void everyStateThatIsMadeIsReadAgainAsItIs(long seed) throws FormatException {
+    Random random = new Random(seed);
+    int made = 0;
+    int refused = 0;
+    for (int i = 0; i < LIBRARIES; i++) {
+      Library first = RandomLibraries.of(random.nextLong());
+      History history = History.of(read(first));
+      History replayed = history;
+      for (int j = 0; j < EDITS; j++) {
+        JournalEntry entry = entry(history, random);
+        try {
+          JournalEntry.Proved proved = entry.proved(history);
+          replayed =
+              JournalEntry.read(In.root(Json.parse(Json.bytes(proved.line()))), replayed.library())
+                  .on(replayed);
+          history = proved.after();
+          made++;
+          assertThat(replayed.library()).as("by the journal").isEqualTo(history.library());
+          assertThat(read(history.library()))
+              .as("by the file, after %s", proved.line())
+              .isEqualTo(history.library());
+        } catch (RefusedException e) {
+          refused++;
+          assertThat(e.getMessage()).as("says why").isNotBlank();
+        }
+      }
+    }
+    assertThat(made).as("not all is refused").isGreaterThan(LIBRARIES * EDITS / 2);
+    assertThat(refused).as("not all is harmless").isGreaterThan(LIBRARIES * EDITS / 50);
+  }
+
+  private static JournalEntry entry(History history, Random random) {
+    return switch (random.nextInt(12)) {
+      case 0 -> new JournalEntry.Undone();
+      case 1 -> new JournalEntry.Redone();
+      default -> {
+        Edit edit = RandomEdits.of(history.library(), random, 2);
+        yield new JournalEntry.Made(
+            new History.Done(
+                random.nextInt(3) == 0 ? edit : Hostile.in(edit, random),
+                Instant.EPOCH,
+                Hostile.TEXTS.get(random.nextInt(Hostile.TEXTS.size()))));
+      }
+    };
+  }
+
+  private static Library read(Library library) throws FormatException {
+    return LibraryJson.read(LibraryJson.write(library).getBytes(StandardCharsets.UTF_8));
+  }
+}
