@@ -62,6 +62,11 @@ final class Hands implements AutoCloseable {
     public Optional<Path> folder(Window owner, String title) {
       return next.stream().findFirst();
     }
+
+    @Override
+    public Optional<Path> fresh(Window owner, String title, String name) {
+      return next.stream().findFirst();
+    }
   }
 
   /** The next time files or a folder are asked for, these are chosen. */
@@ -78,7 +83,7 @@ final class Hands implements AutoCloseable {
     this.robot = robot;
   }
 
-  private static synchronized void start() throws InterruptedException {
+  static synchronized void start() throws InterruptedException {
     if (!started) {
       CountDownLatch up = new CountDownLatch(1);
       Platform.startup(up::countDown);

@@ -175,6 +175,12 @@ class SheetTest {
         module.equals("desktop")
             ? RESOURCES.resolve("Ui.properties")
             : Hands.root().resolve("core/src/main/resources/foldtwice/words/Words.properties");
+    List<String> keys =
+        Files.readAllLines(bundle).stream()
+            .filter(l -> l.contains("=") && !l.startsWith("#"))
+            .map(l -> l.substring(0, l.indexOf('=')))
+            .toList();
+    assertThat(keys).as("of two the last would win").doesNotHaveDuplicates();
     Set<String> there =
         Files.readAllLines(bundle).stream()
             .filter(l -> l.contains("=") && !l.startsWith("#"))

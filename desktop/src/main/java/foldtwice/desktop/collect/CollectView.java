@@ -376,7 +376,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
       case Proposal.Family(Siblings.Group group) -> {
         session.make(
             Siblings.fold(session.now().library(), group),
-            Ui.text("said.family", group.members().size(), group.folded().name()));
+            Ui.text("said.foldedinto", group.members().size(), group.folded().name()));
         choose(group.folded().id());
       }
     }
@@ -731,7 +731,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
 
   @Override
   public void move(String from, String to) {
-    put(lines -> Outline.move(lines, from, to), Ui.text("said.moved", from, to));
+    put(lines -> Outline.move(lines, from, to), Ui.text("said.movedstep", from, to));
   }
 
   @Override

@@ -1,9 +1,11 @@
 package foldtwice.desktop.frame;
 
 import foldtwice.binding.Binding;
+import foldtwice.desktop.session.OnDisk;
 import foldtwice.desktop.session.OwnKeys;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.file.Backups;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
@@ -56,6 +58,14 @@ final class Finder {
     void action(OwnKeys own);
 
     void stations();
+
+    void saveElsewhere();
+
+    void keepAgain();
+
+    List<Backups.Backup> backups();
+
+    void goBackTo(Backups.Backup backup);
   }
 
   static List<Found> find(Snapshot now, Targets targets, String query) {
@@ -149,6 +159,16 @@ final class Finder {
       if (own != OwnKeys.LOOK_UP) {
         add("action", own.says(), own.keys(), 2, () -> targets.action(own));
       }
+    }
+    add("action", Ui.text("disk.elsewhere"), "", 2, targets::saveElsewhere);
+    add("action", Ui.text("disk.again"), "", 2, targets::keepAgain);
+    for (Backups.Backup b : targets.backups()) {
+      add(
+          "action",
+          Ui.text("disk.back", OnDisk.when(b)),
+          Ui.text("disk.backup"),
+          7,
+          () -> targets.goBackTo(b));
     }
   }
 

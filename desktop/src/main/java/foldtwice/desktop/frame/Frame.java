@@ -16,6 +16,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.StandInWindow;
 import foldtwice.desktop.trying.TryView;
+import foldtwice.library.file.Backups;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.trigger.Press;
@@ -64,6 +65,7 @@ public final class Frame extends StackPane implements Finder.Targets {
   private final ToggleButton conflictsTab = tab("conflicts");
   private final ToggleButton tryTab = tab("try");
   private final LookUp lookUp;
+  private final TroubleBar trouble;
   private final Button undo;
   private final Button redo;
   private final Button night;
@@ -86,7 +88,8 @@ public final class Frame extends StackPane implements Finder.Targets {
         Parts.icon("redo", new FontIcon(Feather.CORNER_UP_RIGHT), Ui.text("redo"), session::redo);
     night = Parts.icon("day-night", new FontIcon(Feather.MOON), Ui.text("night"), this::turnSheet);
     BorderPane root = new BorderPane();
-    root.setTop(strip());
+    trouble = new TroubleBar(session);
+    root.setTop(new VBox(strip(), trouble));
     root.setLeft(tabs());
     sheet.getStyleClass().add("sheet");
     sheet.setMinSize(0, 0);
@@ -116,7 +119,7 @@ public final class Frame extends StackPane implements Finder.Targets {
     Label kept = Parts.label("", "soft");
     kept.setId("kept");
     kept.setMinWidth(USE_PREF_SIZE);
-    kept.textProperty().bind(session.keptProperty());
+    kept.textProperty().bind(session.disk().keptProperty());
     station.setId("station");
     station.setAccessibleText(Ui.text("station"));
     station.getItems().setAll(session.now().library().stations().values());
@@ -512,6 +515,26 @@ public final class Frame extends StackPane implements Finder.Targets {
     go(placesTab);
     places().choose(application);
     places().chooseCommand(id);
+  }
+
+  @Override
+  public void saveElsewhere() {
+    trouble.elsewhere();
+  }
+
+  @Override
+  public void keepAgain() {
+    trouble.again();
+  }
+
+  @Override
+  public List<Backups.Backup> backups() {
+    return session.disk().backups();
+  }
+
+  @Override
+  public void goBackTo(Backups.Backup backup) {
+    session.goBackTo(backup);
   }
 
   /** What the desktop keeps is a matter of the station. */

@@ -32,7 +32,7 @@ final class ContextsPane extends VBox {
   private final VBox rows = new VBox();
   private final TextField name = new TextField();
   private final CheckBox text = new CheckBox(Ui.text("places.text"));
-  private final CheckBox group = new CheckBox(Ui.text("places.group"));
+  private final CheckBox group = new CheckBox(Ui.text("context.grouponly"));
   private final CheckBox pointer = new CheckBox(Ui.text("places.bypointer"));
   private final VBox form;
   private Application application;
@@ -97,7 +97,7 @@ final class ContextsPane extends VBox {
     if (c.takesText()) {
       kinds.add(Ui.text("places.text"));
     } else if (c.groupOnly()) {
-      kinds.add(Ui.text("places.group"));
+      kinds.add(Ui.text("context.grouponly"));
     }
     if (c.byPointer()) {
       kinds.add(Ui.text("places.bypointer"));

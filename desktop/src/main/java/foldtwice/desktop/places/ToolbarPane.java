@@ -194,7 +194,7 @@ final class ToolbarPane extends VBox {
     }
     chosen = to;
     session.make(
-        Slots.swap(session.now().library(), toolbar, from, to), Ui.text("said.moved", from, to));
+        Slots.swap(session.now().library(), toolbar, from, to), Ui.text("said.swapped", from, to));
   }
 
   private void lay() {

@@ -28,6 +28,14 @@ public interface FileAsking {
           chooser.setTitle(title);
           return Optional.ofNullable(chooser.showDialog(owner)).map(File::toPath);
         }
+
+        @Override
+        public Optional<Path> fresh(Window owner, String title, String name) {
+          FileChooser chooser = new FileChooser();
+          chooser.setTitle(title);
+          chooser.setInitialFileName(name);
+          return Optional.ofNullable(chooser.showSaveDialog(owner)).map(File::toPath);
+        }
       };
 
   /** Files to read; empty when the person chose none. */
@@ -35,4 +43,12 @@ public interface FileAsking {
 
   /** A folder; empty when the person chose none. */
   Optional<Path> folder(Window owner, String title);
+
+  /**
+   * A file to write, which is there already only when the person agreed to lose it; empty when the
+   * person chose none.
+   *
+   * @param name what it is called unless the person says otherwise
+   */
+  Optional<Path> fresh(Window owner, String title, String name);
 }

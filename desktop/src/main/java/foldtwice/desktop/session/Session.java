@@ -11,6 +11,8 @@ import foldtwice.library.Fingerprint;
 import foldtwice.library.History;
 import foldtwice.library.Ids;
 import foldtwice.library.Library;
+import foldtwice.library.Returning;
+import foldtwice.library.file.Backups;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
@@ -29,12 +31,10 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
@@ -43,8 +43,6 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /**
  * One window's state. Used on the interface thread only; what takes long is done elsewhere and
@@ -52,14 +50,9 @@ import org.slf4j.LoggerFactory;
  */
 public final class Session implements AutoCloseable {
 
-  private static final Logger LOG = LoggerFactory.getLogger(Session.class);
-  private static final DateTimeFormatter CLOCK =
-      DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneId.systemDefault());
-
-  private final LibraryStore store;
+  private final OnDisk disk;
   private final FileAsking files;
   private final ReadOnlyObjectWrapper<Snapshot> now = new ReadOnlyObjectWrapper<>();
-  private final ReadOnlyStringWrapper kept = new ReadOnlyStringWrapper("");
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
   private final Map<String, SimulatedComputer> computers = new LinkedHashMap<>();
   private final Map<String, Setup> setups = new LinkedHashMap<>();
@@ -83,7 +76,7 @@ public final class Session implements AutoCloseable {
    * @param files asks for files and folders
    */
   public Session(LibraryStore store, FileAsking files) {
-    this.store = store;
+    this.disk = new OnDisk(store, this::say);
     this.files = files;
     store
         .library()
@@ -91,7 +84,6 @@ public final class Session implements AutoCloseable {
         .keySet()
         .forEach(id -> setups.put(id, Setup.of(store.library(), id)));
     Station first = store.library().stations().values().iterator().next();
-    kept.set(store.mayWrite() ? Ui.text("kept.open") : Ui.text("kept.looking", store.holder()));
     publish(store.history(), first, Keymap.of(store.library(), first), true);
     proposals.look(store.library());
     WarmUp.START.run();
@@ -105,11 +97,6 @@ public final class Session implements AutoCloseable {
     return now.get();
   }
 
-  /** When the library was last kept. */
-  public ReadOnlyStringProperty keptProperty() {
-    return kept.getReadOnlyProperty();
-  }
-
   /** What was done last, for the foot of the window. */
   public ReadOnlyStringProperty saidProperty() {
     return said.getReadOnlyProperty();
@@ -120,7 +107,12 @@ public final class Session implements AutoCloseable {
   }
 
   public boolean mayWrite() {
-    return store.mayWrite();
+    return store().mayWrite();
+  }
+
+  /** Its file. */
+  public OnDisk disk() {
+    return disk;
   }
 
   public FileAsking files() {
@@ -128,7 +120,11 @@ public final class Session implements AutoCloseable {
   }
 
   public LibraryStore store() {
-    return store;
+    return disk.store();
+  }
+
+  private Library library() {
+    return store().library();
   }
 
   /**
@@ -188,43 +184,58 @@ public final class Session implements AutoCloseable {
     return runs;
   }
 
-  /** Makes an edit and says so; nothing when it would change nothing. */
+  /**
+   * Makes an edit and says so; nothing when it would change nothing, and why not when it is
+   * refused.
+   */
   public void make(Edit edit, String what) {
-    if (refuse() || edit.on(store.library()).equals(store.library())) {
-      return;
+    if (!disk.refuses()
+        && !edit.on(library()).equals(library())
+        && disk.keep(store -> store.make(edit))) {
+      say(what);
+      follow();
     }
-    keep(store.make(edit));
-    say(what);
-    follow();
   }
 
   public void undo() {
-    if (!refuse() && now().undoable().isPresent()) {
-      keep(store.undo());
+    if (!disk.refuses()
+        && now().undoable().isPresent()
+        && disk.keep(LibraryStore::undo)) {
       say(Ui.text("said.undone"));
       follow();
     }
   }
 
   public void redo() {
-    if (!refuse() && now().redoable().isPresent()) {
-      keep(store.redo());
+    if (!disk.refuses()
+        && now().redoable().isPresent()
+        && disk.keep(LibraryStore::redo)) {
       say(Ui.text("said.redone"));
       follow();
     }
+  }
+
+  /** Makes the library what it was at another time, as an edit. */
+  public void goBackTo(Backups.Backup backup) {
+    disk.read(
+        backup,
+        then ->
+            make(
+                Returning.to(library(), then), Ui.text("said.returned", OnDisk.when(backup))));
   }
 
   /** Keeps that a binding fired and its routine ran through. */
   public void prove(Trial.Effect.Ran ran) {
     Binding binding = now().library().bindings().get(ran.binding().id());
     Routine routine = ran.routine();
-    if (!store.mayWrite() || !ran.binding().equals(binding) || !ran.trace().wentWell()) {
+    if (!mayWrite() || !ran.binding().equals(binding) || !ran.trace().wentWell()) {
       return; // also when the program still has an older one
     }
     String fingerprint = Fingerprint.of(binding, routine);
     Proof old = now().library().proofs().get(binding.id());
-    if (old == null || !old.fingerprint().equals(fingerprint)) {
-      keep(store.prove(binding.id(), new Proof(Instant.now(), fingerprint)));
+    if ((old == null || !old.fingerprint().equals(fingerprint))
+        && disk.keep(
+            store -> store.prove(binding.id(), new Proof(Instant.now(), fingerprint)))) {
       follow();
     }
   }
@@ -245,7 +256,7 @@ public final class Session implements AutoCloseable {
 
   /** Accepts conflicts, for one reason. */
   public void accept(List<Conflict> conflicts, String reason) {
-    Instant at = store.clock().instant();
+    Instant at = store().clock().instant();
     List<Edit> edits =
         conflicts.stream()
             .<Edit>map(
@@ -257,7 +268,7 @@ public final class Session implements AutoCloseable {
                                 c.fingerprint(),
                                 now().words().sentence(c),
                                 reason,
-                                store.who(),
+                                store().who(),
                                 at))))
             .toList();
     make(
@@ -279,46 +290,25 @@ public final class Session implements AutoCloseable {
   /** Looks at the library on another station. */
   public void choose(Station station) {
     if (!station.equals(now().station())) {
-      publish(store.history(), station, Keymap.of(store.library(), station), true);
+      publish(store().history(), station, Keymap.of(store().library(), station), true);
     }
-  }
-
-  private boolean refuse() {
-    if (!store.mayWrite()) {
-      say(Ui.text("said.looking", store.holder()));
-    }
-    return !store.mayWrite();
-  }
-
-  private void keep(CompletableFuture<Instant> writing) {
-    kept.set(Ui.text("kept.writing"));
-    var unused =
-        writing
-            .thenAccept(
-                at -> Platform.runLater(() -> kept.set(Ui.text("kept.at", CLOCK.format(at)))))
-            .exceptionally(
-                failure -> {
-                  LOG.error("the journal cannot be written", failure);
-                  Platform.runLater(() -> kept.set(Ui.text("kept.failed", failure.getMessage())));
-                  return null;
-                });
   }
 
   private void follow() {
     remember();
     Snapshot before = now();
-    Library next = store.library();
+    Library next = store().library();
     Keymap keymap = before.keymap().following(before.library(), next);
     if (!keymap.station().installed().equals(before.station().installed())) {
       computers.remove(before.station().id()); // other programs are on it now
     }
-    publish(store.history(), keymap.station(), keymap, false);
+    publish(store().history(), keymap.station(), keymap, false);
   }
 
   /** What has been put into the programs of each station, as things are now. */
   public Map<String, Setup> setups() {
     Map<String, Setup> all = new LinkedHashMap<>();
-    store.library().stations().keySet().forEach(id -> all.put(id, setup(id, store.library())));
+    store().library().stations().keySet().forEach(id -> all.put(id, setup(id, store().library())));
     return all;
   }
 
@@ -329,7 +319,7 @@ public final class Session implements AutoCloseable {
 
   /** Keeps what the programs of all stations have in their files otherwise than the library. */
   private void remember() {
-    Setup.toRemember(store.library(), setups).forEach(file -> keep(store.give(file)));
+    Setup.toRemember(library(), setups).forEach(file -> disk.keep(store -> store.give(file)));
   }
 
   private void publish(History history, Station station, Keymap keymap, boolean wait) {
@@ -413,7 +403,7 @@ public final class Session implements AutoCloseable {
 
   private void setUp(Setup next) {
     setups.put(now().station().id(), next);
-    if (store.mayWrite()) {
+    if (mayWrite()) {
       remember();
     }
     now.set(now().with(next));
@@ -438,6 +428,6 @@ public final class Session implements AutoCloseable {
   public void close() throws IOException {
     background.shutdownNow();
     learning.close();
-    store.close();
+    store().close();
   }
 }

@@ -173,7 +173,7 @@ final class DevicesPane extends VBox {
       return;
     }
     Page shows = pages.apply(device.get());
-    page.setText(shows.name().isEmpty() ? "" : Ui.text("device.page", shows.name()));
+    page.setText(shows.name().isEmpty() ? "" : Ui.text("device.pagenow", shows.name()));
     Faces faces = new Faces(now, place);
     view.show(device.get(), shows, id -> faces.of(device.get(), shows, id));
     legend(device.get(), shows, faces);
