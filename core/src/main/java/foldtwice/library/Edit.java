@@ -217,9 +217,7 @@ public sealed interface Edit {
               back(before.routines(), routine.id(), PutRoutine::new, RemoveRoutine::new));
       case RemoveRoutine(String id) ->
           withArguments(
-              before,
-              settled(before, id, null),
-              again(before.routines(), id, PutRoutine::new));
+              before, settled(before, id, null), again(before.routines(), id, PutRoutine::new));
       case PutSurface(Surface surface, int at) ->
           back(before.surfaces(), surface.id(), PutSurface::new, RemoveSurface::new);
       case RemoveSurface(String id) -> again(before.surfaces(), id, PutSurface::new);

@@ -3,16 +3,16 @@ package foldtwice.library;
 import foldtwice.binding.Binding;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
-import foldtwice.routine.Parameter;
 import foldtwice.routine.Kind;
+import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.surface.Summoned;
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.Map;
 
 /**
  * What holds between the parts of a library. What one part may be by itself, its reader in {@code

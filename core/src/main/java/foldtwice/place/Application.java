@@ -34,8 +34,7 @@ public record Application(
 
   /** One of which nothing but its id is known. */
   public static Application unknown(String id) {
-    return new Application(
-        id, id, "", List.of(), List.of(), List.of(), List.of(), Extras.NONE);
+    return new Application(id, id, "", List.of(), List.of(), List.of(), List.of(), Extras.NONE);
   }
 
   /** The way in of this id, the usual one for none; empty when bindings are simply there. */

@@ -15,7 +15,9 @@ import java.util.Random;
  */
 public final class Hostile {
 
-  /** Texts that somebody, somewhere, will cut, trim, quote, normalise or take for something else. */
+  /**
+   * Texts that somebody, somewhere, will cut, trim, quote, normalise or take for something else.
+   */
   public static final List<String> TEXTS =
       List.of(
           "",

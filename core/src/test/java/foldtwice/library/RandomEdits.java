@@ -104,8 +104,7 @@ public final class RandomEdits {
               : new Edit.PutRoutine(
                   retyped(one(List.copyOf(library.routines().values()), random), otherRoutines));
       case 15 ->
-          new Edit.RemoveRoutine(
-              library.routines().keySet().stream().findFirst().orElse("none"));
+          new Edit.RemoveRoutine(library.routines().keySet().stream().findFirst().orElse("none"));
       default -> {
         List<Edit> edits = new ArrayList<>();
         Library at = library;
@@ -176,7 +175,6 @@ public final class RandomEdits {
     return routine.with(
         routine
             .head()
-            .with(
-                own.isEmpty() && !others.isEmpty() ? others.getFirst().parameters() : turned));
+            .with(own.isEmpty() && !others.isEmpty() ? others.getFirst().parameters() : turned));
   }
 }

@@ -245,8 +245,7 @@ class KeepingByHandTest {
     Hands.ask(
         () -> {
           stage.fireEvent(
-              new javafx.stage.WindowEvent(
-                  stage, javafx.stage.WindowEvent.WINDOW_CLOSE_REQUEST));
+              new javafx.stage.WindowEvent(stage, javafx.stage.WindowEvent.WINDOW_CLOSE_REQUEST));
           return true;
         });
     assertThat(Hands.ask(stage::isShowing)).isTrue();

@@ -65,8 +65,7 @@ public final class CollectedJson {
             "routines",
             r -> {
               Routine whole = RoutineJson.read(r);
-              Routine routine =
-                  whole.with(whole.head().with(whole.extras().without("triggers")));
+              Routine routine = whole.with(whole.head().with(whole.extras().without("triggers")));
               Origin origin = routine.origin();
               return Map.entry(
                   routine.with(

@@ -144,8 +144,7 @@ final class Journal {
         history =
             i == 0
                 ? history
-                : history.with(
-                    new History.Done(new Edit.Together(List.of()), Instant.EPOCH, ""));
+                : history.with(new History.Done(new Edit.Together(List.of()), Instant.EPOCH, ""));
       }
     }
     return belongs

@@ -8,7 +8,6 @@ public sealed interface Keeping {
   /** Nothing has been changed yet. */
   record Untouched() implements Keeping {}
 
-
   /** All of it is on disk, the last since then. */
   record Kept(Instant at) implements Keeping {}
 

@@ -115,8 +115,7 @@ public final class LibraryStore implements AutoCloseable {
   private static LibraryStore opened(Path file, String who, Clock clock, WriterLock lock)
       throws IOException, FormatException {
     byte[] document = Files.readAllBytes(file);
-    Journal.Read read =
-        Stable.read(file, document, document, Journal.bytes(file), Aside.strict());
+    Journal.Read read = Stable.read(file, document, document, Journal.bytes(file), Aside.strict());
     JournalFile journal =
         read.standing() == Journal.Standing.GOES_ON
             ? JournalFile.goOn(file, read.lines())

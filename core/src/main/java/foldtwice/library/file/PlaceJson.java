@@ -138,9 +138,7 @@ final class PlaceJson {
     In found = in.at("finding");
     return Optional.of(
         found.part(
-            FINDING,
-            new Finding(found.flag("works"), found.text("note", "")),
-            PlaceJson::write));
+            FINDING, new Finding(found.flag("works"), found.text("note", "")), PlaceJson::write));
   }
 
   private static WayIn way(In in) throws FormatException {
@@ -260,8 +258,7 @@ final class PlaceJson {
   }
 
   static AddOn addOn(In in) throws FormatException {
-    return in.part(
-        ADD_ON, new AddOn(in.text("name"), in.text("version", "")), PlaceJson::write);
+    return in.part(ADD_ON, new AddOn(in.text("name"), in.text("version", "")), PlaceJson::write);
   }
 
   static ObjectNode write(AddOn addOn) {

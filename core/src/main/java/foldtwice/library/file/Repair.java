@@ -42,8 +42,7 @@ final class Repair {
     if (looked.items().isEmpty()) {
       return;
     }
-    Path folder =
-        file.resolveSibling(file.getFileName() + ".set-aside").resolve(STAMP.format(at));
+    Path folder = file.resolveSibling(file.getFileName() + ".set-aside").resolve(STAMP.format(at));
     Files.createDirectories(folder);
     Disk.replace(folder.resolve(file.getFileName().toString()), Files.readAllBytes(file));
     byte[] journal = Journal.bytes(file);

@@ -37,8 +37,7 @@ final class Sum {
     byte[] line = new byte[LENGTH + rest.length + 1];
     System.arraycopy(BEGIN, 0, line, 0, BEGIN.length);
     byte[] digits =
-        String.format(Locale.ROOT, "%08x", of(number, rest, 0))
-            .getBytes(StandardCharsets.US_ASCII);
+        String.format(Locale.ROOT, "%08x", of(number, rest, 0)).getBytes(StandardCharsets.US_ASCII);
     System.arraycopy(digits, 0, line, BEGIN.length, DIGITS);
     System.arraycopy(END, 0, line, BEGIN.length + DIGITS, END.length);
     System.arraycopy(rest, 0, line, LENGTH, rest.length);

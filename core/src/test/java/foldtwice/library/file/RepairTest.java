@@ -37,8 +37,7 @@ class RepairTest {
   void aCopyOfTheDemo() throws IOException {
     file = folder.resolve("library.json");
     demo =
-        Files.readAllBytes(
-            Path.of(System.getProperty("project.root"), "demo", "fernhollow.json"));
+        Files.readAllBytes(Path.of(System.getProperty("project.root"), "demo", "fernhollow.json"));
     Files.write(file, demo);
   }
 

@@ -90,8 +90,7 @@ class StoreFaultsTest {
       LibraryStore store = open(full);
       for (int i = 0; i < 400 && !(store.keeping() instanceof Keeping.NotKept); i++) {
         waiting.add(store.make(moved(store.library(), "F" + (1 + i % 12))));
-        waitUntil(
-            () -> waiting.getLast().isDone() || store.keeping() instanceof Keeping.NotKept);
+        waitUntil(() -> waiting.getLast().isDone() || store.keeping() instanceof Keeping.NotKept);
         if (waiting.getLast().isDone()) {
           kept.add(store.library());
         }
@@ -159,7 +158,7 @@ class StoreFaultsTest {
     try (LibraryStore store = open(file)) {
       for (int i = 1; i < 8; i++) {
         store.make(moved(store.library(), "F" + i)).get();
-        }
+      }
       store.undo().get();
       journal = Files.readAllBytes(Journal.of(file));
       last = store.library();
@@ -215,8 +214,7 @@ class StoreFaultsTest {
     waitUntil(() -> store.keeping().equals(new Keeping.Astray(Keeping.What.CHANGED)));
     assertThatThrownBy(store::close).hasMessageContaining("library-kept-1.json");
     assertThat(LibraryStore.look(file).name()).isEqualTo("theirs");
-    assertThat(LibraryStore.look(folder.resolve("library-kept-1.json")))
-        .isEqualTo(store.library());
+    assertThat(LibraryStore.look(folder.resolve("library-kept-1.json"))).isEqualTo(store.library());
   }
 
   @Test

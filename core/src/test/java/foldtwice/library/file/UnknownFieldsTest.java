@@ -125,8 +125,7 @@ class UnknownFieldsTest {
     Library library = LibraryJson.read(bytes(tree));
     var first = library.routines().values().iterator().next();
     var renamed =
-        first.with(
-            first.head().with(new foldtwice.routine.Origin("b.js", "", "MIT", "", true)));
+        first.with(first.head().with(new foldtwice.routine.Origin("b.js", "", "MIT", "", true)));
     String json = LibraryJson.write(new Edit.PutRoutine(renamed).on(library));
     assertThat(json).containsPattern("\"from\": \"b.js\".{0,60}\"laterField\": \"kept\"");
   }

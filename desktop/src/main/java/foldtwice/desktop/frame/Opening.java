@@ -149,7 +149,8 @@ public final class Opening {
   }
 
   /**
-   * Closes the library; false when that did not end well, which the window then says before it goes.
+   * Closes the library; false when that did not end well, which the window then says before it
+   * goes.
    */
   public boolean close() {
     if (session.isEmpty()) {

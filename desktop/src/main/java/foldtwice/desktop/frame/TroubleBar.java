@@ -11,7 +11,9 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 
-/** Under the strip, while something is the matter with the library's file: what, and the ways out. */
+/**
+ * Under the strip, while something is the matter with the library's file: what, and the ways out.
+ */
 final class TroubleBar extends HBox {
 
   private final Session session;
@@ -67,10 +69,7 @@ final class TroubleBar extends HBox {
     Path file = session.store().file();
     session
         .files()
-        .fresh(
-            getScene().getWindow(),
-            Ui.text("disk.elsewhere"),
-            file.getFileName().toString())
+        .fresh(getScene().getWindow(), Ui.text("disk.elsewhere"), file.getFileName().toString())
         .ifPresent(there -> session.disk().moveTo(there, store -> show()));
   }
 }

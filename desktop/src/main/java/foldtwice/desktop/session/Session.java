@@ -198,18 +198,14 @@ public final class Session implements AutoCloseable {
   }
 
   public void undo() {
-    if (!disk.refuses()
-        && now().undoable().isPresent()
-        && disk.keep(LibraryStore::undo)) {
+    if (!disk.refuses() && now().undoable().isPresent() && disk.keep(LibraryStore::undo)) {
       say(Ui.text("said.undone"));
       follow();
     }
   }
 
   public void redo() {
-    if (!disk.refuses()
-        && now().redoable().isPresent()
-        && disk.keep(LibraryStore::redo)) {
+    if (!disk.refuses() && now().redoable().isPresent() && disk.keep(LibraryStore::redo)) {
       say(Ui.text("said.redone"));
       follow();
     }
@@ -219,9 +215,7 @@ public final class Session implements AutoCloseable {
   public void goBackTo(Backups.Backup backup) {
     disk.read(
         backup,
-        then ->
-            make(
-                Returning.to(library(), then), Ui.text("said.returned", OnDisk.when(backup))));
+        then -> make(Returning.to(library(), then), Ui.text("said.returned", OnDisk.when(backup))));
   }
 
   /** Keeps that a binding fired and its routine ran through. */
@@ -234,8 +228,7 @@ public final class Session implements AutoCloseable {
     String fingerprint = Fingerprint.of(binding, routine);
     Proof old = now().library().proofs().get(binding.id());
     if ((old == null || !old.fingerprint().equals(fingerprint))
-        && disk.keep(
-            store -> store.prove(binding.id(), new Proof(Instant.now(), fingerprint)))) {
+        && disk.keep(store -> store.prove(binding.id(), new Proof(Instant.now(), fingerprint)))) {
       follow();
     }
   }
