@@ -20,10 +20,12 @@ final class Evaluator {
 
   private final Map<String, Value> names;
   private final Clock clock;
+  private final Budget budget;
 
-  Evaluator(Map<String, Value> names, Clock clock) {
+  Evaluator(Map<String, Value> names, Clock clock, Budget budget) {
     this.names = names;
     this.clock = clock;
+    this.budget = budget;
   }
 
   Value value(Expr e) throws StepFailure {
@@ -39,7 +41,7 @@ final class Evaluator {
         throw mismatch("a length", length);
       }
       case Expr.Joined(Expr left, Expr.Operator operator, Expr right) ->
-          joined(value(left), operator, value(right), e);
+          Budget.checked(joined(value(left), operator, value(right), e));
     };
   }
 
@@ -125,9 +127,11 @@ final class Evaluator {
     if (names.isEmpty()) {
       return template.source();
     }
+    long length = template.source().length();
     for (String name : names) {
-      named(name); // a name nobody knows ends the step here
+      length += named(name).shown().length(); // a name nobody knows ends the step here
     }
+    budget.text(length);
     return template.with(this::shownName);
   }
 

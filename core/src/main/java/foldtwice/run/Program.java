@@ -10,7 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What an application offers to be worked. Every call answers at once; a refusal changes nothing.
+ * What an application offers to be worked. Every call answers at once, though the program may still
+ * be at {@linkplain #work work} then; a refusal changes nothing.
  *
  * <p>Law: between {@link #beginRun} and {@link #endRun} any number of changes is one step of the
  * undo history; {@link #undo} after it brings back the document and the selection as they were
@@ -119,6 +120,33 @@ public interface Program {
    */
   default Reply send(String text, List<Value> values) {
     return new Reply.Refused("an application with a database", application());
+  }
+
+  /**
+   * What it was told to do and is still doing, such as a statement that takes its time. Empty for
+   * programs that are always done at once.
+   */
+  default Optional<Work> work() {
+    return Optional.empty();
+  }
+
+  /** True for programs that may still be at work when a call has answered. */
+  default boolean takesTime() {
+    return false;
+  }
+
+  /** Something a program is still doing. */
+  interface Work {
+
+    /**
+     * What came of it, once it is over; the program has taken it in then and is at work no more.
+     *
+     * @param nanos how long to wait for it at most
+     */
+    Optional<Reply> done(long nanos);
+
+    /** Ends it; what comes of it then is a refusal, soon. */
+    void giveUp();
   }
 
   /** What was half done, such as a text being typed, is finished first and is not the run's. */

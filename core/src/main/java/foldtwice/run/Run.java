@@ -42,6 +42,9 @@ public final class Run {
   /** How often a wait looks again, in milliseconds. */
   public static final long LOOK_EVERY = 50;
 
+  /** How long the end of a run waits for a program that is told to give up, in nanoseconds. */
+  private static final long GIVING_UP = 100_000_000;
+
   /** How long one look at a script waits for it, in nanoseconds. */
   private static final long SCRIPT_PATIENCE = 2_000_000;
 
@@ -51,11 +54,18 @@ public final class Run {
   private final Deque<Scope> scopes = new ArrayDeque<>();
   private final Deque<Frame> frames = new ArrayDeque<>();
   private final List<Trace.Entry> entries = new ArrayList<>();
+  private final Budget budget = new Budget();
   private Status status;
   private int steps;
   private long nanos;
   private boolean heldIgnored;
   private long waitsUntil = -1;
+
+  /** A step that was taken and whose program is still at work on it; null for none. */
+  private Held held;
+
+  private record Held(
+      String number, Step step, String detail, Program.Work work, long began, boolean script) {}
 
   private Run(Around around, Routine routine) {
     this.around = around;
@@ -150,6 +160,9 @@ public final class Run {
       return status;
     }
     Frame frame = frames.peek();
+    if (held != null) {
+      return goOn(frame);
+    }
     if (frame.script.isPresent()) {
       return script(frame, frame.script.get());
     }
@@ -162,7 +175,7 @@ public final class Run {
       }
       take(frame, line.step(), number, began);
       nanos += System.nanoTime() - began;
-      if (!(status instanceof Status.Asking) && waitsUntil < 0) {
+      if (isTaken()) {
         frame.next++;
         settle();
       }
@@ -172,6 +185,43 @@ public final class Run {
       end(new Trace.Stopped(number, stop.getMessage()));
     }
     return status;
+  }
+
+  /** False while a step asks, waits, or keeps its program at work. */
+  private boolean isTaken() {
+    return !(status instanceof Status.Asking) && waitsUntil < 0 && held == null;
+  }
+
+  /** Looks whether a program is done with the step it was given. */
+  private Status goOn(Frame frame) {
+    Held was = held;
+    Optional<Reply> reply = was.work().done(SCRIPT_PATIENCE);
+    if (reply.isEmpty()) {
+      status = new Status.Computing(was.number());
+      return status;
+    }
+    held = null;
+    try {
+      note(was.number(), was.step(), was.detail(), reply.get(), was.began());
+      if (!was.script()) {
+        frame.next++;
+      }
+      settle();
+    } catch (StepFailure failure) {
+      if (was.script()) {
+        refuse(frame, frame.script.orElseThrow(), failure);
+      } else {
+        end(new Trace.Failed(was.number(), was.step(), failure.expected(), failure.found()));
+      }
+    }
+    return status;
+  }
+
+  /** Tells a script that what it wanted could not be done. */
+  private void refuse(Frame frame, Scripts.Going going, StepFailure failure) {
+    frame.wish = null;
+    going.answer(new Scripts.Answer.Refused(failure.expected(), failure.found()));
+    status = new Status.Computing(frame.number());
   }
 
   /**
@@ -266,6 +316,9 @@ public final class Run {
             .orElseThrow(
                 () -> new StepFailure(into.application() + " running", "it is not running"));
     Entry.mayRun(into, program);
+    if (held == null && program.work().isPresent()) {
+      throw new StepFailure(into.application() + " done with what it is at", "it is at work");
+    }
     Map<String, Value> names = new LinkedHashMap<>();
     for (Parameter p : into.parameters()) {
       Value value = arguments.getOrDefault(p.name(), p.otherwise());
@@ -276,7 +329,7 @@ public final class Run {
       }
     }
     begin(program);
-    Scope scope = new Scope(into, program, names, around.computer());
+    Scope scope = new Scope(into, program, names, around.computer(), budget);
     scopes.push(scope);
     return scope;
   }
@@ -443,7 +496,11 @@ public final class Run {
         switch (scope.routine) {
           case Routine.Macro m -> Frame.of(scope, m.steps(), prefix, turns);
           case Routine.Script s ->
-              Frame.script(scope, around.scripts().start(s, scope.names), prefix, turns);
+              Frame.script(
+                  scope,
+                  around.scripts().start(s, scope.names, around.computer().clock().instant()),
+                  prefix,
+                  turns);
           case Routine.PluginAction p -> Frame.deed(scope, itself(scope), prefix, turns);
           case Routine.Stored s -> Frame.deed(scope, itself(scope), prefix, turns);
         });
@@ -462,23 +519,20 @@ public final class Run {
     try {
       if (frame.wish == null) {
         Scripts.Wish wish = going.next(SCRIPT_PATIENCE, w -> help(frame, w));
-        nanos += System.nanoTime() - began;
-        limit();
+        limit(); // of what the steps took; what the script takes has a limit of its own
         wanted(frame, going, wish);
       }
       if (frame.wish != null) {
         began = System.nanoTime();
         take(frame, frame.wish.step(), frame.number(), began);
         nanos += System.nanoTime() - began;
-        if (!(status instanceof Status.Asking) && waitsUntil < 0) {
+        if (isTaken()) {
           settle();
         }
       }
     } catch (StepFailure failure) {
       if (frame.wish != null && frame.equals(frames.peek())) {
-        frame.wish = null;
-        going.answer(new Scripts.Answer.Refused(failure.expected(), failure.found()));
-        status = new Status.Computing(frame.number());
+        refuse(frame, going, failure);
       } else {
         end(new Trace.Broke(frame.number(), failure.getMessage()));
       }
@@ -527,10 +581,12 @@ public final class Run {
     return switch (wish) {
       case Scripts.Wish.Test t -> Optional.of(test(frame, t));
       case Scripts.Wish.Take(int line, Step step, var gives)
-          when Doing.isDone(step) && mayGoOn() -> {
+          when Doing.isDone(step) && !frame.scope.program.takesTime() && mayGoOn() -> {
         frame.at(line);
+        long began = System.nanoTime();
         try {
-          take(frame, step, frame.number(), System.nanoTime());
+          take(frame, step, frame.number(), began);
+          nanos += System.nanoTime() - began;
           yield Optional.of(new Scripts.Answer.Done(values(frame, gives)));
         } catch (StepFailure failure) {
           yield Optional.of(new Scripts.Answer.Refused(failure.expected(), failure.found()));
@@ -608,14 +664,30 @@ public final class Run {
   private void note(String number, Step step, String detail, Reply reply, long began)
       throws StepFailure {
     switch (reply) {
-      case Reply.Done(List<Change> changes) ->
-          entries.add(new Trace.Taken(number, step, detail, changes, System.nanoTime() - began));
+      case Reply.Done(List<Change> changes) -> {
+        Optional<Program.Work> work =
+            begun.values().stream().map(Program::work).flatMap(Optional::stream).findFirst();
+        if (work.isPresent()) {
+          boolean script = frames.peek().script.isPresent();
+          held = new Held(number, step, detail, work.get(), began, script);
+          status = new Status.Computing(number);
+        } else {
+          entries.add(
+              new Trace.Taken(
+                  number, step, detail, budget.told(changes), System.nanoTime() - began));
+        }
+      }
       case Reply.Refused(String expected, String found) -> throw new StepFailure(expected, found);
     }
   }
 
   private void end(Trace.Ending ending) {
     frames.forEach(f -> f.script.ifPresent(Scripts.Going::stop));
+    if (held != null) {
+      held.work().giveUp();
+      held.work().done(GIVING_UP);
+      held = null;
+    }
     begun.values().forEach(p -> p.dialog().ifPresent(d -> p.cancel()));
     while (!scopes.isEmpty()) {
       entries.addAll(scopes.pop().putBack());

@@ -17,11 +17,16 @@ final class Scope {
   final Evaluator evaluator;
   private final Map<String, Value> toPutBack = new LinkedHashMap<>();
 
-  Scope(Routine routine, Program program, Map<String, Value> names, Computer computer) {
+  Scope(
+      Routine routine,
+      Program program,
+      Map<String, Value> names,
+      Computer computer,
+      Budget budget) {
     this.routine = routine;
     this.program = program;
     this.names = names;
-    this.evaluator = new Evaluator(names, computer.clock());
+    this.evaluator = new Evaluator(names, computer.clock(), budget);
   }
 
   Value value(Expr e) throws StepFailure {

@@ -4,6 +4,7 @@ import foldtwice.routine.Condition;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,12 +17,16 @@ public interface Scripts {
 
   /** Where nothing can run scripts. */
   Scripts NONE =
-      (script, arguments) -> {
+      (script, arguments, now) -> {
         throw new IllegalStateException("nothing here runs scripts: " + script.name());
       };
 
-  /** Begins a script; it computes until it wants something. */
-  Going start(Routine.Script script, Map<String, Value> arguments);
+  /**
+   * Begins a script; it computes until it wants something.
+   *
+   * @param now the only moment it knows of
+   */
+  Going start(Routine.Script script, Map<String, Value> arguments, Instant now);
 
   /** A script that is going on. */
   interface Going {

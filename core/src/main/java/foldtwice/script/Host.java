@@ -1,39 +1,38 @@
 package foldtwice.script;
 
-import foldtwice.routine.ValueException;
 import foldtwice.run.Scripts;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import org.graalvm.polyglot.Value;
 import org.graalvm.polyglot.proxy.ProxyArray;
 import org.graalvm.polyglot.proxy.ProxyExecutable;
 
-/** What the interface calls: hands the wish over and waits for what comes of it. */
+/** What the interface calls: says what is asked and waits for what comes of it. */
 final class Host implements ProxyExecutable {
 
-  private Exchange exchange;
+  private Function<Talk.Asked, Scripts.Answer> asking;
 
-  void join(Exchange with) {
-    exchange = with;
+  void join(Function<Talk.Asked, Scripts.Answer> who) {
+    asking = who;
   }
 
   @Override
   public Object execute(Value... given) {
     int line = given[0].asInt();
     String what = given[1].asString();
-    List<Value> rest = new ArrayList<>();
+    if (given[2].getArraySize() > Talk.MOST_GIVEN) {
+      return refused("at most " + Talk.MOST_GIVEN + " values", "more");
+    }
+    List<Given> rest = new ArrayList<>();
     for (long i = 0; i < given[2].getArraySize(); i++) {
-      rest.add(given[2].getArrayElement(i));
-    }
-    try {
-      var atOnce = Wishes.atOnce(what, rest);
-      if (atOnce.isPresent()) {
-        return Values.toScript(atOnce.get());
+      Given one = Values.fromScript(given[2].getArrayElement(i));
+      if (one instanceof Given.Plain(var value) && Talk.isTooLong(value)) {
+        return refused(Talk.shorter(), "more");
       }
-      return answer(exchange.want(Wishes.of(line, what, rest)));
-    } catch (ValueException e) {
-      return refused(e.allowed(), e.found());
+      rest.add(one);
     }
+    return answer(asking.apply(new Talk.Asked(line, what, rest)));
   }
 
   private static Object answer(Scripts.Answer answer) {

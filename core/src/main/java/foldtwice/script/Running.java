@@ -1,113 +1,123 @@
 package foldtwice.script;
 
-import com.sun.management.ThreadMXBean;
-import foldtwice.routine.Routine;
+import foldtwice.cage.Cage;
+import foldtwice.cage.Cell;
+import foldtwice.cage.Wire;
 import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
 import foldtwice.run.Scripts;
-import java.lang.management.ManagementFactory;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.Map;
-import org.graalvm.polyglot.Context;
-import org.graalvm.polyglot.PolyglotException;
-import org.graalvm.polyglot.Source;
-import org.graalvm.polyglot.SourceSection;
-import org.graalvm.polyglot.proxy.ProxyArray;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
+import java.util.concurrent.TimeUnit;
 
-/** One run of a script, on a thread of its own. */
+/** One run of a script: a thread of its own that talks with the process it runs in. */
 final class Running implements Scripts.Going, Runnable {
-
-  /** The name a script's source has, by which its lines are told from the interface's. */
-  static final String SCRIPT = "script";
 
   private static final Scripts.Wish COMPUTING = new Scripts.Wish.Computing();
 
-  private static final ThreadMXBean THREADS = (ThreadMXBean) ManagementFactory.getThreadMXBean();
+  /** A script that is stopped while it waits for an answer ends by itself within this, in ms. */
+  private static final long GRACE = 150;
 
-  private final Routine.Script script;
-  private final Map<String, Value> arguments;
-  private final Ecmascript engine;
+  private static final Executor AFTER_GRACE =
+      CompletableFuture.delayedExecutor(GRACE, TimeUnit.MILLISECONDS);
+
+  private final Talk.Start start;
+  private final Cage cage;
   private final Exchange exchange = new Exchange();
-  private volatile Thread thread;
-  private volatile Context context;
-  private long cpuBefore;
-  private long bytesBefore;
+  private volatile Cell cell;
+  private volatile boolean stopped;
+  private volatile boolean over;
 
-  Running(Routine.Script script, Map<String, Value> arguments, Ecmascript engine) {
-    this.script = script;
-    this.arguments = arguments;
-    this.engine = engine;
+  Running(Talk.Start start, Cage cage) {
+    this.start = start;
+    this.cage = cage;
   }
 
   @Override
   public void run() {
-    Ecmascript.Ready ready = engine.take();
-    cpuBefore = THREADS.getThreadCpuTime(Thread.currentThread().threadId());
-    bytesBefore = THREADS.getThreadAllocatedBytes(Thread.currentThread().threadId());
-    thread = Thread.currentThread();
-    context = ready.context();
-    ready.host().join(exchange);
-    Scripts.Wish end = new Scripts.Wish.Over();
+    Scripts.Wish end;
+    boolean well = false;
     try {
-      Object[] names = arguments.keySet().toArray();
-      Object[] values = arguments.values().stream().map(Values::toScript).toArray();
-      ready.setParameters().execute(ProxyArray.fromArray(names), ProxyArray.fromArray(values));
-      context.eval(
-          Source.newBuilder("js", "'use strict';" + script.source(), SCRIPT).buildLiteral());
-    } catch (PolyglotException e) {
-      end = new Scripts.Wish.Broken(line(e), message(e));
-    } finally {
-      thread = null;
-      exchange.handOver(end);
-      ready.context().close(true);
+      cell = cage.take();
+      if (stopped) {
+        end = new Scripts.Wish.Over();
+      } else {
+        Talk.write(cell.out(), start);
+        end = talk(cell);
+      }
+      well = !(end instanceof Scripts.Wish.Broken(int line, String why) && line == 0);
+    } catch (UncheckedIOException e) {
+      end = new Scripts.Wish.Broken(1, e.getMessage());
+    } catch (IOException e) {
+      end = new Scripts.Wish.Broken(1, died());
     }
-  }
-
-  private static int line(PolyglotException e) {
-    SourceSection at = e.getSourceLocation();
-    if (at != null && at.getSource().getName().equals(SCRIPT)) {
-      return at.getStartLine();
-    }
-    for (PolyglotException.StackFrame frame : e.getPolyglotStackTrace()) {
-      SourceSection section = frame.getSourceLocation();
-      if (section != null && section.getSource().getName().equals(SCRIPT)) {
-        return section.getStartLine();
+    synchronized (this) {
+      over = true;
+      if (well) {
+        cage.giveBack(cell);
+      } else if (cell != null) {
+        cage.end(cell);
       }
     }
-    return 1;
+    exchange.handOver(
+        end instanceof Scripts.Wish.Broken(int line, String why) && line == 0
+            ? new Scripts.Wish.Broken(1, why)
+            : end);
   }
 
-  private static String message(PolyglotException e) {
-    if (e.isResourceExhausted()) {
-      return "an end within " + Ecmascript.MOST_STATEMENTS + " statements was expected";
+  /** Answers what is asked until the end; line 0 says that the process ends, too. */
+  private Scripts.Wish talk(Cell with) throws IOException {
+    while (true) {
+      byte kind = with.in().readByte();
+      switch (kind) {
+        case Talk.WISH -> Talk.write(with.out(), answer(Talk.asked(with.in())));
+        case Talk.OVER -> {
+          return new Scripts.Wish.Over();
+        }
+        case Talk.BROKEN -> {
+          return new Scripts.Wish.Broken(Math.max(1, with.in().readInt()), Wire.text(with.in()));
+        }
+        case Talk.LIMIT -> {
+          return new Scripts.Wish.Broken(0, Wire.text(with.in()));
+        }
+        default -> throw new IOException("nothing begins with " + kind);
+      }
     }
-    return e.getMessage() == null ? e.getClass().getSimpleName() : e.getMessage();
+  }
+
+  private Scripts.Answer answer(Talk.Asked asked) {
+    try {
+      Optional<Value> atOnce = Wishes.atOnce(asked);
+      Scripts.Answer answer =
+          atOnce.isPresent()
+              ? new Scripts.Answer.Done(Map.of("", atOnce.get()))
+              : exchange.want(Wishes.of(asked));
+      return answer instanceof Scripts.Answer.Done(var values)
+              && values.values().stream().anyMatch(Talk::isTooLong)
+          ? new Scripts.Answer.Refused(Talk.shorter(), "more")
+          : answer;
+    } catch (ValueException e) {
+      return new Scripts.Answer.Refused(e.allowed(), e.found());
+    }
+  }
+
+  private String died() {
+    if (stopped) {
+      return "it was stopped";
+    }
+    return cell.ranOutOfMemory()
+        ? "an end within " + cage.megabytes() + " MB of memory was expected"
+        : "the process scripts run in has ended";
   }
 
   @Override
   public Scripts.Wish next(long nanos, Scripts.Helper helper) {
     Scripts.Wish wish = exchange.next(nanos, helper);
-    if (wish != null) {
-      return wish;
-    }
-    Thread at = thread;
-    if (at == null) {
-      return COMPUTING;
-    }
-    String beyond = beyond(at.threadId());
-    if (beyond.isEmpty()) {
-      return COMPUTING;
-    }
-    stop();
-    return new Scripts.Wish.Broken(1, beyond);
-  }
-
-  /** Which limit it is beyond; empty for none. */
-  private String beyond(long id) {
-    if (THREADS.getThreadCpuTime(id) - cpuBefore > Ecmascript.MOST_MILLIS * 1_000_000) {
-      return "an end within " + Ecmascript.MOST_MILLIS + " ms of computing was expected";
-    }
-    return THREADS.getThreadAllocatedBytes(id) - bytesBefore > Ecmascript.MOST_BYTES
-        ? "an end within " + Ecmascript.MOST_BYTES / 1_000_000 + " MB of memory was expected"
-        : "";
+    return wish == null ? COMPUTING : wish;
   }
 
   @Override
@@ -118,10 +128,14 @@ final class Running implements Scripts.Going, Runnable {
   /** Whoever stops it does not wait until it has stopped. */
   @Override
   public void stop() {
+    stopped = true;
     exchange.stop();
-    Context at = context;
-    if (at != null && thread != null) {
-      engine.later(() -> at.close(true));
+    AFTER_GRACE.execute(this::end);
+  }
+
+  private synchronized void end() {
+    if (!over && cell != null) {
+      cell.end(); // the talk ends with it, and gets another one ready
     }
   }
 }

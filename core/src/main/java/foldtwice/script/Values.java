@@ -3,16 +3,15 @@ package foldtwice.script;
 import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Value;
-import foldtwice.routine.ValueException;
 import java.math.BigDecimal;
-import java.util.Optional;
 import org.graalvm.polyglot.proxy.ProxyArray;
 
-/** Values as a script sees them, and back. */
+/** Values as a script sees them, and back. Inside the process of scripts. */
 final class Values {
 
   private static final String AMOUNT = "amount";
   private static final String UNIT = "unit";
+  private static final int LONGEST_SHOWN = 200;
 
   private Values() {}
 
@@ -29,55 +28,34 @@ final class Values {
     };
   }
 
-  /**
-   * Back again.
-   *
-   * @throws ValueException for what is no value
-   */
-  static Value fromScript(org.graalvm.polyglot.Value given) {
+  /** Back again. */
+  static Given fromScript(org.graalvm.polyglot.Value given) {
     if (given.isBoolean()) {
-      return new Value.Flag(given.asBoolean());
-    }
-    if (given.isNumber()) {
-      return new Value.Amount(number(given));
+      return new Given.Plain(new Value.Flag(given.asBoolean()));
     }
     if (given.isString()) {
-      return new Value.Text(given.asString());
+      return new Given.Plain(new Value.Text(given.asString()));
     }
-    if (given.hasMember(UNIT) && given.hasMember(AMOUNT) && given.getMember(UNIT).isString()) {
-      return amount(number(given.getMember(AMOUNT)), given.getMember(UNIT).asString());
+    if (isNumber(given)) {
+      return new Given.Plain(new Value.Amount(number(given)));
     }
-    throw new ValueException(given.toString(), "a text, a number, an amount, true or false");
+    if (given.hasMember(UNIT)
+        && given.hasMember(AMOUNT)
+        && given.getMember(UNIT).isString()
+        && isNumber(given.getMember(AMOUNT))) {
+      return new Given.WithUnit(number(given.getMember(AMOUNT)), given.getMember(UNIT).asString());
+    }
+    String shown = given.toString();
+    return new Given.Other(
+        shown.length() > LONGEST_SHOWN ? shown.substring(0, LONGEST_SHOWN) + "\u2026" : shown);
   }
 
-  /**
-   * An amount of a unit of length or of a scale.
-   *
-   * @throws ValueException for an unknown unit
-   */
-  static Value amount(BigDecimal n, String unit) {
-    Optional<LengthUnit> length = LengthUnit.of(unit);
-    if (length.isPresent()) {
-      return new Value.Length(n, length.get());
-    }
-    Scale scale =
-        Scale.of(unit)
-            .orElseThrow(
-                () ->
-                    new ValueException(
-                        unit, "a unit, one of " + LengthUnit.symbols() + ", " + Scale.symbols()));
-    return new Value.Quantity(n, scale);
+  private static boolean isNumber(org.graalvm.polyglot.Value given) {
+    return given.isNumber() && given.fitsInDouble() && Double.isFinite(given.asDouble());
   }
 
   /** The shortest decimal that is this number: 0.1 is 0.1. */
-  static BigDecimal number(org.graalvm.polyglot.Value given) {
-    if (!given.isNumber()) {
-      throw new ValueException(given.toString(), "a number");
-    }
-    double n = given.asDouble();
-    if (!Double.isFinite(n)) {
-      throw new ValueException(Double.toString(n), "a number");
-    }
-    return new BigDecimal(Double.toString(n));
+  private static BigDecimal number(org.graalvm.polyglot.Value given) {
+    return new BigDecimal(Double.toString(given.asDouble()));
   }
 }

@@ -15,6 +15,7 @@ import foldtwice.routine.Whom;
 import foldtwice.run.Scripts;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
+import java.math.BigDecimal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -31,9 +32,9 @@ final class Wishes {
   private static final Expr NO_DEFAULT = new Expr.Literal(new Value.Text(""));
 
   private final int line;
-  private final List<org.graalvm.polyglot.Value> given;
+  private final List<Given> given;
 
-  private Wishes(int line, List<org.graalvm.polyglot.Value> given) {
+  private Wishes(int line, List<Given> given) {
     this.line = line;
     this.given = given;
   }
@@ -43,8 +44,8 @@ final class Wishes {
    *
    * @throws ValueException when what is given fits nothing
    */
-  static Scripts.Wish of(int line, String what, List<org.graalvm.polyglot.Value> given) {
-    return new Wishes(line, given).wish(what);
+  static Scripts.Wish of(Talk.Asked asked) {
+    return new Wishes(asked.line(), asked.given()).wish(asked.what());
   }
 
   private Scripts.Wish wish(String what) {
@@ -62,7 +63,7 @@ final class Wishes {
       case "to" -> take(adjust(Step.Way.TO));
       case "by" -> take(adjust(Step.Way.BY));
       case "shown" -> read(new Readout.Indicator(text(0)));
-      case "select" -> take(new Step.Select(whom(text(0)), given.get(1).asBoolean()));
+      case "select" -> take(new Step.Select(whom(text(0)), flag(1)));
       case "move" -> take(new Step.SelectOffset(literal(0), literal(1), Step.Edge.REPORT));
       case "some" -> test(new Condition.SomethingSelected());
       case "count" -> read(Readout.Of.SELECTED_COUNT);
@@ -115,9 +116,8 @@ final class Wishes {
   }
 
   private static Kind around(LengthUnit unit) {
-    Value.Length most = new Value.Length(java.math.BigDecimal.valueOf(10_000), unit);
-    return new Kind.Distance(
-        most.negated(), most, new Value.Length(java.math.BigDecimal.ONE, unit));
+    Value.Length most = new Value.Length(BigDecimal.valueOf(10_000), unit);
+    return new Kind.Distance(most.negated(), most, new Value.Length(BigDecimal.ONE, unit));
   }
 
   private static Kind around(Scale scale) {
@@ -157,15 +157,32 @@ final class Wishes {
   }
 
   private Expr seconds(int index) {
-    return new Expr.Literal(new Value.Quantity(Values.number(given.get(index)), Scale.SECOND));
+    return new Expr.Literal(new Value.Quantity(number(index), Scale.SECOND));
+  }
+
+  private String shown(int index) {
+    return index < given.size() ? given.get(index).shown() : "nothing";
   }
 
   private String text(int index) {
-    if (index >= given.size() || !given.get(index).isString()) {
-      throw new ValueException(
-          index < given.size() ? given.get(index).toString() : "nothing", "a text");
+    if (index < given.size() && given.get(index) instanceof Given.Plain(Value.Text(String text))) {
+      return text;
     }
-    return given.get(index).asString();
+    throw new ValueException(shown(index), "a text");
+  }
+
+  private BigDecimal number(int index) {
+    if (index < given.size()
+        && given.get(index) instanceof Given.Plain(Value.Amount(BigDecimal n))) {
+      return n;
+    }
+    throw new ValueException(shown(index), "a number");
+  }
+
+  private boolean flag(int index) {
+    return index < given.size()
+        && given.get(index) instanceof Given.Plain(Value.Flag(boolean yes))
+        && yes;
   }
 
   private List<String> texts(int from) {
@@ -185,7 +202,32 @@ final class Wishes {
     if (index >= given.size()) {
       throw new ValueException("nothing", "a value");
     }
-    return new Expr.Literal(Values.fromScript(given.get(index)));
+    return new Expr.Literal(
+        switch (given.get(index)) {
+          case Given.Plain(Value value) -> value;
+          case Given.WithUnit(BigDecimal number, String unit) -> amount(number, unit);
+          case Given.Other(String shown) ->
+              throw new ValueException(shown, "a text, a number, an amount, true or false");
+        });
+  }
+
+  /**
+   * An amount of a unit of length or of a scale.
+   *
+   * @throws ValueException for an unknown unit
+   */
+  private static Value amount(BigDecimal n, String unit) {
+    Optional<LengthUnit> length = LengthUnit.of(unit);
+    if (length.isPresent()) {
+      return new Value.Length(n, length.get());
+    }
+    Scale scale =
+        Scale.of(unit)
+            .orElseThrow(
+                () ->
+                    new ValueException(
+                        unit, "a unit, one of " + LengthUnit.symbols() + ", " + Scale.symbols()));
+    return new Value.Quantity(n, scale);
   }
 
   /**
@@ -193,10 +235,11 @@ final class Wishes {
    *
    * @return empty when the program is needed
    */
-  static Optional<Value> atOnce(String what, List<org.graalvm.polyglot.Value> given) {
-    return switch (what) {
-      case "amount" -> Optional.of(read(new Wishes(0, given).text(0)));
-      case "convert" -> Optional.of(converted(given));
+  static Optional<Value> atOnce(Talk.Asked asked) {
+    Wishes wishes = new Wishes(asked.line(), asked.given());
+    return switch (asked.what()) {
+      case "amount" -> Optional.of(read(wishes.text(0)));
+      case "convert" -> Optional.of(wishes.converted());
       default -> Optional.empty();
     };
   }
@@ -213,9 +256,9 @@ final class Wishes {
     throw new ValueException(text, "a number with a unit, such as 0.5 mm");
   }
 
-  private static Value converted(List<org.graalvm.polyglot.Value> given) {
-    String to = new Wishes(0, given).text(2);
-    Value amount = Values.amount(Values.number(given.get(0)), given.get(1).asString());
+  private Value converted() {
+    String to = text(2);
+    Value amount = amount(number(0), text(1));
     if (amount instanceof Value.Length l) {
       return l.in(
           LengthUnit.of(to)

@@ -5,9 +5,30 @@
   const String_ = String, parse = parseInt;
   Error.stackTraceLimit = 4; // from line() out to the one who calls the interface
   for (const name of ['print', 'printErr', 'load', 'loadWithNewGlobal', 'console', 'Graal', 'quit',
-    'exit', 'read', 'readbuffer', 'readline', 'java', 'javax', 'Java', 'Packages', 'Polyglot']) {
+    'exit', 'read', 'readbuffer', 'readline', 'java', 'javax', 'Java', 'Packages', 'Polyglot',
+    // what tells the machine's time, or could be made to
+    'Intl', 'Temporal', 'performance', 'Atomics', 'SharedArrayBuffer', 'WebAssembly']) {
     delete globalThis[name];
   }
+
+  // Dates know one moment: when the run began.
+  const Date_ = Date, construct = Reflect.construct;
+  let now = 0;
+  function FixedDate(...given) {
+    return new.target
+      ? construct(Date_, given.length ? given : [now], new.target)
+      : new Date_(now).toString();
+  }
+  for (const [name, one] of Object.entries(Object.getOwnPropertyDescriptors(Date_))) {
+    if (!['length', 'name', 'prototype', 'now'].includes(name)) {
+      Object.defineProperty(FixedDate, name, one);
+    }
+  }
+  Object.defineProperty(FixedDate, 'name', {value: 'Date'});
+  FixedDate.now = () => now;
+  FixedDate.prototype = Date_.prototype;
+  Date_.prototype.constructor = FixedDate;
+  globalThis.Date = FixedDate;
 
   /** A program refused, or a value did not fit. */
   class Refusal extends Error {
@@ -108,7 +129,8 @@
     Object.defineProperty(globalThis, name, {value: freeze(one), enumerable: true});
   }
 
-  return function (names, values) {
+  return function (names, values, moment) {
+    now = moment;
     const parameters = {};
     for (let i = 0; i < names.length; i++) {
       const one = values[i];

@@ -40,6 +40,15 @@ public final class SimulatedComputer implements Computer {
     return new SimulatedComputer(StandIns.on(station), clock);
   }
 
+  /**
+   * The same computer, from now on with somebody before it who does not wait: what takes its time
+   * is still going on when a program has answered.
+   */
+  public SimulatedComputer hurried() {
+    programs.values().forEach(StandIn::hurry);
+    return this;
+  }
+
   /** Fresh programs; time passes only when a run lets it. */
   public static SimulatedComputer fresh() {
     return new SimulatedComputer(StandIns.all(), standingClock());

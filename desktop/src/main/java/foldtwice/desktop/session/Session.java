@@ -136,7 +136,8 @@ public final class Session implements AutoCloseable {
 
   private SimulatedComputer computer(Station station) {
     return computers.computeIfAbsent(
-        station.id(), id -> SimulatedComputer.of(station, Clock.system(ZoneId.systemDefault())));
+        station.id(),
+        id -> SimulatedComputer.of(station, Clock.system(ZoneId.systemDefault())).hurried());
   }
 
   /** Its programs, by application id. */

@@ -51,10 +51,10 @@ final class ConsolePicture extends Picture {
       corner.resizeRelocate(getWidth() - wide - 10, 8, wide, corner.prefHeight(-1));
     }
     Answer answer = program.document().answer();
-    if (answer.columns().isEmpty()) {
-      Label said =
-          Parts.wrapped(
-              answer.said().isEmpty() ? Ui.text("standin.noanswer") : answer.said(), "soft");
+    boolean runs = program.work().isPresent();
+    if (answer.columns().isEmpty() || runs) {
+      String quiet = answer.said().isEmpty() ? Ui.text("standin.noanswer") : answer.said();
+      Label said = Parts.wrapped(runs ? Ui.text("standin.runs") : quiet, "soft");
       said.setId("console-said");
       said.setTextAlignment(javafx.scene.text.TextAlignment.CENTER);
       StackPane middle = new StackPane(said);

@@ -3,11 +3,13 @@ package foldtwice.desktop.standin;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.run.Act;
+import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.standin.base.StandIn;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.animation.PauseTransition;
 import javafx.collections.ObservableList;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckMenuItem;
@@ -21,6 +23,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 
 /**
  * The window of a stand-in: title, menus, what it shows, foot. Focused, it has the keys. Whatever a
@@ -33,6 +36,9 @@ public final class StandInWindow extends VBox {
     void done(Act act, Reply reply);
   }
 
+  /** How often it is looked whether a program is done, in milliseconds. */
+  private static final double LOOK_EVERY = 40;
+
   private final StandIn<?> program;
   private final Runnable draw;
   private final Supplier<String> status;
@@ -43,6 +49,8 @@ public final class StandInWindow extends VBox {
   private final StackPane content = new StackPane();
   private final Button restart = new Button(Ui.text("standin.restart"));
   private final Button newWindow = new Button(Ui.text("standin.newwindow"));
+  private final Button stop = new Button(Ui.text("standin.stop"));
+  private boolean watching;
   private OnAct onAct = (act, reply) -> {};
   private Runnable onRestart = () -> {};
   private Runnable onPane = () -> {};
@@ -89,7 +97,13 @@ public final class StandInWindow extends VBox {
     MenuBar menus = new MenuBar();
     program.menuPaths().forEach(path -> add(menus.getMenus(), path));
     foot.setId("standin-foot");
-    HBox bottom = new HBox(foot, undo, refused);
+    stop.setId("standin-stop");
+    stop.getStyleClass().setAll("label", "link", "stop");
+    stop.setFocusTraversable(false);
+    stop.managedProperty().bind(stop.visibleProperty());
+    stop.setVisible(false);
+    stop.setOnAction(e -> program.work().ifPresent(Program.Work::giveUp));
+    HBox bottom = new HBox(foot, undo, stop, refused);
     bottom.getStyleClass().add("window-foot");
     content.getChildren().setAll(picture);
     VBox.setVgrow(content, Priority.ALWAYS);
@@ -191,13 +205,39 @@ public final class StandInWindow extends VBox {
     worked(act, act.on(program));
   }
 
-  /** Shows and tells what was done to the program. */
-  void worked(Act act, Reply reply) {
-    refresh();
+  /** Looks again while the program is at work, and shows what came of it. */
+  private void watch() {
+    boolean works = program.work().isPresent();
+    stop.setVisible(works);
+    if (works && !watching) {
+      watching = true;
+      PauseTransition soon = new PauseTransition(Duration.millis(LOOK_EVERY));
+      soon.setOnFinished(
+          e -> {
+            watching = false;
+            Optional<Reply> reply = program.work().flatMap(w -> w.done(0));
+            if (reply.isEmpty()) {
+              watch();
+            } else {
+              refresh();
+              showRefused(reply.get());
+            }
+          });
+      soon.play();
+    }
+  }
+
+  private void showRefused(Reply reply) {
     refused.setText(
         reply instanceof Reply.Refused(String expected, String found)
             ? Ui.text("standin.refused", expected, found)
             : "");
+  }
+
+  /** Shows and tells what was done to the program. */
+  void worked(Act act, Reply reply) {
+    refresh();
+    showRefused(reply);
     onAct.done(act, reply);
   }
 
@@ -211,6 +251,7 @@ public final class StandInWindow extends VBox {
     refused.setText("");
     draw.run();
     foot.setText(status.get());
+    watch();
     undo.setText(Ui.text("standin.undo", program.undoDepth()));
     List<String> waits = program.pending();
     pending.setText(waits.isEmpty() ? "" : Ui.text("standin.waits", String.join("; ", waits)));

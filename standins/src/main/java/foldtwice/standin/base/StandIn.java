@@ -165,6 +165,9 @@ public abstract class StandIn<D> implements Program {
    */
   protected void settle() {}
 
+  /** From now on nobody waits for what takes its time: it is {@linkplain #work work} then. */
+  public void hurry() {}
+
   /** Drops what is half done. */
   protected Reply drop() {
     return Reply.QUIET;

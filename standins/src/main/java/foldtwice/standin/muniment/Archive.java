@@ -1,34 +1,26 @@
 package foldtwice.standin.muniment;
 
 import foldtwice.routine.Value;
-import java.math.BigDecimal;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.PreparedStatement;
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.sql.Statement;
+import java.lang.ref.Cleaner;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.concurrent.atomic.AtomicLong;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 
 /**
  * The archive's database: always the first data and the statements that changed it since, in order.
- * It is built when first asked, and anew when what was done is taken back.
- *
- * <p>Statements run as a user without administrator's rights, who reads and writes the three
- * schemas and nothing else: no files, no functions of the host, no other users.
+ * It is built when first asked, and anew when what was done is taken back or its process ended.
  */
 final class Archive {
 
   /** Rows of an answer beyond this are left out. */
   static final int MOST_ROWS = 1000;
 
-  /** A statement is stopped after this many seconds. */
-  private static final int MOST_SECONDS = 2;
+  /** The database stops a statement after this many seconds. */
+  static final int MOST_SECONDS = 2;
 
-  private static final AtomicLong NUMBER = new AtomicLong();
+  private static final Cleaner CLEANER = Cleaner.create();
 
   /** A statement, the schema it is said in, and the values of its question marks. */
   record Said(String schema, String sql, List<Value> values) {
@@ -37,24 +29,120 @@ final class Archive {
     }
   }
 
-  private Connection clerk;
+  /** Where it is now. */
+  private final AtomicReference<Databases.Ref> where = new AtomicReference<>(Databases.Ref.NONE);
+
   private final List<Said> done = new ArrayList<>();
 
+  Archive() {
+    AtomicReference<Databases.Ref> last = where;
+    CLEANER.register(this, () -> Databases.ALL.forget(last.get()));
+  }
+
+  /** Something being answered, which can be given up. */
+  static final class Asking {
+    private final AtomicReference<Optional<Answer>> answer = new AtomicReference<>();
+    private volatile SqlRefused refusal;
+    private volatile boolean givenUp;
+    private boolean over; // guarded by this
+
+    /** Whether an answer has come, or a refusal, within so many nanoseconds. */
+    synchronized boolean isOver(long nanos) {
+      long end = System.nanoTime() + Math.min(nanos, Long.MAX_VALUE / 4);
+      long left = end - System.nanoTime();
+      while (!over && left > 0) {
+        try {
+          TimeUnit.NANOSECONDS.timedWait(this, left);
+        } catch (InterruptedException e) {
+          Thread.currentThread().interrupt();
+          return over;
+        }
+        left = end - System.nanoTime();
+      }
+      return over;
+    }
+
+    private synchronized void end() {
+      over = true;
+      notifyAll();
+    }
+
+    /**
+     * What came.
+     *
+     * @throws SqlRefused when the database would not take it; nothing has changed then
+     */
+    Answer answer() throws SqlRefused {
+      if (refusal != null) {
+        throw refusal;
+      }
+      return answer.get().orElseThrow();
+    }
+
+    /** Ends it, wherever it is. */
+    void giveUp() {
+      givenUp = true;
+      Databases.ALL.end(this);
+    }
+
+    boolean isGivenUp() {
+      return givenUp;
+    }
+  }
+
+  /** Begins to answer a statement said in a schema, after these were done. Returns at once. */
+  Asking ask(List<Said> before, Said now) {
+    Asking asking = new Asking();
+    List<Said> all = List.copyOf(before);
+    Thread.ofVirtual()
+        .start(
+            () -> {
+              try {
+                asking.answer.set(Optional.of(answer(asking, all, now)));
+              } catch (SqlRefused e) {
+                asking.refusal = e;
+              } catch (RuntimeException e) {
+                asking.refusal = new SqlRefused("the database cannot be asked: " + e.getMessage());
+              } finally {
+                asking.end();
+              }
+            });
+    return asking;
+  }
+
   /**
-   * Answers a statement said in a schema, after these were done.
+   * Answers a statement, and waits for it. Not for the interface thread, unless it is the archive's
+   * own.
    *
    * @throws SqlRefused when the database will not take it; nothing has changed then
    */
   Answer answer(List<Said> before, Said now) throws SqlRefused {
-    try {
-      bringTo(before);
-      Answer answer = run(now);
+    return answer(new Asking(), before, now);
+  }
+
+  private synchronized Answer answer(Asking asking, List<Said> before, Said now) throws SqlRefused {
+    try (Databases.Turn turn = Databases.ALL.turn(asking)) {
+      bringTo(turn, before);
+      Answer answer = turn.ask(where.get(), now);
       if (answer.changes()) {
         done.add(now);
       }
       return answer;
-    } catch (SQLException e) {
-      throw new SqlRefused(e);
+    }
+  }
+
+  private void bringTo(Databases.Turn turn, List<Said> before) throws SqlRefused {
+    boolean further =
+        turn.isThere(where.get())
+            && before.size() >= done.size()
+            && before.subList(0, done.size()).equals(done);
+    if (!further) {
+      Databases.ALL.forget(where.getAndSet(turn.fresh()));
+      done.clear();
+    }
+    for (Said said : before.subList(done.size(), before.size())) {
+      turn.ask(where.get(), said);
+      done.add(said);
     }
   }
 
@@ -69,93 +157,7 @@ final class Archive {
     archive.close();
   }
 
-  private void bringTo(List<Said> before) throws SQLException {
-    boolean further =
-        clerk != null
-            && before.size() >= done.size()
-            && before.subList(0, done.size()).equals(done);
-    if (!further) {
-      close();
-      clerk = build();
-      done.clear();
-    }
-    for (Said said : before.subList(done.size(), before.size())) {
-      run(said);
-      done.add(said);
-    }
-  }
-
-  private Answer run(Said said) throws SQLException {
-    try (Statement use = clerk.createStatement()) {
-      use.execute("SET SCHEMA " + said.schema());
-    }
-    try (PreparedStatement statement = clerk.prepareStatement(said.sql())) {
-      statement.setMaxRows(MOST_ROWS);
-      statement.setQueryTimeout(MOST_SECONDS);
-      for (int i = 0; i < said.values().size(); i++) {
-        statement.setObject(i + 1, plain(said.values().get(i)));
-      }
-      if (statement.execute()) {
-        try (ResultSet rows = statement.getResultSet()) {
-          return table(rows);
-        }
-      }
-      int count = statement.getUpdateCount();
-      return new Answer(List.of(), List.of(), rows(count) + " changed", true);
-    }
-  }
-
-  /** A value as the database takes it; an amount with a unit as its number. */
-  private static Object plain(Value value) {
-    return switch (value) {
-      case Value.Text(String text) -> text;
-      case Value.Flag(boolean yes) -> yes;
-      case Value.Amount(BigDecimal n) -> n;
-      case Value.Length l -> l.amount();
-      case Value.Quantity q -> q.amount();
-    };
-  }
-
-  private static Answer table(ResultSet rows) throws SQLException {
-    List<String> columns = new ArrayList<>();
-    for (int i = 1; i <= rows.getMetaData().getColumnCount(); i++) {
-      columns.add(rows.getMetaData().getColumnLabel(i));
-    }
-    List<List<String>> all = new ArrayList<>();
-    while (rows.next()) {
-      List<String> row = new ArrayList<>();
-      for (int i = 1; i <= columns.size(); i++) {
-        String text = rows.getString(i);
-        row.add(text == null ? "" : text);
-      }
-      all.add(Collections.unmodifiableList(row));
-    }
-    return new Answer(columns, all, rows(all.size()) + " found", false);
-  }
-
-  private static String rows(int count) {
-    return count == 1 ? "1 row" : count + " rows";
-  }
-
-  private static Connection build() throws SQLException {
-    String url = "jdbc:h2:mem:archive" + NUMBER.incrementAndGet();
-    try (Connection keeper = DriverManager.getConnection(url, "KEEPER", "keeper");
-        Statement statement = keeper.createStatement()) {
-      for (String sql : FirstData.statements()) {
-        statement.execute(sql);
-      }
-      return DriverManager.getConnection(url, "CLERK", "clerk");
-    }
-  }
-
   void close() {
-    if (clerk != null) {
-      try {
-        clerk.close();
-      } catch (SQLException e) {
-        throw new IllegalStateException("a database in memory that cannot be closed", e);
-      }
-      clerk = null;
-    }
+    Databases.ALL.forget(where.getAndSet(Databases.Ref.NONE));
   }
 }

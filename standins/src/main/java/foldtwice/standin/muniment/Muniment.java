@@ -17,6 +17,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** The console of the archive database. */
@@ -39,7 +40,12 @@ public final class Muniment extends StandIn<Console> {
   private static final Effects SELECTION = Effects.of(Touch.SELECTION);
   private static final String NAME = "row ";
 
+  /** Most statements are answered within this, in nanoseconds; nobody notices it. */
+  private static final long PATIENCE = 25_000_000;
+
   private final Archive archive = new Archive();
+  private Statement statement;
+  private boolean hurried;
   private boolean inAnswer;
   private int consoles = 1;
 
@@ -84,7 +90,7 @@ public final class Muniment extends StandIn<Console> {
       tick("schema-" + schema, () -> schema().equals(schema));
     }
     command("erase", "", Effects.of(Touch.OBJECTS), this::erase);
-    command("leave", "", VIEW, () -> dialog().isPresent() ? cancel() : keysTo(false));
+    command("leave", "", VIEW, () -> dialog().isPresent() ? cancel() : drop());
   }
 
   private void storedCommands() {
@@ -227,13 +233,67 @@ public final class Muniment extends StandIn<Console> {
     if (sql.isBlank()) {
       return new Reply.Refused("a statement to run", "an empty console");
     }
-    String schema = schema().toUpperCase(Locale.ROOT);
-    try {
-      Archive.Said now = new Archive.Said(schema, sql, values);
-      return become(document().answered(archive.answer(document().done(), now), now));
-    } catch (SqlRefused e) {
-      return new Reply.Refused("a statement that works in the schema " + schema(), e.getMessage());
+    if (statement != null) {
+      return new Reply.Refused("the statement before this one to be over", "it still runs");
     }
+    Archive.Said now = new Archive.Said(schema().toUpperCase(Locale.ROOT), sql, values);
+    Statement asked = new Statement(now, archive.ask(document().done(), now));
+    statement = asked;
+    return asked
+        .done(hurried ? PATIENCE : Long.MAX_VALUE)
+        .orElseGet(() -> changed("statement", "none", "runs"));
+  }
+
+  /** A statement that has been said and is not answered yet. */
+  private final class Statement implements Work {
+
+    private final Archive.Said said;
+    private final Archive.Asking asking;
+    private Optional<Reply> reply = Optional.empty();
+
+    Statement(Archive.Said said, Archive.Asking asking) {
+      this.said = said;
+      this.asking = asking;
+    }
+
+    @Override
+    public Optional<Reply> done(long nanos) {
+      if (reply.isEmpty() && asking.isOver(nanos)) {
+        statement = null;
+        reply = Optional.of(taken());
+      }
+      return reply;
+    }
+
+    private Reply taken() {
+      try {
+        return become(document().answered(asking.answer(), said));
+      } catch (SqlRefused e) {
+        return new Reply.Refused(
+            "a statement that works in the schema " + said.schema().toLowerCase(Locale.ROOT),
+            e.getMessage());
+      }
+    }
+
+    @Override
+    public void giveUp() {
+      asking.giveUp();
+    }
+  }
+
+  @Override
+  public Optional<Work> work() {
+    return Optional.ofNullable(statement);
+  }
+
+  @Override
+  public boolean takesTime() {
+    return hurried;
+  }
+
+  @Override
+  public void hurry() {
+    hurried = true;
   }
 
   /** Gets the database ready, which takes a moment the first time; may be called off any thread. */
@@ -324,11 +384,19 @@ public final class Muniment extends StandIn<Console> {
 
   @Override
   protected Reply drop() {
+    giveUp();
     return keysTo(false);
+  }
+
+  private void giveUp() {
+    if (statement != null) {
+      statement.giveUp();
+    }
   }
 
   @Override
   protected void restarted() {
+    giveUp();
     inAnswer = false;
     consoles = 1;
   }
@@ -383,6 +451,9 @@ public final class Muniment extends StandIn<Console> {
     state.put("answer", document().answer().toString());
     state.put("view keys", inAnswer() ? "answer" : "console");
     state.put("window consoles", Integer.toString(consoles));
+    if (statement != null) {
+      state.put("view statement", "runs");
+    }
     return state;
   }
 }

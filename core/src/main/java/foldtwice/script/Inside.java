@@ -1,0 +1,237 @@
+package foldtwice.script;
+
+import com.sun.management.ThreadMXBean;
+import foldtwice.cage.Inmate;
+import foldtwice.cage.Wire;
+import foldtwice.run.Scripts;
+import java.io.EOFException;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.lang.management.ManagementFactory;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.graalvm.polyglot.Context;
+import org.graalvm.polyglot.Engine;
+import org.graalvm.polyglot.HostAccess;
+import org.graalvm.polyglot.PolyglotException;
+import org.graalvm.polyglot.ResourceLimits;
+import org.graalvm.polyglot.SandboxPolicy;
+import org.graalvm.polyglot.Source;
+import org.graalvm.polyglot.SourceSection;
+import org.graalvm.polyglot.Value;
+import org.graalvm.polyglot.proxy.ProxyArray;
+
+/**
+ * The process scripts run in, one after the other, each in a context of its own that was made ready
+ * before it came. A script that goes beyond a limit ends the process with it.
+ */
+public final class Inside {
+
+  private static final String JS = "js";
+
+  /** The name a script's source has, by which its lines are told from the interface's. */
+  private static final String SCRIPT = "script";
+
+  private static final long LOOK_EVERY = 20;
+
+  /** Names of Java's own, which mean nothing to who writes scripts. */
+  private static final Pattern JAVA_NAME =
+      Pattern.compile("\\b(?:java|javax|com|org|jdk|sun|foldtwice)(?:\\.\\w++)+(?:\\$\\w++)*");
+
+  /** Every part of the interface once, so that the first script finds them loaded. */
+  private static final String REHEARSAL =
+      "'use strict'; for (let i = 0; i < 30; i++) { program.choose('a', 'b'); program.fill('c',"
+          + " amount('1 mm')); try { program.press(i); } catch (e) { String(e); } }";
+
+  /** A context with the interface in it, not used yet. */
+  private record Ready(Context context, Host host, Value begin) {}
+
+  private final Inmate inmate = Inmate.begin();
+  private final Engine engine =
+      Engine.newBuilder(JS)
+          .sandbox(SandboxPolicy.CONSTRAINED)
+          .out(OutputStream.nullOutputStream())
+          .err(OutputStream.nullOutputStream())
+          .in(InputStream.nullInputStream())
+          .option("engine.WarnInterpreterOnly", "false")
+          .build();
+  private final Source program = read();
+
+  /** Processor time of the script's thread when it began, in nanoseconds; negative for none. */
+  private volatile long began = -1;
+
+  private Inside() {}
+
+  public static void main(String[] args) {
+    Inside inside = new Inside();
+    Thread.ofPlatform().daemon().name("limits").start(new Limits(inside, Thread.currentThread()));
+    try {
+      inside.rehearse();
+      while (true) {
+        Ready next = inside.make();
+        inside.run(Talk.start(inside.inmate.in()), next);
+      }
+    } catch (EOFException e) {
+      Inmate.end(); // nobody wants anything any more
+    } catch (IOException e) {
+      Inmate.end();
+    }
+  }
+
+  private void run(Talk.Start start, Ready ready) throws IOException {
+    ready.host().join(this::ask);
+    String broken = null;
+    int line = 0;
+    try {
+      ready.begin().execute(arguments(start.arguments(), start.now()));
+      began = THREADS.getCurrentThreadCpuTime();
+      ready
+          .context()
+          .eval(Source.newBuilder(JS, "'use strict';" + start.source(), SCRIPT).buildLiteral());
+    } catch (PolyglotException e) {
+      line = line(e);
+      broken = message(e);
+    } finally {
+      began = -1;
+    }
+    synchronized (inmate) {
+      if (broken == null) {
+        inmate.out().writeByte(Talk.OVER);
+      } else {
+        inmate.out().writeByte(Talk.BROKEN);
+        inmate.out().writeInt(line);
+        Wire.text(inmate.out(), broken);
+      }
+      inmate.out().flush();
+    }
+    ready.context().close(true);
+  }
+
+  private Scripts.Answer ask(Talk.Asked asked) {
+    try {
+      synchronized (inmate) {
+        Talk.write(inmate.out(), asked);
+      }
+      return Talk.answer(inmate.in());
+    } catch (Wire.TooLongException e) {
+      return new Scripts.Answer.Refused("at most " + Wire.LONGEST + " bytes", "more");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e); // nobody is there any more; the process ends soon
+    }
+  }
+
+  private static Object[] arguments(Map<String, foldtwice.routine.Value> given, Instant now) {
+    Object[] names = given.keySet().toArray();
+    Object[] values = given.values().stream().map(Values::toScript).toArray();
+    return new Object[] {
+      ProxyArray.fromArray(names), ProxyArray.fromArray(values), (double) now.toEpochMilli()
+    };
+  }
+
+  private void rehearse() {
+    Ready stage = make();
+    stage.host().join(asked -> new Scripts.Answer.Done(Map.of()));
+    stage.begin().execute(arguments(Map.of(), Instant.EPOCH));
+    stage.context().eval(Source.newBuilder(JS, REHEARSAL, SCRIPT).buildLiteral());
+    stage.context().close(true);
+  }
+
+  private Ready make() {
+    Host host = new Host();
+    Context context =
+        Context.newBuilder(JS)
+            .engine(engine)
+            .sandbox(SandboxPolicy.CONSTRAINED)
+            .allowHostAccess(HostAccess.CONSTRAINED)
+            .out(OutputStream.nullOutputStream())
+            .err(OutputStream.nullOutputStream())
+            .in(InputStream.nullInputStream())
+            .resourceLimits(
+                ResourceLimits.newBuilder()
+                    .statementLimit(Ecmascript.MOST_STATEMENTS, null)
+                    .build())
+            .build();
+    return new Ready(context, host, context.eval(program).execute(host));
+  }
+
+  private static Source read() {
+    try (InputStream in = Inside.class.getResourceAsStream("interface.js")) {
+      String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+      return Source.newBuilder(JS, text, "interface").buildLiteral();
+    } catch (IOException e) {
+      throw new UncheckedIOException("the interface of scripts ships with the product", e);
+    }
+  }
+
+  private static int line(PolyglotException e) {
+    SourceSection at = e.getSourceLocation();
+    if (at != null && at.getSource().getName().equals(SCRIPT)) {
+      return at.getStartLine();
+    }
+    for (PolyglotException.StackFrame frame : e.getPolyglotStackTrace()) {
+      SourceSection section = frame.getSourceLocation();
+      if (section != null && section.getSource().getName().equals(SCRIPT)) {
+        return section.getStartLine();
+      }
+    }
+    return 1;
+  }
+
+  private static String message(PolyglotException e) {
+    if (e.isResourceExhausted()) {
+      return "an end within " + Ecmascript.MOST_STATEMENTS + " statements was expected";
+    }
+    if (e.isInternalError() || e.isHostException() || e.getMessage() == null) {
+      return "something was asked for that the engine cannot do";
+    }
+    String text = JAVA_NAME.matcher(e.getMessage()).replaceAll("an error");
+    return text.length() > Ecmascript.LONGEST_MESSAGE
+        ? text.substring(0, Ecmascript.LONGEST_MESSAGE) + "\u2026"
+        : text;
+  }
+
+  private static final ThreadMXBean THREADS = (ThreadMXBean) ManagementFactory.getThreadMXBean();
+
+  /**
+   * Ends the process when its script has computed for too long, or nobody waits for it any more.
+   */
+  private record Limits(Inside inside, Thread script) implements Runnable {
+
+    @Override
+    public void run() {
+      long parent = parent();
+      try {
+        while (true) {
+          Thread.sleep(LOOK_EVERY);
+          if (parent() != parent) {
+            Inmate.end();
+          }
+          long began = inside.began;
+          long at = THREADS.getThreadCpuTime(script.threadId());
+          if (began >= 0 && at - began > Ecmascript.MOST_MILLIS * 1_000_000) {
+            tell("an end within " + Ecmascript.MOST_MILLIS + " ms of computing was expected");
+          }
+        }
+      } catch (InterruptedException | IOException e) {
+        Inmate.end();
+      }
+    }
+
+    private static long parent() {
+      return ProcessHandle.current().parent().map(ProcessHandle::pid).orElse(-1L);
+    }
+
+    private void tell(String what) throws IOException {
+      synchronized (inside.inmate) {
+        inside.inmate.out().writeByte(Talk.LIMIT);
+        Wire.text(inside.inmate.out(), what);
+        inside.inmate.out().flush();
+      }
+      Inmate.end();
+    }
+  }
+}

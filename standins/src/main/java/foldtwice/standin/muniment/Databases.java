@@ -1,0 +1,143 @@
+package foldtwice.standin.muniment;
+
+import foldtwice.cage.Cage;
+import foldtwice.cage.Cell;
+import java.io.IOException;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
+
+/**
+ * The process all databases are in. One is asked at a time; a statement that does not end, or uses
+ * up the memory, ends the process, and every database is built anew in the next when it is asked.
+ */
+final class Databases {
+
+  static final Databases ALL = new Databases();
+
+  /** The process is ended when a statement has not, this long after the database should have. */
+  private static final long HARD_MILLIS = TimeUnit.SECONDS.toMillis(Archive.MOST_SECONDS) + 1_500;
+
+  /** Memory the process may hold, all databases together, in megabytes. */
+  private static final int MEGABYTES = 256;
+
+  /** A database: in which process, and which there. */
+  record Ref(int process, int number) {
+    static final Ref NONE = new Ref(-1, -1);
+  }
+
+  private final Cage cage = new Cage(Inside.class, MEGABYTES);
+  private final ReentrantLock lock = new ReentrantLock(true);
+  private final Deque<Ref> forgotten = new ArrayDeque<>();
+  private volatile Cell cell;
+  private volatile Archive.Asking asked;
+  private int process;
+  private int numbers;
+
+  private Databases() {}
+
+  /** A time in which one asks and nobody else does. */
+  final class Turn implements AutoCloseable {
+
+    private final Archive.Asking asking;
+
+    private Turn(Archive.Asking asking) {
+      this.asking = asking;
+    }
+
+    boolean isThere(Ref ref) {
+      return cell != null && cell.isAlive() && ref.process() == process;
+    }
+
+    /** A database that is not there yet; it is built when it is asked. */
+    Ref fresh() throws SqlRefused {
+      if (asking.isGivenUp()) {
+        throw new SqlRefused("it was given up");
+      }
+      if (cell == null || !cell.isAlive()) {
+        cell = cage.take();
+        process++;
+      }
+      return new Ref(process, numbers++);
+    }
+
+    Answer ask(Ref ref, Archive.Said said) throws SqlRefused {
+      Cell with = cell;
+      boolean[] late = {false};
+      CompletableFuture<Void> limit =
+          CompletableFuture.runAsync(
+              () -> {
+                late[0] = true;
+                with.end();
+              },
+              CompletableFuture.delayedExecutor(HARD_MILLIS, TimeUnit.MILLISECONDS));
+      try {
+        forgetThose(with);
+        return Inside.ask(with.in(), with.out(), ref.number(), said);
+      } catch (IOException e) {
+        with.end();
+        cage.warmUp();
+        throw new SqlRefused(why(with, late[0]));
+      } finally {
+        limit.cancel(false);
+      }
+    }
+
+    private String why(Cell with, boolean late) {
+      if (asking.isGivenUp()) {
+        return "it was given up";
+      }
+      if (late) {
+        return "a statement may take "
+            + Archive.MOST_SECONDS
+            + " seconds, and this one did not end; it was stopped and has changed nothing";
+      }
+      return with.ranOutOfMemory()
+          ? "a statement may use "
+              + MEGABYTES
+              + " MB, and this one wanted more; it was stopped and has changed nothing"
+          : "the database closed itself; it is opened anew as it was";
+    }
+
+    private void forgetThose(Cell with) throws IOException {
+      synchronized (forgotten) {
+        for (Ref ref = forgotten.poll(); ref != null; ref = forgotten.poll()) {
+          if (ref.process() == process) {
+            Inside.close(with.out(), ref.number());
+          }
+        }
+      }
+    }
+
+    @Override
+    public void close() {
+      asked = null;
+      lock.unlock();
+    }
+  }
+
+  Turn turn(Archive.Asking asking) {
+    lock.lock();
+    asked = asking;
+    return new Turn(asking);
+  }
+
+  /** Ends what is being asked now, if it is this. */
+  void end(Archive.Asking asking) {
+    Cell with = cell;
+    if (asked == asking && with != null) {
+      with.end();
+    }
+  }
+
+  /** A database nobody will ask again; it goes before the next is asked. */
+  void forget(Ref ref) {
+    if (ref.number() >= 0) {
+      synchronized (forgotten) {
+        forgotten.add(ref);
+      }
+    }
+  }
+}
