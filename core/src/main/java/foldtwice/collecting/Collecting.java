@@ -21,6 +21,7 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.sql.SqlText;
+import foldtwice.text.Blanks;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
@@ -38,6 +39,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -58,12 +60,23 @@ public final class Collecting {
 
   private static final int DEEPEST = 6;
 
-  private static final Pattern NEEDED = Pattern.compile("(.+?)\\s+(\\d[\\d.]*)");
+  private static final Pattern NEEDED = Pattern.compile("(.+) (\\d[\\d.]*)");
 
   private final Library library;
+  private final BooleanSupplier cancelled;
 
   public Collecting(Library library) {
+    this(library, () -> false);
+  }
+
+  /**
+   * One that can be given up.
+   *
+   * @param cancelled asked now and then; once it is true, what comes of it is not all there is
+   */
+  public Collecting(Library library, BooleanSupplier cancelled) {
     this.library = library;
+    this.cancelled = cancelled;
   }
 
   /** Looks through a file, or a folder and the folders in it; links are not followed. */
@@ -72,7 +85,14 @@ public final class Collecting {
       return List.of(file(path));
     }
     try (Stream<Path> files = Files.walk(path, DEEPEST)) {
-      return files.filter(Files::isRegularFile).sorted().limit(MOST_FILES).map(this::file).toList();
+      return files
+          .takeWhile(f -> !cancelled.getAsBoolean())
+          .filter(Files::isRegularFile)
+          .sorted()
+          .limit(MOST_FILES)
+          .takeWhile(f -> !cancelled.getAsBoolean())
+          .map(this::file)
+          .toList();
     } catch (IOException | java.io.UncheckedIOException e) {
       return List.of(
           new Found.Refused(path.toString(), "cannot be looked through: " + e.getMessage()));
@@ -150,7 +170,10 @@ public final class Collecting {
       CollectedJson.Collected read =
           CollectedJson.read(text.getBytes(StandardCharsets.UTF_8), name);
       List<Found.Item> items =
-          read.routines().entrySet().stream().map(e -> item(e.getKey(), e.getValue())).toList();
+          read.routines().entrySet().stream()
+              .takeWhile(e -> !cancelled.getAsBoolean())
+              .map(e -> item(e.getKey(), e.getValue()))
+              .toList();
       Found.Kind kind =
           read.format().equals(CollectedJson.ADD_ON) ? Found.Kind.ADD_ON : Found.Kind.MACROS;
       return items.isEmpty()
@@ -252,7 +275,7 @@ public final class Collecting {
 
   /** An add-on as a header names it: its name, and the least version if it likes. */
   private static AddOn needed(String written) {
-    Matcher parts = NEEDED.matcher(written);
+    Matcher parts = NEEDED.matcher(Blanks.single(written));
     return parts.matches() ? new AddOn(parts.group(1), parts.group(2)) : new AddOn(written, "");
   }
 

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.dataformat.csv.CsvMapper;
 import com.fasterxml.jackson.dataformat.csv.CsvParser;
 import com.fasterxml.jackson.dataformat.csv.CsvSchema;
 import foldtwice.extras.Extras;
+import foldtwice.library.FreeIds;
 import foldtwice.library.Ids;
 import foldtwice.place.Application;
 import foldtwice.place.Danger;
@@ -19,12 +20,10 @@ import java.nio.charset.CharacterCodingException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.LongConsumer;
 import java.util.regex.Pattern;
@@ -41,6 +40,9 @@ public final class CommandList {
 
   /** Larger files are not read, in bytes. */
   public static final long LARGEST = 100_000_000;
+
+  /** More columns, or different fields of objects, are refused. */
+  public static final int MOST_COLUMNS = 200;
 
   /** How many faults are told one by one. */
   public static final int MOST_FAULTS = 100;
@@ -165,6 +167,10 @@ public final class CommandList {
       while (all.hasNextValue()) {
         long line = all.getCurrentLocation().getLineNr();
         String[] cells = all.nextValue();
+        if (cells.length > MOST_COLUMNS) {
+          throw new UnreadableException(
+              "line " + line + ": expected at most " + MOST_COLUMNS + " columns, found more");
+        }
         if (Arrays.stream(cells).anyMatch(c -> !c.isBlank())) {
           rows.add(new Row(line, Arrays.asList(cells)));
         }
@@ -180,10 +186,7 @@ public final class CommandList {
       }
     } catch (JsonProcessingException e) {
       throw new UnreadableException(
-          "line "
-              + e.getLocation().getLineNr()
-              + ": expected a table, found: "
-              + e.getOriginalMessage());
+          where(e) + "expected a table, found: " + e.getOriginalMessage());
     } catch (IOException e) {
       throw new UnreadableException("it cannot be read: " + e.getMessage());
     }
@@ -191,6 +194,11 @@ public final class CommandList {
       throw new UnreadableException("expected rows below the headings, found none");
     }
     return new Table(separator, rows.getFirst().cells(), rows.subList(1, rows.size()));
+  }
+
+  /** The line of a complaint, where it has one. */
+  static String where(JsonProcessingException e) {
+    return e.getLocation() == null ? "" : "line " + e.getLocation().getLineNr() + ": ";
   }
 
   /** The separator that stands most often in the headings; a comma when none does. */
@@ -217,7 +225,7 @@ public final class CommandList {
   public static Commands commands(Table table, Map<Column, Integer> columns, String application) {
     List<NativeCommand> commands = new ArrayList<>();
     List<Fault> faults = new ArrayList<>();
-    Set<String> ids = new HashSet<>();
+    FreeIds ids = new FreeIds();
     int faulty = 0;
     for (Row row : table.rows()) {
       try {
@@ -243,9 +251,9 @@ public final class CommandList {
   }
 
   private static NativeCommand command(
-      Row row, Map<Column, Integer> columns, String application, Set<String> ids) throws FaultyRow {
+      Row row, Map<Column, Integer> columns, String application, FreeIds ids) throws FaultyRow {
     List<String> menu =
-        Arrays.stream(row.cell(columns.get(Column.MENU)).split("\\s*[>\u203a]\\s*"))
+        Arrays.stream(row.cell(columns.get(Column.MENU)).split("[>\u203a]"))
             .map(String::strip)
             .filter(l -> !l.isEmpty())
             .toList();
@@ -267,7 +275,7 @@ public final class CommandList {
     }
     String group = row.cell(columns.get(Column.GROUP));
     return new NativeCommand(
-        Ids.free(Ids.of(name, "command"), id -> !ids.add(id)),
+        ids.take(Ids.of(name, "command")),
         name,
         group.isEmpty() && menu.size() > 1 ? menu.getFirst() : group,
         menu,

@@ -36,6 +36,14 @@ final class CommandListJson {
       while (in.nextToken() == JsonToken.START_OBJECT) {
         long line = in.currentTokenLocation().getLineNr();
         rows.add(new Row(line, cells(in.readValueAsTree(), columns)));
+        if (columns.size() > CommandList.MOST_COLUMNS) {
+          throw new UnreadableException(
+              "line "
+                  + line
+                  + ": expected at most "
+                  + CommandList.MOST_COLUMNS
+                  + " different fields, found more");
+        }
         if (rows.size() > CommandList.MOST_ROWS) {
           throw new UnreadableException(
               "expected at most " + CommandList.MOST_ROWS + " commands, found more");
@@ -56,7 +64,7 @@ final class CommandListJson {
       }
     } catch (JsonProcessingException e) {
       throw new UnreadableException(
-          "line " + e.getLocation().getLineNr() + ": this is no JSON: " + e.getOriginalMessage());
+          CommandList.where(e) + "this is no JSON that can be read: " + e.getOriginalMessage());
     } catch (IOException e) {
       throw new UnreadableException("it cannot be read: " + e.getMessage());
     }

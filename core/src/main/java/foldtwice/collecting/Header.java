@@ -1,5 +1,6 @@
 package foldtwice.collecting;
 
+import foldtwice.text.Blanks;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -15,9 +16,9 @@ import java.util.regex.Pattern;
 record Header(Map<String, String> fields) {
 
   private static final int MOST_LINES = 40;
-  private static final int LONGEST = 200;
+  private static final int LONGEST = 260;
   private static final Pattern FIELD =
-      Pattern.compile("(?://|--|\\*|#)\\s*([A-Za-z-]{2,30})\\s*:\\s*(.*?)\\s*(?:\\*/)?");
+      Pattern.compile("(?://|--|\\*|#) ?([A-Za-z-]{2,30}) ?: ?(.*?) ?(?:\\*/)?");
 
   static Header of(String source) {
     Map<String, String> fields = new LinkedHashMap<>();
@@ -28,8 +29,8 @@ record Header(Map<String, String> fields) {
         .takeWhile(l -> l.isEmpty() || l.matches("(//|--|/\\*|\\*|#).*"))
         .forEach(
             l -> {
-              Matcher m = FIELD.matcher(l);
-              if (m.matches() && m.group(2).length() <= LONGEST) {
+              Matcher m = FIELD.matcher(l.length() <= LONGEST ? Blanks.single(l) : "");
+              if (m.matches()) {
                 fields.putIfAbsent(m.group(1).toLowerCase(Locale.ROOT), m.group(2));
               }
             });

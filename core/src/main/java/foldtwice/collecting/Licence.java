@@ -1,5 +1,6 @@
 package foldtwice.collecting;
 
+import foldtwice.text.Blanks;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -45,14 +46,14 @@ public enum Licence {
    * @param spdx such as {@code MIT} or {@code MIT OR GPL-3.0-or-later}
    */
   public static Licence of(String spdx) {
-    String text = spdx.strip().replaceAll("[()]", " ").strip();
+    String text = Blanks.single(spdx.replace('(', ' ').replace(')', ' '));
     if (text.isEmpty()) {
       return NONE;
     }
-    return Arrays.stream(text.split("(?i)\\s+or\\s+"))
+    return Arrays.stream(text.split("(?i) or "))
         .map(
             any ->
-                Arrays.stream(any.split("(?i)\\s+and\\s+"))
+                Arrays.stream(any.split("(?i) and "))
                     .map(Licence::one)
                     .max(java.util.Comparator.comparing(Licence::strictness))
                     .orElse(UNKNOWN))
@@ -61,7 +62,9 @@ public enum Licence {
   }
 
   private static Licence one(String spdx) {
-    String id = spdx.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+with\\s+.*", "");
+    String small = spdx.strip().toLowerCase(Locale.ROOT);
+    int exception = small.indexOf(" with ");
+    String id = exception < 0 ? small : small.substring(0, exception);
     if (NOTICES.contains(id)) {
       return NOTICE;
     }

@@ -15,7 +15,10 @@ public final class Versions {
     String[] left = a.split("\\.");
     String[] right = b.split("\\.");
     for (int i = 0; i < Math.max(left.length, right.length); i++) {
-      int order = Long.compare(part(left, i), part(right, i));
+      String a1 = part(left, i);
+      String b1 = part(right, i);
+      int order =
+          a1.length() == b1.length() ? a1.compareTo(b1) : Integer.compare(a1.length(), b1.length());
       if (order != 0) {
         return order;
       }
@@ -23,9 +26,16 @@ public final class Versions {
     return 0;
   }
 
-  private static long part(String[] parts, int i) {
-    return i < parts.length && parts[i].strip().matches("\\d{1,9}")
-        ? Long.parseLong(parts[i].strip())
-        : 0;
+  /** The digits of a part, however many, without zeros before them: the longer is the greater. */
+  private static String part(String[] parts, int i) {
+    String digits = i < parts.length ? parts[i].strip() : "";
+    int from = 0;
+    for (int at = 0; at < digits.length(); at++) {
+      if (digits.charAt(at) < '0' || digits.charAt(at) > '9') {
+        return "";
+      }
+      from += digits.charAt(at) == '0' && from == at ? 1 : 0;
+    }
+    return digits.substring(from);
   }
 }

@@ -23,9 +23,12 @@ import java.util.regex.Pattern;
  *
  * <p>Law: {@code read(write(e)).equals(e)} for every expression whose numbers are not negative (a
  * negative number is read back as the opposite of a positive one) and whose plain texts hold no
- * insertion. Depth is limited to {@value #DEEPEST}.
+ * insertion. Depth is limited to {@value #DEEPEST}, terms to {@value #MOST_TERMS}.
  */
 public final class ExprNotation {
+
+  /** More terms than this are refused: they are nested, too. */
+  public static final int MOST_TERMS = 500;
 
   /** Nesting beyond this is refused. */
   public static final int DEEPEST = 50;
@@ -36,6 +39,7 @@ public final class ExprNotation {
   private final String text;
   private int at;
   private int depth;
+  private int terms;
 
   private ExprNotation(String text) {
     this.text = text;
@@ -76,6 +80,13 @@ public final class ExprNotation {
     return e instanceof Joined ? "(" + write(e) + ")" : write(e);
   }
 
+  /** More terms than anybody writes. */
+  private void term() {
+    if (++terms > MOST_TERMS) {
+      throw fault("an expression of at most " + MOST_TERMS + " terms");
+    }
+  }
+
   private Expr sum() {
     if (++depth > DEEPEST) {
       throw fault("an expression nested at most " + DEEPEST + " deep");
@@ -83,6 +94,7 @@ public final class ExprNotation {
     Expr left = product();
     for (char sign = peek(); sign == '+' || sign == '-'; sign = peek()) {
       at++;
+      term();
       left = new Joined(left, sign == '+' ? Operator.PLUS : Operator.MINUS, product());
     }
     depth--;
@@ -93,6 +105,7 @@ public final class ExprNotation {
     Expr left = unary();
     while (peek() == '*') {
       at++;
+      term();
       left = new Joined(left, Operator.TIMES, unary());
     }
     return left;

@@ -40,6 +40,9 @@ public sealed interface Kind {
   /** Yes or no. */
   record YesNo() implements Kind {}
 
+  /** A longer text is no number. */
+  int LONGEST_NUMBER = 100;
+
   /** A number and what follows it. The hyphen, the minus sign and a plus sign are all read. */
   Pattern AMOUNT =
       Pattern.compile(
@@ -173,7 +176,7 @@ public sealed interface Kind {
   }
 
   private static Matcher matched(String typed, String wanted) {
-    Matcher m = AMOUNT.matcher(typed);
+    Matcher m = AMOUNT.matcher(typed.length() <= LONGEST_NUMBER ? typed : "");
     if (!m.matches()) {
       throw new ValueException(typed, wanted);
     }

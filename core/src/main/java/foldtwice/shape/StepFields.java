@@ -7,6 +7,7 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
+import foldtwice.text.Blanks;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import java.util.ArrayList;
@@ -266,7 +267,7 @@ public final class StepFields {
    */
   public static List<Template> menu(String text) {
     List<Template> menu =
-        Arrays.stream(text.split("\\s\u203a\\s|\\s*>\\s*"))
+        Arrays.stream(Blanks.single(text).split(" \u203a |>"))
             .map(String::strip)
             .filter(label -> !label.isEmpty())
             .map(Template::new)

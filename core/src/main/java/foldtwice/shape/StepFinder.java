@@ -10,6 +10,7 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
+import foldtwice.text.Blanks;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import java.util.ArrayList;
@@ -144,7 +145,7 @@ public final class StepFinder {
   }
 
   private static void set(String rest, List<Step> said) {
-    String[] parts = rest.split("\\s+to\\s+", 2);
+    String[] parts = Blanks.single(rest).split(" to ", 2);
     if (parts.length == 2 && !parts[0].isBlank()) {
       expr(parts[1]).ifPresent(value -> said.add(new Step.SetVariable(parts[0].strip(), value)));
     }

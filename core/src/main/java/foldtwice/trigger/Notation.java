@@ -1,5 +1,6 @@
 package foldtwice.trigger;
 
+import foldtwice.text.Blanks;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -54,6 +55,9 @@ public final class Notation {
     KEYSYMS.put("page down", "Next");
     KEYSYMS.put("blank", "space");
   }
+
+  /** A longer text is no trigger. */
+  private static final int LONGEST = 500;
 
   private Notation() {}
 
@@ -127,7 +131,13 @@ public final class Notation {
    * @throws NotationException naming the part and what is allowed there
    */
   public static Trigger.Keys read(String text) {
-    String[] parts = text.strip().split("(?i)\\s+then\\s+", -1);
+    if (text.length() > LONGEST) {
+      throw new NotationException(
+          text.substring(0, 20) + "\u2026",
+          "it",
+          "keys are written in at most " + LONGEST + " letters");
+    }
+    String[] parts = Blanks.single(text).split("(?i) then ", -1);
     if (parts.length > Trigger.Keys.MOST_STROKES) {
       throw new NotationException(
           text,

@@ -71,11 +71,15 @@ public final class Json {
   }
 
   private static void print(JsonNode node, int depth, int taken, StringBuilder out) {
-    String flat = flat(node);
-    if (node.isEmpty() || (depth > 0 && 2 * depth + taken + flat.length() <= WIDTH)) {
-      out.append(flat);
+    int from = out.length();
+    int most = from + WIDTH - 2 * depth - taken;
+    if (node.isValueNode() || node.isEmpty() || (depth > 0 && flat(node, most, out))) {
+      if (out.length() == from) {
+        out.append(node);
+      }
       return;
     }
+    out.setLength(from);
     boolean object = node.isObject();
     out.append(object ? '{' : '[');
     String between = "\n";
@@ -97,25 +101,31 @@ public final class Json {
     out.append('\n').repeat(' ', 2 * depth).append(object ? '}' : ']');
   }
 
-  private static String flat(JsonNode node) {
+  /** Writes on one line; false, and not all of it, when that is longer than so many letters. */
+  private static boolean flat(JsonNode node, int most, StringBuilder out) {
     if (node.isValueNode() || node.isEmpty()) {
-      return node.toString();
+      out.append(node);
+      return out.length() <= most;
     }
-    StringBuilder out = new StringBuilder(node.isObject() ? "{" : "[");
+    out.append(node.isObject() ? "{" : "[");
+    boolean fits = true;
     String between = "";
     if (node.isObject()) {
-      for (var e : node.properties()) {
+      for (var fields = node.properties().iterator(); fits && fields.hasNext(); ) {
+        var e = fields.next();
         out.append(between).append(MAPPER.createObjectNode().textNode(e.getKey())).append(": ");
-        out.append(flat(e.getValue()));
+        fits = flat(e.getValue(), most, out);
         between = ", ";
       }
     } else {
-      for (JsonNode item : node) {
-        out.append(between).append(flat(item));
+      for (var items = node.iterator(); fits && items.hasNext(); ) {
+        out.append(between);
+        fits = flat(items.next(), most, out);
         between = ", ";
       }
     }
-    return out.append(node.isObject() ? "}" : "]").toString();
+    out.append(node.isObject() ? '}' : ']');
+    return fits && out.length() <= most;
   }
 
   /** Writes back what was not understood. */

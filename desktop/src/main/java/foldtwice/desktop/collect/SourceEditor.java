@@ -191,9 +191,13 @@ final class SourceEditor extends VBox {
     }
   }
 
+  /** No name of the interface is longer, in characters. */
+  private static final int LONGEST_NAME = 100;
+
   /** What has been typed of a name of the interface. */
   private String begun() {
-    String before = area.getText(0, area.getCaretPosition());
+    int caret = area.getCaretPosition();
+    String before = area.getText(Math.max(0, caret - LONGEST_NAME), caret);
     Matcher m = Pattern.compile("[\\w.]*$").matcher(before);
     return m.find() ? m.group() : "";
   }

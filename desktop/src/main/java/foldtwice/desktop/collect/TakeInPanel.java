@@ -16,8 +16,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -34,6 +35,7 @@ import javafx.scene.layout.VBox;
 /** Takes routines up from files, folders and pasted texts, after showing what each is. */
 final class TakeInPanel extends VBox {
 
+  private AtomicBoolean cancelled = new AtomicBoolean();
   private final Session session;
   private final Consumer<String> onTaken;
   private final TextArea pasted = new TextArea();
@@ -99,21 +101,39 @@ final class TakeInPanel extends VBox {
 
   private void lookAtText() {
     String text = pasted.getText();
-    work(() -> List.of(collecting().text(Ui.text("takein.pasted"), text)));
+    work(c -> List.of(c.text(Ui.text("takein.pasted"), text)));
   }
 
   private void look(List<Path> paths) {
-    Collecting collecting = collecting();
-    work(() -> paths.stream().flatMap(p -> collecting.look(p).stream()).toList());
+    work(c -> paths.stream().flatMap(p -> c.look(p).stream()).toList());
   }
 
-  private Collecting collecting() {
-    return new Collecting(session.now().library());
+  /** Looks in the background; what is looked through already is given up. */
+  private void work(Function<Collecting, List<Found>> look) {
+    AtomicBoolean mine = new AtomicBoolean();
+    cancelled.set(true);
+    cancelled = mine;
+    Collecting collecting = new Collecting(session.now().library(), mine::get);
+    rows.getChildren()
+        .setAll(
+            new HBox(
+                10,
+                Parts.label(Ui.text("takein.looking"), "soft"),
+                Parts.button("take-in-give-up", Ui.text("takein.giveup"), this::giveUp, "link")));
+    session.read(
+        () -> look.apply(collecting),
+        found -> {
+          if (!mine.get()) {
+            show(found);
+          }
+        },
+        why -> rows.getChildren().setAll(Parts.wrapped(why, "blocks")));
   }
 
-  private void work(Supplier<List<Found>> look) {
-    rows.getChildren().setAll(Parts.label(Ui.text("takein.looking"), "soft"));
-    session.work(look, this::show);
+  /** Gives up what is being looked through. */
+  private void giveUp() {
+    cancelled.set(true);
+    rows.getChildren().setAll(Parts.wrapped(Ui.text("takein.givenup"), "soft"));
   }
 
   private void chooseFiles() {
@@ -229,7 +249,8 @@ final class TakeInPanel extends VBox {
   private void take() {
     List<Found.Item> items = chosen();
     List<String> before = List.copyOf(session.now().library().routines().keySet());
-    session.make(collecting().take(items), Ui.text("said.taken", items.size()));
+    session.make(
+        new Collecting(session.now().library()).take(items), Ui.text("said.taken", items.size()));
     session.now().library().routines().keySet().stream()
         .filter(id -> !before.contains(id))
         .findFirst()

@@ -126,7 +126,7 @@ final class ImportPane extends VBox {
     cancelled = mine;
     cancel.setDisable(false);
     state.setText(Ui.text("import.reading", 0));
-    session.work(
+    session.read(
         () -> {
           try {
             if (Files.size(file) > CommandList.LARGEST) {
@@ -158,6 +158,10 @@ final class ImportPane extends VBox {
           }
           offerColumns();
           look();
+        },
+        why -> {
+          cancel.setDisable(true);
+          state.setText(Ui.text("import.wrong", file.getFileName(), why));
         });
   }
 
@@ -194,13 +198,14 @@ final class ImportPane extends VBox {
     Map<Column, Integer> asked = new EnumMap<>(mapping);
     CommandList.Table of = table;
     String id = id();
-    session.work(
+    session.read(
         () -> CommandList.commands(of, asked, id),
         read -> {
           commands = read;
           show();
           ready();
-        });
+        },
+        state::setText);
   }
 
   private void show() {

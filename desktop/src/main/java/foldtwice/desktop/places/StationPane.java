@@ -11,6 +11,7 @@ import foldtwice.place.Application;
 import foldtwice.place.Desktops;
 import foldtwice.place.Station;
 import foldtwice.surface.Device;
+import foldtwice.text.Blanks;
 import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
@@ -155,7 +156,7 @@ final class StationPane extends VBox {
   private static List<AddOn> readAddOns(String text) {
     List<AddOn> all = new ArrayList<>();
     for (String part : text.split(",")) {
-      String[] f = part.strip().split("\\s+(?=\\d\\S*$)", 2);
+      String[] f = Blanks.single(part).split(" (?=\\d\\S*$)", 2);
       if (!f[0].isEmpty()) {
         all.add(new AddOn(f[0], f.length > 1 ? f[1] : ""));
       }

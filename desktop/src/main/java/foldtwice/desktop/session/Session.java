@@ -38,17 +38,23 @@ import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * One window's state. Used on the interface thread only; what takes long is done elsewhere and
  * comes back as a new {@link Snapshot}.
  */
 public final class Session implements AutoCloseable {
+
+  private static final Logger LOG = LoggerFactory.getLogger(Session.class);
 
   private final OnDisk disk;
   private final FileAsking files;
@@ -61,8 +67,9 @@ public final class Session implements AutoCloseable {
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
   private final Learning learning = new Learning();
-  private final ExecutorService background =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("audit").factory());
+  private final ExecutorService background = lane("audit");
+  private final ExecutorService work = lane("work");
+  private final ExecutorService reading = lane("reading");
   private final AtomicLong generation = new AtomicLong();
 
   /** The last one, of whatever moment; the next is made from it. */
@@ -352,8 +359,15 @@ public final class Session implements AutoCloseable {
     if (mine != generation.get()) {
       return; // an edit has come since; its own audit follows
     }
-    audit = audit.after(subject);
-    List<Conflict> conflicts = audit.conflicts();
+    List<Conflict> conflicts;
+    try {
+      audit = audit.after(subject);
+      conflicts = audit.conflicts();
+    } catch (RuntimeException | StackOverflowError e) {
+      LOG.error("the audit", e);
+      Platform.runLater(() -> say(Ui.text("said.failed", e.toString())));
+      return;
+    }
     Platform.runLater(
         () -> {
           if (mine == generation.get()) {
@@ -406,21 +420,52 @@ public final class Session implements AutoCloseable {
     background.execute(() -> audit(mine, subject));
   }
 
-  /** Work off the interface thread; the result is handed over on it. */
-  public <T> void work(java.util.function.Supplier<T> work, java.util.function.Consumer<T> show) {
-    if (background.isShutdown()) {
+  private static ExecutorService lane(String name) {
+    return Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name(name).factory());
+  }
+
+  /**
+   * Work off the interface thread, one after the other; the result is handed over on it. What goes
+   * wrong is said and logged.
+   */
+  public <T> void work(Supplier<T> what, Consumer<T> show) {
+    in(work, what, show, failed -> {});
+  }
+
+  /**
+   * The reading of what others have written, which may take its time: nothing else waits for it.
+   *
+   * @param failed told what is to be shown when it goes wrong
+   */
+  public <T> void read(Supplier<T> what, Consumer<T> show, Consumer<String> failed) {
+    in(reading, what, show, failed);
+  }
+
+  private <T> void in(
+      ExecutorService lane, Supplier<T> what, Consumer<T> show, Consumer<String> failed) {
+    if (lane.isShutdown()) {
       return; // the window is closing; nobody would see what comes of it
     }
-    background.execute(
+    lane.execute(
         () -> {
-          T result = work.get();
-          Platform.runLater(() -> show.accept(result));
+          try {
+            T result = what.get();
+            Platform.runLater(() -> show.accept(result));
+          } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
+            LOG.error("in the background", e);
+            String why = Ui.text("said.failed", e.toString());
+            Platform.runLater(
+                () -> {
+                  say(why);
+                  failed.accept(why);
+                });
+          }
         });
   }
 
   @Override
   public void close() throws IOException {
-    background.shutdownNow();
+    List.of(background, work, reading).forEach(ExecutorService::shutdownNow);
     learning.close();
     store().close();
   }

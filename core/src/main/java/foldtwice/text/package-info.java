@@ -1,0 +1,2 @@
+/** What is done to texts everywhere. */
+package foldtwice.text;
