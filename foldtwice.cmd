@@ -2,7 +2,7 @@
 rem Starts Fold Twice: builds it when needed, then
 rem   foldtwice                    the desktop with the demo library
 rem   foldtwice LIBRARY            the desktop with another library
-rem   foldtwice check^|press^|run    the command line (foldtwice --help)
+rem   foldtwice check^|press^|run^|verify^|repair^|backups    the command line (foldtwice --help)
 rem   foldtwice pictures [FOLDER]  renders docs\screenshots without a display
 setlocal EnableDelayedExpansion
 set "home=%~dp0"
@@ -37,7 +37,7 @@ if defined old (
 )
 set /p cp=<"%jars%\classpath.txt"
 set "main=foldtwice.desktop.Launch"
-for %%c in (check press run -h --help -V --version) do if "%~1"=="%%c" set "main=foldtwice.cli.Main"
+for %%c in (check press run verify repair backups -h --help -V --version) do if "%~1"=="%%c" set "main=foldtwice.cli.Main"
 "%jdk%\bin\java" --enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allow "-Dfoldtwice.home=%home%" %FOLDTWICE_OPTS% -cp "%jars%\foldtwice-desktop-0.1.0.jar;%cp%" %main% %*
 exit /b %errorlevel%
 

@@ -24,6 +24,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 
 @Command(
+    mixinStandardHelpOptions = true,
     name = "check",
     description =
         "Lists the conflicts of a library, without the accepted ones. Exit 0: none blocks; 1: some do;"
@@ -64,20 +65,19 @@ final class Check implements Callable<Integer> {
     switch (format) {
       case sarif -> out.print(Json.print(Sarif.of(library, station, conflicts)));
       case json -> out.print(Json.print(json(library, station, open)));
-      case text -> text(library, station, open, out);
+      case text -> text(library, station, open, new Lines(out));
     }
     out.flush();
     return open.stream().anyMatch(c -> c.weight() == Weight.BLOCKS) ? Exit.NO : Exit.WELL;
   }
 
-  private static void text(
-      Library library, Station station, List<Conflict> conflicts, PrintWriter out) {
+  private static void text(Library library, Station station, List<Conflict> conflicts, Lines out) {
     Words words = new Words(library);
     for (Conflict c : conflicts) {
-      out.printf("%-7s %-13s %s%n", Words.weight(c.weight()), c.kind().id(), words.sentence(c));
+      out.line("%-7s %-13s %s", Words.weight(c.weight()), c.kind().id(), words.sentence(c));
     }
-    out.printf(
-        "%d bindings on %s: %d block, %d cost, %d notes%n",
+    out.line(
+        "%d bindings on %s: %d block, %d cost, %d notes",
         library.bindings().size(),
         station.name(),
         count(conflicts, Weight.BLOCKS),

@@ -28,16 +28,21 @@ final class Input {
   }
 
   Library library() throws Unusable {
-    if (!Files.isRegularFile(file)) {
-      throw new Unusable(file + ": no such file; give the path of a library");
-    }
     try {
-      return LibraryStore.look(file);
+      return LibraryStore.look(there(file));
     } catch (FormatException e) {
       throw new Unusable(e.getMessage(), e);
     } catch (IOException e) {
       throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
     }
+  }
+
+  /** The file itself, if it is there. */
+  static Path there(Path file) throws Unusable {
+    if (!Files.isRegularFile(file)) {
+      throw new Unusable(file + ": no such file; give the path of a library");
+    }
+    return file;
   }
 
   Station station(Library library) throws Unusable {

@@ -1,5 +1,6 @@
 package foldtwice.cli;
 
+import foldtwice.text.Plain;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import picocli.CommandLine;
@@ -24,7 +25,7 @@ public final class Main {
         .setExecutionExceptionHandler(
             (e, command, parsed) -> {
               if (e instanceof Unusable unusable) {
-                command.getErr().println("foldtwice: " + unusable.getMessage());
+                command.getErr().println("foldtwice: " + Plain.of(unusable.getMessage()));
                 return Exit.UNUSABLE;
               }
               throw e;

@@ -32,6 +32,7 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 @Command(
+    mixinStandardHelpOptions = true,
     name = "press",
     description = {
       "Tells what fires when keys are pressed in a place, and why.",
@@ -67,7 +68,7 @@ final class PressKeys implements Callable<Integer> {
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
       case json -> out.print(Json.print(json(library, pressed)));
-      case text -> text(library, pressed, out);
+      case text -> text(library, pressed, new Lines(out));
     }
     out.flush();
     return pressed.fired.isPresent() ? Exit.WELL : Exit.NO;
@@ -129,18 +130,18 @@ final class PressKeys implements Callable<Integer> {
     return new Pressed(fired, outcomes, Explanation.of(keymap, state, presses));
   }
 
-  private void text(Library library, Pressed pressed, PrintWriter out) {
+  private void text(Library library, Pressed pressed, Lines out) {
     Words words = new Words(library);
     String fired =
         pressed.outcomes.stream()
             .filter(o -> o instanceof Outcome.Fired)
             .map(o -> words.owner(((Outcome.Fired) o).claim().owner()))
             .collect(Collectors.joining(", then "));
-    out.println(keys + " fires " + (fired.isEmpty() ? "nothing" : fired));
+    out.line("%s fires %s", keys, fired.isEmpty() ? "nothing" : fired);
     pressed
         .why
         .layers()
-        .forEach(l -> out.printf("  %-26s %s%n", words.layer(l.layer()), words.verdict(l)));
+        .forEach(l -> out.line("  %-26s %s", words.layer(l.layer()), words.verdict(l)));
   }
 
   /** One outcome; those of a sequence stand in their order, the last is what it came to. */

@@ -15,13 +15,21 @@ import picocli.CommandLine.Spec;
     },
     mixinStandardHelpOptions = true,
     version = "Fold Twice 0.1.0",
-    subcommands = {Check.class, PressKeys.class, Run.class, Verify.class})
+    subcommands = {
+      Check.class,
+      PressKeys.class,
+      Run.class,
+      Verify.class,
+      Repair.class,
+      ListBackups.class
+    })
 final class Root implements Runnable {
 
   @Spec private CommandSpec spec;
 
   @Override
   public void run() {
-    throw new ParameterException(spec.commandLine(), "which command? check, press, run or verify");
+    throw new ParameterException(
+        spec.commandLine(), "which command? check, press, run, verify, repair or backups");
   }
 }

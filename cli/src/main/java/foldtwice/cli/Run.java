@@ -31,6 +31,7 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 @Command(
+    mixinStandardHelpOptions = true,
     name = "run",
     description = {
       "Runs a routine on a fresh stand-in of its application and prints the trace.",
@@ -95,7 +96,7 @@ final class Run implements Callable<Integer> {
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
       case json -> out.print(Json.print(json(found, trace)));
-      case text -> text(found, trace, out);
+      case text -> text(found, trace, new Lines(out));
     }
     out.flush();
     return trace.wentWell() ? Exit.WELL : Exit.NO;
@@ -136,14 +137,13 @@ final class Run implements Callable<Integer> {
     return values;
   }
 
-  private static void text(Routine routine, Trace trace, PrintWriter out) {
-    out.println(routine.name());
+  private static void text(Routine routine, Trace trace, Lines out) {
+    out.line("%s", routine.name());
     for (Trace.Entry e : trace.entries()) {
       String number = e instanceof Trace.Taken t ? t.number() : "";
-      out.printf(
-          "  %-5s %-9s %-34s %s%n", number, StepWords.verb(e), StepWords.line(e), changes(e));
+      out.line("  %-5s %-9s %-34s %s", number, StepWords.verb(e), StepWords.line(e), changes(e));
     }
-    out.println(StepWords.ending(trace.ending()));
+    out.line("%s", StepWords.ending(trace.ending()));
   }
 
   private static String changes(Trace.Entry entry) {

@@ -29,6 +29,7 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 @Command(
+    mixinStandardHelpOptions = true,
     name = "verify",
     description = {
       "Makes checks of presses on simulated computers and compares what comes of them.",
@@ -78,7 +79,7 @@ final class Verify implements Callable<Integer> {
     switch (format) {
       case json -> out.print(Json.print(json(library, made)));
       case junit -> out.print(JUnitXml.of(library, made));
-      case text -> text(library, made, out);
+      case text -> text(library, made, new Lines(out));
     }
     out.flush();
     return Checked.count(made, State.FAILED) > 0 ? Exit.NO : Exit.WELL;
@@ -101,16 +102,16 @@ final class Verify implements Callable<Integer> {
     return c.state().name().toLowerCase(Locale.ROOT);
   }
 
-  private static void text(Library library, List<Checked> made, PrintWriter out) {
+  private static void text(Library library, List<Checked> made, Lines out) {
     CheckWords words = new CheckWords(library);
     for (Checked c : made) {
-      out.printf("%-8s %-16s %s%n", state(c), words.station(c), words.title(c.check()));
+      out.line("%-8s %-16s %s", state(c), words.station(c), words.title(c.check()));
       if (c.state() != State.HOLDS) {
-        out.printf("%26s expected: %s%n", "", words.expected(c.check().expected()));
-        out.printf("%26s found:    %s%n", "", words.verdict(c));
+        out.line("%26s expected: %s", "", words.expected(c.check().expected()));
+        out.line("%26s found:    %s", "", words.verdict(c));
       }
     }
-    out.println(CheckWords.sum(made));
+    out.line("%s", CheckWords.sum(made));
   }
 
   private static ObjectNode json(Library library, List<Checked> made) {

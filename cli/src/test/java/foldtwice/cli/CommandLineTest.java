@@ -308,4 +308,77 @@ class CommandLineTest {
     assertThat(ran.out).contains("check").contains("press").contains("run");
     assertThat(run().exit).isEqualTo(2);
   }
+
+  /** Names of others put nothing on the terminal but letters: no colour, no line, no direction. */
+  @Test
+  void namesOfOthersStayWithinTheirLine() throws Exception {
+    String text = Files.readString(DEMO);
+    String hostile =
+        text.replaceAll(
+            "\"name\": \"([^\"]{3,})\"",
+            java.util.regex.Matcher.quoteReplacement("\"name\": \"")
+                + "$1\\\\u001b[31m\\\\nblocks  double-claim 0 bindings on x: 0 block\\\\u202e\\\\u009b\"");
+    Path file = folder.resolve("hostile.json");
+    Files.writeString(file, hostile);
+    String name = "vasculum/grid";
+    for (String[] command :
+        new String[][] {
+          {"check", file.toString()},
+          {"press", file.toString(), "--place", name, "Ctrl+C"},
+          {"press", file.toString(), "--place", "nowhere", "Ctrl+C"},
+          {"run", file.toString(), "shift-boxes"},
+          {"run", file.toString(), "nobody"},
+          {"verify", file.toString()},
+          {"verify", file.toString(), "--station", "none"},
+          {"repair", file.toString()}
+        }) {
+      Ran ran = run(command);
+      String said = ran.out + ran.err;
+      assertThat(said.chars().filter(c -> c != '\n' && (c < 32 || (c > 126 && c < 160)))).isEmpty();
+      assertThat(said).doesNotContain("\u202e");
+      assertThat(said.lines().filter(l -> l.startsWith("blocks  double-claim 0 bindings")))
+          .as("a forged line")
+          .isEmpty();
+    }
+    Ran text = run("check", file.toString());
+    assertThat(text.out.lines().count())
+        .isEqualTo(
+            run("check", file.toString(), "--format", "json").json().get("conflicts").size() + 1);
+    assertThat(demo("check").out).as("what is plain stays").doesNotContain("\\u");
+    for (String format : new String[] {"json", "sarif"}) {
+      assertThat(run("check", file.toString(), "--format", format).json()).isNotEmpty();
+    }
+  }
+
+  @Test
+  void whatCannotBeReadIsToldAndSetAside() throws Exception {
+    Path file = folder.resolve("broken.json");
+    Files.writeString(
+        file, Files.readString(DEMO).replaceFirst("\"id\": \"b02\"", "\"id\": \" b02\""));
+    assertThat(run("check", file.toString()).err).contains("/bindings/1/id");
+    Ran told = run("repair", file.toString());
+    assertThat(told.exit).isEqualTo(1);
+    assertThat(told.out).contains("/bindings/1", "1 parts cannot be read; --set-aside");
+    assertThat(run("backups", file.toString()).exit).isEqualTo(1);
+    assertThat(run("repair", file.toString(), "--set-aside").exit).isZero();
+    assertThat(run("repair", file.toString()).out).contains("can be read, all of it");
+    assertThat(run("check", file.toString()).out).contains("272 bindings");
+    try (var store =
+        foldtwice.library.file.LibraryStore.open(file, "x", java.time.Clock.systemUTC())) {
+      store.make(new foldtwice.library.Edit.RemoveBinding("b03")).get();
+    }
+    Ran listed = run("backups", file.toString());
+    assertThat(listed.exit).isZero();
+    assertThat(listed.out).contains("broken.json.backups");
+    Path backup = Path.of(listed.out.strip().replaceFirst("^\\S+\\s+", ""));
+    assertThat(run("check", backup.toString()).out).as("a library").contains("272 bindings");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"check", "press", "run", "verify", "repair", "backups"})
+  void everyCommandHelps(String command) {
+    Ran help = run(command, "--help");
+    assertThat(help.exit).isZero();
+    assertThat(help.out).contains("Usage: foldtwice " + command);
+  }
 }

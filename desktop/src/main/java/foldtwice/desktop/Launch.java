@@ -1,6 +1,10 @@
 package foldtwice.desktop;
 
 import foldtwice.desktop.pictures.Pictures;
+import foldtwice.shape.Nearness;
+import foldtwice.text.Plain;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.logging.Level;
@@ -19,6 +23,9 @@ public final class Launch {
    */
   private static final Logger TOOLKIT = Logger.getLogger("javafx");
 
+  private static final List<String> COMMANDS =
+      List.of("check", "press", "run", "verify", "repair", "backups", "pictures");
+
   private Launch() {}
 
   public static void main(String[] args) {
@@ -27,6 +34,16 @@ public final class Launch {
     boolean pictures =
         !arguments.isEmpty()
             && List.of("pictures", Pictures.REHEARSE).contains(arguments.getFirst());
+    if (!pictures && !arguments.isEmpty() && !Files.exists(Path.of(arguments.getFirst()))) {
+      System.err.println(
+          "foldtwice: "
+              + Plain.of(arguments.getFirst())
+              + " is neither a file nor a command"
+              + Nearness.nearest(arguments.getFirst(), COMMANDS)
+                  .map(c -> "; did you mean " + c + "?")
+                  .orElse("; 'foldtwice --help' lists the commands"));
+      System.exit(2);
+    }
     if (pictures || noDisplay()) {
       System.setProperty("glass.platform", "Headless");
       System.setProperty("prism.order", "sw");

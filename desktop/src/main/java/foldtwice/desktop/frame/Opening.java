@@ -6,6 +6,7 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.text.Plain;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -61,10 +62,10 @@ public final class Opening {
       }
       show(LibraryStore.open(file, System.getProperty("user.name"), Clock.systemUTC()));
     } catch (FormatException e) {
-      LOG.error("{}", e.getMessage());
+      LOG.error("{}", Plain.of(e.getMessage()));
       refused(file, e.getMessage());
     } catch (IOException e) {
-      LOG.error("{}", e.getMessage());
+      LOG.error("{}", Plain.of(e.getMessage()));
       fail("error.open", e.getMessage(), List.of(), () -> {});
     }
   }
@@ -100,7 +101,7 @@ public final class Opening {
     try {
       show(LibraryStore.repair(file, System.getProperty("user.name"), Clock.systemUTC()));
     } catch (IOException | FormatException e) {
-      LOG.error("{}", e.getMessage());
+      LOG.error("{}", Plain.of(e.getMessage()));
       fail("error.open", e.getMessage(), List.of(), () -> {});
     }
   }
@@ -162,7 +163,7 @@ public final class Opening {
       closing.close();
       return true;
     } catch (IOException e) {
-      LOG.error("{}", e.getMessage());
+      LOG.error("{}", Plain.of(e.getMessage()));
       fail("error.close", e.getMessage(), List.of(), () -> {});
       return false;
     }
