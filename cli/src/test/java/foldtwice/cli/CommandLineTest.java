@@ -340,8 +340,8 @@ class CommandLineTest {
           .as("a forged line")
           .isEmpty();
     }
-    Ran text = run("check", file.toString());
-    assertThat(text.out.lines().count())
+    Ran all = run("check", file.toString());
+    assertThat(all.out.lines().count())
         .isEqualTo(
             run("check", file.toString(), "--format", "json").json().get("conflicts").size() + 1);
     assertThat(demo("check").out).as("what is plain stays").doesNotContain("\\u");
