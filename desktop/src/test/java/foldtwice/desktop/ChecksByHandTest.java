@@ -36,7 +36,7 @@ class ChecksByHandTest {
       assertThat(kept.expected()).isEqualTo(new Expected.Fires("b42", true));
       assertThat(kept.station()).isEqualTo("camera-bench");
 
-      hands.session.make(
+      hands.make(
           new Edit.PutBinding(
               hands
                   .session

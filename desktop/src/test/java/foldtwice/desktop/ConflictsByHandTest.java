@@ -70,7 +70,7 @@ class ConflictsByHandTest {
       hands.retype("duplicate");
       assertThat(hands.text("#acceptance")).contains("nobody duplicates here");
 
-      hands.session.make(
+      hands.make(
           new foldtwice.library.Edit.PutBinding(
               hands
                   .session

@@ -147,9 +147,17 @@ final class Hands implements AutoCloseable {
         });
   }
 
-  /** Lets events, layout and a frame go by. */
+  /** How many frames go by after each act. */
+  private int frames = 3;
+
+  /** From now on as fast as frames are drawn, whatever has come of an act. */
+  void hurry() {
+    frames = 1;
+  }
+
+  /** Lets events, layout and frames go by. */
   void settle() {
-    for (int i = 0; i < 3; i++) {
+    for (int i = 0; i < frames; i++) {
       CountDownLatch frame = new CountDownLatch(1);
       run(
           () -> {
@@ -236,6 +244,12 @@ final class Hands implements AutoCloseable {
     press(KeyCode.SPACE);
   }
 
+  /** Makes an edit, as something in the window does. */
+  void make(foldtwice.library.Edit edit, String what) {
+    run(() -> session.make(edit, what));
+    settle();
+  }
+
   /** Chooses a station, as its chooser does. */
   void station(String id) {
     run(() -> session.choose(session.now().library().stations().get(id)));
@@ -258,6 +272,16 @@ final class Hands implements AutoCloseable {
           node.getScene().getRoot().layout(); // or it is clicked where it was before
           Bounds b = node.localToScreen(node.getBoundsInLocal());
           robot.mouseMove(b.getCenterX(), b.getCenterY());
+          robot.mouseClick(MouseButton.PRIMARY);
+        });
+    settle();
+  }
+
+  /** Clicks a point of the window, in its scene. */
+  void clickAt(double x, double y) {
+    run(
+        () -> {
+          robot.mouseMove(stage.getX() + scene.getX() + x, stage.getY() + scene.getY() + y);
           robot.mouseClick(MouseButton.PRIMARY);
         });
     settle();
