@@ -60,7 +60,12 @@ public sealed interface Routine {
   }
 
   default Optional<Parameter> parameter(String name) {
-    return parameters().stream().filter(p -> p.name().equals(name)).findFirst();
+    for (Parameter p : parameters()) {
+      if (p.name().equals(name)) {
+        return Optional.of(p);
+      }
+    }
+    return Optional.empty();
   }
 
   default Routine withCard(Card other) {

@@ -2,15 +2,21 @@ package foldtwice.library.file;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import foldtwice.extras.Extras;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Value;
+import foldtwice.trigger.FileNotation;
+import foldtwice.trigger.Stroke;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 
 /**
- * What one reading of a document lays aside: unknown fields of parts that have no room for them,
- * until what they are part of takes them; and, in a lenient reading, items of lists that cannot be
- * read, which are left out.
+ * What one reading of a document lays aside: what it has read already, for the next time; unknown
+ * fields of parts that have no room for them, until what they are part of takes them; and, in a
+ * lenient reading, items of lists that cannot be read, which are left out.
  */
 final class Aside {
 
@@ -26,6 +32,8 @@ final class Aside {
   private record Waiting(In at, JsonNode content, Map<String, String> fields) {}
 
   private final boolean lenient;
+  private final Map<String, Stroke> strokes = new HashMap<>();
+  private final IdentityHashMap<Kind, Map<String, Value>> values = new IdentityHashMap<>();
   private final List<Item> items = new ArrayList<>();
   private final List<Waiting> waiting = new ArrayList<>();
 
@@ -41,6 +49,27 @@ final class Aside {
   /** What cannot be read is left out. */
   static Aside lenient() {
     return new Aside(true);
+  }
+
+  /** A stroke; the same text is read once. */
+  Stroke stroke(String text) {
+    Stroke known = strokes.get(text);
+    if (known == null) {
+      known = FileNotation.read(text);
+      strokes.put(text, known);
+    }
+    return known;
+  }
+
+  /** What a text means to a kind; the same text is read once. */
+  Value meant(Kind kind, String text) {
+    Map<String, Value> of = values.computeIfAbsent(kind, k -> new HashMap<>());
+    Value known = of.get(text);
+    if (known == null) {
+      known = kind.lenient(text);
+      of.put(text, known);
+    }
+    return known;
   }
 
   /** What has been left out so far. */

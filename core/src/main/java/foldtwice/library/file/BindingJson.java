@@ -41,20 +41,25 @@ final class BindingJson {
   static Binding read(In in, Map<String, Routine> routines, Map<String, Place> places)
       throws FormatException {
     String routine = in.id("routine");
-    Map<String, Value> arguments = new LinkedHashMap<>();
-    for (var argument : in.fields("arguments").entrySet()) {
-      Kind kind = Rules.kind(argument.getKey(), routines.get(routine));
-      arguments.put(argument.getKey(), kind.lenient(argument.getValue().text()));
-    }
     return new Binding(
         in.id("id"),
         routine,
         PlaceJson.place(in.at("place"), places),
         in.list("triggers", TriggerJson::read),
-        arguments,
+        arguments(in.fields("arguments"), routines.get(routine)),
         in.number("usesPerWeek", 0),
         fitting(in),
         in.rest(BINDING));
+  }
+
+  private static Map<String, Value> arguments(Map<String, In> fields, Routine routine)
+      throws FormatException {
+    Map<String, Value> arguments = new LinkedHashMap<>();
+    for (var argument : fields.entrySet()) {
+      Kind kind = Rules.kind(argument.getKey(), routine);
+      arguments.put(argument.getKey(), argument.getValue().meant(kind));
+    }
+    return arguments;
   }
 
   private static Fitting fitting(In in) throws FormatException {
@@ -71,6 +76,9 @@ final class BindingJson {
     Optional<Fitting.Replaced> found = replaces;
     int repeats = in.has("repeats") ? in.whole("repeats") : 0;
     String way = in.text("way", "");
+    if (replaces.isEmpty() && repeats == 0 && way.isEmpty()) {
+      return Fitting.PLAIN;
+    }
     return in.placing(() -> new Fitting(way, repeats, found));
   }
 

@@ -63,8 +63,7 @@ final class FamilyJson {
   }
 
   private static Stroke stroke(In in) throws FormatException {
-    String text = in.text();
-    return in.placing(() -> FileNotation.read(text));
+    return in.stroke();
   }
 
   static ObjectNode write(Family family) {

@@ -4,6 +4,9 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeType;
 import foldtwice.extras.Extras;
 import foldtwice.library.Rules;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Value;
+import foldtwice.trigger.Stroke;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -51,6 +54,23 @@ final class In {
     return new In(node, null, "", -1, aside);
   }
 
+  /** A stroke of the Shortcuts notation. */
+  Stroke stroke() throws FormatException {
+    String text = text();
+    try {
+      return aside.stroke(text);
+    } catch (IllegalArgumentException e) {
+      FormatException placed = fault(e.getMessage());
+      placed.initCause(e);
+      throw placed;
+    }
+  }
+
+  /** What the text means to a kind, whether it fits or not. */
+  Value meant(Kind kind) throws FormatException {
+    return aside.meant(kind, text());
+  }
+
   /** How many items this reading has left out so far. */
   int leftOut() {
     return aside.items().size();
@@ -87,6 +107,12 @@ final class In {
     return new In(node.path(name), this, name, -1);
   }
 
+  /** What stands under a name; null when there is nothing. */
+  private In some(String name) {
+    JsonNode child = node.get(name);
+    return child == null || child.isNull() ? null : new In(child, this, name, -1);
+  }
+
   boolean has(String name) {
     return node.hasNonNull(name);
   }
@@ -103,7 +129,8 @@ final class In {
   }
 
   String text(String name, String otherwise) throws FormatException {
-    return has(name) ? text(name) : otherwise;
+    In in = some(name);
+    return in == null ? otherwise : in.text();
   }
 
   /** An id: a text that is not empty and has no blank around it. */
@@ -122,8 +149,8 @@ final class In {
   }
 
   boolean flag(String name) throws FormatException {
-    In in = at(name);
-    if (!has(name)) {
+    In in = some(name);
+    if (in == null) {
       return false;
     }
     if (!in.node.isBoolean()) {
@@ -133,8 +160,8 @@ final class In {
   }
 
   double number(String name, double otherwise) throws FormatException {
-    In in = at(name);
-    if (!has(name)) {
+    In in = some(name);
+    if (in == null) {
       return otherwise;
     }
     if (!in.node.isNumber()
@@ -154,10 +181,8 @@ final class In {
   }
 
   <E extends Enum<E>> E word(Class<E> type, String name, E otherwise) throws FormatException {
-    if (!has(name)) {
-      return otherwise;
-    }
-    return at(name).word(type);
+    In in = some(name);
+    return in == null ? otherwise : in.word(type);
   }
 
   <E extends Enum<E>> E word(Class<E> type) throws FormatException {
@@ -177,15 +202,17 @@ final class In {
   }
 
   <T> List<T> list(String name, Reader<T> reader) throws FormatException {
-    return has(name) ? at(name).list(reader) : List.of();
+    In in = some(name);
+    return in == null ? List.of() : in.list(reader);
   }
 
   <T> List<T> list(Reader<T> reader) throws FormatException {
     if (!node.isArray()) {
       throw expected("a list");
     }
-    List<T> items = new ArrayList<>(node.size());
-    for (int i = 0; i < node.size(); i++) {
+    int size = node.size();
+    List<T> items = new ArrayList<>(size);
+    for (int i = 0; i < size; i++) {
       In item = new In(node.get(i), this, "", i);
       try {
         items.add(reader.read(item));
@@ -199,33 +226,34 @@ final class In {
   /** A list of things with ids of their own; two of one id are refused. */
   <T> LinkedHashMap<String, T> byId(String name, Reader<T> reader, Function<T, String> id)
       throws FormatException {
-    LinkedHashMap<String, T> map = new LinkedHashMap<>();
-    if (!has(name)) {
-      return map;
+    In all = some(name);
+    if (all == null) {
+      return new LinkedHashMap<>();
     }
-    at(name)
-        .list(
-            in -> {
-              T item = reader.read(in);
-              if (map.put(id.apply(item), item) != null) {
-                throw in.fault("the id \"" + id.apply(item) + "\" stands twice; ids are unique");
-              }
-              return item;
-            });
+    LinkedHashMap<String, T> map = LinkedHashMap.newLinkedHashMap(all.node.size());
+    all.list(
+        in -> {
+          T item = reader.read(in);
+          if (map.putIfAbsent(id.apply(item), item) != null) {
+            throw in.fault("the id \"" + id.apply(item) + "\" stands twice; ids are unique");
+          }
+          return item;
+        });
     return map;
   }
 
   /** An object whose values are all texts. */
   Map<String, In> fields(String name) throws FormatException {
+    In in = some(name);
+    if (in == null) {
+      return Map.of();
+    }
+    if (!in.node.isObject()) {
+      throw in.expected("an object");
+    }
     Map<String, In> map = new LinkedHashMap<>();
-    if (has(name)) {
-      In in = at(name);
-      if (!in.node.isObject()) {
-        throw in.expected("an object");
-      }
-      for (var e : in.node.properties()) {
-        map.put(e.getKey(), new In(e.getValue(), in, e.getKey(), -1));
-      }
+    for (var e : in.node.properties()) {
+      map.put(e.getKey(), new In(e.getValue(), in, e.getKey(), -1));
     }
     return map;
   }
@@ -252,11 +280,7 @@ final class In {
    * @param write how the part is written, by which it is found again
    */
   <T> T part(Set<String> known, T value, Function<T, JsonNode> write) {
-    boolean all = true;
-    for (var e : node.properties()) {
-      all &= known.contains(e.getKey());
-    }
-    if (!all) {
+    if (!isKnown(known)) {
       Map<String, String> unknown = new LinkedHashMap<>();
       node.properties().stream()
           .filter(e -> !known.contains(e.getKey()))
@@ -264,6 +288,15 @@ final class In {
       aside.wait(this, write.apply(value), unknown);
     }
     return value;
+  }
+
+  private boolean isKnown(Set<String> known) {
+    for (var e : node.properties()) {
+      if (!known.contains(e.getKey())) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** True for what stands inside another. */

@@ -56,10 +56,12 @@ final class TriggerJson {
   }
 
   private static Trigger of(In in) throws FormatException {
+    if (in.has("keys")) {
+      return readKeys(in); // most are
+    }
     if (in.has("held")) {
       In held = in.at("held");
-      String text = held.text();
-      Stroke stroke = held.placing(() -> FileNotation.read(text));
+      Stroke stroke = held.stroke();
       return new Trigger.Held(stroke, in.word(Trigger.Edge.class, "edge", Trigger.Edge.DOWN));
     }
     if (in.has("padKey")) {
@@ -103,12 +105,7 @@ final class TriggerJson {
 
   static Trigger.Keys readKeys(In in) throws FormatException {
     In keys = in.at("keys");
-    List<Stroke> strokes =
-        keys.list(
-            s -> {
-              String text = s.text();
-              return s.placing(() -> FileNotation.read(text));
-            });
+    List<Stroke> strokes = keys.list(In::stroke);
     return keys.placing(() -> new Trigger.Keys(strokes));
   }
 
