@@ -120,6 +120,7 @@ final class Hands implements AutoCloseable {
               stage.requestFocus();
               return new Hands(stage, session, new Robot(), chosen, frame);
             });
+    hands.waitUntil("it is audited", () -> hands.session.now().audited());
     hands.settle();
     return hands;
   }

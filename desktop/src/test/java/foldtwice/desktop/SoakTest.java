@@ -118,7 +118,11 @@ class SoakTest {
       long end = began + (long) (minutes * TimeUnit.MINUTES.toNanos(1));
       long next = began;
       while (System.nanoTime() < end && faults.all.isEmpty()) {
-        act(hands, random);
+        try {
+          act(hands, random);
+        } catch (AssertionError e) {
+          faults.thrown(Thread.currentThread(), e);
+        }
         acts++;
         if (System.nanoTime() > next && minutes > 1) {
           memory.add(usedMegabytes());

@@ -244,7 +244,7 @@ final class ConflictPane extends VBox {
     remedies.getChildren().clear();
     session.work(
         () -> {
-          Audit audit = session.audit().after(now.subject());
+          Audit audit = session.audit(now.subject());
           return new Remedies(audit, StandIns::around).of(c);
         },
         found -> {

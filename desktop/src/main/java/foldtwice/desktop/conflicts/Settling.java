@@ -57,7 +57,7 @@ final class Settling extends VBox {
     head.setText(Ui.text("settling.looking"));
     session.work(
         () -> {
-          Audit audit = session.audit().after(now.subject());
+          Audit audit = session.audit(now.subject());
           return new Remedies(audit, StandIns::around).clean(light);
         },
         all -> {

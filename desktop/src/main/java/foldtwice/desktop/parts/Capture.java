@@ -78,6 +78,9 @@ public final class Capture {
   /** Reads the keys of the window from now on, until it ends or this part of it is gone. */
   public void start(Node in) {
     stop();
+    if (in.getScene() == null) {
+      return; // drawn anew between the click and here: nobody sees this part any more
+    }
     strokes.clear();
     held.reset();
     part = in;

@@ -40,11 +40,13 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.util.Duration;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -55,6 +57,9 @@ import org.slf4j.LoggerFactory;
 public final class Session implements AutoCloseable {
 
   private static final Logger LOG = LoggerFactory.getLogger(Session.class);
+
+  /** What nobody misses at once is not looked for before this, in milliseconds. */
+  private static final double SHOWN_WITHIN = 700;
 
   private final OnDisk disk;
   private final FileAsking files;
@@ -91,8 +96,10 @@ public final class Session implements AutoCloseable {
         .keySet()
         .forEach(id -> setups.put(id, Setup.of(store.library(), id)));
     Station first = store.library().stations().values().iterator().next();
-    publish(store.history(), first, Keymap.of(store.library(), first), true);
-    proposals.look(store.library());
+    publish(store.history(), first, Keymap.of(store.library(), first), false);
+    PauseTransition open = new PauseTransition(Duration.millis(SHOWN_WITHIN));
+    open.setOnFinished(e -> proposals.look(library()));
+    open.play();
     WarmUp.START.run();
   }
 
@@ -241,9 +248,12 @@ public final class Session implements AutoCloseable {
     }
   }
 
-  /** The last audit, and what it was of; perhaps of an earlier moment. */
-  public Audit audit() {
-    return audit;
+  /**
+   * What is wrong; worked out from the last audit, if there is one. Not on the interface thread.
+   */
+  public Audit audit(Subject subject) {
+    Audit last = audit;
+    return last == null ? Audit.of(subject) : last.after(subject);
   }
 
   /** What is audited on another station than the one in view. Costs making its programs. */
@@ -350,7 +360,9 @@ public final class Session implements AutoCloseable {
       next = next.with(audit.conflicts());
     }
     now.set(next);
-    if (!wait) {
+    if (!wait && stale == null) {
+      Platform.runLater(() -> background.execute(() -> audit(mine, subject))); // the window first
+    } else if (!wait) {
       background.execute(() -> audit(mine, subject));
     }
   }
@@ -361,7 +373,7 @@ public final class Session implements AutoCloseable {
     }
     List<Conflict> conflicts;
     try {
-      audit = audit.after(subject);
+      audit = audit(subject);
       conflicts = audit.conflicts();
     } catch (RuntimeException | StackOverflowError e) {
       LOG.error("the audit", e);

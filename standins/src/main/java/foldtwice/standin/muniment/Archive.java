@@ -152,9 +152,10 @@ final class Archive {
     try {
       archive.answer(List.of(), new Said("HERBARIUM", "CALL PUBLIC.STOCKTAKE()", List.of()));
     } catch (SqlRefused e) {
-      throw new IllegalStateException("the archive's own procedure", e);
+      return; // whoever asks first is told
+    } finally {
+      archive.close();
     }
-    archive.close();
   }
 
   void close() {

@@ -7,6 +7,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.locks.ReentrantLock;
 
 /**
@@ -20,8 +21,18 @@ final class Databases {
   /** The process is ended when a statement has not, this long after the database should have. */
   private static final long HARD_MILLIS = TimeUnit.SECONDS.toMillis(Archive.MOST_SECONDS) + 1_500;
 
+  /** A process that is not ready by then never will be. */
+  private static final long START_MILLIS = TimeUnit.SECONDS.toMillis(60);
+
+  private static final String GIVEN_UP = "it was given up";
+
   /** Memory the process may hold, all databases together, in megabytes. */
   private static final int MEGABYTES = 256;
+
+  /** Something said to the process and what it answers. */
+  private interface Talk<T> {
+    T over() throws IOException, SqlRefused;
+  }
 
   /** A database: in which process, and which there. */
   record Ref(int process, int number) {
@@ -51,35 +62,53 @@ final class Databases {
       return cell != null && cell.isAlive() && ref.process() == process;
     }
 
-    /** A database that is not there yet; it is built when it is asked. */
+    /**
+     * A database that was not there yet. Its building, and a process's start, are nobody's time.
+     */
     Ref fresh() throws SqlRefused {
       if (asking.isGivenUp()) {
-        throw new SqlRefused("it was given up");
+        throw new SqlRefused(GIVEN_UP);
       }
-      if (cell == null || !cell.isAlive()) {
-        cell = cage.take();
-        process++;
-      }
-      return new Ref(process, numbers++);
+      return within(
+          START_MILLIS,
+          () -> {
+            if (cell == null || !cell.isAlive()) {
+              cell = cage.take();
+              process++;
+              Inside.ready(cell.in());
+            }
+            int number = numbers++;
+            Inside.open(cell.in(), cell.out(), number);
+            return new Ref(process, number);
+          });
     }
 
     Answer ask(Ref ref, Archive.Said said) throws SqlRefused {
-      Cell with = cell;
-      boolean[] late = {false};
+      return within(
+          HARD_MILLIS,
+          () -> {
+            forgetThose(cell);
+            return Inside.ask(cell.in(), cell.out(), ref.number(), said);
+          });
+    }
+
+    /** Ends the process when something in it has not come to an end within this. */
+    private <T> T within(long millis, Talk<T> talk) throws SqlRefused {
+      AtomicBoolean late = new AtomicBoolean();
       CompletableFuture<Void> limit =
           CompletableFuture.runAsync(
               () -> {
-                late[0] = true;
-                with.end();
+                late.set(true);
+                cell.end();
               },
-              CompletableFuture.delayedExecutor(HARD_MILLIS, TimeUnit.MILLISECONDS));
+              CompletableFuture.delayedExecutor(millis, TimeUnit.MILLISECONDS));
       try {
-        forgetThose(with);
-        return Inside.ask(with.in(), with.out(), ref.number(), said);
+        return talk.over();
       } catch (IOException e) {
+        Cell with = cell;
         with.end();
         cage.warmUp();
-        throw new SqlRefused(why(with, late[0]));
+        throw new SqlRefused(why(with, late.get()));
       } finally {
         limit.cancel(false);
       }
@@ -87,7 +116,7 @@ final class Databases {
 
     private String why(Cell with, boolean late) {
       if (asking.isGivenUp()) {
-        return "it was given up";
+        return GIVEN_UP;
       }
       if (late) {
         return "a statement may take "

@@ -16,6 +16,7 @@ import java.util.Map;
 public final class Inside {
 
   private static final int MOST = 100_000;
+  private static final byte READY = 'y';
   private static final byte ANSWERED = 'a';
   private static final byte REFUSED = 'r';
 
@@ -25,6 +26,8 @@ public final class Inside {
     Inmate inmate = Inmate.begin();
     Map<Integer, Database> all = new HashMap<>();
     try {
+      inmate.out().writeByte(READY);
+      inmate.out().flush();
       while (true) {
         turn(inmate.in(), inmate.out(), all);
       }
@@ -44,14 +47,15 @@ public final class Inside {
       }
       return;
     }
+    if (kind == 'o') {
+      all.put(number, new Database(number));
+      out.writeByte(READY);
+      out.flush();
+      return;
+    }
     Archive.Said said = said(in);
     try {
-      Database database = all.get(number);
-      if (database == null) {
-        database = new Database(number);
-        all.put(number, database);
-      }
-      Answer answer = database.answer(said);
+      Answer answer = all.get(number).answer(said);
       out.writeByte(ANSWERED);
       write(out, answer);
     } catch (SQLException e) {
@@ -68,7 +72,23 @@ public final class Inside {
     out.flush();
   }
 
-  /** Asks a database, which is built when it is not there. */
+  /** Waits until the process, or the database it is building, is ready. */
+  static void ready(DataInputStream in) throws IOException {
+    byte said = in.readByte();
+    if (said != READY) {
+      throw new IOException("nothing ready begins with " + said);
+    }
+  }
+
+  /** Builds a database. */
+  static void open(DataInputStream in, DataOutputStream out, int number) throws IOException {
+    out.writeByte('o');
+    out.writeInt(number);
+    out.flush();
+    ready(in);
+  }
+
+  /** Asks a database. */
   static Answer ask(DataInputStream in, DataOutputStream out, int number, Archive.Said said)
       throws IOException, SqlRefused {
     out.writeByte('r');

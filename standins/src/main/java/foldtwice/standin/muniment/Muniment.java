@@ -416,6 +416,7 @@ public final class Muniment extends StandIn<Console> {
       case "answer" -> {
         if (document().answer().rows().isEmpty()) {
           run("CALL PUBLIC.STOCKTAKE()");
+          work().ifPresent(w -> w.done(Long.MAX_VALUE)); // the archive's own, and quick
         }
         if (!somethingSelected()) {
           become(document().selecting(List.of(1)));
