@@ -1,5 +1,6 @@
 package foldtwice.desktop;
 
+import foldtwice.desktop.frame.Early;
 import foldtwice.desktop.frame.Opening;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.session.Ui;
@@ -20,14 +21,22 @@ public final class App extends Application {
 
   private Opening opening;
 
+  /** The library, which is being opened while the toolkit starts. */
+  private static Early early;
+
+  /** Begins with what can be done before there is a toolkit. */
+  static void begin(List<String> arguments) throws IOException {
+    early = Early.begin(library(arguments));
+  }
+
   @Override
-  public void start(Stage stage) throws IOException {
+  public void start(Stage stage) {
     Theme.install();
     stage.setTitle(Ui.text("app.name"));
     stage.setMinWidth(1024);
     stage.setMinHeight(700);
     opening = new Opening(stage, Platform::exit);
-    opening.open(library(getParameters().getRaw()));
+    opening.open(early);
     stage.setOnShown(e -> Platform.runLater(() -> LOG.info("the window is open")));
     stage.show();
   }

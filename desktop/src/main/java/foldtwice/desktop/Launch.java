@@ -3,6 +3,7 @@ package foldtwice.desktop;
 import foldtwice.desktop.pictures.Pictures;
 import foldtwice.shape.Nearness;
 import foldtwice.text.Plain;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -28,7 +29,7 @@ public final class Launch {
 
   private Launch() {}
 
-  public static void main(String[] args) {
+  public static void main(String[] args) throws IOException {
     TOOLKIT.setLevel(Level.SEVERE);
     List<String> arguments = List.of(args);
     boolean pictures =
@@ -51,6 +52,9 @@ public final class Launch {
         System.err.println(
             "foldtwice: no display found, so the window is drawn without one; end it with Ctrl+C");
       }
+    }
+    if (!pictures) {
+      App.begin(arguments);
     }
     Application.launch(pictures ? Pictures.class : App.class, args);
   }

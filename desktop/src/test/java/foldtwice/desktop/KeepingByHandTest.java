@@ -3,6 +3,7 @@ package foldtwice.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
+import foldtwice.desktop.frame.Early;
 import foldtwice.desktop.frame.Opening;
 import foldtwice.library.Library;
 import foldtwice.library.file.Keeping;
@@ -196,7 +197,7 @@ class KeepingByHandTest {
     Opening opening = Hands.ask(() -> new Opening(stage, stage::hide));
     Hands.ask(
         () -> {
-          opening.open(file());
+          opening.open(Early.begin(file()));
           stage.show();
           return true;
         });
@@ -233,7 +234,7 @@ class KeepingByHandTest {
     Opening opening = Hands.ask(() -> new Opening(stage, stage::hide));
     Hands.ask(
         () -> {
-          opening.open(file());
+          opening.open(Early.begin(file()));
           stage.show();
           opening
               .session()

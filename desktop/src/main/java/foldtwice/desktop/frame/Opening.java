@@ -8,7 +8,6 @@ import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.text.Plain;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -55,15 +54,12 @@ public final class Opening {
   }
 
   /** Shows a library, or why it cannot be shown. */
-  public void open(Path file) {
+  public void open(Early early) {
     try {
-      if (!Files.isRegularFile(file)) {
-        throw new IOException(file + ": there is no such file");
-      }
-      show(LibraryStore.open(file, System.getProperty("user.name"), Clock.systemUTC()));
+      show(early.store());
     } catch (FormatException e) {
       LOG.error("{}", Plain.of(e.getMessage()));
-      refused(file, e.getMessage());
+      refused(early.file(), e.getMessage());
     } catch (IOException e) {
       LOG.error("{}", Plain.of(e.getMessage()));
       fail("error.open", e.getMessage(), List.of(), () -> {});
