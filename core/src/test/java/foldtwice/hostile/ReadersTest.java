@@ -39,7 +39,6 @@ import org.junit.jupiter.params.provider.MethodSource;
  * Whatever is read: no uncaught exception, no hang, no work that grows with the square. The limits
  * of time are for hangs, not for speed.
  */
-@Timeout(value = 60, unit = TimeUnit.SECONDS, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
 class ReadersTest {
 
   private static final String BLANKS = " ".repeat(400_000);
@@ -56,6 +55,7 @@ class ReadersTest {
   }
 
   @Test
+  @Timeout(value = 60, unit = TimeUnit.SECONDS, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
   void commandsAsJsonThatAreDeepOrHuge() {
     String deep = "[".repeat(100_000) + "]".repeat(100_000);
     assertThat(commands("[{\"name\": " + deep + "}]")).contains("this is no JSON that can be read");
@@ -70,6 +70,7 @@ class ReadersTest {
   }
 
   @Test
+  @Timeout(value = 60, unit = TimeUnit.SECONDS, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
   void manyOfOneNameAndManyOfNone() {
     StringBuilder same = new StringBuilder("name;keys\n");
     StringBuilder signs = new StringBuilder("name;keys\n");
@@ -82,6 +83,7 @@ class ReadersTest {
   }
 
   @Test
+  @Timeout(value = 60, unit = TimeUnit.SECONDS, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
   void manyObjectsThatHaveNothingInCommon() {
     StringBuilder sparse = new StringBuilder("[");
     for (int i = 0; i < 30_000; i++) {
@@ -92,6 +94,7 @@ class ReadersTest {
   }
 
   @Test
+  @Timeout(value = 60, unit = TimeUnit.SECONDS, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
   void longRunsOfBlanks() {
     assertThat(Licence.of("MIT" + BLANKS + "or" + BLANKS + "x")).isEqualTo(Licence.NOTICE);
     assertThat(Licence.of(BLANKS + "x" + BLANKS)).isEqualTo(Licence.UNKNOWN);
@@ -124,6 +127,7 @@ class ReadersTest {
   }
 
   @Test
+  @Timeout(value = 60, unit = TimeUnit.SECONDS, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
   void expressionsOfManyTerms() {
     assertThat(refused(() -> ExprNotation.read("1" + " + 1".repeat(20_000))))
         .contains("an expression of at most 500 terms");
@@ -134,6 +138,7 @@ class ReadersTest {
   }
 
   @Test
+  @Timeout(value = 60, unit = TimeUnit.SECONDS, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
   void versionsOfAnyLength() {
     assertThat(Versions.atLeast("1.20260101123", "1.20260101122")).isTrue();
     assertThat(Versions.atLeast("1.20260101121", "1.20260101122")).isFalse();
@@ -146,6 +151,7 @@ class ReadersTest {
   }
 
   @Test
+  @Timeout(value = 60, unit = TimeUnit.SECONDS, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
   void unknownFieldsThatAreDeepAreWrittenInOneGo() throws FormatException {
     String deep = "[".repeat(900) + "1" + ",1".repeat(20_000) + "]".repeat(900);
     String document =
@@ -159,6 +165,7 @@ class ReadersTest {
   }
 
   @Test
+  @Timeout(value = 60, unit = TimeUnit.SECONDS, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
   void aLibraryOfManyDraftsAndLongNamesOpens() throws FormatException {
     StringBuilder json =
         new StringBuilder(
@@ -208,6 +215,7 @@ class ReadersTest {
               : mutated(documents.get(random.nextInt(documents.size())), random);
       read += read(document);
     }
+    System.out.println("hard: " + TIMES + " documents, each to 12 readers, " + read + " read");
     assertThat(read).as("not all is refused").isGreaterThan(TIMES);
   }
 

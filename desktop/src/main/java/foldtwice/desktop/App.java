@@ -25,8 +25,8 @@ public final class App extends Application {
   private static Early early;
 
   /** Begins with what can be done before there is a toolkit. */
-  static void begin(List<String> arguments) throws IOException {
-    early = Early.begin(library(arguments));
+  static void begin(List<String> arguments) {
+    early = Early.begin(() -> library(arguments));
   }
 
   @Override

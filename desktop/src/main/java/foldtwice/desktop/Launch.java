@@ -3,7 +3,6 @@ package foldtwice.desktop;
 import foldtwice.desktop.pictures.Pictures;
 import foldtwice.shape.Nearness;
 import foldtwice.text.Plain;
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -29,7 +28,7 @@ public final class Launch {
 
   private Launch() {}
 
-  public static void main(String[] args) throws IOException {
+  public static void main(String[] args) {
     TOOLKIT.setLevel(Level.SEVERE);
     List<String> arguments = List.of(args);
     boolean pictures =

@@ -197,7 +197,7 @@ class KeepingByHandTest {
     Opening opening = Hands.ask(() -> new Opening(stage, stage::hide));
     Hands.ask(
         () -> {
-          opening.open(Early.begin(file()));
+          opening.open(Early.begin(this::file));
           stage.show();
           return true;
         });
@@ -234,7 +234,7 @@ class KeepingByHandTest {
     Opening opening = Hands.ask(() -> new Opening(stage, stage::hide));
     Hands.ask(
         () -> {
-          opening.open(Early.begin(file()));
+          opening.open(Early.begin(this::file));
           stage.show();
           opening
               .session()

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 
@@ -19,17 +20,25 @@ import java.util.concurrent.FutureTask;
  */
 public final class Early {
 
-  private final Path file;
   private final FutureTask<LibraryStore> opening;
+  private volatile Path file;
 
-  private Early(Path file) {
-    this.file = file;
-    this.opening = new FutureTask<>(() -> open(file));
+  private Early(Callable<Path> where) {
+    this.opening =
+        new FutureTask<>(
+            () -> {
+              file = where.call();
+              return open(file);
+            });
   }
 
-  /** Begins to open a library. */
-  public static Early begin(Path file) {
-    Early early = new Early(file);
+  /**
+   * Begins to open a library.
+   *
+   * @param where says which, and makes it when it is not there yet
+   */
+  public static Early begin(Callable<Path> where) {
+    Early early = new Early(where);
     Thread.ofPlatform().daemon().name("early").start(early::run);
     return early;
   }
@@ -49,7 +58,8 @@ public final class Early {
     }
   }
 
-  public Path file() {
+  /** Which it is, once it has been tried to open it. */
+  Path file() {
     return file;
   }
 
