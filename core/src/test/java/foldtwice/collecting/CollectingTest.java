@@ -258,4 +258,13 @@ class CollectingTest {
     assertThat(Licence.of(spdx)).isEqualTo(licence);
     assertThat(Licence.of(spdx).hasConditions()).isEqualTo(conditions);
   }
+
+  @Test
+  void lookingIsGivenUp() throws IOException {
+    for (int i = 0; i < 20; i++) {
+      Files.writeString(folder.resolve("m" + i + ".json"), MACROS);
+    }
+    assertThat(collecting.look(folder)).hasSize(20);
+    assertThat(new Collecting(library, () -> true).look(folder)).isEmpty();
+  }
 }

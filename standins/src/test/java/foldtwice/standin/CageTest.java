@@ -356,7 +356,7 @@ class CageTest {
             Trace.Failed.class,
             f -> {
               assertThat(f.number()).isEqualTo("3");
-              assertThat(f.found()).containsIgnoringCase("second");
+              assertThat(f.found()).isEqualTo("no end within 2 seconds: it was stopped");
             });
     Routine two =
         macro(

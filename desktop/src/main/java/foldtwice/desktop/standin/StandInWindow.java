@@ -17,6 +17,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuBar;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -97,6 +98,14 @@ public final class StandInWindow extends VBox {
     MenuBar menus = new MenuBar();
     program.menuPaths().forEach(path -> add(menus.getMenus(), path));
     foot.setId("standin-foot");
+    for (Label l : List.of(foot, undo)) {
+      l.setMinWidth(USE_PREF_SIZE); // what was refused is cut first, and told whole by its tooltip
+    }
+    Tooltip whole = new Tooltip();
+    whole.textProperty().bind(refused.textProperty());
+    whole.setWrapText(true);
+    whole.setMaxWidth(480);
+    refused.setTooltip(whole);
     stop.setId("standin-stop");
     stop.getStyleClass().setAll("label", "link", "stop");
     stop.setFocusTraversable(false);

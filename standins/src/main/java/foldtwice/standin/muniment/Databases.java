@@ -119,14 +119,10 @@ final class Databases {
         return GIVEN_UP;
       }
       if (late) {
-        return "a statement may take "
-            + Archive.MOST_SECONDS
-            + " seconds, and this one did not end; it was stopped and has changed nothing";
+        return "no end within " + Archive.MOST_SECONDS + " seconds: it was stopped";
       }
       return with.ranOutOfMemory()
-          ? "a statement may use "
-              + MEGABYTES
-              + " MB, and this one wanted more; it was stopped and has changed nothing"
+          ? "more than " + MEGABYTES + " MB of memory wanted: it was stopped"
           : "the database closed itself; it is opened anew as it was";
     }
 
