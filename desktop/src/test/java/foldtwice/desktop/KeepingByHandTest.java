@@ -130,8 +130,10 @@ class KeepingByHandTest {
 
   /** Takes something back and does it again: two more lines for the disk. */
   private static boolean undo(Hands hands) {
-    hands.session.undo();
-    hands.session.redo();
+    for (int i = 0; i < 10; i++) {
+      hands.session.undo();
+      hands.session.redo();
+    }
     return false;
   }
 

@@ -94,6 +94,6 @@ class StartTest {
     assertThat(start("no such file", folder.resolve("missing.json").toString()))
         .last()
         .asString()
-        .contains("missing.json: there is no such file");
+        .contains("missing.json is neither a file nor a command");
   }
 }
