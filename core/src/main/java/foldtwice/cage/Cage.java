@@ -8,6 +8,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Processes of one trade, each a Java machine with the classes of this one, a limit of memory, no
@@ -18,6 +19,9 @@ import java.util.List;
  * again, one that is ended is replaced in the background.
  */
 public final class Cage {
+
+  /** Of the environment, what no process of that system starts without. */
+  private static final Set<String> NEEDED = Set.of("SystemRoot", "SYSTEMROOT");
 
   /** More are not kept waiting for work. */
   private static final int MOST_IDLE = 2;
@@ -107,7 +111,7 @@ public final class Cage {
             classes(),
             main.getName()));
     ProcessBuilder builder = new ProcessBuilder(command);
-    builder.environment().clear();
+    builder.environment().keySet().retainAll(NEEDED);
     builder.redirectError(ProcessBuilder.Redirect.DISCARD);
     try {
       return new Cell(builder.start());

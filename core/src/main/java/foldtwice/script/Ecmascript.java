@@ -36,7 +36,7 @@ public final class Ecmascript implements Scripts {
   /** The only engine of this machine: warm once, warm for everybody. */
   public static final Ecmascript ENGINE = new Ecmascript();
 
-  private final Cage cage = new Cage(Inside.class, MOST_MEGABYTES);
+  private final Cage cage = new Cage(ScriptProcess.class, MOST_MEGABYTES);
   private final ExecutorService threads =
       Executors.newThreadPerTaskExecutor(Thread.ofPlatform().daemon().name("script ", 1).factory());
 

@@ -6,7 +6,7 @@ import foldtwice.routine.Value;
 import java.math.BigDecimal;
 import org.graalvm.polyglot.proxy.ProxyArray;
 
-/** Values as a script sees them, and back. Inside the process of scripts. */
+/** Values as a script sees them, and back. ScriptProcess the process of scripts. */
 final class Values {
 
   private static final String AMOUNT = "amount";

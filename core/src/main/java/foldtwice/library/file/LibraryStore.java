@@ -246,9 +246,13 @@ public final class LibraryStore implements AutoCloseable {
    * @param elsewhere is replaced if it is there
    */
   public LibraryStore moveTo(Path elsewhere) throws IOException, FormatException {
-    History first = history.first();
-    Disk.replace(elsewhere.toAbsolutePath(), proven(first.library()));
-    Files.deleteIfExists(Journal.of(elsewhere.toRealPath()));
+    byte[] first = proven(history.first().library());
+    if (Files.exists(elsewhere)) {
+      replaced(elsewhere.toRealPath(), first);
+    } else {
+      Disk.replace(elsewhere.toAbsolutePath(), first);
+      Files.deleteIfExists(Journal.of(elsewhere.toRealPath())); // of one that is no more
+    }
     LibraryStore store = open(elsewhere, who, clock);
     if (!store.mayWrite()) {
       store.close();
@@ -265,6 +269,26 @@ public final class LibraryStore implements AutoCloseable {
     }
     leave();
     return store;
+  }
+
+  /** Puts a document in the place of another library, which nobody may have open. */
+  private void replaced(Path other, byte[] document) throws IOException {
+    switch (WriterLock.take(other, who)) {
+      case WriterLock.Result.Ours(WriterLock lock) -> {
+        try {
+          Disk.replace(other, document);
+          Files.deleteIfExists(Journal.of(other));
+        } finally {
+          lock.close();
+        }
+      }
+      case WriterLock.Result.Theirs(String holder) ->
+          throw new IOException(
+              other.equals(file)
+                  ? other + " is this library itself; choose another name"
+                  : other + " is open, by " + holder + "; choose another name");
+      case WriterLock.Result.ReadOnly(String why) -> throw new IOException(why);
+    }
   }
 
   /** Frees what it holds and leaves the files as they are. */

@@ -55,9 +55,8 @@ public final class Processes {
 
   public static void main(String[] args) throws Exception {
     Path file = Path.of(args[1]);
-    ProcessHandle.current()
-        .parent()
-        .ifPresent(p -> p.onExit().thenRun(() -> Runtime.getRuntime().halt(1)));
+    ProcessHandle parent = ProcessHandle.current().parent().orElseThrow();
+    var unused = parent.onExit().thenRun(() -> Runtime.getRuntime().halt(1));
     switch (args[0]) {
       case "open" -> {
         try (LibraryStore store = LibraryStore.open(file, "process", Clock.systemUTC())) {

@@ -143,6 +143,26 @@ class StoreFaultsTest {
     assertThat(LibraryStore.look(file)).as("the old place has what it had").isEqualTo(now);
   }
 
+  /** Saved in the place of itself, or of a library that is open: nothing of either is touched. */
+  @Test
+  void whatIsOpenIsNotSavedOver() throws Exception {
+    Path other = folder.resolve("other.json");
+    Files.copy(file, other);
+    Path link = Files.createSymbolicLink(folder.resolve("link.json"), file);
+    try (LibraryStore store = open(file);
+        LibraryStore theirs = open(other)) {
+      store.make(moved(store.library(), "F2")).get();
+      theirs.make(moved(theirs.library(), "F9")).get();
+      for (Path taken : List.of(file, link)) {
+        assertThatThrownBy(() -> store.moveTo(taken)).hasMessageContaining("this library itself");
+      }
+      assertThatThrownBy(() -> store.moveTo(other)).hasMessageContaining("is open, by somebody");
+      store.make(moved(store.library(), "F3")).get();
+      assertThat(LibraryStore.look(file)).isEqualTo(store.library());
+      assertThat(LibraryStore.look(other)).isEqualTo(theirs.library());
+    }
+  }
+
   static LongStream seeds() {
     return foldtwice.Seeds.both();
   }

@@ -39,7 +39,7 @@ final class Databases {
     static final Ref NONE = new Ref(-1, -1);
   }
 
-  private final Cage cage = new Cage(Inside.class, MEGABYTES);
+  private final Cage cage = new Cage(DatabaseProcess.class, MEGABYTES);
   private final ReentrantLock lock = new ReentrantLock(true);
   private final Deque<Ref> forgotten = new ArrayDeque<>();
   private volatile Cell cell;
@@ -75,10 +75,10 @@ final class Databases {
             if (cell == null || !cell.isAlive()) {
               cell = cage.take();
               process++;
-              Inside.ready(cell.in());
+              DatabaseProcess.ready(cell.in());
             }
             int number = numbers++;
-            Inside.open(cell.in(), cell.out(), number);
+            DatabaseProcess.open(cell.in(), cell.out(), number);
             return new Ref(process, number);
           });
     }
@@ -88,7 +88,7 @@ final class Databases {
           HARD_MILLIS,
           () -> {
             forgetThose(cell);
-            return Inside.ask(cell.in(), cell.out(), ref.number(), said);
+            return DatabaseProcess.ask(cell.in(), cell.out(), ref.number(), said);
           });
     }
 
@@ -130,7 +130,7 @@ final class Databases {
       synchronized (forgotten) {
         for (Ref ref = forgotten.poll(); ref != null; ref = forgotten.poll()) {
           if (ref.process() == process) {
-            Inside.close(with.out(), ref.number());
+            DatabaseProcess.close(with.out(), ref.number());
           }
         }
       }

@@ -29,7 +29,7 @@ import org.graalvm.polyglot.proxy.ProxyArray;
  * The process scripts run in, one after the other, each in a context of its own that was made ready
  * before it came. A script that goes beyond a limit ends the process with it.
  */
-public final class Inside {
+public final class ScriptProcess {
 
   private static final String JS = "js";
 
@@ -64,16 +64,16 @@ public final class Inside {
   /** Processor time of the script's thread when it began, in nanoseconds; negative for none. */
   private volatile long began = -1;
 
-  private Inside() {}
+  private ScriptProcess() {}
 
   public static void main(String[] args) {
-    Inside inside = new Inside();
-    Thread.ofPlatform().daemon().name("limits").start(new Limits(inside, Thread.currentThread()));
+    ScriptProcess process = new ScriptProcess();
+    Thread.ofPlatform().daemon().name("limits").start(new Limits(process, Thread.currentThread()));
     try {
-      inside.rehearse();
+      process.rehearse();
       while (true) {
-        Ready next = inside.make();
-        inside.run(Talk.start(inside.inmate.in()), next);
+        Ready next = process.make();
+        process.run(Talk.start(process.inmate.in()), next);
       }
     } catch (EOFException e) {
       Inmate.end(); // nobody wants anything any more
@@ -159,7 +159,7 @@ public final class Inside {
   }
 
   private static Source read() {
-    try (InputStream in = Inside.class.getResourceAsStream("interface.js")) {
+    try (InputStream in = ScriptProcess.class.getResourceAsStream("interface.js")) {
       String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       return Source.newBuilder(JS, text, "interface").buildLiteral();
     } catch (IOException e) {
@@ -199,7 +199,7 @@ public final class Inside {
   /**
    * Ends the process when its script has computed for too long, or nobody waits for it any more.
    */
-  private record Limits(Inside inside, Thread script) implements Runnable {
+  private record Limits(ScriptProcess process, Thread script) implements Runnable {
 
     @Override
     public void run() {
@@ -210,7 +210,7 @@ public final class Inside {
           if (parent() != parent) {
             Inmate.end();
           }
-          long began = inside.began;
+          long began = process.began;
           long at = THREADS.getThreadCpuTime(script.threadId());
           if (began >= 0 && at - began > Ecmascript.MOST_MILLIS * 1_000_000) {
             tell("an end within " + Ecmascript.MOST_MILLIS + " ms of computing was expected");
@@ -226,10 +226,10 @@ public final class Inside {
     }
 
     private void tell(String what) throws IOException {
-      synchronized (inside.inmate) {
-        inside.inmate.out().writeByte(Talk.LIMIT);
-        Wire.text(inside.inmate.out(), what);
-        inside.inmate.out().flush();
+      synchronized (process.inmate) {
+        process.inmate.out().writeByte(Talk.LIMIT);
+        Wire.text(process.inmate.out(), what);
+        process.inmate.out().flush();
       }
       Inmate.end();
     }

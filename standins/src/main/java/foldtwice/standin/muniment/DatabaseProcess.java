@@ -13,14 +13,14 @@ import java.util.List;
 import java.util.Map;
 
 /** The process databases are in, and what is said between it and the one who asks. */
-public final class Inside {
+public final class DatabaseProcess {
 
   private static final int MOST = 100_000;
   private static final byte READY = 'y';
   private static final byte ANSWERED = 'a';
   private static final byte REFUSED = 'r';
 
-  private Inside() {}
+  private DatabaseProcess() {}
 
   public static void main(String[] args) {
     Inmate inmate = Inmate.begin();
