@@ -30,7 +30,7 @@ import org.slf4j.LoggerFactory;
 
 /**
  * Somebody who presses and clicks at random: nothing is thrown, nothing is logged as wrong, what
- * was kept is there afterwards, and memory does not grow. Half a minute; an hour with {@code
+ * was kept is there afterwards, and memory does not grow. Twelve seconds; an hour with {@code
  * -Dsoak.minutes=60}.
  */
 class SoakTest {
@@ -97,7 +97,7 @@ class SoakTest {
   @Test
   void nothingIsThrownLostOrHeldOnTo() throws Exception {
     long seed = Long.getLong("seed", System.nanoTime());
-    double minutes = Double.parseDouble(System.getProperty("soak.minutes", "0.5"));
+    double minutes = Double.parseDouble(System.getProperty("soak.minutes", "0.2"));
     System.out.println("seed " + seed + " (again with -Dseed=" + seed + ")");
     Random random = new Random(seed);
     Faults faults = new Faults();
