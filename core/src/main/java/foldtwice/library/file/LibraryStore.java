@@ -265,6 +265,7 @@ public final class LibraryStore implements AutoCloseable {
     store.changed = true;
     Keeping kept = store.again();
     if (kept instanceof Keeping.NotKept(int left, String why)) {
+      store.leave(); // this one goes on, and the other place is free again
       throw new IOException(why);
     }
     leave();
