@@ -296,15 +296,25 @@ final class Works {
               .orElse(new Walk.On());
       case Step.Ask a -> new Walk.Safe(); // a person has let go by then
       case Step.Pause p -> new Walk.Safe();
-      default -> {
-        for (List<Line> body : step.bodies()) {
-          if (walk(body, held, depth) instanceof Walk.Harmed harmed) {
-            yield harmed;
-          }
-        }
-        yield new Walk.On();
-      }
+      case Step.TypeText t -> new Walk.On();
+      case Step.PressKeys k -> new Walk.On();
+      case Step.Select s -> new Walk.On();
+      case Step.If i -> inside(i, held, depth);
+      case Step.Repeat r -> inside(r, held, depth);
+      case Step.ForEach f -> inside(f, held, depth);
+      case Step.WaitUntil w -> new Walk.On();
+      case Step.Stop s -> new Walk.On(); // what is after it may be reached another way
+      case Step.Plain p -> new Walk.On();
     };
+  }
+
+  private Walk inside(Step step, Modifiers held, int depth) {
+    for (List<Line> body : step.bodies()) {
+      if (walk(body, held, depth) instanceof Walk.Harmed harmed) {
+        return harmed;
+      }
+    }
+    return new Walk.On();
   }
 
   /** Collects what is found of one binding. */

@@ -12,102 +12,108 @@ import java.util.Map;
  */
 public sealed interface Step {
 
+  /** A step that is done when it is taken: it does not wait, ask or lead elsewhere. */
+  sealed interface Plain extends Step {}
+
+  /** A step that is the run's own to take: it holds others, waits, asks, or leads elsewhere. */
+  sealed interface Leading extends Step {}
+
   /** Choose a command by its menu path; each label may contain insertions. */
-  record Choose(List<Template> menuPath) implements Step {
+  record Choose(List<Template> menuPath) implements Plain {
     public Choose {
       menuPath = List.copyOf(menuPath);
     }
   }
 
   /** Write a value into a field of the open dialog, found by its label. */
-  record Fill(String field, Expr value) implements Step {}
+  record Fill(String field, Expr value) implements Plain {}
 
   /** Press a button of the open dialog, found by its label. */
-  record PressButton(String label) implements Step {}
+  record PressButton(String label) implements Plain {}
 
   /** Keep what can be read off the program in a variable. */
-  record Read(Readout what, String variable) implements Step {}
+  record Read(Readout what, String variable) implements Plain {}
 
   /** Change a setting of the program. */
-  record ChangeSetting(String setting, Expr value, Lasting lasting) implements Step {}
+  record ChangeSetting(String setting, Expr value, Lasting lasting) implements Plain {}
 
   /** Give a setting the value after its present one in a list, round from the last to the first. */
-  record Cycle(String setting, List<Expr> values, Lasting lasting) implements Step {
+  record Cycle(String setting, List<Expr> values, Lasting lasting) implements Plain {
     public Cycle {
       values = List.copyOf(values);
     }
   }
 
   /** Set an adjustable value, or move it by a step. */
-  record Adjust(String value, Way way, Expr to, Edge edge) implements Step {}
+  record Adjust(String value, Way way, Expr to, Edge edge) implements Plain {}
 
   /** Select something, in place of what is selected or besides it. */
-  record Select(Whom whom, boolean adding) implements Step {}
+  record Select(Whom whom, boolean adding) implements Plain {}
 
   /** Move the selection by rows and columns. */
-  record SelectOffset(Expr rows, Expr columns, Edge edge) implements Step {}
+  record SelectOffset(Expr rows, Expr columns, Edge edge) implements Plain {}
 
   /** Type text into the program in front. */
-  record TypeText(Template text) implements Step {}
+  record TypeText(Template text) implements Plain {}
 
   /** Press keys, which the program in front gets, or whoever takes them before. */
-  record PressKeys(Trigger.Keys keys) implements Step {}
+  record PressKeys(Trigger.Keys keys) implements Leading {}
 
   /** Give a variable a value. */
-  record SetVariable(String name, Expr value) implements Step {}
+  record SetVariable(String name, Expr value) implements Plain {}
 
   /** End whatever the program is in the middle of: a dialog, a text being typed. */
-  record Leave(Leaving leaving) implements Step {}
+  record Leave(Leaving leaving) implements Plain {}
 
   /** What the modifiers of the trigger, still held down, do to what is typed from here on. */
-  record Modifiers(Holding holding) implements Step {}
+  record Modifiers(Holding holding) implements Leading {}
 
   /** Do once more what the program was told to do last. */
-  record Again() implements Step {}
+  record Again() implements Plain {}
 
   /**
    * Take a picture of the screen.
    *
    * @param file where it goes; empty for the clipboard
    */
-  record Capture(Area area, Template file) implements Step {}
+  record Capture(Area area, Template file) implements Plain {}
 
   /** Run another routine. Parameters without an argument take their defaults. */
-  record RunRoutine(String routine, Map<String, Expr> arguments) implements Step {
+  record RunRoutine(String routine, Map<String, Expr> arguments) implements Leading {
     public RunRoutine {
       arguments = Collections.unmodifiableMap(new LinkedHashMap<>(arguments));
     }
   }
 
   /** Start a program. It takes its time to come to the front. */
-  record StartProgram(String application, List<Template> arguments) implements Step {
+  record StartProgram(String application, List<Template> arguments) implements Plain {
     public StartProgram {
       arguments = List.copyOf(arguments);
     }
   }
 
   /** Bring the window of a running program to the front. */
-  record BringToFront(String application) implements Step {}
+  record BringToFront(String application) implements Plain {}
 
   /** Go on when something holds; fail when it does not within the limit, in seconds. */
-  record WaitUntil(Condition condition, Expr limit) implements Step {}
+  record WaitUntil(Condition condition, Expr limit) implements Leading {}
 
   /** Ask the person for values. */
-  record Ask(Template text, List<Question> questions) implements Step {
+  record Ask(Template text, List<Question> questions) implements Leading {
     public Ask {
       questions = List.copyOf(questions);
     }
   }
 
   /** Let the person work the program, and change values if any are offered, before it goes on. */
-  record Pause(Template note, List<Question> offers) implements Step {
+  record Pause(Template note, List<Question> offers) implements Leading {
     public Pause {
       offers = List.copyOf(offers);
     }
   }
 
   /** Do one thing or another. */
-  record If(Condition condition, List<Line> then, List<Line> otherwise) implements Step {
+  record If(Condition condition, List<Line> then, List<Line> otherwise) implements Leading {
     public If {
       then = List.copyOf(then);
       otherwise = List.copyOf(otherwise);
@@ -115,24 +121,24 @@ public sealed interface Step {
   }
 
   /** Do the same a number of times; the turn, counted from 1, is the variable {@code turn}. */
-  record Repeat(Expr times, List<Line> body) implements Step {
+  record Repeat(Expr times, List<Line> body) implements Leading {
     public Repeat {
       body = List.copyOf(body);
     }
   }
 
   /** Do the same for each item of a list; the item is the variable. */
-  record ForEach(String variable, Items items, List<Line> body) implements Step {
+  record ForEach(String variable, Items items, List<Line> body) implements Leading {
     public ForEach {
       body = List.copyOf(body);
     }
   }
 
   /** End the run here, as foreseen. */
-  record Stop(Template reason) implements Step {}
+  record Stop(Template reason) implements Leading {}
 
   /** Something to remember; kept in the trace, does nothing. */
-  record Note(Template text) implements Step {}
+  record Note(Template text) implements Plain {}
 
   /** How long a changed setting stays changed. */
   enum Lasting {
@@ -210,7 +216,14 @@ public sealed interface Step {
       case If(Condition c, List<Line> then, List<Line> otherwise) -> List.of(then, otherwise);
       case Repeat(Expr times, List<Line> body) -> List.of(body);
       case ForEach(String variable, Items items, List<Line> body) -> List.of(body);
-      default -> List.of();
+      case Modifiers m -> List.of();
+      case PressKeys k -> List.of();
+      case RunRoutine r -> List.of();
+      case WaitUntil w -> List.of();
+      case Ask a -> List.of();
+      case Pause p -> List.of();
+      case Stop s -> List.of();
+      case Plain p -> List.of();
     };
   }
 
@@ -225,7 +238,14 @@ public sealed interface Step {
       case Repeat(Expr times, var body) -> new Repeat(times, bodies.get(0));
       case ForEach(String variable, Items items, var body) ->
           new ForEach(variable, items, bodies.get(0));
-      default -> this;
+      case Modifiers m -> m;
+      case PressKeys k -> k;
+      case RunRoutine r -> r;
+      case WaitUntil w -> w;
+      case Ask a -> a;
+      case Pause p -> p;
+      case Stop s -> s;
+      case Plain p -> p;
     };
   }
 }

@@ -33,28 +33,8 @@ final class Doing {
     this.heldIgnored = heldIgnored;
   }
 
-  /** True for a step that is done when it is taken: it does not wait, ask or lead elsewhere. */
-  static boolean isDone(Step step) {
-    return switch (step) {
-      case Step.If i -> false;
-      case Step.Repeat r -> false;
-      case Step.ForEach f -> false;
-      case Step.RunRoutine r -> false;
-      case Step.PressKeys k -> false;
-      case Step.WaitUntil w -> false;
-      case Step.Ask a -> false;
-      case Step.Pause p -> false;
-      case Step.Stop s -> false;
-      default -> true;
-    };
-  }
-
-  /**
-   * Takes a step.
-   *
-   * @throws IllegalArgumentException for a step that leads elsewhere, which is the run's to take
-   */
-  Did take(Step step) throws StepFailure, Stop {
+  /** Takes a step. */
+  Did take(Step.Plain step) throws StepFailure, Stop {
     Program program = scope.program;
     return switch (step) {
       case Step.Choose(List<Template> menu) -> {
@@ -102,9 +82,7 @@ final class Doing {
       }
       case Step.BringToFront(String application) ->
           new Did(application, computer.bringToFront(application));
-      case Step.Stop(Template reason) -> throw new Stop(scope.evaluator.text(reason));
       case Step.Note(Template text) -> new Did(scope.evaluator.text(text), Reply.QUIET);
-      default -> throw new IllegalArgumentException("leads elsewhere: " + step);
     };
   }
 

@@ -448,11 +448,12 @@ public final class Run {
           ask(scope, text, questions, number, false);
       case Step.Pause(Template text, List<Step.Question> offers) ->
           ask(scope, text, offers, number, true);
-      default -> {
-        if (step instanceof Step.TypeText) {
+      case Step.Stop(Template reason) -> throw new Stop(scope.evaluator.text(reason));
+      case Step.Plain plain -> {
+        if (plain instanceof Step.TypeText) {
           begin(around.computer().front());
         }
-        Doing.Did did = new Doing(scope, around.computer(), heldIgnored).take(step);
+        Doing.Did did = new Doing(scope, around.computer(), heldIgnored).take(plain);
         note(number, step, did.detail(), did.reply(), began);
       }
     }
@@ -581,7 +582,7 @@ public final class Run {
     return switch (wish) {
       case Scripts.Wish.Test t -> Optional.of(test(frame, t));
       case Scripts.Wish.Take(int line, Step step, var gives)
-          when Doing.isDone(step) && !frame.scope.program.takesTime() && mayGoOn() -> {
+          when step instanceof Step.Plain && !frame.scope.program.takesTime() && mayGoOn() -> {
         frame.at(line);
         long began = System.nanoTime();
         try {

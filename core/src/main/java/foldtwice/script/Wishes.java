@@ -3,11 +3,14 @@ package foldtwice.script;
 import foldtwice.routine.Condition;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Form;
 import foldtwice.routine.Kind;
 import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Readout;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Step;
+import foldtwice.routine.StepKind;
+import foldtwice.routine.StepKinds;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
@@ -16,11 +19,15 @@ import foldtwice.run.Scripts;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** What a call of the interface asks for: a step to take, or something to find out. */
@@ -48,43 +55,94 @@ final class Wishes {
     return new Wishes(asked.line(), asked.given()).wish(asked.what());
   }
 
+  /** The kinds of steps, and what a call of theirs settles, by the call. */
+  private static final Map<String, Called> CALLS = new HashMap<>();
+
+  private record Called(StepKind<?> kind, StepKind.Call call) {}
+
+  static {
+    for (StepKind<?> kind : StepKinds.ALL) {
+      kind.calls().forEach(c -> CALLS.put(c.name(), new Called(kind, c)));
+    }
+  }
+
   private Scripts.Wish wish(String what) {
+    Called called = CALLS.get(what);
+    if (called != null) {
+      return take(step(called.kind(), called.call()));
+    }
     return switch (what) {
-      case "choose" -> take(new Step.Choose(path()));
       case "ticked" -> test(new Condition.Ticked(path()));
-      case "fill" -> take(new Step.Fill(text(0), literal(1)));
-      case "press" -> take(new Step.PressButton(text(0)));
       case "field" -> read(new Readout.Field(text(0)));
       case "dialog" -> test(new Condition.DialogOpen(text(0)));
       case "setting" -> read(new Readout.Setting(text(0)));
-      case "change" -> take(new Step.ChangeSetting(text(0), literal(1), Step.Lasting.THIS_RUN));
-      case "keep" -> take(new Step.ChangeSetting(text(0), literal(1), Step.Lasting.FOR_GOOD));
       case "value" -> read(new Readout.Adjustable(text(0)));
-      case "to" -> take(adjust(Step.Way.TO));
-      case "by" -> take(adjust(Step.Way.BY));
       case "shown" -> read(new Readout.Indicator(text(0)));
-      case "select" -> take(new Step.Select(whom(text(0)), flag(1)));
-      case "move" -> take(new Step.SelectOffset(literal(0), literal(1), Step.Edge.REPORT));
       case "some" -> test(new Condition.SomethingSelected());
       case "count" -> read(Readout.Of.SELECTED_COUNT);
       case "text" -> read(Readout.Of.SELECTED_TEXT);
-      case "type" -> take(new Step.TypeText(new Template(text(0))));
-      case "keys" -> take(new Step.PressKeys(keys(text(0))));
-      case "finish" -> take(new Step.Leave(Step.Leaving.FINISH));
-      case "giveUp" -> take(new Step.Leave(Step.Leaving.GIVE_UP));
-      case "again" -> take(new Step.Again());
       case "version" -> test(new Condition.VersionAtLeast(text(0)));
       case "clipboard" -> read(Readout.Of.CLIPBOARD);
-      case "start" -> take(new Step.StartProgram(text(0), Template.all(texts(1))));
-      case "front" -> take(new Step.BringToFront(text(0)));
       case "await" -> take(new Step.WaitUntil(new Condition.InFront(text(0)), seconds(1)));
       case "ask" -> ask();
-      case "pause" -> take(new Step.Pause(new Template(text(0)), List.of()));
-      case "run" -> take(new Step.RunRoutine(text(0), arguments()));
-      case "log" -> take(new Step.Note(new Template(text(0))));
-      case "stop" -> take(new Step.Stop(new Template(text(0))));
       default -> throw new ValueException(what, "a call of the interface");
     };
+  }
+
+  /** A step of a kind: what the call does not settle is given in order. */
+  private Step step(StepKind<?> kind, StepKind.Call call) {
+    List<Object> values = new ArrayList<>();
+    int at = 0;
+    for (StepKind.Part<?, ?> part : kind.parts()) {
+      Object fixed = call.fixed().get(part.name());
+      values.add(fixed != null ? fixed : given(part.form(), at++));
+    }
+    return kind.step(values);
+  }
+
+  /** What is given for a part; the last part may take all that is left. */
+  private Object given(Form<?> form, int at) {
+    return switch (form) {
+      case Form.Value v -> literal(at);
+      case Form.Values v -> IntStream.range(at, given.size()).mapToObj(this::literal).toList();
+      case Form.Text t -> new Template(t.mayBeEmpty() && at >= given.size() ? "" : text(at));
+      case Form.Texts t -> Template.all(texts(at));
+      case Form.Menu m -> path();
+      case Form.Name n -> text(at);
+      case Form.Variable v -> text(at);
+      case Form.Word<?> w -> at < given.size() ? word(w, text(at)) : w.otherwise();
+      case Form.Flag f -> flag(at);
+      case Form.Keys k -> keys(text(at));
+      case Form.Selected s -> whom(text(at));
+      case Form.Arguments a -> arguments(at);
+      case Form.ToRead r -> throw unasked(form);
+      case Form.Holds h -> throw unasked(form);
+      case Form.Questions q -> throw unasked(form);
+      case Form.Through t -> throw unasked(form);
+      case Form.Lines l -> throw unasked(form);
+    };
+  }
+
+  private static IllegalStateException unasked(Form<?> form) {
+    return new IllegalStateException("a script's own language has " + form);
+  }
+
+  private static <E extends Enum<E>> E word(Form.Word<E> word, String text) {
+    for (E one : word.type().getEnumConstants()) {
+      if (written(one).equals(text)) {
+        return one;
+      }
+    }
+    throw new ValueException(
+        text,
+        "one of "
+            + Arrays.stream(word.type().getEnumConstants())
+                .map(Wishes::written)
+                .collect(Collectors.joining(", ")));
+  }
+
+  private static String written(Enum<?> one) {
+    return one.name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
   private Scripts.Wish take(Step step) {
@@ -127,13 +185,9 @@ final class Wishes {
         Value.Quantity.of("1", scale));
   }
 
-  private Step adjust(Step.Way way) {
-    return new Step.Adjust(text(0), way, literal(1), Step.Edge.CLAMP);
-  }
-
-  private Map<String, Expr> arguments() {
+  private Map<String, Expr> arguments(int from) {
     Map<String, Expr> arguments = new LinkedHashMap<>();
-    for (int i = 1; i + 1 < given.size(); i += 2) {
+    for (int i = from; i + 1 < given.size(); i += 2) {
       arguments.put(text(i), literal(i + 1));
     }
     return arguments;
@@ -141,7 +195,7 @@ final class Wishes {
 
   private static Whom whom(String text) {
     for (Whom.Group group : Whom.Group.values()) {
-      if (group.name().toLowerCase(Locale.ROOT).replace('_', ' ').equals(text)) {
+      if (written(group).equals(text)) {
         return group;
       }
     }

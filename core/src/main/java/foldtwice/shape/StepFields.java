@@ -3,13 +3,17 @@ package foldtwice.shape;
 import foldtwice.routine.Condition;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Form;
 import foldtwice.routine.Step;
+import foldtwice.routine.StepKind;
+import foldtwice.routine.StepKinds;
 import foldtwice.routine.Template;
 import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
 import foldtwice.text.Blanks;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
+import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -49,71 +53,48 @@ public final class StepFields {
    */
   public record Field(String label, Holds holds, String text, List<String> options) {}
 
+  private static final List<String> YES_NO = List.of("yes", "no");
+
   private StepFields() {}
 
   /** The fields of a step. */
   public static List<Field> of(Step step) {
-    return switch (step) {
-      case Step.Choose(List<Template> menu) ->
-          List.of(new Field("", Holds.MENU, path(menu), List.of()));
-      case Step.Fill(String field, Expr value) ->
-          List.of(name("field", field), value("with", value));
-      case Step.PressButton(String label) -> List.of(name("button", label));
-      case Step.Read(var what, String variable) -> List.of(name("as", variable));
-      case Step.ChangeSetting(String setting, Expr value, Step.Lasting lasting) ->
-          List.of(name("setting", setting), value("to", value), word("lasting", lasting));
-      case Step.Cycle(String setting, List<Expr> values, Step.Lasting lasting) ->
-          List.of(
-              name("setting", setting),
-              new Field("values", Holds.VALUE, list(values), List.of()),
-              word("lasting", lasting));
-      case Step.Adjust(String value, Step.Way way, Expr to, Step.Edge edge) ->
-          List.of(name("value", value), word("way", way), value("amount", to), word("edge", edge));
-      case Step.Select(Whom whom, boolean adding) ->
-          List.of(
-              new Field(
-                  "what",
-                  Holds.TEXT,
-                  whom instanceof Whom.Named(Template name)
-                      ? name.source()
-                      : whom.toString().toLowerCase(Locale.ROOT).replace('_', ' '),
-                  List.of()),
-              new Field("besides", Holds.WORD, adding ? "yes" : "no", List.of("yes", "no")));
-      case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) ->
-          List.of(value("rows", rows), value("columns", columns), word("edge", edge));
-      case Step.TypeText(Template text) -> List.of(text("text", text));
-      case Step.PressKeys(var keys) -> List.of(name("keys", Notation.write(keys)));
-      case Step.SetVariable(String name, Expr value) ->
-          List.of(name("name", name), value("to", value));
-      case Step.Leave(Step.Leaving leaving) -> List.of(word("leaving", leaving));
-      case Step.Modifiers(Step.Holding holding) -> List.of(word("holding", holding));
-      case Step.Again() -> List.of();
-      case Step.Capture(Step.Area area, Template file) ->
-          List.of(word("area", area), text("file", file));
-      case Step.RunRoutine(String routine, Map<String, Expr> arguments) -> {
-        List<Field> fields = new ArrayList<>(List.of(name("routine", routine)));
-        arguments.forEach((name, value) -> fields.add(value(name, value)));
+    StepKind<?> kind = StepKinds.of(step);
+    List<Object> values = kind.parts(step).values();
+    List<Field> fields = new ArrayList<>();
+    for (int i = 0; i < values.size(); i++) {
+      StepKind.Part<?, ?> part = kind.parts().get(i);
+      fields.addAll(of(part.form(), part.label(), values.get(i)));
+    }
+    return fields;
+  }
+
+  private static List<Field> of(Form<?> form, String label, Object value) {
+    return switch (form) {
+      case Form.Value v -> List.of(value(label, (Expr) value));
+      case Form.Values v -> List.of(values(label, exprs(value)));
+      case Form.Text t -> List.of(text(label, (Template) value));
+      case Form.Menu m -> List.of(new Field(label, Holds.MENU, path(templates(value)), List.of()));
+      case Form.Name n -> List.of(name(label, (String) value));
+      case Form.Variable v -> List.of(name(label, (String) value));
+      case Form.Word<?> w -> List.of(word(label, (Enum<?>) value));
+      case Form.Flag f -> List.of(new Field(label, Holds.WORD, yes((Boolean) value), YES_NO));
+      case Form.Keys k -> List.of(name(label, Notation.write((Trigger.Keys) value)));
+      case Form.Selected s -> List.of(new Field(label, Holds.TEXT, shown((Whom) value), List.of()));
+      case Form.Holds h -> condition((Condition) value);
+      case Form.Arguments a -> {
+        List<Field> fields = new ArrayList<>();
+        ((Map<?, ?>) value).forEach((n, e) -> fields.add(value((String) n, (Expr) e)));
         yield fields;
       }
-      case Step.StartProgram(String application, List<Template> arguments) ->
-          List.of(name("program", application));
-      case Step.BringToFront(String application) -> List.of(name("program", application));
-      case Step.WaitUntil(Condition c, Expr limit) -> {
-        List<Field> fields = new ArrayList<>(condition(c));
-        fields.add(value("at most", limit));
-        yield fields;
-      }
-      case Step.Ask(Template text, var questions) -> List.of(text("text", text));
-      case Step.Pause(Template note, var offers) -> List.of(text("note", note));
-      case Step.If(Condition c, var then, var otherwise) -> condition(c);
-      case Step.Repeat(Expr times, var body) -> List.of(value("times", times));
-      case Step.ForEach(String variable, Step.Items items, var body) ->
-          items instanceof Step.Items.Given(List<Expr> values)
-              ? List.of(
-                  name("name", variable), new Field("in", Holds.VALUE, list(values), List.of()))
-              : List.of(name("name", variable));
-      case Step.Stop(Template reason) -> List.of(text("reason", reason));
-      case Step.Note(Template text) -> List.of(text("text", text));
+      case Form.Through t ->
+          value instanceof Step.Items.Given(List<Expr> given)
+              ? List.of(values(label, given))
+              : List.of();
+      case Form.ToRead r -> List.of();
+      case Form.Texts t -> List.of();
+      case Form.Questions q -> List.of();
+      case Form.Lines l -> List.of();
     };
   }
 
@@ -144,59 +125,47 @@ public final class StepFields {
     return build(step, texts);
   }
 
-  private static Step build(Step step, List<String> t) {
-    return switch (step) {
-      case Step.Choose c -> new Step.Choose(menu(t.get(0)));
-      case Step.Fill f -> new Step.Fill(t.get(0), read(t.get(1)));
-      case Step.PressButton p -> new Step.PressButton(t.get(0));
-      case Step.Read(var what, String variable) -> new Step.Read(what, variable(t.get(0)));
-      case Step.ChangeSetting c ->
-          new Step.ChangeSetting(t.get(0), read(t.get(1)), word(Step.Lasting.class, t.get(2)));
-      case Step.Cycle c ->
-          new Step.Cycle(t.get(0), reads(t.get(1)), word(Step.Lasting.class, t.get(2)));
-      case Step.Adjust a ->
-          new Step.Adjust(
-              t.get(0),
-              word(Step.Way.class, t.get(1)),
-              read(t.get(2)),
-              word(Step.Edge.class, t.get(3)));
-      case Step.Select s -> new Step.Select(whom(t.get(0)), t.get(1).equals("yes"));
-      case Step.SelectOffset s ->
-          new Step.SelectOffset(read(t.get(0)), read(t.get(1)), word(Step.Edge.class, t.get(2)));
-      case Step.TypeText x -> new Step.TypeText(new Template(t.get(0)));
-      case Step.PressKeys k -> new Step.PressKeys(keys(t.get(0)));
-      case Step.SetVariable s -> new Step.SetVariable(variable(t.get(0)), read(t.get(1)));
-      case Step.Leave l -> new Step.Leave(word(Step.Leaving.class, t.get(0)));
-      case Step.Modifiers m -> new Step.Modifiers(word(Step.Holding.class, t.get(0)));
-      case Step.Again a -> a;
-      case Step.Capture c ->
-          new Step.Capture(word(Step.Area.class, t.get(0)), new Template(t.get(1)));
-      case Step.RunRoutine(String routine, Map<String, Expr> arguments) -> {
+  private static Step build(Step step, List<String> texts) {
+    StepKind<?> kind = StepKinds.of(step);
+    List<Object> values = kind.parts(step).values();
+    List<Object> next = new ArrayList<>(values.size());
+    int at = 0;
+    for (int i = 0; i < values.size(); i++) {
+      Form<?> form = kind.parts().get(i).form();
+      int many = of(form, "", values.get(i)).size();
+      next.add(
+          many == 0 ? values.get(i) : build(form, values.get(i), texts.subList(at, at + many)));
+      at += many;
+    }
+    return kind.step(next);
+  }
+
+  private static Object build(Form<?> form, Object was, List<String> t) {
+    return switch (form) {
+      case Form.Value v -> read(t.getFirst());
+      case Form.Values v -> reads(t.getFirst());
+      case Form.Text x -> new Template(t.getFirst());
+      case Form.Menu m -> menu(t.getFirst());
+      case Form.Name n -> t.getFirst();
+      case Form.Variable v -> variable(t.getFirst());
+      case Form.Word<?> w -> word(w.type(), t.getFirst());
+      case Form.Flag f -> t.getFirst().equals(yes(true));
+      case Form.Keys k -> keys(t.getFirst());
+      case Form.Selected s -> whom(t.getFirst());
+      case Form.Holds h -> build((Condition) was, t);
+      case Form.Arguments a -> {
         Map<String, Expr> next = new LinkedHashMap<>();
-        int i = 1;
-        for (String name : arguments.keySet()) {
-          next.put(name, read(t.get(i++)));
+        int i = 0;
+        for (Object name : ((Map<?, ?>) was).keySet()) {
+          next.put((String) name, read(t.get(i++)));
         }
-        yield new Step.RunRoutine(t.get(0), next);
+        yield next;
       }
-      case Step.StartProgram(String application, List<Template> arguments) ->
-          new Step.StartProgram(t.get(0), arguments);
-      case Step.BringToFront b -> new Step.BringToFront(t.get(0));
-      case Step.WaitUntil(Condition c, Expr limit) ->
-          new Step.WaitUntil(build(c, t), read(t.getLast()));
-      case Step.Ask(Template text, var questions) ->
-          new Step.Ask(new Template(t.get(0)), questions);
-      case Step.Pause(Template note, var offers) -> new Step.Pause(new Template(t.get(0)), offers);
-      case Step.If(Condition c, var then, var otherwise) ->
-          new Step.If(build(c, t), then, otherwise);
-      case Step.Repeat(Expr times, var body) -> new Step.Repeat(read(t.get(0)), body);
-      case Step.ForEach(String variable, Step.Items items, var body) ->
-          new Step.ForEach(
-              variable(t.get(0)),
-              items instanceof Step.Items.Given ? new Step.Items.Given(reads(t.get(1))) : items,
-              body);
-      case Step.Stop s -> new Step.Stop(new Template(t.get(0)));
-      case Step.Note n -> new Step.Note(new Template(t.get(0)));
+      case Form.Through x -> new Step.Items.Given(reads(t.getFirst()));
+      case Form.ToRead r -> was;
+      case Form.Texts x -> was;
+      case Form.Questions q -> was;
+      case Form.Lines l -> was;
     };
   }
 
@@ -216,6 +185,29 @@ public final class StepFields {
     };
   }
 
+  private static List<Expr> exprs(Object value) {
+    return ((List<?>) value).stream().map(Expr.class::cast).toList();
+  }
+
+  private static List<Template> templates(Object value) {
+    return ((List<?>) value).stream().map(Template.class::cast).toList();
+  }
+
+  private static String yes(boolean yes) {
+    return YES_NO.get(yes ? 0 : 1);
+  }
+
+  private static String shown(Whom whom) {
+    return switch (whom) {
+      case Whom.Named(Template name) -> name.source();
+      case Whom.Group group -> written(group);
+    };
+  }
+
+  private static Field values(String label, List<Expr> values) {
+    return new Field(label, Holds.VALUE, list(values), List.of());
+  }
+
   private static Field name(String label, String text) {
     return new Field(label, Holds.NAME, text, List.of());
   }
@@ -232,19 +224,19 @@ public final class StepFields {
     return new Field(
         label,
         Holds.WORD,
-        shown(value),
+        written(value),
         Arrays.stream(value.getDeclaringClass().getEnumConstants())
-            .map(StepFields::shown)
+            .map(StepFields::written)
             .toList());
   }
 
-  private static String shown(Enum<?> value) {
+  private static String written(Enum<?> value) {
     return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
   private static <E extends Enum<E>> E word(Class<E> type, String text) {
     for (E value : type.getEnumConstants()) {
-      if (shown(value).equals(text.strip())) {
+      if (written(value).equals(text.strip())) {
         return value;
       }
     }
@@ -252,7 +244,7 @@ public final class StepFields {
         text,
         "one of "
             + Arrays.stream(type.getEnumConstants())
-                .map(StepFields::shown)
+                .map(StepFields::written)
                 .collect(Collectors.joining(", ")));
   }
 
@@ -313,7 +305,7 @@ public final class StepFields {
     return name;
   }
 
-  private static foldtwice.trigger.Trigger.Keys keys(String text) {
+  private static Trigger.Keys keys(String text) {
     try {
       return Notation.read(text);
     } catch (NotationException e) {
@@ -323,7 +315,7 @@ public final class StepFields {
 
   private static Whom whom(String text) {
     for (Whom.Group group : Whom.Group.values()) {
-      if (shown(group).equals(text.strip())) {
+      if (written(group).equals(text.strip())) {
         return group;
       }
     }

@@ -11,7 +11,8 @@ import java.util.ResourceBundle;
  */
 public record Texts(ResourceBundle bundle) {
 
-  private static final String ONE = ".one";
+  /** English that writes numbers without signs between their digits, as everywhere else. */
+  private static final Locale PLAIN = Locale.of("en", "US", "POSIX");
 
   /** The bundle of this base name, in the language of the product. */
   public static Texts of(String baseName, ClassLoader loader) {
@@ -19,18 +20,16 @@ public record Texts(ResourceBundle bundle) {
   }
 
   /**
-   * The text of a key, with values put in. Where the first value is the number 1 and there is a
-   * text of the key with {@code .one} after it, that one is taken.
+   * The text of a key, with values put in. What depends on a number ({@code {0,choice,…}}) wants a
+   * number there; other values are put in as they read.
    *
    * @throws java.util.MissingResourceException when there is no such text
    */
   public String get(String key, Object... values) {
     Object[] shown = new Object[values.length];
     for (int i = 0; i < values.length; i++) {
-      shown[i] = String.valueOf(values[i]);
+      shown[i] = values[i] instanceof Number ? values[i] : String.valueOf(values[i]);
     }
-    boolean one = values.length > 0 && values[0] instanceof Number n && n.doubleValue() == 1;
-    String form = one && bundle.containsKey(key + ONE) ? key + ONE : key;
-    return new MessageFormat(bundle.getString(form), Locale.ENGLISH).format(shown);
+    return new MessageFormat(bundle.getString(key), PLAIN).format(shown);
   }
 }

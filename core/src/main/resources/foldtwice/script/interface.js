@@ -104,11 +104,15 @@
     finish() { ask('finish', []); },
     giveUp() { ask('giveUp', []); },
     again() { ask('again', []); },
+    cycle(name, ...values) { ask('cycle', [name, ...values]); },
+    releaseHeld() { ask('release', []); },
+    ignoreHeld() { ask('ignore', []); },
     versionAtLeast(version) { return ask('version', [version]); },
   });
 
   const computer = freeze({
     clipboard() { return ask('clipboard', []); },
+    capture(area = 'whole', file = '') { ask('capture', [area, String_(file)]); },
     start(name, ...given) { ask('start', [name, ...given.map(String_)]); },
     bringToFront(name) { ask('front', [name]); },
     waitForWindow(name, seconds = 30) { ask('await', [name, seconds]); },

@@ -3,6 +3,7 @@ package foldtwice.desktop;
 import foldtwice.desktop.frame.Early;
 import foldtwice.desktop.frame.Opening;
 import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.session.WorkingCopy;
 import java.io.IOException;
@@ -35,7 +36,7 @@ public final class App extends Application {
     stage.setTitle(Ui.text("app.name"));
     stage.setMinWidth(1024);
     stage.setMinHeight(700);
-    opening = new Opening(stage, Platform::exit);
+    opening = new Opening(stage, new Faults().install(), Platform::exit);
     opening.open(early);
     stage.setOnShown(e -> Platform.runLater(() -> LOG.info("the window is open")));
     stage.show();

@@ -39,7 +39,7 @@ class CollectByHandTest {
     try (Hands hands = Hands.open(folder)) {
       hands.press(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
       hands.click("#try-tagpress");
-      hands.click("#try-record");
+      hands.click("#record");
       assertThat(hands.text("#record-state")).isEqualTo("Recording Tagpress: 0 steps");
       hands.paste("#record-trigger", "Ctrl+Shift+");
       hands.click("#box-2");
@@ -114,7 +114,7 @@ class CollectByHandTest {
     try (Hands hands = Hands.open(folder)) {
       hands.press(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
       hands.click("#try-vasculum");
-      hands.click("#try-record");
+      hands.click("#record");
       hands.click("#cell-1-8");
       hands.press(KeyCode.F2);
       hands.type("wett");
@@ -138,7 +138,7 @@ class CollectByHandTest {
     try (Hands hands = Hands.open(folder)) {
       hands.press(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
       hands.click("#try-trackway");
-      hands.click("#try-record");
+      hands.click("#record");
       hands.click("#map-Garden-wall");
       hands.click("#map-Cairn");
       hands.menu("Select", "Next");
@@ -157,7 +157,8 @@ class CollectByHandTest {
   void stepsAreAddedByTypingMovedSwitchedOffAndComeBack() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.press(KeyCode.F2);
-      hands.click("#new-routine");
+      hands.click("#new-menu");
+      hands.menu("New macro");
       hands.paste("#routine-name", "Lighter");
       hands.press(KeyCode.ENTER);
       assertThat(routines(hands).get("new-routine").name()).isEqualTo("Lighter");

@@ -54,7 +54,8 @@ class CollectOrderByHandTest {
       List<String> rows = hands.rows("#routines");
       assertThat(rows.getFirst()).startsWith("Add a plot");
       assertThat(rows).doesNotContain("Labels").isSortedAccordingTo(String.CASE_INSENSITIVE_ORDER);
-      hands.click("#pin-routine");
+      hands.click("#routine-more");
+      hands.menu("Pin or unpin the chosen routine");
       hands.click("#routine-show");
       hands.press(KeyCode.DOWN);
       hands.press(KeyCode.DOWN);

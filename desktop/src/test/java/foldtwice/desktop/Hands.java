@@ -1,9 +1,12 @@
 package foldtwice.desktop;
 
+import foldtwice.desktop.atlas.AtlasView;
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.FileAsking;
 import foldtwice.desktop.session.Session;
+import foldtwice.desktop.trying.TryView;
 import foldtwice.library.file.LibraryStore;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -40,6 +43,9 @@ final class Hands implements AutoCloseable {
 
   private static final long PATIENCE_MILLIS = 40_000;
   private static boolean started;
+
+  /** What nobody expected to go wrong. */
+  static final Faults FAULTS = new Faults();
 
   private final Stage stage;
   private final Scene scene;
@@ -112,7 +118,7 @@ final class Hands implements AutoCloseable {
               Theme.install();
               Session session = new Session(store, chosen);
               Stage stage = new Stage();
-              Frame frame = new Frame(session, new Theme());
+              Frame frame = new Frame(session, new Theme(), FAULTS);
               stage.setScene(frame.scene(1280, 800));
               stage.setX(0);
               stage.setY(0);
@@ -234,8 +240,8 @@ final class Hands implements AutoCloseable {
 
   /** What takes the messages of a MIDI device, once it is listened to. */
   javax.sound.midi.Receiver midi(String device) {
-    waitUntil("it is listened to", () -> frame.showTry().midi(device).isPresent());
-    return ask(() -> frame.showTry().midi(device)).orElseThrow();
+    waitUntil("it is listened to", () -> frame.show(TryView.class).midi(device).isPresent());
+    return ask(() -> frame.show(TryView.class).midi(device)).orElseThrow();
   }
 
   /** Gives a button the keys and presses it with the space bar. */
@@ -254,6 +260,9 @@ final class Hands implements AutoCloseable {
   /** Chooses a station, as its chooser does. */
   void station(String id) {
     run(() -> session.choose(session.now().library().stations().get(id)));
+    waitUntil(
+        "the station is looked through",
+        () -> session.now().station().id().equals(id) && session.now().audited());
     settle();
   }
 
@@ -357,7 +366,7 @@ final class Hands implements AutoCloseable {
 
   /** Goes to a place in the atlas. */
   void atlas(foldtwice.place.Place place) {
-    run(() -> frame.showAtlas().go(place));
+    run(() -> frame.show(AtlasView.class).go(place));
     settle();
   }
 

@@ -196,7 +196,7 @@ class KeepingByHandTest {
                 "{\"do\": \"front\", \"application\": \"\"}"));
     assertThat(Files.readString(file())).isNotEqualTo(demo);
     Stage stage = Hands.ask(Stage::new);
-    Opening opening = Hands.ask(() -> new Opening(stage, stage::hide));
+    Opening opening = Hands.ask(() -> new Opening(stage, Hands.FAULTS, stage::hide));
     Hands.ask(
         () -> {
           opening.open(Early.begin(this::file));
@@ -233,7 +233,7 @@ class KeepingByHandTest {
     Hands.start();
     Files.copy(Hands.root().resolve("demo/fernhollow.json"), file());
     Stage stage = Hands.ask(Stage::new);
-    Opening opening = Hands.ask(() -> new Opening(stage, stage::hide));
+    Opening opening = Hands.ask(() -> new Opening(stage, Hands.FAULTS, stage::hide));
     Hands.ask(
         () -> {
           opening.open(Early.begin(this::file));

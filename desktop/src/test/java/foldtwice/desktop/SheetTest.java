@@ -184,7 +184,7 @@ class SheetTest {
     Set<String> there =
         Files.readAllLines(bundle).stream()
             .filter(l -> l.contains("=") && !l.startsWith("#"))
-            .map(l -> l.substring(0, l.indexOf('=')).replaceFirst("\\.one$", ""))
+            .map(l -> l.substring(0, l.indexOf('=')))
             .collect(Collectors.toCollection(TreeSet::new));
     String sources;
     try (Stream<Path> files = Files.walk(Hands.root().resolve(module + "/src/main/java"))) {

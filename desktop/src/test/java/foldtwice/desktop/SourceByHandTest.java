@@ -43,7 +43,8 @@ class SourceByHandTest {
   void aScriptIsWrittenBrokenMendedBoundAndFired() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.routine("fit and lock");
-      hands.click("#new-script");
+      hands.click("#new-menu");
+      hands.menu("New script");
       assertThat(hands.text("#routine-about")).contains("Script");
       source(hands, "new-script", "program.select('box 3');\nprogram.choose('Box', 'Lok');\n");
       hands.press(KeyCode.F8);
@@ -247,7 +248,8 @@ class SourceByHandTest {
   void aScriptGetsAParameterThatIsRenamedKeptInRangeAndRemoved() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.routine("fit and lock");
-      hands.click("#new-script");
+      hands.click("#new-menu");
+      hands.menu("New script");
       source(hands, "new-script", "for (let i = 0; i < parameters.times; i++) { log(i); }");
       hands.click("#add-parameter");
       hands.paste("#parameter-name", "turns");

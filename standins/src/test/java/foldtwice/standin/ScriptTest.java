@@ -105,6 +105,32 @@ class ScriptTest {
   }
 
   @Test
+  void aSettingGoesRoundAPictureIsTakenAndHeldModifiersAreReleased() {
+    computer.hold(foldtwice.trigger.Modifiers.of(foldtwice.trigger.Modifier.CTRL));
+    Trace trace =
+        run(
+            "tagpress",
+            """
+            program.releaseHeld();
+            program.cycle('unit', 'mm', 'in');
+            log(program.setting('unit'));
+            program.cycle('unit', 'mm', 'in');
+            log(program.setting('unit'));
+            computer.capture('window', 'label.png');
+            """);
+    assertThat(trace.ending()).isInstanceOf(Trace.Finished.class);
+    assertThat(trace.entries())
+        .filteredOn(
+            e ->
+                e instanceof Trace.Taken(var n, foldtwice.routine.Step.Note s, var d, var c, var t))
+        .extracting(e -> ((Trace.Taken) e).detail())
+        .containsExactly("in", "mm");
+    assertThat(computer.held()).isEqualTo(foldtwice.trigger.Modifiers.NONE);
+    assertThat(broke("computer.capture('everything');"))
+        .contains("expected one of whole, window, selection, found everything");
+  }
+
+  @Test
   void amountsAreConvertedExactlyAndKeepTheirUnits() {
     Trace trace =
         run(

@@ -14,6 +14,10 @@ import foldtwice.desktop.parts.RoutineField;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.view.Act;
+import foldtwice.desktop.view.Going;
+import foldtwice.desktop.view.Target;
+import foldtwice.desktop.view.View;
 import foldtwice.library.Edit;
 import foldtwice.place.Place;
 import foldtwice.trigger.KeyCode;
@@ -30,9 +34,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -45,7 +49,12 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** Who owns which key. */
-public final class AtlasView extends BorderPane implements KeyBoard.Listener {
+public final class AtlasView extends BorderPane implements View, KeyBoard.Listener {
+
+  public static final List<Act<AtlasView>> ACTS =
+      List.of(
+          new Act<>("atlas-everywhere", AtlasView::goEverywhere),
+          new Act<>("atlas-place", v -> v.places.requestFocus()));
 
   /** What a dragged binding is marked by. */
   static final String BINDING = "fold-twice/binding/";
@@ -76,15 +85,15 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
   /** The page that is drawn. */
   private Atlas shown = new Atlas(Map.of());
 
-  /**
-   * The atlas of the session's library.
-   *
-   * @param toBinding goes to a binding
-   * @param toConflict goes to a conflict
-   */
-  public AtlasView(Session session, Consumer<String> toBinding, Consumer<Conflict> toConflict) {
+  /** The atlas of the session's library. */
+  public AtlasView(Session session, Going going) {
     this.session = session;
-    story = new StoryPane(session, toBinding, toConflict, this::look);
+    story =
+        new StoryPane(
+            session,
+            id -> going.to(new Target.Binding(id)),
+            c -> going.to(new Target.Conflict(session.now().station().id(), c.topic())),
+            this::look);
     places.setId("atlas-place");
     places.setAccessibleText(Ui.text("atlas.in"));
     places.setPrefWidth(172);
@@ -152,8 +161,26 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     right.setMinWidth(270);
     right.getStyleClass().add("story-scroll");
     setRight(right);
-    session.nowProperty().addListener((o, a, now) -> changed(now));
-    show(session.now());
+  }
+
+  @Override
+  public Node node() {
+    return this;
+  }
+
+  @Override
+  public Target here() {
+    return place
+        .<Target>map(p -> new Target.Key(p, new Press(chosen, held)))
+        .orElse(new Target.Sheet("atlas"));
+  }
+
+  @Override
+  public void open(Target target) {
+    if (target instanceof Target.Key(Place to, Press press)) {
+      go(to);
+      look(press);
+    }
   }
 
   /** The state most bindings are made for: where there is most to see. */
@@ -200,13 +227,8 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     return legend;
   }
 
-  private void changed(Snapshot now) {
-    if (getScene() != null) {
-      show(now);
-    }
-  }
-
-  private void show(Snapshot now) {
+  @Override
+  public void show(Snapshot now) {
     if (!troublesOf.equals(now.allConflicts())) {
       troublesOf = now.allConflicts();
       troubles = new Troubles(troublesOf);
@@ -369,9 +391,8 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
             });
   }
 
-  /** Shows what there is now, and gives the keys the keyboard. */
-  public void focusKeys() {
-    show(session.now());
+  @Override
+  public void takeKeys() {
     applyCss(); // before that a scroll pane has not taken in what it shows
     layout();
     keys.requestFocus();
@@ -384,8 +405,8 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
     show(session.now());
   }
 
-  /** Shows all places at once, for pictures. */
-  public void goEverywhere() {
+  /** Shows all places at once. */
+  void goEverywhere() {
     place = Optional.empty();
     before = List.of();
     show(session.now());
@@ -400,10 +421,5 @@ public final class AtlasView extends BorderPane implements KeyBoard.Listener {
   /** Shows a page of a device and the way of one of its keys, for pictures. */
   public void pad(String deviceId, String pageId, String key) {
     surfaces.pad(deviceId, pageId, key);
-  }
-
-  /** True when keys that are pressed there are looked up and not done. */
-  public static boolean looksUp(Object target) {
-    return target instanceof KeyBoard;
   }
 }

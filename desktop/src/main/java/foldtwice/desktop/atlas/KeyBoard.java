@@ -2,6 +2,7 @@ package foldtwice.desktop.atlas;
 
 import foldtwice.atlas.Atlas;
 import foldtwice.atlas.Key;
+import foldtwice.desktop.parts.KeepsKeys;
 import foldtwice.desktop.parts.Legends;
 import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.Ui;
@@ -27,7 +28,7 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Pane;
 
 /** The keys, as they lie. Real presses choose; one key is dragged onto another. */
-final class KeyBoard extends Pane {
+final class KeyBoard extends Pane implements KeepsKeys {
 
   /** What happens to keys. */
   interface Listener {

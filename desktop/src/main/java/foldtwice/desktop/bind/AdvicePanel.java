@@ -6,6 +6,8 @@ import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -16,6 +18,7 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Insets;
@@ -47,12 +50,9 @@ final class AdvicePanel extends VBox {
   private final FlowPane near = new FlowPane(4, 4);
   private final HBox nearRow = Parts.fact(Ui.text("sets.near"), near);
   private final VBox suggested = new VBox(3);
-  private long asked;
-  private long wanted;
-  private List<Object> suggestedOf = List.of();
-  private List<Keymap> stations = List.of();
-  private int stationsOf;
-  private List<Object> nearOf = List.of();
+  private final Question<List<Trigger.Keys>> nearQuestion;
+  private final Question<Found> suggestQuestion;
+  private Optional<Found> last = Optional.empty();
 
   /**
    * Empty until something is shown.
@@ -63,6 +63,8 @@ final class AdvicePanel extends VBox {
     super(8);
     this.session = session;
     this.onChosen = onChosen;
+    nearQuestion = session.background().question(Lane.WORK, this::showFree);
+    suggestQuestion = session.background().question(Lane.WORK, this::showBest);
     here.setId("here");
     elsewhere.setId("elsewhere");
     layouts.setId("layouts");
@@ -86,11 +88,9 @@ final class AdvicePanel extends VBox {
 
   void clear() {
     facts.setVisible(false);
-    suggestedOf = List.of();
-    wanted++;
+    suggestQuestion.drop();
     suggested.getChildren().clear();
-    asked++;
-    nearOf = List.of();
+    nearQuestion.drop();
     here.getChildren().clear();
     elsewhere.setText("");
     layouts.setText("");
@@ -124,8 +124,7 @@ final class AdvicePanel extends VBox {
           trigger.keyStrokes().isEmpty()
               ? Ui.text("sets.nolayout")
               : LayoutNotes.of(new Trigger.Keys(trigger.keyStrokes()), now.library()));
-      nearOf = List.of();
-      asked++;
+      nearQuestion.drop();
       near.getChildren().clear();
     }
     nearRow.setVisible(trigger instanceof Trigger.Keys);
@@ -146,62 +145,52 @@ final class AdvicePanel extends VBox {
 
   /** Searching what is free takes a while among many bindings; it comes when it is found. */
   private void showNear(Snapshot now, Binding binding, Trigger.Keys trigger) {
-    List<Object> question = List.of(binding, trigger, System.identityHashCode(now.keymap()));
-    if (question.equals(nearOf)) {
-      return;
+    boolean isNew =
+        nearQuestion.ask(
+            List.of(binding, trigger, new Question.Same(now.keymap())),
+            () -> Advice.freeNear(now.subject(), binding, trigger, NEAR));
+    if (isNew) {
+      near.getChildren().clear();
     }
-    nearOf = question;
-    long mine = ++asked;
-    near.getChildren().clear();
-    session.work(
-        () -> Advice.freeNear(now.subject(), binding, trigger, NEAR),
-        free -> {
-          if (mine == asked) {
-            near.getChildren().setAll(free.stream().map(this::nearCap).toList());
-            if (free.isEmpty()) {
-              near.getChildren().setAll(Parts.label(Ui.text("sets.nonefree"), "soft"));
-            }
-          }
-        });
+  }
+
+  private void showFree(List<Trigger.Keys> free) {
+    near.getChildren().setAll(free.stream().map(this::nearCap).toList());
+    if (free.isEmpty()) {
+      near.getChildren().setAll(Parts.label(Ui.text("sets.nonefree"), "soft"));
+    }
   }
 
   /** Free triggers that would suit the binding; they come when they are found. */
   void suggest(Snapshot now, Binding binding) {
-    List<Object> question =
+    Question.Same of = new Question.Same(now.library());
+    List<Keymap> known = last.filter(f -> f.of().equals(of)).map(Found::stations).orElse(List.of());
+    suggestQuestion.ask(
         List.of(
             binding.routine(),
             binding.place(),
             binding.triggers(),
-            System.identityHashCode(now.keymap()));
-    if (question.equals(suggestedOf)) {
-      return;
-    }
-    suggestedOf = question;
-    long mine = ++wanted;
-    List<Keymap> known =
-        System.identityHashCode(now.library()) == stationsOf ? stations : List.of();
-    session.work(
+            new Question.Same(now.keymap())),
         () -> {
           List<Keymap> all = known.isEmpty() ? now.stations() : known;
-          return new Found(all, Suggestions.of(now.library(), all, binding, SUGGESTED));
-        },
-        found -> {
-          if (mine == wanted) {
-            stations = found.stations;
-            stationsOf = System.identityHashCode(now.library());
-            suggested.getChildren().clear();
-            for (Suggestion s : found.best) {
-              int at = suggested.getChildren().size();
-              suggested.getChildren().add(suggestion(at, s, now.words()));
-            }
-            if (found.best.isEmpty()) {
-              suggested.getChildren().setAll(Parts.label(Ui.text("sets.nonefree"), "soft"));
-            }
-          }
+          return new Found(of, all, Suggestions.of(now.library(), all, binding, SUGGESTED));
         });
   }
 
-  private record Found(List<Keymap> stations, List<Suggestion> best) {}
+  private void showBest(Found found) {
+    last = Optional.of(found);
+    suggested.getChildren().clear();
+    for (Suggestion s : found.best()) {
+      int at = suggested.getChildren().size();
+      suggested.getChildren().add(suggestion(at, s, session.now().words()));
+    }
+    if (found.best().isEmpty()) {
+      suggested.getChildren().setAll(Parts.label(Ui.text("sets.nonefree"), "soft"));
+    }
+  }
+
+  /** What suits best, and the keymaps of the library's stations, which are used again. */
+  private record Found(Question.Same of, List<Keymap> stations, List<Suggestion> best) {}
 
   private Node suggestion(int at, Suggestion s, Words words) {
     String notation = Notation.write(s.trigger());

@@ -2,10 +2,14 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.session.OwnKeys;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.view.Act;
+import foldtwice.desktop.view.Acts;
+import foldtwice.desktop.view.Going;
+import foldtwice.desktop.view.Target;
+import foldtwice.desktop.view.View;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
@@ -17,23 +21,33 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.scene.control.Button;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 
 /** The register of bindings above, the trifold of the chosen one below. */
-public final class BindView extends BorderPane {
+public final class BindView extends BorderPane implements View {
+
+  public static final List<Act<BindView>> ACTS =
+      List.of(
+          new Act<>("press-keys", BindView::mayChange, BindView::pressKeys),
+          new Act<>("fire", BindView::isAny, BindView::fire),
+          new Act<>("new-binding", v -> v.session.mayWrite(), BindView::addNew),
+          new Act<>("remove", BindView::mayChange, BindView::removeSelected),
+          new Act<>("filter", BindView::focusFilter),
+          new Act<>("next-draft", BindView::hasDraft, BindView::nextDraft),
+          new Act<>("family-open", BindView::mayChange, BindView::openFamily));
 
   private static final double NARROW = 1060;
 
   private final Session session;
+  private final Acts<BindView> acts = new Acts<>(this, ACTS);
   private final Register register = new Register();
   private final TextField filter = new TextField();
   private final HBox chips = new HBox(8);
@@ -48,7 +62,7 @@ public final class BindView extends BorderPane {
   private final StackPane below = new StackPane();
   private final Label none = Parts.label(Ui.text("bind.none"), "soft");
 
-  public BindView(Session session) {
+  public BindView(Session session, Going going) {
     this.session = session;
     does = new DoesLeaf(session, this::add, this::openFamily);
     sets = new SetsLeaf(session, this::nextDraft);
@@ -59,7 +73,7 @@ public final class BindView extends BorderPane {
     filter.setPrefColumnCount(9);
     count.setMinWidth(0); // where there is little room, the filter needs it more
     filter.setMinWidth(48);
-    filter.setTooltip(new Tooltip(OwnKeys.FILTER.keys()));
+    filter.setTooltip(Acts.tooltip("filter", ""));
     filter.textProperty().addListener((o, a, b) -> refilter());
     filter.setOnKeyPressed(
         e -> {
@@ -73,10 +87,14 @@ public final class BindView extends BorderPane {
           }
         });
     count.setId("count");
-    Button fresh = Parts.button("new-binding", Ui.text("bind.new"), this::addNew, "main");
-    fresh.setTooltip(new Tooltip(OwnKeys.NEW_BINDING.keys()));
-    Button remove = Parts.button("remove", Ui.text("bind.remove"), this::removeSelected);
-    HBox bar = new HBox(chips, Parts.gap(), count, filter, remove, fresh);
+    HBox bar =
+        new HBox(
+            chips,
+            Parts.gap(),
+            count,
+            filter,
+            acts.button("remove"),
+            acts.button("new-binding", "main"));
     bar.getStyleClass().add("bar");
     register.setOnKeyPressed(
         e -> {
@@ -96,8 +114,13 @@ public final class BindView extends BorderPane {
     setBottom(below);
     chips();
     register.show(session.now());
-    register.chosenProperty().addListener((o, a, b) -> showChosen());
-    session.nowProperty().addListener((o, a, now) -> show(now));
+    register
+        .chosenProperty()
+        .addListener(
+            (o, a, b) -> {
+              acts.refresh();
+              showChosen();
+            });
     register.sort();
     register.chooseFirst();
     counted();
@@ -173,10 +196,47 @@ public final class BindView extends BorderPane {
             : Ui.text("bind.shown", register.shown(), all));
   }
 
-  private void show(Snapshot now) {
+  private boolean isAny() {
+    return session.now().library().bindings().containsKey(register.chosenProperty().get());
+  }
+
+  private boolean mayChange() {
+    return session.mayWrite() && isAny();
+  }
+
+  private boolean hasDraft() {
+    return session.now().library().bindings().values().stream()
+        .anyMatch(b -> b.triggers().isEmpty());
+  }
+
+  @Override
+  public Node node() {
+    return this;
+  }
+
+  @Override
+  public Target here() {
+    return new Target.Binding(register.chosenProperty().get());
+  }
+
+  @Override
+  public void open(Target target) {
+    if (target instanceof Target.Binding(String id)) {
+      choose(id);
+    }
+  }
+
+  @Override
+  public void takeKeys() {
+    register.requestFocus();
+  }
+
+  @Override
+  public void show(Snapshot now) {
     register.show(now);
     nameChips();
     counted();
+    acts.refresh();
     showChosen();
   }
 
@@ -220,11 +280,6 @@ public final class BindView extends BorderPane {
     register.choose(binding);
   }
 
-  /** Goes to the register. */
-  public void focusRegister() {
-    register.requestFocus();
-  }
-
   public void focusFilter() {
     filter.requestFocus();
     filter.selectAll();
@@ -238,11 +293,6 @@ public final class BindView extends BorderPane {
   /** Starts reading keys for the chosen binding. */
   public void pressKeys() {
     sets.startCapture(false);
-  }
-
-  /** True while keys pressed are read as a trigger. */
-  public boolean isCapturing() {
-    return sets.isCapturing();
   }
 
   /** To the next binding without a trigger, in the order of the register. */

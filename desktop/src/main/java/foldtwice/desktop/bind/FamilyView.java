@@ -4,6 +4,8 @@ import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.binding.Pattern;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -36,9 +38,8 @@ final class FamilyView extends HBox {
   private Family laidOut;
   private Place place;
   private List<Series.Member> planned = List.of();
-  private long asked;
+  private final Question<Plan> planning;
   private boolean isKept;
-  private boolean isPlanning;
 
   /** True when it shall be made as soon as it is worked out. */
   private boolean isWanted;
@@ -50,6 +51,7 @@ final class FamilyView extends HBox {
    */
   FamilyView(Session session, Runnable onLeave) {
     this.session = session;
+    planning = session.background().question(Lane.TRIAL, this::show);
     this.onLeave = onLeave;
     members = new FamilyMembers(session, this::plan);
     pattern = new FamilyPattern(session, this::plan);
@@ -97,9 +99,8 @@ final class FamilyView extends HBox {
   /** Works out what would come of it; shown when it is found. */
   private void plan() {
     Optional<Pattern> laid = pattern.pattern();
-    long mine = ++asked;
+    planning.drop();
     planned = List.of();
-    isPlanning = false;
     if (laid.isEmpty() || family == null) {
       outcome.wait(Ui.text("family.nokey"));
       return;
@@ -108,25 +109,31 @@ final class FamilyView extends HBox {
     List<Series.Wish> wishes = members.wishes(pattern.isSteps());
     int repeats = pattern.repeats();
     Snapshot now = session.now();
-    isPlanning = true;
-    session.work(
-        () -> Series.plan(now.library(), now.keymap(), wanted, place, wishes),
-        found -> {
-          if (mine == asked) {
-            laidOut = wanted;
-            planned = found.stream().map(m -> m.repeating(repeats)).toList();
-            isPlanning = false;
-            outcome.show(now, planned);
-            if (isWanted) {
-              make();
-            }
-          }
-        });
+    planning.ask(
+        new Object(), // members may have been typed into
+        () ->
+            new Plan(
+                now,
+                wanted,
+                Series.plan(now.library(), now.keymap(), wanted, place, wishes).stream()
+                    .map(m -> m.repeating(repeats))
+                    .toList()));
+  }
+
+  private record Plan(Snapshot of, Family family, List<Series.Member> members) {}
+
+  private void show(Plan plan) {
+    laidOut = plan.family();
+    planned = plan.members();
+    outcome.show(plan.of(), planned);
+    if (isWanted) {
+      make();
+    }
   }
 
   /** Makes what is planned; while it is still being worked out, as soon as it is. */
   private void make() {
-    isWanted = isPlanning;
+    isWanted = planning.isUnderWay();
     if (planned.isEmpty()) {
       return;
     }

@@ -7,35 +7,27 @@ import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Capture;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.session.OwnKeys;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.view.Acts;
 import foldtwice.library.Edit;
-import foldtwice.library.Resetting;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.place.WayIn;
 import foldtwice.resolve.Afterwards;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifiers;
-import foldtwice.trigger.Notation;
-import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
-import foldtwice.words.Words;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -61,9 +53,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       };
   private final ComboBox<Place> where = new ComboBox<>();
   private final ComboBox<WayIn> ways = new ComboBox<>();
-  private Binding binding;
-  private int index;
-  private boolean adding;
+  private final TriggerEdits edits;
   private boolean filling;
 
   /** True while the stroke that is read is one to be held. */
@@ -82,11 +72,12 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     super("leaf-sets", Ui.text("leaf.sets"), press);
     this.session = session;
     this.onNext = onNext;
+    this.edits = new TriggerEdits(session);
     this.press = press;
     this.advice = new AdvicePanel(session, this::offer);
     this.capture = new Capture(() -> session.now().keymap().layout(), this::mostStrokes, this);
     press.setId("press-keys");
-    press.setTooltip(new Tooltip(OwnKeys.PRESS_KEYS.keys()));
+    press.setTooltip(Acts.tooltip("press-keys", ""));
     press.setOnAction(e -> toggle());
     press.setMinWidth(USE_PREF_SIZE);
     where.setId("where");
@@ -111,18 +102,13 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   }
 
   void show(Snapshot now, Binding b) {
-    boolean other = binding == null || !binding.id().equals(b.id());
-    boolean changed = other || !binding.equals(b);
-    binding = b;
-    if (other) {
-      index = 0;
-    }
-    index = Math.clamp(index, 0, Math.max(0, b.triggers().size() - 1));
+    boolean changed = !b.equals(edits.binding());
+    boolean other = edits.on(b);
     filling = true;
     where.getItems().setAll(now.library().places());
     where.setValue(b.place());
-    ways.getItems().setAll(application().map(Application::ways).orElse(List.of()));
-    ways.setValue(application().flatMap(a -> a.way(b.fitting().way())).orElse(null));
+    ways.getItems().setAll(edits.application().map(Application::ways).orElse(List.of()));
+    ways.setValue(edits.application().flatMap(a -> a.way(b.fitting().way())).orElse(null));
     filling = false;
     if (other) {
       stopCapture();
@@ -131,27 +117,13 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       showTriggers();
     }
     if (!capture.isOn()) {
-      present().ifPresentOrElse(this::advise, advice::clear);
+      edits.present().ifPresentOrElse(this::advise, advice::clear);
       advice.suggest(now, b);
     }
   }
 
-  /** The application it is bound in; none when it holds everywhere. */
-  private Optional<Application> application() {
-    return binding.place().applicationId().map(session.now().library().applications()::get);
-  }
-
-  private Optional<Trigger> present() {
-    return binding.triggers().isEmpty()
-        ? Optional.empty()
-        : Optional.of(binding.triggers().get(index));
-  }
-
-  private Optional<Trigger.Keys> presentKeys() {
-    return present().filter(t -> t instanceof Trigger.Keys).map(t -> (Trigger.Keys) t);
-  }
-
   private void showTriggers() {
+    Binding binding = edits.binding();
     top.getChildren().clear();
     if (binding.triggers().isEmpty()) {
       top.getChildren().add(Parts.label(Ui.text("notrigger"), "title"));
@@ -159,7 +131,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     FlowPane all = new FlowPane(10, 6);
     for (int i = 0; i < binding.triggers().size(); i++) {
       KeyCaps caps = KeyCaps.of(binding.triggers().get(i), session.now().words());
-      if (i == index) {
+      if (i == edits.index()) {
         caps.large();
       }
       int which = i;
@@ -176,7 +148,8 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
           .addAll(
               Parts.button("add-trigger", Ui.text("sets.more"), () -> startCapture(true), "link"),
               Parts.button("take-away", Ui.text("sets.away"), this::takeAway, "link"));
-      presentKeys()
+      edits
+          .presentKeys()
           .ifPresent(
               t ->
                   actions
@@ -184,7 +157,10 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
                       .add(
                           Parts.button(
                               "by-position",
-                              Ui.text(isByPosition(t) ? "sets.tocharacter" : "sets.toposition"),
+                              Ui.text(
+                                  TriggerEdits.isByPosition(t)
+                                      ? "sets.tocharacter"
+                                      : "sets.toposition"),
                               () -> turn(t),
                               "link")));
     }
@@ -203,32 +179,14 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   }
 
   private void choose(int which) {
-    index = which;
+    edits.choose(which);
     showTriggers();
-    present().ifPresent(this::advise);
+    edits.present().ifPresent(this::advise);
   }
 
-  private static boolean isByPosition(Trigger.Keys trigger) {
-    return trigger.strokes().stream().allMatch(s -> s.key() instanceof foldtwice.trigger.Key.At);
-  }
-
-  /** Names the same presses by position instead of by character, or the other way. */
   private void turn(Trigger.Keys trigger) {
-    Layout layout = session.now().keymap().layout();
-    List<Stroke> turned = new ArrayList<>();
-    for (Stroke s : trigger.strokes()) {
-      List<Press> presses = layout.presses(s);
-      if (presses.isEmpty()) {
-        return; // cannot be made here: the advice already says so
-      }
-      Press p = presses.getFirst();
-      turned.add(
-          isByPosition(trigger)
-              ? layout.stroke(p)
-              : new Stroke(p.held(), new foldtwice.trigger.Key.At(p.code())));
-    }
-    adding = false;
-    take(List.of(new Trigger.Keys(turned)));
+    edits.adding(false);
+    edits.turned(trigger).ifPresent(turned -> take(List.of(turned)));
   }
 
   private void toggle() {
@@ -242,10 +200,10 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
   /** Starts reading keys; they replace the chosen trigger, or are added to the others. */
   void startCapture(boolean add) {
-    if (binding == null || !session.mayWrite()) {
+    if (edits.binding() == null || !session.mayWrite()) {
       return;
     }
-    adding = add && !binding.triggers().isEmpty();
+    edits.adding(add);
     capture.start(this);
     press.setText(Ui.text("sets.stop"));
     showCapturing(List.of(), Modifiers.NONE, Ui.text("sets.pressing"));
@@ -261,7 +219,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     if (holding) {
       return 1;
     }
-    return application().map(Application::mostStrokes).orElse(Trigger.Keys.MOST_STROKES);
+    return edits.application().map(Application::mostStrokes).orElse(Trigger.Keys.MOST_STROKES);
   }
 
   private void stopCapture() {
@@ -271,22 +229,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   }
 
   private void showCapturing(List<Press> strokes, Modifiers held, String hint) {
-    VBox box = new VBox(6);
-    box.setId("capturing");
-    box.getStyleClass().add("capturing");
-    if (!strokes.isEmpty()) {
-      box.getChildren().add(KeyCaps.of(strokesOf(strokes)).large());
-    }
-    if (!held.isEmpty()) {
-      box.getChildren()
-          .add(
-              Parts.label(
-                  held.list().stream().map(m -> m.word()).collect(Collectors.joining(" + "))
-                      + " + \u2026",
-                  "mono"));
-    }
-    box.getChildren().add(Parts.wrapped(hint, "soft"));
-    top.getChildren().setAll(box);
+    top.getChildren().setAll(TriggerCards.capturing(strokesOf(strokes), held, hint));
   }
 
   private List<Stroke> strokesOf(List<Press> presses) {
@@ -314,7 +257,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   public void left() {
     stopCapture();
     showTriggers();
-    present().ifPresentOrElse(this::advise, advice::clear);
+    edits.present().ifPresentOrElse(this::advise, advice::clear);
     press.requestFocus();
   }
 
@@ -347,50 +290,43 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       take(triggers);
       return;
     }
-    VBox question = new VBox(8, KeyCaps.of(trigger, session.now().words()).large());
-    Button take = Parts.button("take-it", Ui.text("sets.take"), () -> take(triggers), "main");
-    Button leave = Parts.button("leave-it", Ui.text("sets.leave"), this::left);
-    take.setDefaultButton(false);
-    question.getChildren().add(new HBox(8, leave, take));
+    TriggerCards.Question question =
+        new TriggerCards.Question(trigger, session.now().words(), () -> take(triggers), this::left);
     if (found.conflicts().stream().anyMatch(c -> c.kind() == ConflictKind.NOT_ACCEPTED)) {
       wayAround()
           .ifPresent(
               w ->
-                  question
-                      .getChildren()
-                      .add(
-                          Parts.button(
-                              "take-by-way",
-                              Ui.text("sets.around", w.name()),
-                              () -> takeBy(w, triggers),
-                              "link")));
+                  question.offer(
+                      Parts.button(
+                          "take-by-way",
+                          Ui.text("sets.around", w.name()),
+                          () -> takeBy(w, triggers),
+                          "link")));
     }
-    question.setId("question");
     top.getChildren().setAll(question);
-    leave.requestFocus();
-    leave.setOnKeyPressed(e -> answer(e, triggers));
-    take.setOnKeyPressed(e -> answer(e, triggers));
+    question.focus();
   }
 
   /** A way in for which the application's rules do not hold. */
   private Optional<WayIn> wayAround() {
-    return application().stream()
+    return edits.application().stream()
         .flatMap(a -> a.ways().stream())
         .filter(WayIn::freeOfRules)
         .findFirst();
   }
 
   private void takeBy(WayIn way, List<Trigger> triggers) {
-    binding = binding.withFitting(binding.fitting().by(way.id()));
+    edits.by(way.id());
     take(triggers);
   }
 
   private void chooseWay() {
     WayIn way = ways.getValue();
-    if (filling || way == null || application().isEmpty()) {
+    if (filling || way == null || edits.application().isEmpty()) {
       return;
     }
-    String id = application().get().ways().getFirst().equals(way) ? "" : way.id();
+    Binding binding = edits.binding();
+    String id = edits.application().get().ways().getFirst().equals(way) ? "" : way.id();
     if (!id.equals(binding.fitting().way())) {
       session.make(
           new Edit.PutBinding(binding.withFitting(binding.fitting().by(id))),
@@ -398,57 +334,14 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     }
   }
 
-  private void answer(javafx.scene.input.KeyEvent e, List<Trigger> triggers) {
-    if (e.getCode() == javafx.scene.input.KeyCode.ESCAPE) {
-      left();
-      e.consume();
-    } else if (e.getCode() == javafx.scene.input.KeyCode.ENTER) {
-      if (e.getSource() instanceof Button b && b.getId().equals("take-it")) {
-        take(triggers);
-      } else {
-        left();
-      }
-      e.consume();
-    }
-  }
-
   private void take(List<Trigger> fresh) {
-    List<Trigger> triggers = new ArrayList<>(binding.triggers());
-    boolean replaced = !triggers.isEmpty() && !adding;
-    List<Trigger> gone = new ArrayList<>();
-    if (replaced) {
-      gone.add(triggers.remove(index));
-    } else {
-      index = triggers.size();
-    }
-    triggers.addAll(index, fresh);
-    adding = false;
-    Words words = session.now().words();
-    session.make(
-        Resetting.givingBack(
-            session.now().library(),
-            binding,
-            gone,
-            new Edit.PutBinding(binding.withTriggers(triggers))),
-        Ui.text(
-            replaced ? "said.replaced" : "said.bound",
-            words.binding(binding),
-            words.trigger(fresh.getFirst())));
+    edits.take(fresh);
     showTriggers();
     press.requestFocus();
   }
 
   private void takeAway() {
-    Trigger gone = binding.triggers().get(index);
-    List<Trigger> rest = new ArrayList<>(binding.triggers());
-    rest.remove(index);
-    session.make(
-        Resetting.givingBack(
-            session.now().library(),
-            binding,
-            List.of(gone),
-            new Edit.PutBinding(binding.withTriggers(rest))),
-        Ui.text("said.tookaway", session.now().words().trigger(gone)));
+    Trigger gone = edits.takeAway();
     showTriggers();
     Label left =
         Parts.wrapped(
@@ -457,7 +350,8 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
                 session
                     .now()
                     .words()
-                    .afterwards(Afterwards.of(session.now().keymap(), binding.place(), gone))));
+                    .afterwards(
+                        Afterwards.of(session.now().keymap(), edits.binding().place(), gone))));
     left.setId("left");
     VBox said = new VBox(left);
     said.getStyleClass().addAll("said", "note");
@@ -466,40 +360,16 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   }
 
   private void startTyping() {
-    TextField field = new TextField();
-    field.setId("typed-trigger");
-    field.setPromptText(Ui.text("sets.typehint"));
-    Label wrong = Parts.wrapped("", "blocks");
-    wrong.setId("wrong-trigger");
-    field.setOnAction(
-        e -> {
-          try {
-            adding = false;
-            offer(Notation.read(field.getText()));
-          } catch (NotationException fault) {
-            wrong.setText(fault.getMessage());
-          }
-        });
-    field.setOnKeyPressed(
-        e -> {
-          if (e.getCode() == javafx.scene.input.KeyCode.ESCAPE) {
-            left();
-            e.consume();
-          }
-        });
-    field
-        .textProperty()
-        .addListener(
-            (o, a, text) -> {
-              wrong.setText("");
-              try {
-                advise(Notation.read(text));
-              } catch (NotationException unfinished) {
-                advice.clear(); // said only when it is entered: it may still be unfinished
-              }
-            });
-    top.getChildren().setAll(field, wrong);
-    field.requestFocus();
+    TriggerCards.Typed typed =
+        new TriggerCards.Typed(
+            t -> Optional.ofNullable(t).ifPresentOrElse(this::advise, advice::clear),
+            t -> {
+              edits.adding(false);
+              offer(t);
+            },
+            this::left);
+    top.getChildren().setAll(typed);
+    typed.focus();
   }
 
   /** Shows what else than keys can set it off, to be chosen on a picture. */
@@ -507,11 +377,11 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     if (!session.mayWrite()) {
       return;
     }
-    adding = false;
+    edits.adding(false);
     TriggerPicker picker =
         new TriggerPicker(
             session,
-            binding,
+            edits.binding(),
             new TriggerPicker.Ways() {
               @Override
               public void pick(Trigger trigger) {
@@ -536,15 +406,15 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
   private void chooseWhere() {
     Place place = where.getValue();
-    if (!filling && place != null && !place.equals(binding.place())) {
+    if (!filling && place != null && !place.equals(edits.binding().place())) {
       session.make(
-          new Edit.PutBinding(binding.withPlace(place)),
+          new Edit.PutBinding(edits.binding().withPlace(place)),
           Ui.text("said.changed", session.now().library().nameOf(place)));
     }
   }
 
   /** Shows what would follow from a trigger, and returns it. */
   private Advice advise(Trigger trigger) {
-    return advice.show(binding, trigger);
+    return advice.show(edits.binding(), trigger);
   }
 }

@@ -1,239 +1,162 @@
 package foldtwice.desktop.collect;
 
-import foldtwice.binding.Binding;
-import foldtwice.collecting.Licence;
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.session.OwnKeys;
-import foldtwice.desktop.session.Proposals.Proposal;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.fold.Siblings;
-import foldtwice.fold.TooLongToFoldException;
+import foldtwice.desktop.view.Act;
+import foldtwice.desktop.view.Acts;
+import foldtwice.desktop.view.Going;
+import foldtwice.desktop.view.Target;
+import foldtwice.desktop.view.View;
 import foldtwice.fold.Unfolding;
-import foldtwice.library.Edit;
-import foldtwice.library.History;
-import foldtwice.place.Application;
-import foldtwice.place.Finding;
-import foldtwice.place.NativeCommand;
 import foldtwice.routine.Card;
-import foldtwice.routine.Head;
-import foldtwice.routine.Line;
-import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
-import foldtwice.routine.Template;
-import foldtwice.routine.Value;
-import foldtwice.run.Program;
-import foldtwice.run.Run;
-import foldtwice.run.Status;
-import foldtwice.run.Trace;
-import foldtwice.run.Trial;
-import foldtwice.script.Ecmascript;
 import foldtwice.shape.Checker;
-import foldtwice.shape.Making;
-import foldtwice.shape.Mark;
 import foldtwice.shape.Outline;
 import foldtwice.shape.StepFinder;
 import foldtwice.words.StepWords;
-import foldtwice.words.Words;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
-import java.util.function.Function;
-import java.util.function.UnaryOperator;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** The routines at the left, the chosen one's steps in the middle, what there is to know beside. */
-public final class CollectView extends BorderPane implements OutlineView.Actions {
+public final class CollectView extends BorderPane implements View {
 
-  /** Where to go from here. */
-  public interface Ways {
-    void toBinding(String id);
-
-    void toRecording(String application);
-  }
+  public static final List<Act<CollectView>> ACTS =
+      List.of(
+          new Act<>("run-routine", CollectView::isAny, CollectView::runAll),
+          new Act<>("step-routine", CollectView::isAny, CollectView::stepOnce),
+          new Act<>("new-routine", CollectView::mayWrite, v -> v.making.macro()),
+          new Act<>("new-script", CollectView::mayWrite, v -> v.making.script()),
+          new Act<>("new-command", CollectView::mayWrite, v -> v.making.command()),
+          new Act<>("take-in", CollectView::mayWrite, CollectView::takeIn),
+          new Act<>("find-routine", CollectView::focusFilter),
+          new Act<>("copy-routine", CollectView::mayChange, v -> v.making.copy()),
+          new Act<>("compare-routine", v -> v.chosen.macro().isPresent(), CollectView::compare),
+          new Act<>("unfold-routine", CollectView::hasLoops, v -> v.making.unfold()),
+          new Act<>(
+              "pin-routine",
+              CollectView::mayChange,
+              v -> v.chosen.card(c -> c.pinned(!c.pinned()))),
+          new Act<>(
+              "aside-routine",
+              CollectView::mayChange,
+              v -> v.chosen.card(c -> c.setAside(!c.setAside()))),
+          new Act<>(
+              "off-routine",
+              CollectView::mayChange,
+              v -> v.chosen.card((Card c) -> c.off(!c.off()))),
+          new Act<>("remove-routine", CollectView::mayChange, v -> v.making.remove()));
 
   /** Below this width the panels at both sides are made smaller. */
   private static final double NARROW = 1000;
 
-  /** How long a step of a script is waited for, in nanoseconds. */
-  private static final long PATIENCE = 40_000_000;
-
   private final Session session;
-  private final Ways ways;
+  private final Chosen chosen;
+  private final RoutineActs making;
+  private final Acts<CollectView> acts = new Acts<>(this, ACTS);
   private final RoutineList list = new RoutineList(this::choose);
-  private final TextField name = new TextField();
-  private final Label about = Parts.wrapped("", "soft");
-  private final OutlineView outline = new OutlineView(this);
+  private final RoutineHead head;
+  private final Hints hints;
+  private final StepActs stepActs;
+  private final Stepping stepping;
+  private final OutlineView outline;
   private final AddStep add;
   private final SourcePane source;
   private final VBox content = new VBox(6);
-  private final VBox proposals = new VBox(6);
-  private final VBox middle = new VBox();
-  private final ScrollPane steps = new ScrollPane();
+  private final VBox middle = new VBox(6);
+  private final ScrollPane steps = scrolled(middle, true);
   private final FactsPanel facts;
   private final RunPanel running;
   private final VBox right = new VBox();
-  private final FlowPane tools = new FlowPane(8, 4);
-  private final ComboBox<Binding> with = new ComboBox<>();
-  private final Button run;
-  private final Button step;
-  private final Button unfold;
-  private String routine = "";
-  private String chosen = "";
-  private String named = "";
-  private boolean typingName;
   private boolean narrow;
-  private List<Proposal> proposed = List.of();
-  private boolean seenAsked;
-  private Run current;
-  private Program before;
 
-  public CollectView(Session session, Ways ways) {
+  public CollectView(Session session, Going going) {
     this.session = session;
-    this.ways = ways;
-    facts = new FactsPanel(session, ways::toBinding);
-    running = new RunPanel(session, this::closeRun, this::keepValues);
+    chosen = new Chosen(session);
+    making = new RoutineActs(chosen, this::toFresh, this::choose);
+    head = new RoutineHead(chosen, going, acts);
+    stepping = new Stepping(chosen, head::arguments, this::showNow);
+    hints = new Hints(chosen, this::choose);
+    stepActs = new StepActs(chosen, this::stepChosen, stepping::runTo);
+    outline = new OutlineView(stepActs);
+    facts = new FactsPanel(session, id -> going.to(new Target.Binding(id)));
+    running =
+        new RunPanel(
+            session,
+            stepping::close,
+            values -> {
+              stepping.close();
+              making.keepValues(values, head.with());
+            });
     source = new SourcePane(session);
-    add = new AddStep(this::finder, this::words, this::finding, this::added);
-    name.setId("routine-name");
-    name.getStyleClass().add("title-field");
-    name.textProperty().addListener((o, a, b) -> typingName = true);
-    Parts.onKept(name, this::rename);
-    about.setId("routine-about");
-    run = Parts.button("run-routine", Ui.text("collect.run"), this::runAll, "main");
-    run.setTooltip(new Tooltip(OwnKeys.RUN.keys()));
-    step = Parts.button("step-routine", Ui.text("collect.step"), this::stepOnce);
-    step.setTooltip(new Tooltip(OwnKeys.STEP.keys()));
-    Button record = Parts.button("record", Ui.text("collect.record"), this::record);
-    record.setTooltip(new Tooltip(OwnKeys.RECORD.keys()));
-    HBox head = new HBox(8, name, Parts.gap(), record, step, run);
-    head.setAlignment(Pos.CENTER_LEFT);
-    with.setId("run-with");
-    with.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Binding b) {
-            return b == null ? Ui.text("collect.defaults") : session.now().words().arguments(b);
-          }
-
-          @Override
-          public Binding fromString(String text) {
-            return with.getValue();
-          }
-        });
-    unfold = Parts.button("unfold-routine", Ui.text("collect.unfold"), this::unfold, "link");
-    tools();
+    add = new AddStep(this::finder, this::words, stepActs::finding, stepActs::add);
     middle.getStyleClass().add("collect-middle");
-    middle.setSpacing(6);
-    middle.getChildren().addAll(head, about, tools, proposals, content);
-    session.proposals().allProperty().addListener((o, a, b) -> show(session.now()));
-    steps.setContent(middle);
-    steps.setFitToWidth(true);
-    steps.setFitToHeight(true);
-    steps.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    steps.setFocusTraversable(false);
-    steps.setStyle("-fx-background: -leaf;");
+    middle.getChildren().addAll(head, hints, content);
+    session.proposals().allProperty().addListener((o, a, b) -> showNow());
     right.getStyleClass().add("collect-right");
-    ScrollPane beside = new ScrollPane(right);
-    beside.setFitToWidth(true);
-    beside.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    beside.setFocusTraversable(false);
+    ScrollPane beside = scrolled(right, false);
+    HBox fresh =
+        new HBox(
+            8,
+            acts.menu(
+                "new-menu", Ui.text("collect.new"), "new-routine", "new-script", "new-command"),
+            acts.button("take-in"));
+    list.getChildren().add(fresh);
     widthProperty()
         .addListener(
             (o, a, wide) -> {
               narrow = wide.doubleValue() < NARROW;
               list.setPrefWidth(narrow ? 212 : 246);
               beside.setPrefWidth(narrow ? 246 : 300);
-              show(session.now());
+              showNow();
             });
     takeDrops();
-    setLeft(new HBox(list, crease()));
+    setLeft(new HBox(list, Parts.crease()));
     setCenter(steps);
-    setRight(new HBox(crease(), beside));
-    session.nowProperty().addListener((o, a, now) -> show(now));
+    setRight(new HBox(Parts.crease(), beside));
     list.show(session.now());
-    session.now().library().routines().keySet().stream().findFirst().ifPresent(this::choose);
-    show(session.now());
+    session.now().library().routines().keySet().stream().findFirst().ifPresent(chosen::choose);
+    list.choose(chosen.id());
   }
 
-  private static Region crease() {
-    Region crease = new Region();
-    crease.getStyleClass().add("crease");
-    return crease;
+  private static ScrollPane scrolled(Region content, boolean high) {
+    ScrollPane scroll = new ScrollPane(content);
+    scroll.setFitToWidth(true);
+    scroll.setFitToHeight(high);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.setFocusTraversable(false);
+    scroll.getStyleClass().add("leaf-scroll");
+    return scroll;
   }
 
-  private void tools() {
-    tools
-        .getChildren()
-        .addAll(
-            Parts.button("new-routine", Ui.text("collect.new"), this::addNew, "link"),
-            Parts.button(
-                "new-script",
-                Ui.text("collect.newscript"),
-                () -> addNew("script", head -> new Routine.Script(head, Ui.text("source.begin"))),
-                "link"),
-            Parts.button(
-                "new-command",
-                Ui.text("collect.newcommand"),
-                () ->
-                    addNew(
-                        "command",
-                        head ->
-                            new Routine.Stored(
-                                head, Routine.Stored.Language.SQL, new Template("SELECT 1"))),
-                "link"),
-            Parts.button("take-in", Ui.text("collect.takein"), this::takeIn, "link"),
-            unfold,
-            Parts.button("copy-routine", Ui.text("collect.copy"), this::copy, "link"),
-            Parts.button("compare-routine", Ui.text("collect.compare"), this::compare, "link"),
-            Parts.button(
-                "pin-routine",
-                Ui.text("collect.pin"),
-                () -> card(c -> c.pinned(!c.pinned())),
-                "link"),
-            Parts.button(
-                "aside-routine",
-                Ui.text("collect.setaside"),
-                () -> card(c -> c.setAside(!c.setAside())),
-                "link"),
-            Parts.button(
-                "off-routine", Ui.text("collect.onoff"), () -> card(c -> c.off(!c.off())), "link"),
-            Parts.button("remove-routine", Ui.text("collect.remove"), this::remove, "link"),
-            Parts.gap(),
-            with);
-    tools.setAlignment(Pos.CENTER_LEFT);
+  private boolean isAny() {
+    return chosen.routine().isPresent();
   }
 
-  /** The chosen routine. */
-  private Optional<Routine> shown() {
-    return Optional.ofNullable(session.now().library().routines().get(routine));
+  private boolean mayWrite() {
+    return session.mayWrite();
   }
 
-  /** The chosen routine, if it has steps. */
-  private Optional<Routine.Macro> macro() {
-    return shown().filter(r -> r instanceof Routine.Macro).map(r -> (Routine.Macro) r);
+  private boolean mayChange() {
+    return mayWrite() && isAny();
+  }
+
+  private boolean hasLoops() {
+    return mayWrite() && chosen.macro().filter(m -> Unfolding.canUnfold(m.steps())).isPresent();
   }
 
   private StepFinder finder() {
     return new StepFinder(
-        shown().map(Routine::application).orElse(""),
+        chosen.routine().map(Routine::application).orElse(""),
         session.known(),
         step -> StepWords.verb(step) + " " + words(step));
   }
@@ -242,47 +165,71 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     return session.now().words().step(step);
   }
 
-  private void show(Snapshot now) {
+  // the contract of a view
+
+  @Override
+  public Node node() {
+    return this;
+  }
+
+  @Override
+  public Target here() {
+    return new Target.Routine(chosen.id());
+  }
+
+  @Override
+  public void takeKeys() {
+    list.focusList();
+  }
+
+  @Override
+  public void open(Target target) {
+    if (target instanceof Target.Routine(String id)
+        && session.now().library().routines().containsKey(id)) {
+      choose(id);
+    }
+  }
+
+  private void showNow() {
+    if (getScene() != null) {
+      show(session.now());
+    }
+  }
+
+  @Override
+  public void show(Snapshot now) {
     list.show(now);
-    Optional<Routine> shown = shown();
+    Optional<Routine> shown = chosen.routine();
     middle.setDisable(shown.isEmpty());
+    head.show(now, shown, narrow);
+    acts.refresh();
     if (shown.isEmpty()) {
       outline.getChildren().clear();
-      about.setText(Ui.text("collect.none"));
       return;
     }
     Routine of = shown.get();
-    if (!typingName || !of.id().equals(named)) {
-      named = of.id();
-      name.setText(of.name()); // a name being typed is left alone
-      typingName = false;
+    if (hints.show(of)) {
+      keysBack(of);
     }
-    String application =
-        Optional.ofNullable(now.library().applications().get(of.application()))
-            .map(a -> a.name())
-            .orElse(of.application());
-    run.setText(narrow ? Ui.text("collect.run") : Ui.text("collect.runon", application));
-    about.setText(about(of));
-    offerArguments(now, of);
-    boolean loops = of instanceof Routine.Macro m && Unfolding.canUnfold(m.steps());
-    unfold.setVisible(loops);
-    unfold.setManaged(loops);
-    propose(now, of);
     boolean keysBeside = Parts.hasKeys(right);
     if (of instanceof Routine.Macro macro) {
       content(outline, add);
       steps(now, macro);
     } else {
       content(source);
-      source.show(of, broken());
+      source.show(of, stepping.broken());
     }
-    if (current == null) {
-      right.getChildren().setAll(facts);
-      facts.show(now, of);
-    } else {
-      right.getChildren().setAll(running);
-      running.show(current, before);
-    }
+    stepping
+        .run()
+        .ifPresentOrElse(
+            run -> {
+              right.getChildren().setAll(running);
+              running.show(run, stepping.before());
+            },
+            () -> {
+              right.getChildren().setAll(facts);
+              facts.show(now, of);
+            });
     if (keysBeside && !Parts.hasKeys(right)) {
       keysBack(of); // what had the keys may be gone
     }
@@ -295,47 +242,17 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
   }
 
   private void steps(Snapshot now, Routine.Macro macro) {
-    if (Outline.at(macro.steps(), chosen.isEmpty() ? "1" : chosen).isEmpty()) {
-      chosen = "";
+    if (Outline.at(macro.steps(), chosen.step().isEmpty() ? "1" : chosen.step()).isEmpty()) {
+      chosen.chooseStep("");
     }
-    List<Mark> marks = Checker.check(macro, session.known());
-    String at = current == null ? "" : current.number();
-    outline.show(macro, session.known(), marks, chosen, at, this::namesakes, now.words());
-  }
-
-  /** Where the run that is shown broke. */
-  private Optional<String> broken() {
-    return current != null
-            && current.status()
-                instanceof
-                Status.Over(
-                    Trace(var entries, Trace.Broke(String number, String message), long nanos))
-        ? Optional.of(number + ": " + message)
-        : Optional.empty();
-  }
-
-  private void propose(Snapshot now, Routine of) {
-    List<Proposal> about = session.proposals().about(of.id());
-    boolean unseen = !of.origin().seen();
-    if (!about.equals(proposed) || unseen || seenAsked) {
-      seenAsked = unseen;
-      boolean keysHere = Parts.hasKeys(proposals);
-      proposed = about;
-      proposals
-          .getChildren()
-          .setAll(
-              about.stream()
-                  .map(
-                      p ->
-                          new ProposalBox(p, now.words(), this::take, session.proposals()::dismiss))
-                  .toList());
-      if (unseen) {
-        proposals.getChildren().addFirst(unseen(of));
-      }
-      if (keysHere) {
-        keysBack(of); // what had the keys is gone
-      }
-    }
+    outline.show(
+        macro,
+        session.known(),
+        Checker.check(macro, session.known()),
+        chosen.step(),
+        stepping.number(),
+        stepActs::namesakes,
+        now.words());
   }
 
   /** The keys go to what stands below. */
@@ -347,219 +264,33 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     }
   }
 
-  /** A collected routine does not run before a person has looked through it. */
-  private Node unseen(Routine of) {
-    VBox box = new VBox(6, Parts.wrapped(Ui.text("unseen.says", of.origin().from()), "costs"));
-    Licence licence = Licence.of(of.origin().licence());
-    if (licence.hasConditions()) {
-      box.getChildren()
-          .add(Parts.wrapped(Ui.text("licence." + licence, of.origin().licence()), "soft"));
-    }
-    box.getChildren()
-        .add(
-            Parts.button(
-                "seen",
-                Ui.text("unseen.seen"),
-                () ->
-                    put(
-                        of.with(of.head().with(of.origin().asSeen())),
-                        Ui.text("said.seen", of.name()))));
-    box.setId("unseen");
-    box.getStyleClass().addAll("said", "costs");
-    return box;
-  }
-
-  private void take(Proposal proposal) {
-    switch (proposal) {
-      case Proposal.Loops(Routine.Macro macro, List<Line> folded) ->
-          put(macro.withSteps(folded), Ui.text("said.folded", macro.name()));
-      case Proposal.Family(Siblings.Group group) -> {
-        session.make(
-            Siblings.fold(session.now().library(), group),
-            Ui.text("said.foldedinto", group.members().size(), group.folded().name()));
-        choose(group.folded().id());
-      }
-    }
-  }
-
-  /** Writes the loops out again. */
-  private void unfold() {
-    macro()
-        .filter(m -> Unfolding.canUnfold(m.steps()))
-        .ifPresent(
-            m -> {
-              try {
-                put(m.withSteps(Unfolding.unfold(m.steps())), Ui.text("said.unfolded", m.name()));
-              } catch (TooLongToFoldException e) {
-                session.say(Ui.text("said.toolong", e.limit()));
-              }
-            });
-  }
-
-  /** What a run can be tried with: the arguments of the bindings, or the defaults. */
-  private void offerArguments(Snapshot now, Routine macro) {
-    List<Binding> bindings = new ArrayList<>();
-    bindings.add(null);
-    now.library().bindings().values().stream()
-        .filter(b -> b.routine().equals(macro.id()) && !b.arguments().isEmpty())
-        .forEach(bindings::add);
-    if (!bindings.equals(with.getItems())) {
-      with.getItems().setAll(bindings);
-      with.setValue(bindings.size() > 1 ? bindings.get(1) : null);
-    }
-    boolean any = bindings.size() > 1;
-    with.setVisible(any);
-    with.setManaged(any);
-  }
-
-  private Map<String, Value> arguments() {
-    return with.getValue() == null ? Map.of() : with.getValue().arguments();
-  }
-
-  /** Keeps the values a run was asked for: with the binding it is tried with, or as defaults. */
-  private void keepValues(Map<String, Value> values) {
-    closeRun();
-    if (with.getValue() != null) {
-      session.keepArguments(with.getValue().id(), values);
-      return;
-    }
-    shown()
-        .ifPresent(
-            m -> {
-              List<Parameter> parameters =
-                  m.parameters().stream()
-                      .map(p -> p.withDefault(values.getOrDefault(p.name(), p.otherwise())))
-                      .toList();
-              put(m.with(m.head().with(parameters)), Ui.text("said.keptdefaults", m.name()));
-            });
-  }
-
-  /** The command a step chooses, where its menu path is plain. */
-  private Optional<NativeCommand> command(Step step) {
-    return step instanceof Step.Choose(List<Template> menu)
-        ? application().flatMap(a -> a.commandAt(menu.stream().map(Template::source).toList()))
-        : Optional.empty();
-  }
-
-  private Optional<Application> application() {
-    return shown().map(m -> session.now().library().applications().get(m.application()));
-  }
-
-  private Optional<String> finding(Step step) {
-    return command(step).flatMap(Words::finding);
-  }
-
-  /** The commands that have the label of the one a step chooses, if there are several. */
-  private List<NativeCommand> namesakes(Step step) {
-    return command(step)
-        .flatMap(c -> application().map(a -> a.namesakes(c)))
-        .filter(all -> all.size() > 1)
-        .orElse(List.of());
-  }
-
-  @Override
-  public void found(NativeCommand command, Optional<Finding> finding) {
-    macro()
-        .ifPresent(
-            m ->
-                session.make(
-                    new Edit.Find(m.application(), command.id(), finding),
-                    Ui.text("said.changed", command.name())));
-  }
-
-  private static String about(Routine macro) {
-    List<String> parts = new ArrayList<>();
-    parts.add(
-        switch (macro) {
-          case Routine.Macro m -> Ui.text("collect.about", Line.count(m.steps()));
-          case Routine.Script sc ->
-              Ui.text("collect.aboutscript", (int) sc.source().lines().count());
-          case Routine.PluginAction p -> Ui.text("collect.aboutplugin", p.addOn());
-          case Routine.Stored c -> Ui.text("collect.aboutstored");
-        });
-    if (!macro.manner().fromVersion().isEmpty()) {
-      parts.add(Ui.text("facts.version", macro.manner().fromVersion()));
-    }
-    if (macro.card().off()) {
-      parts.add(Ui.text("collect.isoff"));
-    }
-    if (!macro.origin().from().isEmpty()) {
-      parts.add(Ui.text("collect.from", macro.origin().from()));
-    }
-    if (!macro.card().note().isEmpty()) {
-      parts.add(macro.card().note());
-    }
-    return String.join(", ", parts);
-  }
-
   /** Chooses a routine; a run of another one is given up. */
   public void choose(String id) {
-    if (!id.equals(routine)) {
-      closeRun();
-      routine = id;
-      chosen = "";
+    if (!id.equals(chosen.id())) {
+      stepping.close();
+      chosen.choose(id);
       list.choose(id);
-      show(session.now());
+      showNow();
     }
   }
 
-  /** Shows the routines that match. */
-  public void filter(String text) {
-    list.filter(text);
+  /** A routine was made: it is shown, and its name is asked for. */
+  private void toFresh(String id) {
+    choose(id);
+    head.focusName();
   }
 
-  public void focusList() {
-    list.focusList();
+  /** Chooses a step. */
+  public void chooseStep(String number) {
+    stepActs.chooseStep(number);
   }
 
-  public void focusFilter() {
-    list.focusFilter();
+  private void stepChosen(String number) {
+    showNow();
+    outline.rowOf(number).ifPresent(this::scrollTo);
   }
 
-  private void put(Routine macro, String said) {
-    session.make(new Edit.PutRoutine(macro), said);
-  }
-
-  private void put(UnaryOperator<List<Line>> change, String said) {
-    macro()
-        .ifPresent(
-            m -> {
-              List<Line> next = change.apply(m.steps());
-              if (!next.equals(m.steps())) {
-                put(m.withSteps(next), said);
-              }
-            });
-  }
-
-  private void rename() {
-    typingName = false;
-    shown()
-        .filter(m -> !m.name().equals(name.getText()) && !name.getText().isBlank())
-        .ifPresent(
-            m ->
-                put(
-                    m.with(m.head().named(m.id(), name.getText().strip())),
-                    Ui.text("said.renamed", name.getText().strip())));
-  }
-
-  private void card(UnaryOperator<Card> change) {
-    shown()
-        .ifPresent(m -> put(m.withCard(change.apply(m.card())), Ui.text("said.changed", m.name())));
-  }
-
-  private void added(Step added) {
-    String at =
-        chosen.isEmpty()
-            ? Integer.toString(macro().map(m -> m.steps().size()).orElse(0) + 1)
-            : Outline.after(chosen);
-    chosen = at;
-    put(
-        lines -> Outline.insert(lines, at, new Line(added)),
-        Ui.text("said.added", StepWords.verb(added) + " " + words(added)));
-    outline.rowOf(at).ifPresent(this::scrollTo);
-  }
-
-  private void scrollTo(javafx.scene.Node node) {
+  private void scrollTo(Node node) {
     steps.layout();
     double high = middle.getHeight() - steps.getViewportBounds().getHeight();
     if (high > 0) {
@@ -569,77 +300,36 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     }
   }
 
-  /** A new macro for the application of the chosen routine. */
-  public void addNew() {
-    addNew("routine", head -> new Routine.Macro(head, List.of()));
+  private void focusFilter() {
+    list.focusFilter();
   }
 
-  private void addNew(String kind, Function<Head, Routine> make) {
-    String application = shown().map(Routine::application).orElse("vasculum");
-    String title = Ui.text("collect.fresh." + kind);
-    Routine fresh =
-        make.apply(
-            Head.of(session.freeRoutineId(title), title, application, List.of())
-                .inCategory(shown().map(Routine::category).orElse("")));
-    put(fresh, Ui.text("said.newroutine", title));
-    choose(fresh.id());
-    name.requestFocus();
-    name.selectAll();
+  /** Runs the routine to its end, or goes on with the one being stepped. */
+  public void runAll() {
+    stepping.runAll();
   }
 
-  private void copy() {
-    shown()
-        .ifPresent(
-            m -> {
-              String title = Ui.text("collect.copyof", m.name());
-              Routine copy = m.with(m.head().named(session.freeRoutineId(title), title));
-              put(copy, Ui.text("said.newroutine", title));
-              choose(copy.id());
-            });
+  /** Takes the next step, or begins. */
+  public void stepOnce() {
+    stepping.stepOnce();
   }
 
-  private void remove() {
-    shown()
-        .ifPresent(
-            m -> {
-              long used =
-                  session.now().library().bindings().values().stream()
-                      .filter(b -> b.routine().equals(m.id()))
-                      .count();
-              session.make(
-                  new Edit.RemoveRoutine(m.id()),
-                  used == 0
-                      ? Ui.text("said.removed", m.name())
-                      : Ui.text("said.removedrafts", m.name(), used));
-              session.now().library().routines().keySet().stream()
-                  .findFirst()
-                  .ifPresent(this::choose);
-            });
-  }
+  // what is shown in the middle instead of a routine
 
   /** The routine beside others of its application, its own earlier version first. */
   private void compare() {
-    macro()
+    chosen
+        .macro()
         .ifPresent(
-            m -> {
-              List<Routine.Macro> others = new ArrayList<>();
-              earlier(m).ifPresent(others::add);
-              for (Routine r : session.now().library().routines().values()) {
-                if (r instanceof Routine.Macro o
-                    && !o.id().equals(m.id())
-                    && o.application().equals(m.application())) {
-                  others.add(o);
-                }
-              }
-              ComparePanel panel = new ComparePanel(m, others, session.now().words(), this::back);
-              instead(panel);
-            });
+            m ->
+                instead(
+                    new ComparePanel(m, making.comparable(m), session.now().words(), this::back)));
   }
 
   /** Takes routines up from files and texts. */
   private void takeIn() {
     TakeInPanel panel = takeInPanel();
-    javafx.application.Platform.runLater(() -> panel.lookup("#take-in-text").requestFocus());
+    javafx.application.Platform.runLater(panel::focusText);
   }
 
   private TakeInPanel takeInPanel() {
@@ -660,7 +350,7 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
     setOnDragOver(
         e -> {
           if (e.getDragboard().hasFiles()) {
-            e.acceptTransferModes(javafx.scene.input.TransferMode.COPY);
+            e.acceptTransferModes(TransferMode.COPY);
           }
         });
     setOnDragDropped(
@@ -672,203 +362,15 @@ public final class CollectView extends BorderPane implements OutlineView.Actions
         });
   }
 
-  /** Shows a panel in the middle instead of the routine. */
   private void instead(Region panel) {
     panel.getStyleClass().add("collect-middle");
-    ScrollPane scroll = new ScrollPane(panel);
-    scroll.setFitToWidth(true);
-    scroll.setFitToHeight(true);
-    scroll.setStyle("-fx-background: -leaf;");
+    ScrollPane scroll = scrolled(panel, true);
     setCenter(scroll);
   }
 
   /** Shows the routine again. */
   private void back() {
     setCenter(steps);
-    shown().ifPresent(this::keysBack);
-  }
-
-  /** The routine as it was before its last change that can be undone. */
-  private Optional<Routine.Macro> earlier(Routine.Macro macro) {
-    History history = session.store().history();
-    while (history.last().isPresent()) {
-      history = history.undo();
-      Routine then = history.library().routines().get(macro.id());
-      if (then instanceof Routine.Macro m && !m.steps().equals(macro.steps())) {
-        return Optional.of(m);
-      }
-    }
-    return Optional.empty();
-  }
-
-  private void record() {
-    ways.toRecording(shown().map(Routine::application).orElse("vasculum"));
-  }
-
-  // outline
-
-  @Override
-  public void chooseStep(String number) {
-    chosen = number;
-    show(session.now());
-    outline.rowOf(number).ifPresent(this::scrollTo);
-  }
-
-  @Override
-  public void replace(String number, Line line) {
-    put(lines -> Outline.change(lines, number, l -> line), Ui.text("said.step", number));
-  }
-
-  @Override
-  public void mend(Mark mark) {
-    mark.mended()
-        .ifPresent(
-            step ->
-                put(
-                    lines -> Outline.change(lines, mark.number(), l -> l.with(step)),
-                    Ui.text("said.step", mark.number())));
-  }
-
-  @Override
-  public void move(String from, String to) {
-    put(lines -> Outline.move(lines, from, to), Ui.text("said.movedstep", from, to));
-  }
-
-  @Override
-  public void parameter(Making.Constant constant) {
-    macro()
-        .ifPresent(
-            m ->
-                put(
-                    Making.parameter(m, constant, constant.name()),
-                    Ui.text("said.parameter", constant.name())));
-  }
-
-  @Override
-  public void act(StepEditor.Action action) {
-    Optional<Line> line =
-        macro().flatMap(m -> chosen.isEmpty() ? Optional.empty() : Outline.at(m.steps(), chosen));
-    if (line.isEmpty()) {
-      return;
-    }
-    String at = chosen;
-    String said = Ui.text("said.step", at);
-    switch (action) {
-      case UP ->
-          Outline.before(at)
-              .ifPresent(
-                  to -> {
-                    chosen = to;
-                    put(l -> Outline.move(l, at, to), said);
-                  });
-      case DOWN -> {
-        String next = Outline.after(at);
-        if (macro().flatMap(m -> Outline.at(m.steps(), next)).isPresent()) {
-          chosen = next;
-          put(l -> Outline.move(l, next, at), said);
-        }
-      }
-      case IN -> {
-        chosen = "";
-        put(l -> Outline.indent(l, at), said);
-      }
-      case OUT -> {
-        chosen = Outline.around(at).map(Outline::after).orElse(at);
-        put(l -> Outline.outdent(l, at), said);
-      }
-      case SWITCH -> put(l -> Outline.change(l, at, x -> x.switchedOn(!x.on())), said);
-      case COPY -> put(l -> Outline.insert(l, Outline.after(at), line.get()), said);
-      case REMOVE -> put(l -> Outline.remove(l, at), Ui.text("said.gone", at));
-      case RUN_TO_HERE -> runTo(at);
-      case STOP_HERE -> macro().ifPresent(m -> put(l -> DialogStop.turned(m, at), said));
-    }
-  }
-
-  // running
-
-  private Run begin() {
-    Routine macro = shown().orElseThrow();
-    session.computer().bringToFront(macro.application());
-    before = session.programs().get(macro.application()).copy();
-    Snapshot now = session.now();
-    return Run.of(
-        macro,
-        arguments(),
-        new Trial(now.library(), now.keymap(), session.computer(), Ecmascript.ENGINE).around());
-  }
-
-  private void drive(Consumer<Run> how) {
-    if (shown().isEmpty() || !session.programs().containsKey(shown().get().application())) {
-      session.say(Ui.text("happens.nostandin"));
-      return;
-    }
-    if (current == null || current.status() instanceof Status.Over) {
-      current = begin();
-    }
-    how.accept(current);
-    stood();
-  }
-
-  private void stood() {
-    if (current != null) {
-      show(session.now());
-    }
-  }
-
-  /** Runs the routine to its end, or goes on with the one being stepped. */
-  public void runAll() {
-    drive(r -> session.runs().drive(r, x -> stood()));
-  }
-
-  /** Takes the next step, or begins. */
-  public void stepOnce() {
-    boolean fresh = current == null || current.status() instanceof Status.Over;
-    drive(
-        r -> {
-          session.runs().hold(r, x -> stood());
-          if (!fresh) {
-            stepThrough(r);
-          }
-        });
-    if (current != null && current.status() instanceof Status.Over) {
-      session.runs().let(current);
-    }
-  }
-
-  /** One step; a script gets a moment to come to its next one. */
-  private static void stepThrough(Run run) {
-    long end = System.nanoTime() + PATIENCE;
-    do {
-      run.step();
-    } while (run.status() instanceof Status.Computing && System.nanoTime() < end);
-  }
-
-  /** Runs until it stands before a step. */
-  private void runTo(String number) {
-    if (current != null) {
-      closeRun();
-    }
-    drive(
-        r -> {
-          session.runs().hold(r, x -> stood());
-          int most = Run.MOST_STEPS;
-          while (r.status() instanceof Status.Ready(String at, Step next)
-              && !at.equals(number)
-              && most-- > 0) {
-            r.step();
-          }
-        });
-  }
-
-  private void closeRun() {
-    if (current != null) {
-      Run over = current;
-      current = null;
-      if (!(over.status() instanceof Status.Over)) {
-        session.runs().giveUp(over);
-      }
-      session.runs().let(over);
-      show(session.now());
-    }
+    chosen.routine().ifPresent(this::keysBack);
   }
 }

@@ -1,6 +1,8 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
@@ -13,6 +15,7 @@ import foldtwice.sql.SqlText;
 import foldtwice.standin.muniment.Muniment;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -21,6 +24,7 @@ import javafx.scene.layout.VBox;
 final class SourcePane extends VBox {
 
   private final Session session;
+  private final Question<Everywhere> everywhere;
   private final SourceEditor editor = new SourceEditor(this::changed);
   private final VBox says = new VBox(6);
   private Routine routine;
@@ -28,6 +32,7 @@ final class SourcePane extends VBox {
 
   SourcePane(Session session) {
     this.session = session;
+    everywhere = session.background().question(Lane.TRIAL, this::show);
     setId("source-pane");
     setSpacing(8);
     says.setId("source-says");
@@ -150,14 +155,19 @@ final class SourcePane extends VBox {
       values.add(c.parameter(name).map(Parameter::otherwise).orElse(new Value.Text("")));
     }
     String sql = c.text().with(n -> "?");
-    Routine shown = c;
-    session.work(
-        () -> muniment.tryEverywhere(sql, values),
-        outcomes -> {
-          if (shown.equals(routine)) {
-            outcomes.forEach((schema, outcome) -> says.getChildren().add(row(c, schema, outcome)));
-          }
-        });
+    everywhere.drop();
+    everywhere.ask(c, () -> new Everywhere(c, muniment.tryEverywhere(sql, values)));
+  }
+
+  /** What came of a statement in every schema. */
+  private record Everywhere(Routine.Stored of, Map<String, Muniment.Outcome> outcomes) {}
+
+  private void show(Everywhere tried) {
+    if (tried.of().equals(routine)) {
+      tried
+          .outcomes()
+          .forEach((schema, outcome) -> says.getChildren().add(row(tried.of(), schema, outcome)));
+    }
   }
 
   private HBox row(Routine.Stored c, String schema, Muniment.Outcome outcome) {

@@ -4,8 +4,11 @@ import foldtwice.collecting.Collecting;
 import foldtwice.collecting.Found;
 import foldtwice.collecting.Licence;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Library;
 import foldtwice.routine.Origin;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Notation;
@@ -16,7 +19,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -35,13 +37,13 @@ import javafx.scene.layout.VBox;
 /** Takes routines up from files, folders and pasted texts, after showing what each is. */
 final class TakeInPanel extends VBox {
 
-  private AtomicBoolean cancelled = new AtomicBoolean();
   private final Session session;
   private final Consumer<String> onTaken;
   private final TextArea pasted = new TextArea();
   private final VBox rows = new VBox(4);
   private final Map<Found.Item, CheckBox> wanted = new LinkedHashMap<>();
   private final Button take;
+  private final Question<List<Found>> looking;
 
   /**
    * @param onTaken gets the id of the first routine that was taken up
@@ -49,6 +51,7 @@ final class TakeInPanel extends VBox {
   TakeInPanel(Session session, Runnable close, Consumer<String> onTaken) {
     this.session = session;
     this.onTaken = onTaken;
+    looking = session.background().question(Lane.READING, this::show, this::failed);
     setId("take-in-panel");
     setSpacing(8);
     pasted.setId("take-in-text");
@@ -110,30 +113,31 @@ final class TakeInPanel extends VBox {
 
   /** Looks in the background; what is looked through already is given up. */
   private void work(Function<Collecting, List<Found>> look) {
-    AtomicBoolean mine = new AtomicBoolean();
-    cancelled.set(true);
-    cancelled = mine;
-    Collecting collecting = new Collecting(session.now().library(), mine::get);
+    Library library = session.now().library();
+    looking.drop();
     rows.getChildren()
         .setAll(
             new HBox(
                 10,
                 Parts.label(Ui.text("takein.looking"), "soft"),
                 Parts.button("take-in-give-up", Ui.text("takein.giveup"), this::giveUp, "link")));
-    session.read(
-        () -> look.apply(collecting),
-        found -> {
-          if (!mine.get()) {
-            show(found);
-          }
-        },
-        why -> rows.getChildren().setAll(Parts.wrapped(why, "blocks")));
+    looking.ask(
+        new Object(), asked -> look.apply(new Collecting(library, () -> !asked.isWanted())));
+  }
+
+  private void failed(String why) {
+    rows.getChildren().setAll(Parts.wrapped(why, "blocks"));
   }
 
   /** Gives up what is being looked through. */
   private void giveUp() {
-    cancelled.set(true);
+    looking.drop();
     rows.getChildren().setAll(Parts.wrapped(Ui.text("takein.givenup"), "soft"));
+  }
+
+  /** Gives the keys to where a text is pasted. */
+  void focusText() {
+    pasted.requestFocus();
   }
 
   private void chooseFiles() {

@@ -6,6 +6,8 @@ import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -22,6 +24,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -55,7 +58,8 @@ final class ConflictPane extends VBox {
   private final VBox acceptance = new VBox(4);
   private final VBox body;
   private List<Conflict> chosen = List.of();
-  private long asked;
+  private final Question<List<Playing.Line>> playing;
+  private final Question<List<Remedy>> seeking;
 
   /**
    * Empty.
@@ -66,6 +70,8 @@ final class ConflictPane extends VBox {
     super(10);
     this.session = session;
     this.toBinding = toBinding;
+    playing = session.background().question(Lane.TRIAL, this::showPlayed);
+    seeking = session.background().question(Lane.TRIAL, this::showRemedies, looking::setText);
     setId("conflict");
     getStyleClass().add("collect-middle");
     sentence.setId("conflict-sentence");
@@ -124,6 +130,7 @@ final class ConflictPane extends VBox {
       }
     }
     if (!same) {
+      playing.drop();
       played.getChildren().clear();
       reason.clear();
     }
@@ -132,6 +139,7 @@ final class ConflictPane extends VBox {
       head.getChildren().setAll(kind);
       sentence.setText(Ui.text("conflicts.manyhint"));
       involved.getChildren().clear();
+      seeking.drop();
       looking.setText("");
       return;
     }
@@ -200,14 +208,8 @@ final class ConflictPane extends VBox {
     Conflict c = chosen.getFirst();
     Snapshot now = session.now();
     SimulatedComputer copy = session.computer().copy();
-    session.work(
-        () -> new Playing(now.subject(), copy).of(c),
-        lines -> {
-          if (List.of(c).equals(chosen)) {
-            played.getChildren().setAll(Parts.label(Ui.text("conflicts.played"), "soft"));
-            lines.forEach(l -> played.getChildren().add(Parts.wrapped(l.says(), l.style())));
-          }
-        });
+    playing.drop();
+    playing.ask(c, () -> new Playing(now.subject(), copy).of(c));
   }
 
   private void acceptance(Snapshot now, Conflict c) {
@@ -239,20 +241,23 @@ final class ConflictPane extends VBox {
 
   /** Computed off the interface thread; shown when it is still asked for. */
   private void remedies(Snapshot now, Conflict c) {
-    long mine = ++asked;
-    looking.setText(Ui.text("remedies.looking"));
-    remedies.getChildren().clear();
-    session.work(
-        () -> {
-          Audit audit = session.audit(now.subject());
-          return new Remedies(audit, StandIns::around).of(c);
-        },
-        found -> {
-          if (mine == asked) {
-            looking.setText("");
-            remedies.show(found, session.now().words(), session.mayWrite());
-          }
-        });
+    Supplier<Audit> audit = session.audit(now.subject());
+    if (seeking.ask(
+        List.of(c, new Question.Same(now.subject().library())),
+        () -> new Remedies(audit.get(), StandIns::around).of(c))) {
+      looking.setText(Ui.text("remedies.looking"));
+      remedies.getChildren().clear();
+    }
+  }
+
+  private void showPlayed(List<Playing.Line> lines) {
+    played.getChildren().setAll(Parts.label(Ui.text("conflicts.played"), "soft"));
+    lines.forEach(l -> played.getChildren().add(Parts.wrapped(l.says(), l.style())));
+  }
+
+  private void showRemedies(List<Remedy> found) {
+    looking.setText("");
+    remedies.show(found, session.now().words(), session.mayWrite());
   }
 
   private void take(Remedy remedy) {

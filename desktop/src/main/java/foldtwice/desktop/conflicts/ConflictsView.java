@@ -5,13 +5,18 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.place.Station;
+import foldtwice.desktop.view.Act;
+import foldtwice.desktop.view.Acts;
+import foldtwice.desktop.view.Going;
+import foldtwice.desktop.view.Target;
+import foldtwice.desktop.view.View;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Consumer;
+import java.util.Optional;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -22,7 +27,15 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** What is wrong: on the station in view, on all of them, or accepted. */
-public final class ConflictsView extends BorderPane {
+public final class ConflictsView extends BorderPane implements View {
+
+  public static final List<Act<ConflictsView>> ACTS =
+      List.of(
+          new Act<>("settle", v -> v.session.mayWrite(), ConflictsView::settle),
+          new Act<>("conflicts-here", v -> v.look(Scope.HERE)),
+          new Act<>("conflicts-stations", ConflictsView::showStations),
+          new Act<>("conflicts-accepted", v -> v.look(Scope.ACCEPTED)),
+          new Act<>("find-conflict", v -> v.filter.requestFocus()));
 
   /** What is looked at. */
   private enum Scope {
@@ -36,6 +49,7 @@ public final class ConflictsView extends BorderPane {
   }
 
   private final Session session;
+  private final Acts<ConflictsView> acts = new Acts<>(this, ACTS);
   private final ConflictList list = new ConflictList();
   private final ConflictPane conflict;
   private final Stations stations;
@@ -49,15 +63,14 @@ public final class ConflictsView extends BorderPane {
   private Grouping grouping = Grouping.WEIGHT;
   private boolean filling;
 
-  /**
-   * A view of the session's conflicts.
-   *
-   * @param toBinding goes to a binding
-   */
-  public ConflictsView(Session session, Consumer<String> toBinding) {
+  /** One that is gone to as soon as its station is looked through. */
+  private Optional<Target.Conflict> wanted = Optional.empty();
+
+  /** A view of the session's conflicts. */
+  public ConflictsView(Session session, Going going) {
     this.session = session;
-    conflict = new ConflictPane(session, toBinding);
-    stations = new Stations(session, this::go);
+    conflict = new ConflictPane(session, id -> going.to(new Target.Binding(id)));
+    stations = new Stations(session, (s, c) -> going.to(new Target.Conflict(s.id(), c.topic())));
     settling = new Settling(session, this::closeSettling);
     filter.setId("conflict-filter");
     filter.setPromptText(Ui.text("conflicts.filter"));
@@ -89,13 +102,7 @@ public final class ConflictsView extends BorderPane {
     HBox first = new HBox(6);
     first.setAlignment(Pos.CENTER_LEFT);
     first.getChildren().addAll(scopes.values());
-    first
-        .getChildren()
-        .addAll(
-            Parts.gap(),
-            counts,
-            filter,
-            Parts.button("settle", Ui.text("conflicts.settle"), this::settle));
+    first.getChildren().addAll(Parts.gap(), counts, filter, acts.button("settle"));
     counts.setMinWidth(Region.USE_PREF_SIZE);
     VBox top = new VBox(8, first, groups);
     top.getStyleClass().add("view-top");
@@ -115,11 +122,23 @@ public final class ConflictsView extends BorderPane {
     list.setPrefWidth(420);
     list.setMinWidth(300);
     list.getStyleClass().add("conflict-list");
-    session.nowProperty().addListener((o, a, now) -> show(now));
-    show(session.now());
   }
 
-  private void show(Snapshot now) {
+  @Override
+  public Node node() {
+    return this;
+  }
+
+  @Override
+  public Target here() {
+    return list.chosen().isEmpty()
+        ? new Target.Sheet("conflicts")
+        : new Target.Conflict(session.now().station().id(), list.chosen().getFirst().topic());
+  }
+
+  @Override
+  public void show(Snapshot now) {
+    acts.refresh();
     counts.setText(
         now.audited()
             ? Ui.text(
@@ -131,9 +150,6 @@ public final class ConflictsView extends BorderPane {
     scopes
         .get(Scope.ACCEPTED)
         .setText(Ui.text("conflicts.scope.accepted") + " " + now.accepted().size());
-    if (getScene() == null && getCenter() != null) {
-      return; // shown again when it is gone to
-    }
     boolean listHadKeys = Parts.hasKeys(this);
     groups.setVisible(scope != Scope.STATIONS);
     if (scope == Scope.STATIONS) {
@@ -150,6 +166,7 @@ public final class ConflictsView extends BorderPane {
         scroll.setContent(conflict);
       }
       fill();
+      arrive(now);
     }
   }
 
@@ -166,29 +183,43 @@ public final class ConflictsView extends BorderPane {
     }
   }
 
-  /** Shows what there is now, and gives the list the keys. */
-  public void focusList() {
-    show(session.now());
+  @Override
+  public void takeKeys() {
     (scope == Scope.STATIONS ? stations : list).requestFocus();
   }
 
-  private void go(Station station, Conflict c) {
-    scope = Scope.HERE;
-    scopes.get(Scope.HERE).setSelected(true);
-    session.choose(station);
+  /** Goes to a conflict, on its station. */
+  @Override
+  public void open(Target target) {
+    if (target instanceof Target.Conflict to) {
+      wanted = Optional.of(to);
+      Optional.ofNullable(session.now().library().stations().get(to.station()))
+          .ifPresent(session::choose);
+      look(Scope.HERE);
+    }
+  }
+
+  /** Chooses what was gone to, once its station has been looked through. */
+  private void arrive(Snapshot now) {
+    wanted
+        .filter(w -> now.audited() && w.station().equals(now.station().id()))
+        .ifPresent(
+            w -> {
+              wanted = Optional.empty();
+              list.choose(w.topic());
+              list.requestFocus();
+            });
+  }
+
+  private void look(Scope at) {
+    scope = at;
+    scopes.get(at).setSelected(true);
     show(session.now());
-    choose(c);
   }
 
-  /** Chooses a conflict of the station in view. */
-  public void choose(Conflict c) {
-    list.choose(c.topic());
-    list.requestFocus();
-  }
-
-  /** Shows all stations, for pictures. */
+  /** Shows all stations. */
   public void showStations() {
-    scopes.get(Scope.STATIONS).fire();
+    look(Scope.STATIONS);
   }
 
   private void settle() {

@@ -4,6 +4,8 @@ import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -13,6 +15,7 @@ import foldtwice.remedy.Remedy;
 import foldtwice.standin.StandIns;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -31,11 +34,12 @@ final class Settling extends VBox {
   private final Button make;
   private final List<CheckBox> boxes = new ArrayList<>();
   private List<Remedy> found = List.of();
-  private long asked;
+  private final Question<Clean> looking;
 
   Settling(Session session, Runnable onClose) {
     super(12);
     this.session = session;
+    looking = session.background().question(Lane.TRIAL, this::show, head::setText);
     this.onClose = onClose;
     setId("settling");
     getStyleClass().add("collect-middle");
@@ -49,28 +53,26 @@ final class Settling extends VBox {
     Snapshot now = session.now();
     List<Conflict> light =
         now.allConflicts().stream().filter(c -> c.weight() != Weight.BLOCKS).toList();
-    long mine = ++asked;
     found = List.of();
     rows.getChildren().clear();
     make.setDisable(true);
     make.setText(Ui.text("settling.make", 0));
     head.setText(Ui.text("settling.looking"));
-    session.work(
-        () -> {
-          Audit audit = session.audit(now.subject());
-          return new Remedies(audit, StandIns::around).clean(light);
-        },
-        all -> {
-          if (mine == asked) {
-            show(all, light.size());
-          }
-        });
+    Supplier<Audit> audit = session.audit(now.subject());
+    looking.drop();
+    looking.ask(
+        new Object(),
+        () -> new Clean(new Remedies(audit.get(), StandIns::around).clean(light), light.size()));
   }
 
-  private void show(List<Remedy> all, int of) {
+  /** Remedies that cause nothing, and among how many conflicts they were looked for. */
+  private record Clean(List<Remedy> remedies, int of) {}
+
+  private void show(Clean clean) {
+    List<Remedy> all = clean.remedies();
     found = all;
     boxes.clear();
-    head.setText(Ui.text("settling.title", all.size(), of));
+    head.setText(Ui.text("settling.title", all.size(), clean.of()));
     Snapshot now = session.now();
     for (Remedy r : all) {
       CheckBox box = new CheckBox(now.words().way(r.way()));

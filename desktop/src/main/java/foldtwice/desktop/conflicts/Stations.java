@@ -5,11 +5,14 @@ import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
+import foldtwice.ready.Setup;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -41,7 +44,7 @@ final class Stations extends TableView<Stations.Trouble> {
   private final Session session;
   private final BiConsumer<Station, Conflict> onChosen;
   private Library shown;
-  private long asked;
+  private final Question<List<Trouble>> question;
 
   /**
    * Empty.
@@ -50,6 +53,7 @@ final class Stations extends TableView<Stations.Trouble> {
    */
   Stations(Session session, BiConsumer<Station, Conflict> onChosen) {
     this.session = session;
+    question = session.background().question(Lane.TRIAL, this::show);
     this.onChosen = onChosen;
     setId("stations-matrix");
     setFixedCellSize(30);
@@ -88,16 +92,14 @@ final class Stations extends TableView<Stations.Trouble> {
       return;
     }
     shown = now.library();
-    long mine = ++asked;
     columns(now.library());
-    session.work(
-        () -> troubles(now.library()),
-        found -> {
-          if (mine == asked) {
-            getItems().setAll(found);
-            getColumns().stream().skip(1).forEach(c -> c.setText(counted(c, found)));
-          }
-        });
+    Map<String, Setup> setups = session.setups();
+    question.ask(new Question.Same(now.library()), asked -> troubles(now.library(), setups, asked));
+  }
+
+  private void show(List<Trouble> found) {
+    getItems().setAll(found);
+    getColumns().stream().skip(1).forEach(c -> c.setText(counted(c, found)));
   }
 
   /** A station's name, and how much blocks there. */
@@ -110,10 +112,14 @@ final class Stations extends TableView<Stations.Trouble> {
     return Ui.text("stations.counted", session.now().library().stations().get(id).name(), blocks);
   }
 
-  private List<Trouble> troubles(Library library) {
+  private static List<Trouble> troubles(
+      Library library, Map<String, Setup> setups, Question.Asked asked) {
     Map<Object, Map<String, Conflict>> by = new LinkedHashMap<>();
     for (Station s : library.stations().values()) {
-      for (Conflict c : Auditor.audit(session.subject(library, s))) {
+      if (!asked.isWanted()) {
+        break; // nobody looks at it any more
+      }
+      for (Conflict c : Auditor.audit(Session.subject(library, s, setups.get(s.id())))) {
         if (!library.accepted().containsKey(c.fingerprint())) {
           by.computeIfAbsent(c.topic(), t -> new LinkedHashMap<>()).put(s.id(), c);
         }

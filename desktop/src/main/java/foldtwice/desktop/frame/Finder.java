@@ -1,11 +1,10 @@
 package foldtwice.desktop.frame;
 
 import foldtwice.binding.Binding;
-import foldtwice.desktop.session.OnDisk;
-import foldtwice.desktop.session.OwnKeys;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.library.file.Backups;
+import foldtwice.desktop.view.Going;
+import foldtwice.desktop.view.Target;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
@@ -33,47 +32,24 @@ final class Finder {
 
   private final Snapshot now;
   private final Words words;
-  private final Targets targets;
+  private final Going going;
   private final String query;
   private final List<Found> found = new ArrayList<>();
   private final Set<Owner> byKey = new HashSet<>();
 
-  private Finder(Snapshot now, Targets targets, String query) {
+  private Finder(Snapshot now, Going going, String query) {
     this.now = now;
     this.words = now.words();
-    this.targets = targets;
+    this.going = going;
     this.query = query.strip().toLowerCase(Locale.ROOT);
   }
 
-  /** What a chosen result can do. */
-  interface Targets {
-    void binding(String id);
-
-    void routine(String name);
-
-    void stand(String application);
-
-    void command(String application, String id);
-
-    void action(OwnKeys own);
-
-    void stations();
-
-    void saveElsewhere();
-
-    void keepAgain();
-
-    List<Backups.Backup> backups();
-
-    void goBackTo(Backups.Backup backup);
-  }
-
-  static List<Found> find(Snapshot now, Targets targets, String query) {
-    Finder finder = new Finder(now, targets, query);
+  static List<Found> find(Snapshot now, Going going, List<Deeds.Deed> deeds, String query) {
+    Finder finder = new Finder(now, going, query);
     if (!finder.query.isEmpty()) {
       finder.keys();
     }
-    finder.actions();
+    finder.actions(deeds);
     finder.routines();
     finder.places();
     if (!finder.query.isEmpty()) {
@@ -83,7 +59,11 @@ final class Finder {
     return finder.found.stream().sorted(Comparator.comparingInt(Found::rank)).limit(MOST).toList();
   }
 
-  private void add(String kind, String title, String detail, int base, Runnable go) {
+  private void add(String kind, String title, String detail, int base, Target to) {
+    match(kind, title, detail, base, () -> going.to(to));
+  }
+
+  private void match(String kind, String title, String detail, int base, Runnable go) {
     int match = match(title.toLowerCase(Locale.ROOT), detail.toLowerCase(Locale.ROOT));
     if (match >= 0) {
       found.add(new Found(Ui.text("look." + kind), title, detail, base + match, go));
@@ -126,14 +106,14 @@ final class Finder {
       for (Claim c : now.keymap().claimsOn(trigger)) {
         byKey.add(c.owner());
         String title = words.trigger(c.trigger()) + "  " + words.owner(c.owner());
-        Runnable go =
+        Target to =
             switch (c.owner()) {
-              case Owner.Yours(String id) -> () -> targets.binding(id);
+              case Owner.Yours(String id) -> new Target.Binding(id);
               case Owner.Native(String application, String command) ->
-                  () -> targets.command(application, command);
-              case Owner.Menu m -> () -> targets.stand(applicationOf(c.place()));
-              case Owner.Key k -> targets::stations; // claims nothing a keymap holds
-              case Owner.Desktop d -> targets::stations;
+                  new Target.Command(application, command);
+              case Owner.Menu m -> program(c.place());
+              case Owner.Key k -> station(); // claims nothing a keymap holds
+              case Owner.Desktop d -> station();
             };
         String kind =
             switch (c.owner()) {
@@ -143,39 +123,44 @@ final class Finder {
               case Owner.Key k -> "desktop";
               case Owner.Desktop d -> "desktop";
             };
-        found.add(new Found(Ui.text("look." + kind), title, words.place(c.place()), 0, go));
+        found.add(
+            new Found(
+                Ui.text("look." + kind), title, words.place(c.place()), 0, () -> going.to(to)));
       }
     } catch (NotationException notAKey) {
       return; // then it is words, which the other searches look for
     }
   }
 
-  private String applicationOf(Place place) {
-    return place.applicationId().orElse(now.library().applications().keySet().iterator().next());
+  /** Where a place can be tried, or looked at where nobody simulates it. */
+  private Target program(Place place) {
+    return place.applicationId().map(this::program).orElseGet(this::station);
   }
 
-  private void actions() {
-    for (OwnKeys own : OwnKeys.values()) {
-      if (own != OwnKeys.LOOK_UP) {
-        add("action", own.says(), own.keys(), 2, () -> targets.action(own));
+  private Target program(String application) {
+    return now.known().program(application).isPresent()
+        ? new Target.Program(application)
+        : new Target.Application(application);
+  }
+
+  /** What the desktop keeps is a matter of the station. */
+  private Target station() {
+    return new Target.Station(now.station().id());
+  }
+
+  private void actions(List<Deeds.Deed> deeds) {
+    for (Deeds.Deed d : deeds) {
+      if (!d.id().equals("look-up")) {
+        int base = d.id().isEmpty() ? 7 : 2; // what stands before one's eyes comes later
+        match("action", d.title(), d.detail(), base, d.does());
       }
-    }
-    add("action", Ui.text("disk.elsewhere"), "", 2, targets::saveElsewhere);
-    add("action", Ui.text("disk.again"), "", 2, targets::keepAgain);
-    for (Backups.Backup b : targets.backups()) {
-      add(
-          "action",
-          Ui.text("disk.back", OnDisk.when(b)),
-          Ui.text("disk.backup"),
-          7,
-          () -> targets.goBackTo(b));
     }
   }
 
   private void routines() {
     for (Routine r : now.library().routines().values()) {
       String detail = r.category() + ", " + words.place(new Place.Whole(r.application()));
-      add("routine", r.name(), detail, 1, () -> targets.routine(r.name()));
+      add("routine", r.name(), detail, 1, new Target.Routine(r.id()));
     }
   }
 
@@ -183,7 +168,7 @@ final class Finder {
     for (Application a : now.library().applications().values()) {
       String contexts =
           a.allContexts().stream().map(c -> c.name()).collect(Collectors.joining(", "));
-      add("place", a.name(), contexts, 3, () -> targets.stand(a.id()));
+      add("place", a.name(), contexts, 3, program(a.id()));
     }
   }
 
@@ -200,7 +185,7 @@ final class Finder {
           Optional.of(keys).filter(k -> !k.isEmpty()).map(k -> k + " in ").orElse("")
               + words.place(b.place()),
           4,
-          () -> targets.binding(b.id()));
+          new Target.Binding(b.id()));
     }
   }
 
@@ -225,7 +210,7 @@ final class Finder {
                     .filter(s -> !s.isEmpty())
                     .toList()),
             5,
-            () -> targets.command(a.id(), c.id()));
+            new Target.Command(a.id(), c.id()));
       }
     }
   }

@@ -1,9 +1,10 @@
 package foldtwice.desktop.frame;
 
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.session.OwnKeys;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.view.Going;
+import foldtwice.desktop.view.OwnKeys;
 import java.util.List;
 import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
@@ -25,21 +26,24 @@ final class LookUp {
   private static final int MOST_ROWS = 12;
 
   private final Session session;
-  private final Finder.Targets targets;
+  private final Going going;
   private final TextField field = new TextField();
   private final ListView<Found> list = new ListView<>();
   private final StackPane bar = new StackPane();
   private final Pane overlay;
   private Node cameFrom;
 
-  LookUp(Session session, Finder.Targets targets, Pane overlay) {
+  /** What could be done when it was opened. */
+  private List<Deeds.Deed> doable = List.of();
+
+  LookUp(Session session, Going going, Deeds deeds, Pane overlay) {
     this.session = session;
-    this.targets = targets;
+    this.going = going;
     this.overlay = overlay;
     field.setId("look-up");
     field.setPromptText(Ui.text("look.prompt"));
-    field.setAccessibleText(Ui.text("own.LOOK_UP"));
-    Label key = Parts.label(OwnKeys.LOOK_UP.keys(), "mono", "soft");
+    field.setAccessibleText(Ui.text("act.look-up"));
+    Label key = Parts.label(OwnKeys.get().keys("look-up"), "mono", "soft");
     key.setMouseTransparent(true);
     StackPane.setAlignment(key, Pos.CENTER_RIGHT);
     key.setPadding(new javafx.geometry.Insets(0, 10, 0, 0));
@@ -60,6 +64,8 @@ final class LookUp {
         .addListener(
             (o, was, is) -> {
               if (is) {
+                key.setText(OwnKeys.get().keys("look-up"));
+                doable = deeds.now();
                 search();
               } else {
                 close();
@@ -87,7 +93,7 @@ final class LookUp {
     if (!field.isFocused()) {
       return;
     }
-    List<Found> found = Finder.find(session.now(), targets, field.getText());
+    List<Found> found = Finder.find(session.now(), going, doable, field.getText());
     list.getItems().setAll(found);
     list.setPlaceholder(Parts.label(Ui.text("look.none", field.getText()), "soft"));
     list.getSelectionModel().selectFirst();
@@ -114,9 +120,7 @@ final class LookUp {
       case ENTER -> go();
       case ESCAPE -> {
         close();
-        if (cameFrom != null) {
-          cameFrom.requestFocus();
-        }
+        giveBack();
       }
       default -> {
         return;
@@ -137,7 +141,15 @@ final class LookUp {
     if (found != null) {
       close();
       field.clear();
+      giveBack();
       found.go().run();
+    }
+  }
+
+  /** The keys go back to where they were. */
+  private void giveBack() {
+    if (cameFrom != null && cameFrom.getScene() != null) {
+      cameFrom.requestFocus();
     }
   }
 

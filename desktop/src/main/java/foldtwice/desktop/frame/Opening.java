@@ -2,6 +2,7 @@ package foldtwice.desktop.frame;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.file.FormatException;
@@ -31,14 +32,17 @@ public final class Opening {
   private static final int MOST_SHOWN = 40;
 
   private final Stage stage;
+  private final Faults faults;
   private final Runnable quit;
   private Optional<Session> session = Optional.empty();
 
   /**
+   * @param faults what nobody expects to go wrong
    * @param quit ends what the window is part of
    */
-  public Opening(Stage stage, Runnable quit) {
+  public Opening(Stage stage, Faults faults, Runnable quit) {
     this.stage = stage;
+    this.faults = faults;
     this.quit = quit;
     stage.setOnCloseRequest(
         e -> {
@@ -76,7 +80,7 @@ public final class Opening {
     Session opened = new Session(store);
     session = Optional.of(opened);
     stage.setTitle(opened.now().library().name() + ", " + Ui.text("app.name"));
-    Frame frame = new Frame(opened, new Theme());
+    Frame frame = new Frame(opened, new Theme(), faults);
     Scene scene = frame.scene(1280, 800);
     frame.showSheet(Theme.remembered());
     stage.setScene(scene);

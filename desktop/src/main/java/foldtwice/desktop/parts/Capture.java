@@ -70,6 +70,11 @@ public final class Capture {
     this.listener = listener;
   }
 
+  /** True while a part of this window reads every key as the person's answer. */
+  public static boolean isReading(Scene scene) {
+    return scene.getProperties().containsKey(Capture.class);
+  }
+
   /** True while keys are read. */
   public boolean isOn() {
     return scene != null;
@@ -86,6 +91,7 @@ public final class Capture {
     part = in;
     part.sceneProperty().addListener(gone);
     scene = in.getScene();
+    scene.getProperties().put(Capture.class, this);
     scene.addEventFilter(KeyEvent.ANY, filter);
     scene.addEventFilter(InputMethodEvent.ANY, composing);
   }
@@ -94,6 +100,7 @@ public final class Capture {
   public void stop() {
     limit.stop();
     if (scene != null) {
+      scene.getProperties().remove(Capture.class, this);
       scene.removeEventFilter(KeyEvent.ANY, filter);
       scene.removeEventFilter(InputMethodEvent.ANY, composing);
       part.sceneProperty().removeListener(gone);

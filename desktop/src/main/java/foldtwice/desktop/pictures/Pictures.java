@@ -1,11 +1,17 @@
 package foldtwice.desktop.pictures;
 
+import foldtwice.desktop.atlas.AtlasView;
 import foldtwice.desktop.bind.BindView;
+import foldtwice.desktop.collect.CollectView;
+import foldtwice.desktop.conflicts.ConflictsView;
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.session.WorkingCopy;
+import foldtwice.desktop.trying.TryView;
+import foldtwice.desktop.view.Target;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Place;
 import foldtwice.run.Status;
@@ -72,7 +78,7 @@ public final class Pictures extends Application {
                 WorkingCopy.of(WorkingCopy.demo(), data), "pictures", Clock.systemUTC()));
     Theme.install();
     Theme theme = new Theme();
-    Frame frame = new Frame(session, theme);
+    Frame frame = new Frame(session, theme, new Faults());
     scene = frame.scene(1280, 800);
     stage.setScene(scene);
     stage.show();
@@ -81,14 +87,14 @@ public final class Pictures extends Application {
   }
 
   private void write(Frame frame) {
-    BindView bind = frame.showBind();
-    script.add(() -> frame.showPlaces().choose("tagpress"));
-    script.add(() -> frame.showPlaces().chooseCommand("proof"));
+    BindView bind = frame.show(BindView.class);
+    script.add(() -> frame.to(new Target.Application("tagpress")));
+    script.add(() -> frame.to(new Target.Command("tagpress", "proof")));
     script.add(() -> picture("places"));
-    script.add(() -> frame.showPlaces().chooseStation("label-corner"));
+    script.add(() -> frame.to(new Target.Station("label-corner")));
     script.add(() -> picture("places-station"));
     collect(frame);
-    script.add(frame::showBind);
+    script.add(() -> frame.show(BindView.class));
     script.add(bind::fire);
     script.add(() -> picture("bind"));
     script.add(() -> bind.choose("b02"));
@@ -104,7 +110,7 @@ public final class Pictures extends Application {
     script.add(() -> press("#family-leave"));
     atlas(frame);
     conflicts(frame);
-    script.add(frame::showBind);
+    script.add(() -> frame.show(BindView.class));
     script.add(() -> bind.choose("b220"));
     script.add(bind::fire);
     script.add(() -> frame.showSheet(true));
@@ -113,63 +119,67 @@ public final class Pictures extends Application {
     script.add(frame::openLookUp);
     script.add(() -> ((TextField) scene.lookup("#look-up")).setText("alt+."));
     script.add(() -> picture("look-up"));
-    script.add(() -> frame.showTry().go("tagpress"));
-    script.add(() -> frame.showTry().press(Press.of(KeyCode.PERIOD, Modifier.ALT)));
-    script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_D, Modifier.ALT)));
-    script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_DOWN, Modifier.ALT)));
-    script.add(() -> frame.showTry().go("vasculum"));
-    script.add(() -> frame.showTry().press(Press.of(KeyCode.DIGIT_3, Modifier.CTRL)));
-    script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_L, Modifier.CTRL, Modifier.ALT)));
+    script.add(() -> frame.show(TryView.class).go("tagpress"));
+    script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.PERIOD, Modifier.ALT)));
+    script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.KEY_D, Modifier.ALT)));
+    script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.ARROW_DOWN, Modifier.ALT)));
+    script.add(() -> frame.show(TryView.class).go("vasculum"));
+    script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.DIGIT_3, Modifier.CTRL)));
+    script.add(
+        () ->
+            frame.show(TryView.class).press(Press.of(KeyCode.KEY_L, Modifier.CTRL, Modifier.ALT)));
     script.add(() -> picture("try-vasculum"));
-    script.add(() -> frame.showTry().go("tagpress"));
-    script.add(() -> frame.showTry().device("rowan"));
+    script.add(() -> frame.show(TryView.class).go("tagpress"));
+    script.add(() -> frame.show(TryView.class).device("rowan"));
     script.add(() -> press("#pad-r1k2"));
     script.add(() -> press("#dial-upper-right"));
     script.add(() -> picture("try-pad"));
-    script.add(() -> frame.showTry().device(""));
-    script.add(() -> frame.showTry().go("copystand"));
-    script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_UP, Modifier.SHIFT)));
-    script.add(() -> frame.showTry().press(Press.of(KeyCode.ARROW_RIGHT, Modifier.CTRL)));
-    script.add(() -> frame.showTry().go("muniment"));
-    script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_O, Modifier.CTRL, Modifier.ALT)));
-    script.add(() -> frame.showTry().go("trackway"));
+    script.add(() -> frame.show(TryView.class).device(""));
+    script.add(() -> frame.show(TryView.class).go("copystand"));
+    script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.ARROW_UP, Modifier.SHIFT)));
+    script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.ARROW_RIGHT, Modifier.CTRL)));
+    script.add(() -> frame.show(TryView.class).go("muniment"));
+    script.add(
+        () ->
+            frame.show(TryView.class).press(Press.of(KeyCode.KEY_O, Modifier.CTRL, Modifier.ALT)));
+    script.add(() -> frame.show(TryView.class).go("trackway"));
     script.add(() -> session.programs().get("trackway").click("Lower weir", false));
-    script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_C)));
-    script.add(() -> frame.showTry().press(Press.of(KeyCode.KEY_L)));
-    script.add(() -> frame.showTry().checkEverywhere());
+    script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.KEY_C)));
+    script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.KEY_L)));
+    script.add(() -> frame.show(TryView.class).checkEverywhere());
     for (int i = 0; i < 12; i++) {
       script.add(() -> {}); // a computer is made for every check
     }
     script.add(() -> picture("try-checks"));
-    script.add(() -> frame.showTry().showPresses());
-    script.add(() -> frame.showTry().go("copystand"));
-    script.add(() -> frame.showTry().press(Press.of(KeyCode.CONTEXT_MENU)));
+    script.add(() -> frame.show(TryView.class).showPresses());
+    script.add(() -> frame.show(TryView.class).go("copystand"));
+    script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.CONTEXT_MENU)));
     script.add(() -> picture("try-fits"));
     script.add(() -> key(javafx.scene.input.KeyCode.ESCAPE));
-    script.add(() -> frame.showTry().go("tagpress"));
-    script.add(() -> frame.showTry().record());
+    script.add(() -> frame.show(TryView.class).go("tagpress"));
+    script.add(() -> frame.show(TryView.class).record());
     script.add(() -> picture("try-record"));
     script.add(Platform::exit);
   }
 
   private void atlas(Frame frame) {
-    script.add(() -> frame.showAtlas().look(Press.of(KeyCode.KEY_L, Modifier.ALT)));
+    script.add(() -> frame.show(AtlasView.class).look(Press.of(KeyCode.KEY_L, Modifier.ALT)));
     script.add(() -> {});
     script.add(() -> picture("atlas"));
-    script.add(() -> frame.showAtlas().go(new Place.Within("vasculum", "grid")));
-    script.add(() -> frame.showAtlas().look(Press.of(KeyCode.KEY_S, Modifier.CTRL)));
-    script.add(() -> frame.showAtlas().pad("rowan", "register", "r2k2"));
+    script.add(() -> frame.show(AtlasView.class).go(new Place.Within("vasculum", "grid")));
+    script.add(() -> frame.show(AtlasView.class).look(Press.of(KeyCode.KEY_S, Modifier.CTRL)));
+    script.add(() -> frame.show(AtlasView.class).pad("rowan", "register", "r2k2"));
     script.add(() -> picture("atlas-chain"));
   }
 
   private void conflicts(Frame frame) {
-    script.add(frame::showConflicts);
+    script.add(() -> frame.show(ConflictsView.class));
     script.add(() -> press("#play"));
     for (int i = 0; i < 6; i++) {
       script.add(() -> {}); // remedies are tried in the background
     }
     script.add(() -> picture("conflicts"));
-    script.add(() -> frame.showConflicts().showStations());
+    script.add(() -> frame.show(ConflictsView.class).showStations());
     for (int i = 0; i < 12; i++) {
       script.add(() -> {}); // every station is looked at in the background
     }
@@ -177,19 +187,19 @@ public final class Pictures extends Application {
   }
 
   private void collect(Frame frame) {
-    script.add(() -> frame.showCollect().choose("send-reading-copies"));
+    script.add(() -> frame.show(CollectView.class).choose("send-reading-copies"));
     script.add(() -> picture("collect"));
-    script.add(() -> frame.showCollect().choose("inch-shift"));
-    script.add(() -> frame.showCollect().chooseStep("3"));
-    script.add(() -> frame.showCollect().stepOnce());
+    script.add(() -> frame.show(CollectView.class).choose("inch-shift"));
+    script.add(() -> frame.show(CollectView.class).chooseStep("3"));
+    script.add(() -> frame.show(CollectView.class).stepOnce());
     for (int i = 0; i < 3; i++) {
-      script.add(() -> frame.showCollect().stepOnce());
+      script.add(() -> frame.show(CollectView.class).stepOnce());
     }
     script.add(() -> press("#run-close"));
-    script.add(() -> frame.showCollect().choose("stair-boxes"));
+    script.add(() -> frame.show(CollectView.class).choose("stair-boxes"));
     script.add(this::untilLearnt);
     script.add(() -> picture("collect-script"));
-    script.add(() -> frame.showCollect().choose("daylight"));
+    script.add(() -> frame.show(CollectView.class).choose("daylight"));
     script.add(() -> press("#fold-see"));
     script.add(() -> picture("collect-fold"));
   }

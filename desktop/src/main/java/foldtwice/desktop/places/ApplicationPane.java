@@ -4,6 +4,7 @@ import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -377,16 +378,20 @@ final class ApplicationPane extends HBox {
     List<Conflict> before = now.allConflicts();
     Library then = Resetting.edit(changes).on(now.library());
     Keymap keymap = Keymap.of(then, now.station());
-    session.work(
-        () ->
-            Auditor.audit(now.subject().with(then, keymap)).stream()
-                .filter(c -> !before.contains(c))
-                .toList(),
-        fresh -> {
-          int at = resets.getChildren().size() - 1;
-          fresh.forEach(
-              c -> resets.getChildren().add(at, Parts.wrapped(now.words().sentence(c), "costs")));
-        });
+    VBox caused = new VBox(4);
+    resets.getChildren().add(caused);
+    session
+        .background()
+        .once(
+            Lane.TRIAL,
+            () ->
+                Auditor.audit(now.subject().with(then, keymap)).stream()
+                    .filter(c -> !before.contains(c))
+                    .toList(),
+            fresh ->
+                fresh.forEach(
+                    c ->
+                        caused.getChildren().add(Parts.wrapped(now.words().sentence(c), "costs"))));
     Button leave = Parts.button("reset-leave", Ui.text("sets.leave"), this::closeResets);
     resets
         .getChildren()

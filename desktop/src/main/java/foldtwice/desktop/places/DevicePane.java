@@ -5,6 +5,8 @@ import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.KeysField;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -40,6 +42,7 @@ final class DevicePane extends VBox {
   private static final int POOL = 4;
 
   private final Session session;
+  private final Question<List<Trigger.Keys>> poolQuestion;
   private final TextField name = new TextField();
   private final FlowPane pages = new FlowPane(5, 5);
   private final TextField pageName = new TextField();
@@ -60,6 +63,7 @@ final class DevicePane extends VBox {
   DevicePane(Session session) {
     super(10);
     this.session = session;
+    poolQuestion = session.background().question(Lane.WORK, this::showPool);
     setId("device-pane");
     getStyleClass().add("collect-middle");
     name.setId("device-name");
@@ -217,9 +221,9 @@ final class DevicePane extends VBox {
 
   /** Free chords that only devices send, to be taken with a click. */
   private void pool(Snapshot now) {
-    String asked = device.id() + page + key;
     Binding nobody = Binding.fresh("", "", new Place.Everywhere(), List.of(), Map.of());
-    session.work(
+    poolQuestion.ask(
+        List.of(device.id(), page, key, new Question.Same(now.library())),
         () -> {
           List<Trigger.Keys> sent = sent(now);
           return Suggestions.forDevices(now.library(), now.stations(), nobody, 48).stream()
@@ -227,21 +231,20 @@ final class DevicePane extends VBox {
               .filter(t -> !sent.contains(t))
               .limit(POOL)
               .toList();
-        },
-        free -> {
-          if (asked.equals(device.id() + page + key)) {
-            pool.getChildren().clear();
-            for (Trigger.Keys t : free) {
-              pool.getChildren()
-                  .add(
-                      Parts.button(
-                          "pool-" + pool.getChildren().size(),
-                          Notation.write(t),
-                          () -> itself(Optional.of(new Page.Sends.Chord(t))),
-                          "small-make"));
-            }
-          }
         });
+  }
+
+  private void showPool(List<Trigger.Keys> free) {
+    pool.getChildren().clear();
+    for (Trigger.Keys t : free) {
+      pool.getChildren()
+          .add(
+              Parts.button(
+                  "pool-" + pool.getChildren().size(),
+                  Notation.write(t),
+                  () -> itself(Optional.of(new Page.Sends.Chord(t))),
+                  "small-make"));
+    }
   }
 
   /** What devices send already. */

@@ -3,6 +3,8 @@ package foldtwice.desktop.places;
 import foldtwice.collecting.CommandList;
 import foldtwice.collecting.CommandList.Column;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
@@ -17,9 +19,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
-import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -42,7 +42,8 @@ final class ImportPane extends VBox {
   private final Label state = Parts.wrapped("");
   private final Button take;
   private final Button cancel;
-  private AtomicBoolean cancelled = new AtomicBoolean();
+  private final Question<Read> reading;
+  private final Question<CommandList.Commands> commanding;
   private CommandList.Table table;
   private final Map<Column, Integer> mapping = new EnumMap<>(Column.class);
   private CommandList.Commands commands;
@@ -52,6 +53,8 @@ final class ImportPane extends VBox {
     this.session = session;
     this.onTaken = onTaken;
     this.onLeft = onLeft;
+    reading = session.background().question(Lane.READING, this::show, this::failed);
+    commanding = session.background().question(Lane.READING, this::show, this::failed);
     setId("import-pane");
     setSpacing(8);
     getStyleClass().add("collect-middle");
@@ -62,7 +65,7 @@ final class ImportPane extends VBox {
     preview.setId("import-preview");
     columns.setId("import-columns");
     take = Parts.button("import-take", Ui.text("import.take", 0), this::take, "main");
-    cancel = Parts.button("import-cancel", Ui.text("import.cancel"), () -> cancelled.set(true));
+    cancel = Parts.button("import-cancel", Ui.text("import.cancel"), this::giveUp);
     FlowPane buttons =
         new FlowPane(
             8,
@@ -103,7 +106,7 @@ final class ImportPane extends VBox {
   }
 
   private void leave() {
-    cancelled.set(true);
+    reading.drop();
     close();
     onLeft.run();
   }
@@ -122,50 +125,60 @@ final class ImportPane extends VBox {
 
   /** Reads a file in the background; it can be given up. */
   private void read(Path file) {
-    AtomicBoolean mine = new AtomicBoolean();
-    cancelled = mine;
     cancel.setDisable(false);
     state.setText(Ui.text("import.reading", 0));
-    session.read(
-        () -> {
-          try {
-            if (Files.size(file) > CommandList.LARGEST) {
-              return new Read(
-                  null,
-                  Ui.text("import.toolarge", CommandList.LARGEST / 1_000_000, Files.size(file)));
-            }
-            return new Read(
-                CommandList.read(
-                    Files.readAllBytes(file),
-                    rows -> Platform.runLater(() -> state.setText(Ui.text("import.reading", rows))),
-                    mine::get),
-                "");
-          } catch (CommandList.UnreadableException | IOException e) {
-            return new Read(null, e.getMessage());
-          }
-        },
-        read -> {
-          cancel.setDisable(true);
-          if (read.table == null) {
-            state.setText(Ui.text("import.wrong", file.getFileName(), read.wrong));
-            return;
-          }
-          table = read.table;
-          mapping.clear();
-          mapping.putAll(table.guess());
-          if (name.getText().isBlank()) {
-            name.setText(file.getFileName().toString().replaceFirst("\\.[A-Za-z]+$", ""));
-          }
-          offerColumns();
-          look();
-        },
-        why -> {
-          cancel.setDisable(true);
-          state.setText(Ui.text("import.wrong", file.getFileName(), why));
-        });
+    reading.drop();
+    reading.ask(file, asked -> read(file, asked));
   }
 
-  private record Read(CommandList.Table table, String wrong) {}
+  private Read read(Path file, Question.Asked asked) {
+    try {
+      if (Files.size(file) > CommandList.LARGEST) {
+        return new Read(
+            file,
+            null,
+            Ui.text("import.toolarge", CommandList.LARGEST / 1_000_000, Files.size(file)));
+      }
+      return new Read(
+          file,
+          CommandList.read(
+              Files.readAllBytes(file),
+              rows -> asked.tell(() -> state.setText(Ui.text("import.reading", rows))),
+              () -> !asked.isWanted()),
+          "");
+    } catch (CommandList.UnreadableException | IOException e) {
+      return new Read(file, null, e.getMessage());
+    }
+  }
+
+  private void show(Read read) {
+    cancel.setDisable(true);
+    if (read.table == null) {
+      state.setText(Ui.text("import.wrong", read.file.getFileName(), read.wrong));
+      return;
+    }
+    table = read.table;
+    mapping.clear();
+    mapping.putAll(table.guess());
+    if (name.getText().isBlank()) {
+      name.setText(read.file.getFileName().toString().replaceFirst("\\.[A-Za-z]+$", ""));
+    }
+    offerColumns();
+    look();
+  }
+
+  private void giveUp() {
+    reading.drop();
+    failed(Ui.text("takein.givenup"));
+  }
+
+  private void failed(String why) {
+    cancel.setDisable(true);
+    state.setText(why);
+  }
+
+  /** What was read of a file; no table, and why, when that went wrong. */
+  private record Read(Path file, CommandList.Table table, String wrong) {}
 
   /** Which column holds what, as guessed, to be changed. */
   private void offerColumns() {
@@ -198,17 +211,12 @@ final class ImportPane extends VBox {
     Map<Column, Integer> asked = new EnumMap<>(mapping);
     CommandList.Table of = table;
     String id = id();
-    session.read(
-        () -> CommandList.commands(of, asked, id),
-        read -> {
-          commands = read;
-          show();
-          ready();
-        },
-        state::setText);
+    commanding.drop();
+    commanding.ask(of, () -> CommandList.commands(of, asked, id));
   }
 
-  private void show() {
+  private void show(CommandList.Commands read) {
+    commands = read;
     preview.getChildren().clear();
     state.setText(
         commands.faulty() == 0
@@ -233,6 +241,7 @@ final class ImportPane extends VBox {
       row.getStyleClass().add("why-row");
       preview.getChildren().add(row);
     }
+    ready();
   }
 
   private String id() {

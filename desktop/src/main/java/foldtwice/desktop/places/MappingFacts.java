@@ -3,10 +3,12 @@ package foldtwice.desktop.places;
 import foldtwice.conflict.Audit;
 import foldtwice.conflict.Mapping;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
+import foldtwice.ready.Setup;
 import foldtwice.trigger.Platform;
 import foldtwice.words.Words;
 import javafx.scene.control.Label;
@@ -24,12 +26,16 @@ final class MappingFacts extends VBox {
     getChildren().addAll(Parts.wrapped(Ui.text("platform.says." + station.platform())), found);
     Library library = session.now().library();
     Station plain = station.withKeyboard(station.layout(), station.shape(), Platform.CONTROL);
-    session.work(
-        () ->
-            Mapping.of(
-                Audit.of(session.subject(library, station)),
-                Audit.of(session.subject(library, plain))),
-        mapping -> show(mapping, found, new Words(library)));
+    Setup setup = session.setups().get(station.id());
+    session
+        .background()
+        .once(
+            Lane.TRIAL,
+            () ->
+                Mapping.of(
+                    Audit.of(Session.subject(library, station, setup)),
+                    Audit.of(Session.subject(library, plain, setup))),
+            mapping -> show(mapping, found, new Words(library)));
   }
 
   private void show(Mapping mapping, Label found, Words words) {

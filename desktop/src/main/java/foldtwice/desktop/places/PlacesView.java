@@ -4,6 +4,11 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.view.Act;
+import foldtwice.desktop.view.Acts;
+import foldtwice.desktop.view.Going;
+import foldtwice.desktop.view.Target;
+import foldtwice.desktop.view.View;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
 import foldtwice.library.file.DeviceFile;
@@ -16,6 +21,8 @@ import foldtwice.surface.Toolbar;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
@@ -25,7 +32,12 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The applications and stations at the left, the chosen one beside them. */
-public final class PlacesView extends BorderPane {
+public final class PlacesView extends BorderPane implements View {
+
+  public static final List<Act<PlacesView>> ACTS =
+      List.of(
+          new Act<>("add-application", v -> v.session.mayWrite(), PlacesView::importList),
+          new Act<>("add-device", v -> v.session.mayWrite(), PlacesView::importDevice));
 
   /** A row of the list. */
   private sealed interface Entry {
@@ -36,33 +48,41 @@ public final class PlacesView extends BorderPane {
     record At(Station station) implements Entry {}
 
     record On(Surface surface) implements Entry {}
+
+    /** This application itself. */
+    record Own() implements Entry {}
   }
 
   private final Session session;
+  private final Acts<PlacesView> acts = new Acts<>(this, ACTS);
   private final ListView<Entry> list = new ListView<>();
   private final ApplicationPane application;
   private final StationPane station;
   private final DevicePane device;
   private final ToolbarPane toolbar;
+  private final OwnKeysPane own;
   private final ScrollPane deviceScroll;
   private final ScrollPane toolbarScroll;
   private final ImportPane importing;
   private final ScrollPane stationScroll;
+  private final ScrollPane ownScroll;
   private final ScrollPane importScroll;
   private String chosen = "";
   private boolean filling;
 
   /** A view of the session's library. */
-  public PlacesView(Session session) {
+  public PlacesView(Session session, Going going) {
     this.session = session;
     application = new ApplicationPane(session);
     station = new StationPane(session);
-    importing = new ImportPane(session, this::choose, this::showChosen);
+    importing = new ImportPane(session, id -> choose("a " + id), this::showChosen);
     device = new DevicePane(session);
     toolbar = new ToolbarPane(session);
     deviceScroll = scrolled(device);
     toolbarScroll = scrolled(toolbar);
     stationScroll = scrolled(station);
+    own = new OwnKeysPane(session);
+    ownScroll = scrolled(own);
     importScroll = scrolled(importing);
     list.setId("places");
     list.setFixedCellSize(30);
@@ -77,18 +97,46 @@ public final class PlacesView extends BorderPane {
               }
             });
     VBox.setVgrow(list, Priority.ALWAYS);
-    VBox left =
-        new VBox(
-            8,
-            list,
-            Parts.button("add-application", Ui.text("places.add"), this::importList),
-            Parts.button("add-device", Ui.text("places.adddevice"), this::importDevice));
+    VBox left = new VBox(8, list, acts.button("add-application"), acts.button("add-device"));
     left.getStyleClass().add("routine-list");
     left.setPrefWidth(190);
     setLeft(left);
-    session.nowProperty().addListener((o, a, now) -> show(now));
-    chosen = "a " + session.now().library().applications().keySet().iterator().next();
-    show(session.now());
+    chosen =
+        session.now().library().applications().keySet().stream()
+            .findFirst()
+            .map(id -> "a " + id)
+            .orElse("o ");
+  }
+
+  @Override
+  public Node node() {
+    return this;
+  }
+
+  @Override
+  public Target here() {
+    String id = chosen.substring(2);
+    return switch (chosen.charAt(0)) {
+      case 'a' -> new Target.Application(id);
+      case 's' -> new Target.Station(id);
+      case 'd' -> new Target.Surface(id);
+      default -> new Target.Own();
+    };
+  }
+
+  @Override
+  public void open(Target target) {
+    switch (target) {
+      case Target.Application(String id) -> choose("a " + id);
+      case Target.Station(String id) -> choose("s " + id);
+      case Target.Surface(String id) -> choose("d " + id);
+      case Target.Own o -> choose("o ");
+      case Target.Command(String in, String id) -> {
+        choose("a " + in);
+        application.chooseCommand(id);
+      }
+      default -> {} // this view as it was left
+    }
   }
 
   private static String id(Entry entry) {
@@ -97,10 +145,13 @@ public final class PlacesView extends BorderPane {
       case Entry.Of(Application a) -> "a " + a.id();
       case Entry.At(Station s) -> "s " + s.id();
       case Entry.On(Surface s) -> "d " + s.id();
+      case Entry.Own o -> "o ";
     };
   }
 
-  private void show(Snapshot now) {
+  @Override
+  public void show(Snapshot now) {
+    acts.refresh();
     filling = true;
     list.getItems().setAll(new Entry.Heading(Ui.text("places.applications")));
     now.library().applications().values().forEach(a -> list.getItems().add(new Entry.Of(a)));
@@ -109,6 +160,8 @@ public final class PlacesView extends BorderPane {
     list.getItems().add(new Entry.Heading(Ui.text("places.surfaces")));
     now.library().devices().forEach(d -> list.getItems().add(new Entry.On(d)));
     now.library().toolbars().forEach(t -> list.getItems().add(new Entry.On(t)));
+    list.getItems().add(new Entry.Heading(Ui.text("places.itself")));
+    list.getItems().add(new Entry.Own());
     list.getItems().stream()
         .filter(e -> id(e).equals(chosen))
         .findFirst()
@@ -119,21 +172,9 @@ public final class PlacesView extends BorderPane {
     }
   }
 
-  /** Goes to an application. */
-  public void choose(String id) {
-    chosen = "a " + id;
+  private void choose(String entry) {
+    chosen = entry;
     importing.close();
-    show(session.now());
-  }
-
-  /** Goes to a command of the application that is shown. */
-  public void chooseCommand(String id) {
-    application.chooseCommand(id);
-  }
-
-  /** Goes to a station. */
-  public void chooseStation(String id) {
-    chosen = "s " + id;
     show(session.now());
   }
 
@@ -152,6 +193,9 @@ public final class PlacesView extends BorderPane {
     } else if (chosen.startsWith("s ") && now.library().stations().containsKey(id)) {
       station.show(now, now.library().stations().get(id));
       show(stationScroll);
+    } else if (chosen.startsWith("o ")) {
+      own.show(now);
+      show(ownScroll);
     }
   }
 
@@ -193,8 +237,8 @@ public final class PlacesView extends BorderPane {
     return scroll;
   }
 
-  /** Gives the keys to the list. */
-  public void focusList() {
+  @Override
+  public void takeKeys() {
     list.requestFocus();
   }
 
@@ -221,6 +265,7 @@ public final class PlacesView extends BorderPane {
                         a.commands().size());
                 case Entry.At(Station s) -> s.name();
                 case Entry.On(Surface s) -> s.name();
+                case Entry.Own o -> Ui.text("app.name");
               });
       boolean heading = entry instanceof Entry.Heading;
       setDisable(heading);

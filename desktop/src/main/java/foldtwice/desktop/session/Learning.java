@@ -10,11 +10,8 @@ import foldtwice.standin.SimulatedComputer;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
-import javafx.application.Platform;
 
 /**
  * Learns in the background what scripts change, by running them on copies with their defaults and
@@ -33,10 +30,11 @@ public final class Learning {
           return size() > KEPT;
         }
       };
-  private final ExecutorService thread =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("learning").factory());
+  private final Background background;
 
-  Learning() {}
+  Learning(Background background) {
+    this.background = background;
+  }
 
   /** Tells what a routine was seen to change, at once or when it is known. */
   public void of(Routine routine, Snapshot now, Consumer<Learnt> tell) {
@@ -55,14 +53,12 @@ public final class Learning {
       tell.accept(known);
       return;
     }
-    thread.execute(
-        () -> {
-          Learnt found = learn(routine, now, arguments);
-          Platform.runLater(
-              () -> {
-                learnt.put(key, found);
-                tell.accept(found);
-              });
+    background.once(
+        Background.Lane.IDLE,
+        () -> learn(routine, now, arguments),
+        found -> {
+          learnt.put(key, found);
+          tell.accept(found);
         });
   }
 
@@ -78,9 +74,5 @@ public final class Learning {
                     SimulatedComputer.of(now.station(), SimulatedComputer.standingClock()),
                     Ecmascript.ENGINE)
                 .around());
-  }
-
-  void close() {
-    thread.shutdownNow();
   }
 }

@@ -11,7 +11,6 @@ import foldtwice.routine.Routine;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -56,13 +55,17 @@ public final class Proposals {
 
   private static final Logger LOG = LoggerFactory.getLogger(Proposals.class);
 
-  private final Session session;
   private final ReadOnlyObjectWrapper<List<Proposal>> all = new ReadOnlyObjectWrapper<>(List.of());
   private final Set<Proposal> dismissed = new HashSet<>();
-  private Map<String, Routine> looked = Map.of();
+  private final Question<List<Proposal>> question;
 
   Proposals(Session session) {
-    this.session = session;
+    question =
+        session
+            .background()
+            .question(
+                Background.Lane.IDLE,
+                found -> all.set(found.stream().filter(p -> !dismissed.contains(p)).toList()));
     session.nowProperty().addListener((o, a, now) -> look(now.library()));
   }
 
@@ -84,17 +87,7 @@ public final class Proposals {
 
   /** Looks whether there is something new to fold. */
   void look(Library library) {
-    if (library.routines() == looked) {
-      return;
-    }
-    looked = library.routines();
-    session.work(
-        () -> find(library),
-        found -> {
-          if (library.routines() == looked) {
-            all.set(found.stream().filter(p -> !dismissed.contains(p)).toList());
-          }
-        });
+    question.ask(new Question.Same(library.routines()), () -> find(library));
   }
 
   private static List<Proposal> find(Library library) {

@@ -28,17 +28,11 @@ import foldtwice.standin.SimulatedComputer;
 import foldtwice.standin.StandIns;
 import foldtwice.standin.base.StandIn;
 import java.io.IOException;
-import java.time.Clock;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicLong;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
@@ -47,16 +41,12 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.util.Duration;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /**
  * One window's state. Used on the interface thread only; what takes long is done elsewhere and
  * comes back as a new {@link Snapshot}.
  */
 public final class Session implements AutoCloseable {
-
-  private static final Logger LOG = LoggerFactory.getLogger(Session.class);
 
   /** What nobody misses at once is not looked for before this, in milliseconds. */
   private static final double SHOWN_WITHIN = 700;
@@ -65,20 +55,19 @@ public final class Session implements AutoCloseable {
   private final FileAsking files;
   private final ReadOnlyObjectWrapper<Snapshot> now = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper said = new ReadOnlyStringWrapper("");
-  private final Map<String, SimulatedComputer> computers = new LinkedHashMap<>();
-  private final Map<String, Setup> setups = new LinkedHashMap<>();
+  private final Computers computers;
   private final Map<String, String> pages = new LinkedHashMap<>();
+  private final Background background = new Background(this::say);
+  private final Audits audits;
+  private final Question<Elsewhere> choosing =
+      background.question(Background.Lane.WORK, this::arrive);
   private final Runs runs = new Runs();
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
-  private final Learning learning = new Learning();
-  private final ExecutorService background = lane("audit");
-  private final ExecutorService work = lane("work");
-  private final ExecutorService reading = lane("reading");
-  private final AtomicLong generation = new AtomicLong();
+  private final Learning learning = new Learning(background);
 
-  /** The last one, of whatever moment; the next is made from it. */
-  private volatile Audit audit;
+  /** A library as it is on a station. */
+  private record Elsewhere(Library library, Station station, Keymap keymap) {}
 
   public Session(LibraryStore store) {
     this(store, FileAsking.DIALOGS);
@@ -90,13 +79,11 @@ public final class Session implements AutoCloseable {
   public Session(LibraryStore store, FileAsking files) {
     this.disk = new OnDisk(store, this::say);
     this.files = files;
-    store
-        .library()
-        .stations()
-        .keySet()
-        .forEach(id -> setups.put(id, Setup.of(store.library(), id)));
+    computers = new Computers(store.library());
+    audits = new Audits(background, found -> now.set(now().with(found.conflicts())));
     Station first = store.library().stations().values().iterator().next();
-    publish(store.history(), first, Keymap.of(store.library(), first), false);
+    publish(store.history(), first, Keymap.of(store.library(), first));
+    Platform.runLater(() -> audits.look(now().subject())); // the window first
     PauseTransition open = new PauseTransition(Duration.millis(SHOWN_WITHIN));
     open.setOnFinished(e -> proposals.look(library()));
     open.play();
@@ -145,13 +132,7 @@ public final class Session implements AutoCloseable {
    * The simulated computer of the station in view; it stays as it is while another is looked at.
    */
   public SimulatedComputer computer() {
-    return computer(now().station());
-  }
-
-  private SimulatedComputer computer(Station station) {
-    return computers.computeIfAbsent(
-        station.id(),
-        id -> SimulatedComputer.of(station, Clock.system(ZoneId.systemDefault())).hurried());
+    return computers.of(now().station());
   }
 
   /** Its programs, by application id. */
@@ -248,21 +229,18 @@ public final class Session implements AutoCloseable {
     }
   }
 
-  /**
-   * What is wrong; worked out from the last audit, if there is one. Not on the interface thread.
-   */
-  public Audit audit(Subject subject) {
-    Audit last = audit;
-    return last == null ? Audit.of(subject) : last.after(subject);
+  /** How what is wrong is worked out, on any thread, from what was found last. */
+  public Supplier<Audit> audit(Subject subject) {
+    return audits.of(subject);
   }
 
-  /** What is audited on another station than the one in view. Costs making its programs. */
-  public Subject subject(Library library, Station station) {
+  /**
+   * What is audited on another station than the one in view; on any thread. Costs making its
+   * programs.
+   */
+  public static Subject subject(Library library, Station station, Setup setup) {
     return new Subject(
-        library,
-        Keymap.of(library, station),
-        StandIns.around(station, library),
-        setup(station.id(), library));
+        library, Keymap.of(library, station), StandIns.around(station, library), setup);
   }
 
   /** Accepts conflicts, for one reason. */
@@ -298,10 +276,26 @@ public final class Session implements AutoCloseable {
     }
   }
 
-  /** Looks at the library on another station. */
+  /** Looks at the library on another station, as soon as its keymap is there. */
   public void choose(Station station) {
-    if (!station.equals(now().station())) {
-      publish(store().history(), station, Keymap.of(store().library(), station), true);
+    if (station.equals(now().station())) {
+      choosing.drop();
+      return;
+    }
+    Library library = library();
+    choosing.ask(
+        List.of(station, new Question.Same(library)),
+        () -> new Elsewhere(library, station, Keymap.of(library, station)));
+  }
+
+  private void arrive(Elsewhere there) {
+    choosing.drop();
+    Station same = library().stations().get(there.station().id());
+    if (library().equals(there.library())) {
+      publish(store().history(), there.station(), there.keymap());
+      audits.look(now().subject());
+    } else if (same != null) {
+      choose(same); // something was changed meanwhile
     }
   }
 
@@ -311,81 +305,45 @@ public final class Session implements AutoCloseable {
     Library next = store().library();
     Keymap keymap = before.keymap().following(before.library(), next);
     if (!keymap.station().installed().equals(before.station().installed())) {
-      computers.remove(before.station().id()); // other programs are on it now
+      computers.replace(before.station());
     }
-    publish(store().history(), keymap.station(), keymap, false);
+    publish(store().history(), keymap.station(), keymap);
+    audits.look(now().subject());
   }
 
   /** What has been put into the programs of each station, as things are now. */
   public Map<String, Setup> setups() {
-    Map<String, Setup> all = new LinkedHashMap<>();
-    store().library().stations().keySet().forEach(id -> all.put(id, setup(id, store().library())));
-    return all;
-  }
-
-  private Setup setup(String station, Library library) {
-    Setup left = setups.get(station);
-    return left == null ? Setup.of(library, station) : left.following(library);
+    return computers.setups(library());
   }
 
   /** Keeps what the programs of all stations have in their files otherwise than the library. */
   private void remember() {
-    Setup.toRemember(library(), setups).forEach(file -> disk.keep(store -> store.give(file)));
+    Setup.toRemember(library(), computers.left())
+        .forEach(file -> disk.keep(store -> store.give(file)));
   }
 
-  private void publish(History history, Station station, Keymap keymap, boolean wait) {
-    long mine = generation.incrementAndGet();
+  /** Shows a moment; what was wrong in the last one stays until the next audit, where it was. */
+  private void publish(History history, Station station, Keymap keymap) {
     Library library = history.library();
     Snapshot stale = now();
-    Setup setup = setup(station.id(), library);
-    setups.put(station.id(), setup);
-    Known known = StandIns.around(computer(station).programs(), library);
-    Subject subject = new Subject(library, keymap, known, setup);
-    Snapshot next =
+    boolean here = stale != null && stale.station().id().equals(station.id());
+    Setup setup = computers.setup(station.id(), library);
+    computers.put(station.id(), setup);
+    Known known = StandIns.around(computers.of(station).programs(), library);
+    now.set(
         new Snapshot(
             library,
             station,
             keymap,
-            stale == null ? Map.of() : stale.conflicts(),
-            stale == null ? List.of() : stale.allConflicts(),
-            stale == null ? List.of() : stale.accepted(),
+            here ? stale.conflicts() : Map.of(),
+            here ? stale.allConflicts() : List.of(),
+            here ? stale.accepted() : List.of(),
             false,
             setup,
             Heard.of(library, keymap, setup),
             known,
             history.last(),
-            history.next());
-    if (wait) {
-      audit = Audit.of(subject);
-      next = next.with(audit.conflicts());
-    }
-    now.set(next);
-    if (!wait && stale == null) {
-      Platform.runLater(() -> background.execute(() -> audit(mine, subject))); // the window first
-    } else if (!wait) {
-      background.execute(() -> audit(mine, subject));
-    }
-  }
-
-  private void audit(long mine, Subject subject) {
-    if (mine != generation.get()) {
-      return; // an edit has come since; its own audit follows
-    }
-    List<Conflict> conflicts;
-    try {
-      audit = audit(subject);
-      conflicts = audit.conflicts();
-    } catch (RuntimeException | StackOverflowError e) {
-      LOG.error("the audit", e);
-      Platform.runLater(() -> say(Ui.text("said.failed", e.toString())));
-      return;
-    }
-    Platform.runLater(
-        () -> {
-          if (mine == generation.get()) {
-            now.set(now().with(conflicts));
-          }
-        });
+            history.next()));
   }
 
   /** Does on the station's computer what a binding waits for. */
@@ -422,63 +380,22 @@ public final class Session implements AutoCloseable {
   }
 
   private void setUp(Setup next) {
-    setups.put(now().station().id(), next);
+    computers.put(now().station().id(), next);
     if (mayWrite()) {
       remember();
     }
     now.set(now().with(next));
-    long mine = generation.incrementAndGet();
-    Subject subject = now().subject();
-    background.execute(() -> audit(mine, subject));
+    audits.look(now().subject());
   }
 
-  private static ExecutorService lane(String name) {
-    return Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name(name).factory());
-  }
-
-  /**
-   * Work off the interface thread, one after the other; the result is handed over on it. What goes
-   * wrong is said and logged.
-   */
-  public <T> void work(Supplier<T> what, Consumer<T> show) {
-    in(work, what, show, failed -> {});
-  }
-
-  /**
-   * The reading of what others have written, which may take its time: nothing else waits for it.
-   *
-   * @param failed told what is to be shown when it goes wrong
-   */
-  public <T> void read(Supplier<T> what, Consumer<T> show, Consumer<String> failed) {
-    in(reading, what, show, failed);
-  }
-
-  private <T> void in(
-      ExecutorService lane, Supplier<T> what, Consumer<T> show, Consumer<String> failed) {
-    if (lane.isShutdown()) {
-      return; // the window is closing; nobody would see what comes of it
-    }
-    lane.execute(
-        () -> {
-          try {
-            T result = what.get();
-            Platform.runLater(() -> show.accept(result));
-          } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
-            LOG.error("in the background", e);
-            String why = Ui.text("said.failed", e.toString());
-            Platform.runLater(
-                () -> {
-                  say(why);
-                  failed.accept(why);
-                });
-          }
-        });
+  /** The threads beside the interface. */
+  public Background background() {
+    return background;
   }
 
   @Override
   public void close() throws IOException {
-    List.of(background, work, reading).forEach(ExecutorService::shutdownNow);
-    learning.close();
+    background.close();
     store().close();
   }
 }

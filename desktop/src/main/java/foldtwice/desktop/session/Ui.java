@@ -9,6 +9,11 @@ public final class Ui {
 
   private Ui() {}
 
+  /** True when there is a text of that key. */
+  public static boolean has(String key) {
+    return TEXTS.bundle().containsKey(key);
+  }
+
   public static String text(String key, Object... values) {
     return TEXTS.get(key, values);
   }

@@ -1,5 +1,6 @@
 package foldtwice.desktop.standin;
 
+import foldtwice.desktop.parts.KeepsKeys;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.run.Act;
@@ -30,7 +31,7 @@ import javafx.util.Duration;
  * The window of a stand-in: title, menus, what it shows, foot. Focused, it has the keys. Whatever a
  * person does in it is an {@link Act}, told to whoever listens.
  */
-public final class StandInWindow extends VBox {
+public final class StandInWindow extends VBox implements KeepsKeys {
 
   /** Hears what a person did, and what the program answered. */
   public interface OnAct {

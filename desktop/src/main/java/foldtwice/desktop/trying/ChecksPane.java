@@ -3,6 +3,8 @@ package foldtwice.desktop.trying;
 import foldtwice.check.Checked;
 import foldtwice.check.Checked.State;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -43,6 +45,7 @@ import javafx.scene.layout.VBox;
 final class ChecksPane extends VBox {
 
   private final Session session;
+  private final Question<Made> making;
   private final Runnable onGone;
   private final VBox rows = new VBox(10);
   private final Label sum = Parts.wrapped("", "strong");
@@ -64,6 +67,7 @@ final class ChecksPane extends VBox {
   ChecksPane(Session session, Runnable onGone) {
     super(8);
     this.session = session;
+    making = session.background().question(Lane.TRIAL, this::show);
     this.onGone = onGone;
     setId("checks");
     sum.setId("checks-sum");
@@ -236,21 +240,25 @@ final class ChecksPane extends VBox {
     Library bare = of.withoutChecks();
     wrong.setText("");
     sum.setText(Ui.text("checks.making", checks.size()));
-    session.work(
-        work,
-        made -> {
-          if (bare.equals(checked)) {
-            checks.forEach(c -> results.remove(c.id()));
-          } else {
-            results.clear();
-            checked = bare;
-          }
-          made.forEach(
-              c -> results.computeIfAbsent(c.check().id(), id -> new ArrayList<>()).add(c));
-          sum.setText(CheckWords.sum(made));
-          session.say(sum.getText());
-          redraw();
-        });
+    making.drop();
+    making.ask(new Object(), () -> new Made(bare, checks, work.get()));
+  }
+
+  /** What came of checks, with the library they were made on. */
+  private record Made(Library of, List<PressCheck> checks, List<Checked> results) {}
+
+  private void show(Made made) {
+    if (made.of().equals(checked)) {
+      made.checks().forEach(c -> results.remove(c.id()));
+    } else {
+      results.clear();
+      checked = made.of();
+    }
+    made.results()
+        .forEach(c -> results.computeIfAbsent(c.check().id(), id -> new ArrayList<>()).add(c));
+    sum.setText(CheckWords.sum(made.results()));
+    session.say(sum.getText());
+    redraw();
   }
 
   /** Takes checks that were written by hand or come from elsewhere; all of a file or nothing. */

@@ -1,5 +1,6 @@
 package foldtwice.desktop.trying;
 
+import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.surface.Device;
@@ -48,7 +49,9 @@ final class MidiInputs {
           if (!heard.containsKey(id)) {
             MidiInput input = new MidiInput(device, listener);
             heard.put(id, new Heard(device, input, List.of()));
-            session.work(input::connect, ports -> connected(id, device, input, ports));
+            session
+                .background()
+                .once(Lane.WORK, input::connect, ports -> connected(id, device, input, ports));
           }
         });
   }

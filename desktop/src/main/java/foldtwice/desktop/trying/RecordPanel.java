@@ -116,7 +116,7 @@ final class RecordPanel extends VBox {
     onKept.accept(Optional.empty());
   }
 
-  private void keep() {
+  void keep() {
     Optional<Trigger> wished = Optional.empty();
     if (!trigger.getText().isBlank()) {
       try {

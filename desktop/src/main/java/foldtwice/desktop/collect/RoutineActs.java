@@ -1,0 +1,164 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.binding.Binding;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Ui;
+import foldtwice.fold.TooLongToFoldException;
+import foldtwice.fold.Unfolding;
+import foldtwice.library.Edit;
+import foldtwice.library.History;
+import foldtwice.routine.Head;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Template;
+import foldtwice.routine.Value;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Function;
+
+/** Makes routines, and does to the chosen one what is done to it as a whole. */
+final class RoutineActs {
+
+  private final Chosen chosen;
+  private final Session session;
+  private final Consumer<String> onFresh;
+  private final Consumer<String> onOther;
+
+  /**
+   * @param onFresh gets the id of a routine that still wants a name
+   * @param onOther gets the id of the one to be shown now
+   */
+  RoutineActs(Chosen chosen, Consumer<String> onFresh, Consumer<String> onOther) {
+    this.chosen = chosen;
+    this.session = chosen.session;
+    this.onFresh = onFresh;
+    this.onOther = onOther;
+  }
+
+  /** A new macro for the application of the chosen routine. */
+  void macro() {
+    make("routine", head -> new Routine.Macro(head, List.of()));
+  }
+
+  void script() {
+    make("script", head -> new Routine.Script(head, Ui.text("source.begin")));
+  }
+
+  void command() {
+    make(
+        "command",
+        head -> new Routine.Stored(head, Routine.Stored.Language.SQL, new Template("SELECT 1")));
+  }
+
+  private void make(String kind, Function<Head, Routine> make) {
+    Optional<String> application =
+        chosen
+            .routine()
+            .map(Routine::application)
+            .or(() -> session.now().library().applications().keySet().stream().findFirst());
+    if (application.isEmpty()) {
+      session.say(Ui.text("collect.noapplication"));
+      return;
+    }
+    String title = Ui.text("collect.fresh." + kind);
+    Routine fresh =
+        make.apply(
+            Head.of(session.freeRoutineId(title), title, application.get(), List.of())
+                .inCategory(chosen.routine().map(Routine::category).orElse("")));
+    chosen.put(fresh, Ui.text("said.newroutine", title));
+    onFresh.accept(fresh.id());
+  }
+
+  void copy() {
+    chosen
+        .routine()
+        .ifPresent(
+            r -> {
+              String title = Ui.text("collect.copyof", r.name());
+              Routine copy = r.with(r.head().named(session.freeRoutineId(title), title));
+              chosen.put(copy, Ui.text("said.newroutine", title));
+              onOther.accept(copy.id());
+            });
+  }
+
+  void remove() {
+    chosen
+        .routine()
+        .ifPresent(
+            r -> {
+              long used =
+                  session.now().library().bindings().values().stream()
+                      .filter(b -> b.routine().equals(r.id()))
+                      .count();
+              session.make(
+                  new Edit.RemoveRoutine(r.id()),
+                  used == 0
+                      ? Ui.text("said.removed", r.name())
+                      : Ui.text("said.removedrafts", r.name(), used));
+              session.now().library().routines().keySet().stream().findFirst().ifPresent(onOther);
+            });
+  }
+
+  /** Writes the loops out again. */
+  void unfold() {
+    chosen
+        .macro()
+        .ifPresent(
+            m -> {
+              try {
+                chosen.put(
+                    m.withSteps(Unfolding.unfold(m.steps())), Ui.text("said.unfolded", m.name()));
+              } catch (TooLongToFoldException e) {
+                session.say(Ui.text("said.toolong", e.limit()));
+              }
+            });
+  }
+
+  /** Keeps the values a run was asked for: with the binding it is tried with, or as defaults. */
+  void keepValues(Map<String, Value> values, Optional<Binding> with) {
+    if (with.isPresent()) {
+      session.keepArguments(with.get().id(), values);
+      return;
+    }
+    chosen
+        .routine()
+        .ifPresent(
+            r -> {
+              List<Parameter> parameters =
+                  r.parameters().stream()
+                      .map(p -> p.withDefault(values.getOrDefault(p.name(), p.otherwise())))
+                      .toList();
+              chosen.put(r.with(r.head().with(parameters)), Ui.text("said.keptdefaults", r.name()));
+            });
+  }
+
+  /** What a macro can be held against: itself as it was, and others of its application. */
+  List<Routine.Macro> comparable(Routine.Macro macro) {
+    List<Routine.Macro> others = new ArrayList<>();
+    earlier(macro).ifPresent(others::add);
+    for (Routine r : session.now().library().routines().values()) {
+      if (r instanceof Routine.Macro o
+          && !o.id().equals(macro.id())
+          && o.application().equals(macro.application())) {
+        others.add(o);
+      }
+    }
+    return others;
+  }
+
+  /** The routine as it was before its last change that can be undone. */
+  private Optional<Routine.Macro> earlier(Routine.Macro macro) {
+    History history = session.store().history();
+    while (history.last().isPresent()) {
+      history = history.undo();
+      Routine then = history.library().routines().get(macro.id());
+      if (then instanceof Routine.Macro m && !m.steps().equals(macro.steps())) {
+        return Optional.of(m);
+      }
+    }
+    return Optional.empty();
+  }
+}

@@ -1,0 +1,176 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.view.Acts;
+import foldtwice.desktop.view.Going;
+import foldtwice.desktop.view.Target;
+import foldtwice.fold.Unfolding;
+import foldtwice.place.Place;
+import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The chosen routine's name, what it is, and what can be done with it. */
+final class RoutineHead extends VBox {
+
+  private final Chosen chosen;
+  private final TextField name = new TextField();
+  private final Label about = Parts.wrapped("", "soft");
+  private final ComboBox<Binding> with = new ComboBox<>();
+  private final Button run;
+  private final Button unfold;
+  private String named = "";
+  private boolean typingName;
+
+  RoutineHead(Chosen chosen, Going going, Acts<CollectView> acts) {
+    super(6);
+    this.chosen = chosen;
+    name.setId("routine-name");
+    name.setAccessibleText(Ui.text("collect.name"));
+    name.getStyleClass().add("title-field");
+    name.textProperty().addListener((o, a, b) -> typingName = true);
+    Parts.onKept(name, this::rename);
+    about.setId("routine-about");
+    run = acts.button("run-routine", "main");
+    Button record =
+        Parts.button(
+            "record",
+            Ui.text("collect.record"),
+            () -> chosen.routine().ifPresent(r -> going.to(new Target.Recording(r.application()))));
+    record.setTooltip(Acts.tooltip("record", ""));
+    HBox head = new HBox(8, name, Parts.gap(), record, acts.button("step-routine"), run);
+    head.setAlignment(Pos.CENTER_LEFT);
+    with.setId("run-with");
+    with.setAccessibleText(Ui.text("collect.with"));
+    Parts.shows(
+        with,
+        b ->
+            b.id().isEmpty()
+                ? Ui.text("collect.defaults")
+                : chosen.session.now().words().arguments(b));
+    unfold = acts.button("unfold-routine", "link");
+    HBox tools =
+        new HBox(
+            12,
+            acts.button("compare-routine", "link"),
+            acts.button("copy-routine", "link"),
+            unfold,
+            acts.menu(
+                "routine-more",
+                Ui.text("collect.more"),
+                "pin-routine",
+                "aside-routine",
+                "off-routine",
+                "",
+                "remove-routine"),
+            Parts.gap(),
+            with);
+    tools.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(head, about, tools);
+  }
+
+  void show(Snapshot now, Optional<Routine> shown, boolean narrow) {
+    if (shown.isEmpty()) {
+      named = "";
+      name.clear();
+      typingName = false;
+      about.setText(Ui.text("collect.none"));
+      return;
+    }
+    Routine of = shown.get();
+    if (!typingName || !of.id().equals(named)) {
+      named = of.id();
+      name.setText(of.name()); // a name being typed is left alone
+      typingName = false;
+    }
+    run.setText(
+        narrow
+            ? Ui.text("act.run-routine.button")
+            : Ui.text("collect.runon", now.words().place(new Place.Whole(of.application()))));
+    about.setText(about(of));
+    boolean loops = of instanceof Routine.Macro m && Unfolding.canUnfold(m.steps());
+    unfold.setVisible(loops);
+    unfold.setManaged(loops);
+    offerArguments(now, of);
+  }
+
+  private static String about(Routine of) {
+    List<String> parts = new ArrayList<>();
+    parts.add(
+        switch (of) {
+          case Routine.Macro m -> Ui.text("collect.about", Line.count(m.steps()));
+          case Routine.Script sc ->
+              Ui.text("collect.aboutscript", (int) sc.source().lines().count());
+          case Routine.PluginAction p -> Ui.text("collect.aboutplugin", p.addOn());
+          case Routine.Stored c -> Ui.text("collect.aboutstored");
+        });
+    if (!of.manner().fromVersion().isEmpty()) {
+      parts.add(Ui.text("facts.version", of.manner().fromVersion()));
+    }
+    if (of.card().off()) {
+      parts.add(Ui.text("collect.isoff"));
+    }
+    if (!of.origin().from().isEmpty()) {
+      parts.add(Ui.text("collect.from", of.origin().from()));
+    }
+    if (!of.card().note().isEmpty()) {
+      parts.add(of.card().note());
+    }
+    return String.join(", ", parts);
+  }
+
+  /** What a run can be tried with: the arguments of the bindings, or the defaults. */
+  private void offerArguments(Snapshot now, Routine of) {
+    List<Binding> bindings = new ArrayList<>();
+    bindings.add(Binding.fresh("", of.id(), new Place.Everywhere(), List.of(), Map.of()));
+    now.library().bindings().values().stream()
+        .filter(b -> b.routine().equals(of.id()) && !b.arguments().isEmpty())
+        .forEach(bindings::add);
+    if (!bindings.equals(with.getItems())) {
+      with.getItems().setAll(bindings);
+      with.setValue(bindings.size() > 1 ? bindings.get(1) : bindings.getFirst());
+    }
+    boolean any = bindings.size() > 1;
+    with.setVisible(any);
+    with.setManaged(any);
+  }
+
+  /** The binding whose arguments a run is tried with; none for the defaults. */
+  Optional<Binding> with() {
+    return Optional.ofNullable(with.getValue()).filter(b -> !b.id().isEmpty());
+  }
+
+  Map<String, Value> arguments() {
+    return with().map(Binding::arguments).orElse(Map.of());
+  }
+
+  /** Gives the name the keys, to be typed anew. */
+  void focusName() {
+    name.requestFocus();
+    name.selectAll();
+  }
+
+  private void rename() {
+    typingName = false;
+    String typed = name.getText().strip();
+    chosen
+        .routine()
+        .filter(r -> !r.name().equals(typed) && !typed.isEmpty())
+        .ifPresent(
+            r -> chosen.put(r.with(r.head().named(r.id(), typed)), Ui.text("said.renamed", typed)));
+  }
+}

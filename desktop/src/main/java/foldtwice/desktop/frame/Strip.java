@@ -1,0 +1,108 @@
+package foldtwice.desktop.frame;
+
+import foldtwice.desktop.parts.Mark;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.view.Acts;
+import foldtwice.place.Station;
+import java.util.List;
+import java.util.Locale;
+import javafx.beans.value.ObservableDoubleValue;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+
+/** Above everything: whose library, when it was kept, the look-up, the station, undo and redo. */
+final class Strip extends HBox {
+
+  /** Below this width what can be guessed is left out. */
+  private static final double NARROW = 1150;
+
+  private final ComboBox<Station> station = new ComboBox<>();
+  private final Label library = Parts.label("", "strong");
+  private final Button undo;
+  private final Button redo;
+  private final Button night;
+
+  Strip(Session session, Node lookUp, ObservableDoubleValue width, Deeds deeds) {
+    getStyleClass().add("strip");
+    undo = icon("undo", Feather.CORNER_UP_LEFT, Ui.text("undo"), deeds);
+    redo = icon("redo", Feather.CORNER_UP_RIGHT, Ui.text("redo"), deeds);
+    night = icon("day-night", Feather.MOON, Ui.text("night"), deeds);
+    Label name = Parts.label(Ui.text("app.name"), "brand");
+    name.setMinWidth(USE_PREF_SIZE);
+    library.setMinWidth(0);
+    Label kept = Parts.label("", "soft");
+    kept.setId("kept");
+    kept.setMinWidth(USE_PREF_SIZE);
+    kept.textProperty().bind(session.disk().keptProperty());
+    station.setId("station");
+    station.setAccessibleText(Ui.text("station"));
+    Parts.shows(
+        station,
+        s -> s.name() + "   " + s.layout().toUpperCase(Locale.ROOT) + " \u00b7 " + s.shape());
+    station.setOnAction(
+        e -> {
+          if (station.getValue() != null) {
+            session.choose(station.getValue());
+          }
+        });
+    station.setMinWidth(USE_PREF_SIZE);
+    Label stationName = Parts.label(Ui.text("station"), "soft");
+    stationName.setMinWidth(USE_PREF_SIZE);
+    stationName.setLabelFor(station);
+    stationName.visibleProperty().bind(javafx.beans.binding.Bindings.greaterThan(width, NARROW));
+    stationName.managedProperty().bind(stationName.visibleProperty());
+    getChildren()
+        .addAll(
+            new Mark(),
+            name,
+            library,
+            kept,
+            Parts.gap(),
+            lookUp,
+            Parts.gap(),
+            stationName,
+            station,
+            undo,
+            redo,
+            night);
+  }
+
+  private static Button icon(String id, Feather picture, String name, Deeds deeds) {
+    Button button = Parts.icon(id, new FontIcon(picture), name, () -> deeds.perform(id));
+    button.setTooltip(Acts.tooltip(id, name));
+    return button;
+  }
+
+  void show(Snapshot now) {
+    library.setText(now.library().name());
+    List<Station> all = List.copyOf(now.library().stations().values());
+    if (!all.equals(station.getItems())) {
+      station.getItems().setAll(all);
+    }
+    if (!now.station().equals(station.getValue())) {
+      station.setValue(now.station());
+    }
+    undo.setDisable(now.undoable().isEmpty());
+    redo.setDisable(now.redoable().isEmpty());
+  }
+
+  /** Tells which sheet the button leads to. */
+  void showSheet(boolean isNight) {
+    String to = Ui.text(isNight ? "day" : "night");
+    night.setGraphic(new FontIcon(isNight ? Feather.SUN : Feather.MOON));
+    night.setAccessibleText(to);
+    night.setTooltip(Acts.tooltip("day-night", to));
+  }
+
+  void takeKeys() {
+    station.requestFocus();
+  }
+}

@@ -1,0 +1,95 @@
+package foldtwice.desktop.session;
+
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * The threads beside the interface. What is done in one lane never waits for another; in a lane one
+ * thing is done after the other. Whoever wants to know something asks a {@link Question}.
+ */
+public final class Background implements AutoCloseable {
+
+  /** What waits for what. */
+  public enum Lane {
+    /** Audits of what is in view: nothing else may hold them up. */
+    AUDIT,
+    /** Remedies, and what else is tried on copies of the library. */
+    TRIAL,
+    /** What is worked out about what is in view: suggestions, plans. */
+    WORK,
+    /** Reading what others have written, which may take its time. */
+    READING,
+    /** What nobody waits for: folds, what scripts change. */
+    IDLE
+  }
+
+  private static final Logger LOG = LoggerFactory.getLogger(Background.class);
+
+  private final Map<Lane, ExecutorService> lanes = new EnumMap<>(Lane.class);
+  private final Consumer<String> say;
+
+  /**
+   * @param say tells the person, on the interface thread
+   */
+  Background(Consumer<String> say) {
+    this.say = say;
+    for (Lane lane : Lane.values()) {
+      lanes.put(
+          lane,
+          Executors.newSingleThreadExecutor(
+              Thread.ofPlatform()
+                  .daemon()
+                  .name(lane.name().toLowerCase(java.util.Locale.ROOT))
+                  .factory()));
+    }
+  }
+
+  /**
+   * Something that will be asked.
+   *
+   * @param show gets the answer, on the interface thread
+   * @param failed gets one line when there is none, on the interface thread
+   */
+  public <A> Question<A> question(Lane lane, Consumer<A> show, Consumer<String> failed) {
+    return new Question<>(this, lane, show, failed);
+  }
+
+  /** The same where the failure is said in the foot only. */
+  public <A> Question<A> question(Lane lane, Consumer<A> show) {
+    return question(lane, show, why -> {});
+  }
+
+  /** A question asked once, by something that lives no longer than its answer. */
+  public <A> void once(Lane lane, Supplier<A> work, Consumer<A> show) {
+    question(lane, show).ask(work, work);
+  }
+
+  void in(Lane lane, Runnable work) {
+    try {
+      lanes.get(lane).execute(work);
+    } catch (RejectedExecutionException closing) {
+      LOG.debug("the window is closing; nobody would see what comes of it", closing);
+    }
+  }
+
+  /** Logs what went wrong, tells the person, and returns the line. */
+  String failed(Throwable fault) {
+    LOG.error("in the background", fault);
+    String why =
+        Ui.text("said.failed", fault.getMessage() == null ? fault.toString() : fault.getMessage());
+    say.accept(why);
+    return why;
+  }
+
+  @Override
+  public void close() {
+    lanes.values().forEach(ExecutorService::shutdownNow);
+  }
+}

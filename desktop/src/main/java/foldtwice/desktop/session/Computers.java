@@ -1,0 +1,58 @@
+package foldtwice.desktop.session;
+
+import foldtwice.library.Library;
+import foldtwice.place.Station;
+import foldtwice.ready.Setup;
+import foldtwice.standin.SimulatedComputer;
+import java.time.Clock;
+import java.time.ZoneId;
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/**
+ * The simulated computers of a library's stations: each stays as it is while another is looked at.
+ * And what has been put into the programs of each. Used on the interface thread; what is handed out
+ * for elsewhere is a copy.
+ */
+final class Computers {
+
+  private final Map<String, SimulatedComputer> computers = new LinkedHashMap<>();
+  private final Map<String, Setup> setups = new LinkedHashMap<>();
+
+  Computers(Library library) {
+    library.stations().keySet().forEach(id -> setups.put(id, Setup.of(library, id)));
+  }
+
+  SimulatedComputer of(Station station) {
+    return computers.computeIfAbsent(
+        station.id(),
+        id -> SimulatedComputer.of(station, Clock.system(ZoneId.systemDefault())).hurried());
+  }
+
+  /** Other programs are on it from now on. */
+  void replace(Station station) {
+    computers.remove(station.id());
+  }
+
+  /** What is in the programs of a station, if the library is this one. */
+  Setup setup(String station, Library library) {
+    Setup left = setups.get(station);
+    return left == null ? Setup.of(library, station) : left.following(library);
+  }
+
+  void put(String station, Setup setup) {
+    setups.put(station, setup);
+  }
+
+  /** By station, as things are now. */
+  Map<String, Setup> setups(Library library) {
+    Map<String, Setup> all = new LinkedHashMap<>();
+    library.stations().keySet().forEach(id -> all.put(id, setup(id, library)));
+    return all;
+  }
+
+  /** As they were left, without following the library. */
+  Map<String, Setup> left() {
+    return setups;
+  }
+}
