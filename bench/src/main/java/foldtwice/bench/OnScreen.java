@@ -1,8 +1,11 @@
 package foldtwice.bench;
 
 import foldtwice.binding.Binding;
+import foldtwice.desktop.atlas.AtlasView;
+import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.Edit;
@@ -59,7 +62,7 @@ public final class OnScreen {
     System.exit(0);
   }
 
-  private static Path library(Path folder) throws IOException {
+  static Path library(Path folder) throws IOException {
     Library demo;
     try {
       demo = LibraryJson.read(Files.readAllBytes(WorkingCopy.demo()));
@@ -96,7 +99,7 @@ public final class OnScreen {
   private static void open(LibraryStore store, CountDownLatch done) {
     Theme.install();
     Session session = new Session(store);
-    Frame frame = new Frame(session, new Theme());
+    Frame frame = new Frame(session, new Theme(), new Faults());
     Scene scene = frame.scene(1280, 800);
     Stage stage = new Stage();
     stage.setScene(scene);
@@ -104,7 +107,7 @@ public final class OnScreen {
     stage.requestFocus();
     Robot robot = new Robot();
     System.out.printf("%d bindings%n", store.library().bindings().size());
-    frame.showBind().choose("b01");
+    frame.show(BindView.class).choose("b01");
     Series atlas =
         new Series("from a modifier to the atlas laid out", scene, robot, done::countDown) {
           private final List<KeyCode> held = List.of(KeyCode.CONTROL, KeyCode.ALT, KeyCode.SHIFT);
@@ -114,7 +117,7 @@ public final class OnScreen {
           void ready() {
             Node focused = scene.getFocusOwner();
             if (focused == null || !"atlas-keys".equals(focused.getId())) {
-              frame.showAtlas();
+              frame.show(AtlasView.class);
             }
             before = text("#atlas-keys");
           }
@@ -142,7 +145,7 @@ public final class OnScreen {
     new Series("from a key to its advice laid out", scene, robot, () -> atlas.round(0)) {
       @Override
       void ready() {
-        frame.showBind().pressKeys();
+        frame.show(BindView.class).pressKeys();
       }
 
       @Override

@@ -129,7 +129,7 @@ final class ConflictWords {
 
   private String link(Detail.Link link) {
     return link.presses()
-        .map(k -> TEXTS.get("circle.presses", routine(link.routine()), Notation.write(k)))
+        .map(k -> TEXTS.get("circle.presses", routine(link.routine()), words.trigger(k)))
         .orElseGet(() -> TEXTS.get("circle.calls", routine(link.routine())));
   }
 

@@ -7,7 +7,6 @@ import foldtwice.surface.Page;
 import foldtwice.surface.Surface;
 import foldtwice.trigger.Direction;
 import foldtwice.trigger.Modifiers;
-import foldtwice.trigger.Notation;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.List;
@@ -18,16 +17,18 @@ import java.util.stream.Collectors;
 final class TriggerWords {
 
   private final Library library;
+  private final Words words;
 
-  TriggerWords(Library library) {
+  TriggerWords(Library library, Words words) {
     this.library = library;
+    this.words = words;
   }
 
   String of(Trigger trigger) {
     return switch (trigger) {
-      case Trigger.Keys keys -> Notation.write(keys);
+      case Trigger.Keys(List<Stroke> strokes) -> words.keys(strokes);
       case Trigger.Held(Stroke stroke, Trigger.Edge edge) ->
-          Words.TEXTS.get("trigger.held." + edge, Notation.write(stroke));
+          Words.TEXTS.get("trigger.held." + edge, words.keys(List.of(stroke)));
       case Trigger.PadKey(String device, String page, String key, Trigger.Way way) ->
           Words.TEXTS.get("trigger.key." + way, on(device, page), keyName(device, page, key));
       case Trigger.Dial(String device, String page, String dial, Trigger.Turn turn) ->

@@ -10,7 +10,6 @@ import foldtwice.remedy.Way;
 import foldtwice.resolve.Owner;
 import foldtwice.routine.Routine;
 import foldtwice.surface.Device;
-import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Optional;
@@ -51,7 +50,7 @@ final class WayWords {
           TEXTS.get("way.join", triggers(keep), triggers(drop));
       case Way.Fold(List<String> routines) -> TEXTS.get("way.fold", String.join(", ", routines));
       case Way.Resend(Owner.Key key, Trigger.Keys to) ->
-          TEXTS.get("way.resend", words.owner(key), Notation.write(to));
+          TEXTS.get("way.resend", words.owner(key), words.trigger(to));
       case Way.Silence(Owner.Key key) -> TEXTS.get("way.silence", words.owner(key));
       case Way.Copy(String application) -> TEXTS.get("way.copy", application(application));
       case Way.Remove(String binding) ->

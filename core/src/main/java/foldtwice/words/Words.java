@@ -33,9 +33,17 @@ import foldtwice.suggest.Suggestion;
 import foldtwice.surface.Device;
 import foldtwice.surface.Surface;
 import foldtwice.trigger.Direction;
+import foldtwice.trigger.Key;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -48,9 +56,44 @@ public final class Words {
   private static final String MINUS = "\u2212";
 
   private final Library library;
+  private final Optional<Layout> layout;
 
   public Words(Library library) {
+    this(library, Optional.empty());
+  }
+
+  /**
+   * @param layout of the keyboard before whoever reads it: a key named by position is called by
+   *     what is printed on it there
+   */
+  public Words(Library library, Layout layout) {
+    this(library, Optional.of(layout));
+  }
+
+  private Words(Library library, Optional<Layout> layout) {
     this.library = library;
+    this.layout = layout;
+  }
+
+  /** The words on the key caps of a stroke, modifiers first. */
+  public List<String> caps(Stroke stroke) {
+    List<String> caps = new ArrayList<>(Notation.caps(stroke));
+    if (stroke.key() instanceof Key.At(KeyCode code) && layout.isPresent()) {
+      Stroke printed = layout.get().stroke(new Press(code, Modifiers.NONE));
+      caps.set(caps.size() - 1, Notation.word(printed.key()));
+    }
+    return List.copyOf(caps);
+  }
+
+  /** Keys in a text: a stroke that is named by position says so. */
+  public String keys(List<Stroke> strokes) {
+    return strokes.stream()
+        .map(
+            s ->
+                s.key() instanceof Key.At && layout.isPresent()
+                    ? TEXTS.get("keys.position", String.join("+", caps(s)))
+                    : Notation.write(s))
+        .collect(Collectors.joining(TEXTS.get("keys.then")));
   }
 
   /** Who owns a claim: a routine with its arguments, a command, what the desktop does. */
@@ -90,7 +133,7 @@ public final class Words {
 
   /** A trigger in running text, devices and what is on them by their names. */
   public String trigger(Trigger trigger) {
-    return new TriggerWords(library).of(trigger);
+    return new TriggerWords(library, this).of(trigger);
   }
 
   /** A command by its name; one that shares its name, by its menu too: {@code Clear (Flags)}. */

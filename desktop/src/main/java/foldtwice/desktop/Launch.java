@@ -3,12 +3,16 @@ package foldtwice.desktop;
 import foldtwice.desktop.pictures.Pictures;
 import foldtwice.shape.Nearness;
 import foldtwice.text.Plain;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.logging.Level;
 import java.util.logging.Logger;
+import java.util.stream.Stream;
 import javafx.application.Application;
 
 /**
@@ -23,8 +27,8 @@ public final class Launch {
    */
   private static final Logger TOOLKIT = Logger.getLogger("javafx");
 
-  private static final List<String> COMMANDS =
-      List.of("check", "press", "run", "verify", "repair", "backups", "pictures");
+  /** The commands of the command line, as the launchers know them. */
+  private static final String COMMANDS = "/foldtwice/cli/commands";
 
   private Launch() {}
 
@@ -39,7 +43,7 @@ public final class Launch {
           "foldtwice: "
               + Plain.of(arguments.getFirst())
               + " is neither a file nor a command"
-              + Nearness.nearest(arguments.getFirst(), COMMANDS)
+              + Nearness.nearest(arguments.getFirst(), commands())
                   .map(c -> "; did you mean " + c + "?")
                   .orElse("; 'foldtwice --help' lists the commands"));
       System.exit(2);
@@ -56,6 +60,17 @@ public final class Launch {
       App.begin(arguments);
     }
     Application.launch(pictures ? Pictures.class : App.class, args);
+  }
+
+  /** What can stand there, for whoever mistypes it. */
+  private static List<String> commands() {
+    try (var in = Launch.class.getResourceAsStream(COMMANDS)) {
+      return Stream.concat(
+              new String(in.readAllBytes(), StandardCharsets.UTF_8).lines(), Stream.of("pictures"))
+          .toList();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   private static boolean noDisplay() {

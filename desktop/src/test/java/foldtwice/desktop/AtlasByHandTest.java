@@ -28,7 +28,7 @@ class AtlasByHandTest {
       hands.down(KeyCode.ALT);
       assertThat(hands.text("#atlas-Period")).contains("Shift boxes");
       hands.press(KeyCode.PERIOD);
-      assertThat(hands.text("#story")).contains("takes it: Shift boxes", "One hand");
+      assertThat(hands.text("#story")).contains("takes it: Shift boxes", "Reach, one hand");
       hands.up(KeyCode.ALT);
       hands.press(KeyCode.CONTROL, KeyCode.D);
       assertThat(hands.text("#story")).contains("displaces Duplicate", "settle");

@@ -158,7 +158,7 @@ class BindByHandTest {
       assertThat(hands.text("#here")).contains("takes the place of Duplicate");
       hands.click("#take-away");
       assertThat(triggers(hands, "b14")).isEmpty();
-      assertThat(hands.text("#left")).isEqualTo("After this a press here gives: Duplicate");
+      assertThat(hands.text("#left")).isEqualTo("Without it, these keys do here: Duplicate");
       assertThat(hands.text("#readiness")).isEqualTo("draft");
     }
   }
@@ -283,7 +283,7 @@ class BindByHandTest {
     try (Hands first = Hands.open(folder, "first");
         Hands second = Hands.open(folder, "second")) {
       assertThat(first.text("#kept")).isEqualTo("open");
-      assertThat(second.text("#kept")).isEqualTo("open for looking; first is writing");
+      assertThat(second.text("#kept")).isEqualTo("read only; first is writing");
       second.press(KeyCode.DELETE);
       assertThat(second.text("#said")).contains("first has it open for writing");
       assertThat(second.session.now().library().bindings()).hasSize(273);

@@ -27,7 +27,7 @@ class ChecksByHandTest {
       hands.press(KeyCode.CONTROL, KeyCode.M);
       int before = hands.session.now().library().checks().size();
       hands.space("#try-keep");
-      hands.waitForText("#checks-sum", "1 checks made: 1 hold");
+      hands.waitForText("#checks-sum", "1 check made: 1 hold");
       List<PressCheck> checks = List.copyOf(hands.session.now().library().checks().values());
       assertThat(checks).hasSize(before + 1);
       PressCheck kept = checks.getLast();

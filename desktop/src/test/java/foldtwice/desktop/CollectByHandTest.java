@@ -213,7 +213,7 @@ class CollectByHandTest {
       hands.click("#step-1");
       hands.press(KeyCode.DELETE);
       hands.click("#compare-routine");
-      assertThat(hands.text("#compare")).contains("its version before");
+      assertThat(hands.text("#compare")).contains("the version before");
       assertThat(hands.text("#compare-count")).contains("rows differ");
       hands.click("#compare-close");
       assertThat(hands.has("#outline")).isTrue();

@@ -84,7 +84,7 @@ class FamiliesByHandTest {
       hands.waitForText("#family-says", "4 with a trigger");
       hands.space("#family-make");
       hands.space("#family-open");
-      assertThat(hands.text("#family")).contains("Would go with it", "Clear");
+      assertThat(hands.text("#family")).contains("Could be added", "Clear");
       hands.space("#family-tick-Clear");
       hands.waitForText("#family-says", "5 with a trigger");
       hands.space("#family-make");

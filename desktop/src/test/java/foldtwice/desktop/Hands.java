@@ -529,7 +529,7 @@ final class Hands implements AutoCloseable {
     } else if (node instanceof Labeled labeled
         && labeled.getText() != null
         && !labeled.getText().isEmpty()) {
-      texts.add(labeled.getText());
+      texts.add(labeled.getText().replace('\n', ' ')); // lines are broken to fit
     } else if (node instanceof Text text) {
       texts.add(text.getText());
     }

@@ -43,7 +43,7 @@ class PlacesByHandTest {
       assertThat(library(hands).applications()).hasSize(6);
       hands.choosing(list);
       hands.click("#import-file");
-      hands.waitForText("#import-state", "2 commands can be taken; 1 lines cannot");
+      hands.waitForText("#import-state", "2 commands can be taken; 1 line cannot");
       assertThat(hands.text("#import-preview"))
           .contains("Line 3: expected keys such as Ctrl+Shift+M, found Ctrl+Ctrl+");
       hands.click("#import-take");

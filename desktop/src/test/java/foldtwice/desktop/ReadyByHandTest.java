@@ -21,7 +21,7 @@ class ReadyByHandTest {
   @Test
   void aNumberedActionIsWrittenAndWaitsForARestart() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      hands.choose("set place digit1");
+      hands.choose("set place ctrl 1 by position");
       assertThat(stage(hands, "b161")).isEqualTo(Readiness.WORKING);
       hands.click("#press-keys");
       hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.F6);
@@ -49,7 +49,7 @@ class ReadyByHandTest {
         hands.press(KeyCode.DOWN);
       }
       assertThat(hands.text("#ways-pane"))
-          .contains("39 of 48 numbered places", "thin entry", "Set numbered place: 1");
+          .contains("39 of 48 numbered slots", "thin entry", "Set numbered place: 1");
     }
   }
 

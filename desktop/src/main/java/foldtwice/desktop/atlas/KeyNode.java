@@ -3,6 +3,7 @@ package foldtwice.desktop.atlas;
 import foldtwice.atlas.Key;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Corners;
+import foldtwice.desktop.parts.Fitting;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Shape;
 import java.util.ArrayList;
@@ -11,10 +12,10 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Polygon;
+import javafx.scene.text.Font;
 
 /**
  * A key of the atlas: its legend, what it does, whose it is by its corner, what is wrong by
@@ -24,6 +25,11 @@ final class KeyNode extends Pane {
 
   private static final double EAR = 12;
 
+  /** The height of a line of what a key does, in pixels. */
+  private static final double LINE = 12;
+
+  private static final Fitting FITTING = new Fitting(Font.font("Hanken Grotesk", 11));
+
   final Shape.Cap cap;
   private final Label legend = new Label();
   private final Label does = new Label();
@@ -31,6 +37,7 @@ final class KeyNode extends Pane {
   private final Polygon second = Corners.second(EAR, Weight.COSTS);
   private final Tooltip tooltip = new Tooltip();
   private Key key;
+  private String fits = "";
 
   KeyNode(Shape.Cap cap) {
     this.cap = cap;
@@ -39,8 +46,6 @@ final class KeyNode extends Pane {
     legend.getStyleClass().add("atlas-legend");
     legend.setMouseTransparent(true);
     does.getStyleClass().add("atlas-does");
-    does.setWrapText(true);
-    does.setTextOverrun(OverrunStyle.ELLIPSIS);
     does.setMouseTransparent(true);
     getChildren().addAll(ear, second, legend, does);
     Tooltip.install(this, tooltip);
@@ -62,7 +67,8 @@ final class KeyNode extends Pane {
   void show(Key shown, String printed, String label, String says, boolean held, String tint) {
     key = shown;
     legend.setText(printed);
-    does.setText(label);
+    fits = label;
+    requestLayout();
     tooltip.setText(says);
     setAccessibleText(says);
     List<String> styles = new ArrayList<>(4);
@@ -112,6 +118,9 @@ final class KeyNode extends Pane {
     ear.relocate(w - EAR - 1, 1);
     second.relocate(1, h - EAR - 1);
     legend.resizeRelocate(5, 2, w - 6 - (ear.isVisible() ? EAR - 4 : 0), 15);
-    does.resizeRelocate(4, 17, w - 6, second.isVisible() ? h - 17 - EAR + 2 : h - 19);
+    double high = second.isVisible() ? h - 17 - EAR + 2 : h - 19;
+    does.setText(
+        fits.isEmpty() ? "" : FITTING.lines(fits, w - 8, Math.max(1, (int) (high / LINE))));
+    does.resizeRelocate(4, 17, w - 5, high);
   }
 }

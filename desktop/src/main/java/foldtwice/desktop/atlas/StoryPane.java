@@ -112,11 +112,7 @@ final class StoryPane extends VBox {
         .addAll(
             head,
             Parts.wrapped(
-                Ui.text(
-                    "story.where",
-                    state.map(now.words()::place).orElse(Ui.text("story.everywhere")),
-                    press.code().code()),
-                "soft"));
+                state.map(now.words()::place).orElse(Ui.text("story.everywhere")), "soft"));
     state.ifPresent(s -> inOne(now, troubles, s, presses));
     if (state.isEmpty()) {
       inAll(now, trigger);

@@ -14,22 +14,23 @@ import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.Removing;
-import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.geometry.Orientation;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
 
 /** The register of bindings above, the trifold of the chosen one below. */
 public final class BindView extends BorderPane implements View {
@@ -42,17 +43,25 @@ public final class BindView extends BorderPane implements View {
           new Act<>("remove", BindView::mayChange, BindView::removeSelected),
           new Act<>("filter", BindView::focusFilter),
           new Act<>("next-draft", BindView::hasDraft, BindView::nextDraft),
+          new Act<>("fold-trifold", BindView::foldTrifold),
           new Act<>("family-open", BindView::mayChange, BindView::openFamily));
 
   private static final double NARROW = 1060;
+
+  /** The trifold below: as high as it may be made, as high as it is wished, in pixels. */
+  private static final double LOWEST = 150;
+
+  private static final double HIGH = 336;
+
+  /** The part of the height that the register has at first. */
+  private static final double PART = 0.5;
 
   private final Session session;
   private final Acts<BindView> acts = new Acts<>(this, ACTS);
   private final Register register = new Register();
   private final TextField filter = new TextField();
-  private final HBox chips = new HBox(8);
-  private final ToggleGroup group = new ToggleGroup();
-  private final Map<String, ToggleButton> chipOf = new LinkedHashMap<>();
+  private final PlaceChips chips = new PlaceChips(this::refilter);
+  private final SplitPane sheet = new SplitPane();
   private final Label count = Parts.label("", "soft");
   private final DoesLeaf does;
   private final SetsLeaf sets;
@@ -87,6 +96,12 @@ public final class BindView extends BorderPane implements View {
           }
         });
     count.setId("count");
+    Button fold =
+        Parts.icon(
+            "fold-trifold-button",
+            new FontIcon(Feather.CHEVRONS_DOWN),
+            Ui.text("act.fold-trifold"),
+            this::foldTrifold);
     HBox bar =
         new HBox(
             chips,
@@ -94,7 +109,8 @@ public final class BindView extends BorderPane implements View {
             count,
             filter,
             acts.button("remove"),
-            acts.button("new-binding", "main"));
+            acts.button("new-binding", "main"),
+            fold);
     bar.getStyleClass().add("bar");
     register.setOnKeyPressed(
         e -> {
@@ -106,13 +122,17 @@ public final class BindView extends BorderPane implements View {
     trifold.getStyleClass().add("trifold");
     trifold.getChildren().addAll(does, Parts.crease(), sets, Parts.crease(), happens);
     below.getStyleClass().add("trifold");
-    below.setMinHeight(384);
-    below.setPrefHeight(384);
+    below.setMinHeight(LOWEST);
+    below.setPrefHeight(HIGH);
     widthProperty().addListener((o, a, width) -> narrow(width.doubleValue() < NARROW));
     setTop(bar);
-    setCenter(register);
-    setBottom(below);
-    chips();
+    sheet.setOrientation(Orientation.VERTICAL);
+    sheet.getItems().addAll(register, below);
+    sheet.getStyleClass().add("bind-sheet");
+    SplitPane.setResizableWithParent(below, false);
+    sheet.setDividerPositions(PART);
+    setCenter(sheet);
+    chips.show(session.now().library());
     register.show(session.now());
     register
         .chosenProperty()
@@ -126,65 +146,15 @@ public final class BindView extends BorderPane implements View {
     counted();
   }
 
-  private void chips() {
-    chip("", Ui.text("bind.all")).setSelected(true);
-    for (Application a : session.now().library().applications().values()) {
-      chip(a.id(), a.name());
-    }
-    nameChips();
-  }
-
   /** Where there is little room the chips are smaller. */
   private void narrow(boolean yes) {
-    chips.setSpacing(yes ? 3 : 8);
+    chips.narrow(yes);
     count.setVisible(!yes);
     count.setManaged(!yes);
-    for (ToggleButton chip : chipOf.values()) {
-      chip.getStyleClass().remove("small-chip");
-      if (yes) {
-        chip.getStyleClass().add("small-chip");
-      }
-    }
-  }
-
-  private ToggleButton chip(String application, String name) {
-    ToggleButton chip = new ToggleButton(name);
-    chip.setId("place-" + application);
-    chip.getStyleClass().add("chip");
-    chip.setToggleGroup(group);
-    chip.setMinWidth(USE_PREF_SIZE);
-    chip.setOnAction(
-        e -> {
-          chip.setSelected(true);
-          refilter();
-        });
-    chipOf.put(application, chip);
-    chips.getChildren().add(chip);
-    return chip;
-  }
-
-  private void nameChips() {
-    Library library = session.now().library();
-    chipOf.forEach(
-        (id, chip) -> {
-          if (!id.isEmpty()) {
-            long n =
-                library.bindings().values().stream()
-                    .filter(b -> b.place().applicationId().equals(Optional.of(id)))
-                    .count();
-            chip.setText(library.applications().get(id).name() + " " + n);
-          }
-        });
   }
 
   private void refilter() {
-    String application =
-        chipOf.entrySet().stream()
-            .filter(e -> e.getValue().isSelected())
-            .map(Map.Entry::getKey)
-            .findFirst()
-            .orElse("");
-    register.filter(application, filter.getText());
+    register.filter(chips.chosen(), filter.getText());
     counted();
   }
 
@@ -234,10 +204,21 @@ public final class BindView extends BorderPane implements View {
   @Override
   public void show(Snapshot now) {
     register.show(now);
-    nameChips();
+    chips.show(now.library());
     counted();
     acts.refresh();
     showChosen();
+  }
+
+  /** Gives the register all the room, or the trifold its own again. */
+  private void foldTrifold() {
+    if (sheet.getItems().contains(below)) {
+      register.requestFocus(); // before what has the keys is gone
+      sheet.getItems().remove(below);
+    } else {
+      sheet.getItems().add(below);
+      sheet.setDividerPositions(PART);
+    }
   }
 
   /** Shows the family of the chosen bindings, or begins one with them. */

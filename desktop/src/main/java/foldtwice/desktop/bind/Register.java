@@ -2,11 +2,13 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
+import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.place.Application;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
@@ -16,9 +18,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
@@ -53,25 +57,25 @@ final class Register extends TableView<Row> {
     SortedList<Row> sorted = new SortedList<>(filtered);
     sorted.comparatorProperty().bind(comparatorProperty());
     setItems(sorted);
-    setFixedCellSize(33);
+    setFixedCellSize(29);
     setColumnResizePolicy(CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
     setPlaceholder(Parts.label(Ui.text("bind.empty"), "soft"));
     column(
             "trigger",
-            196,
+            232,
             Comparator.comparing(Row::trigger),
             (row, cell) -> {
               cell.setGraphic(triggers(row));
               cell.setTooltip(row.trigger().isEmpty() ? null : new Tooltip(row.trigger()));
             })
-        .setMinWidth(168);
+        .setMinWidth(190);
     column(
         "does",
-        286,
+        276,
         Comparator.comparing(r -> r.routine() + r.arguments()),
         (row, cell) -> cell.setGraphic(does(row)));
-    column("where", 178, Comparator.comparing(Row::place), (row, cell) -> text(cell, row.place()));
+    column("where", 170, Comparator.comparing(Row::place), (row, cell) -> text(cell, row.place()));
     column(
         "readiness",
         90,
@@ -85,7 +89,7 @@ final class Register extends TableView<Row> {
     TableColumn<Row, Row> used =
         column(
             "used",
-            110,
+            96,
             Comparator.comparing(r -> r.binding().usesPerWeek()),
             (row, cell) -> text(cell, Words.number(row.binding().usesPerWeek())));
     used.getStyleClass().add("number");
@@ -202,10 +206,11 @@ final class Register extends TableView<Row> {
             f.members().get(i), Ui.text("register.family", i + 1, f.members().size(), f.name()));
       }
     }
+    Set<String> numbered = numbered(now);
     for (Binding b : now.library().bindings().values()) {
       Row was = byId.get(b.id());
       Row row =
-          same && was != null && isCurrent(was, b, now)
+          same && was != null && isCurrent(was, b, now, numbered)
               ? was
               : Row.of(b, families.getOrDefault(b.id(), ""), now, words);
       next.add(row);
@@ -232,40 +237,56 @@ final class Register extends TableView<Row> {
         && shown.library().applications().equals(now.library().applications());
   }
 
-  private boolean isCurrent(Row row, Binding b, Snapshot now) {
-    return row.binding().equals(b)
-        && !isNumbered(b, now)
+  private boolean isCurrent(Row row, Binding b, Snapshot now, Set<String> numbered) {
+    return isSame(row.binding(), b)
+        && (numbered.isEmpty() || b.place().applicationId().filter(numbered::contains).isEmpty())
         && Objects.equals(shown.library().proofs().get(b.id()), now.library().proofs().get(b.id()))
-        && shown.conflictsOf(b.id()).equals(now.conflictsOf(b.id()));
+        && areSame(shown.conflictsOf(b.id()), now.conflictsOf(b.id()));
   }
 
-  /** True when it comes by numbered places: whether one is left depends on the bindings before. */
-  private static boolean isNumbered(Binding b, Snapshot now) {
-    return b.place()
-        .applicationId()
-        .map(now.library().applications()::get)
-        .flatMap(a -> a.way(b.fitting().way()))
-        .filter(w -> w.slots() > 0)
-        .isPresent();
+  /** Most of ten thousand are the very ones of before: what they hold need not be compared. */
+  @SuppressWarnings("ReferenceEquality")
+  private static boolean isSame(Object a, Object b) {
+    return a == b || a.equals(b);
+  }
+
+  private static boolean areSame(List<Conflict> a, List<Conflict> b) {
+    if (a.size() != b.size()) {
+      return false;
+    }
+    for (int i = 0; i < a.size(); i++) {
+      if (!isSame(a.get(i), b.get(i))) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** Applications with numbered slots: whether one is left depends on the bindings before. */
+  private static Set<String> numbered(Snapshot now) {
+    return now.library().applications().values().stream()
+        .filter(a -> a.ways().stream().anyMatch(w -> w.slots() > 0))
+        .map(Application::id)
+        .collect(Collectors.toSet());
   }
 
   /** The rows before the first difference and after the last one stay untouched. */
   private void replaceWhatDiffers(List<Row> next) {
     int start = 0;
     int shorter = Math.min(rows.size(), next.size());
-    while (start < shorter && rows.get(start).equals(next.get(start))) {
+    while (start < shorter && isSame(rows.get(start), next.get(start))) {
       start++;
     }
     int same = 0;
     while (same < shorter - start
-        && rows.get(rows.size() - 1 - same).equals(next.get(next.size() - 1 - same))) {
+        && isSame(rows.get(rows.size() - 1 - same), next.get(next.size() - 1 - same))) {
       same++;
     }
     int oldEnd = rows.size() - same;
     int newEnd = next.size() - same;
     if (oldEnd == newEnd) {
       for (int i = start; i < newEnd; i++) {
-        if (!rows.get(i).equals(next.get(i))) {
+        if (!isSame(rows.get(i), next.get(i))) {
           rows.set(i, next.get(i));
         }
       }

@@ -12,7 +12,6 @@ import foldtwice.surface.Device;
 import foldtwice.surface.Face;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Motion;
-import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.Optional;
 
@@ -56,7 +55,7 @@ public record Faces(Snapshot now, Place place) {
     if (sends.isPresent()) {
       return switch (sends.get()) {
         case Page.Sends.Chord(Trigger.Keys keys) -> {
-          String says = Ui.text("device.sends", Notation.write(keys));
+          String says = Ui.text("device.sends", now.words().trigger(keys));
           yield new DeviceView.Shown(label.isEmpty() ? says : label, says, Part.SENDS, face);
         }
         case Page.Sends.Turn(String to) -> {

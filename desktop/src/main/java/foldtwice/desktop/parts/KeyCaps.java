@@ -1,11 +1,13 @@
 package foldtwice.desktop.parts;
 
 import foldtwice.desktop.session.Ui;
+import foldtwice.trigger.Key;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.List;
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -23,9 +25,9 @@ public final class KeyCaps extends HBox {
   public static KeyCaps of(Trigger trigger, Words words) {
     KeyCaps caps = new KeyCaps();
     switch (trigger) {
-      case Trigger.Keys(List<Stroke> strokes) -> caps.add(strokes);
+      case Trigger.Keys(List<Stroke> strokes) -> caps.add(strokes, words::caps);
       case Trigger.Held(Stroke stroke, Trigger.Edge edge) -> {
-        caps.add(List.of(stroke));
+        caps.add(List.of(stroke), words::caps);
         caps.getChildren().add(joint(Ui.text("held." + edge)));
       }
       default -> {
@@ -41,7 +43,7 @@ public final class KeyCaps extends HBox {
 
   public static KeyCaps of(List<Stroke> strokes) {
     KeyCaps caps = new KeyCaps();
-    caps.add(strokes);
+    caps.add(strokes, Notation::caps);
     return caps;
   }
 
@@ -52,12 +54,12 @@ public final class KeyCaps extends HBox {
     return this;
   }
 
-  private void add(List<Stroke> strokes) {
+  private void add(List<Stroke> strokes, Function<Stroke, List<String>> on) {
     for (int i = 0; i < strokes.size(); i++) {
       if (i > 0) {
         getChildren().add(joint(Ui.text("then")));
       }
-      List<String> words = Notation.caps(strokes.get(i));
+      List<String> words = on.apply(strokes.get(i));
       for (int j = 0; j < words.size(); j++) {
         if (j > 0) {
           getChildren().add(joint("+"));
@@ -65,6 +67,9 @@ public final class KeyCaps extends HBox {
         Label cap = new Label(words.get(j));
         cap.getStyleClass().add("cap");
         cap.setMinWidth(USE_PREF_SIZE);
+        if (j == words.size() - 1 && strokes.get(i).key() instanceof Key.At) {
+          cap.getStyleClass().add("cap-position");
+        }
         getChildren().add(cap);
       }
     }

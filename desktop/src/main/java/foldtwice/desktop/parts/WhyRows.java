@@ -67,15 +67,16 @@ public final class WhyRows {
         .map(
             s ->
                 switch (s) {
-                  case Press p -> position(p);
-                  case Lift(Press p) -> Ui.text("happens.up", position(p));
+                  case Press p -> pressed(p, words);
+                  case Lift(Press p) -> Ui.text("happens.up", pressed(p, words));
                   case Motion(Trigger trigger) -> words.trigger(trigger);
                 })
         .collect(Collectors.joining(Notation.THEN));
   }
 
-  private static String position(Press p) {
-    return Notation.write(new Stroke(p.held(), new Key.At(p.code())));
+  /** The key that goes down, by what is printed on it. */
+  private static String pressed(Press p, Words words) {
+    return String.join("+", words.caps(new Stroke(p.held(), new Key.At(p.code()))));
   }
 
   /** Layers that let a press pass one after the other share a row. */

@@ -174,7 +174,7 @@ final class DevicePane extends VBox {
                 s ->
                     switch (s) {
                       case Page.Sends.Chord(Trigger.Keys keys) ->
-                          Ui.text("device.sends", Notation.write(keys));
+                          Ui.text("device.sends", now.words().trigger(keys));
                       case Page.Sends.Turn(String to) ->
                           Ui.text("device.turns", device.page(to).map(Page::name).orElse(to));
                     })

@@ -11,7 +11,7 @@ import java.util.function.Supplier;
  */
 final class Audits {
 
-  private final Question<Audit> question;
+  private final Question<Found> question;
 
   /** The last one that was shown, of whatever moment and station; the next is made from it. */
   private Audit last;
@@ -19,20 +19,28 @@ final class Audits {
   /**
    * @param show gets what was found, if nothing else was asked since
    */
-  Audits(Background background, Consumer<Audit> show) {
+  Audits(Background background, Consumer<Told> show) {
     question =
         background.question(
             Background.Lane.AUDIT,
             found -> {
-              last = found;
-              show.accept(found);
+              last = found.audit();
+              show.accept(found.told());
             });
   }
 
   /** Looks through this; what was asked before is not shown any more. */
   void look(Subject subject) {
-    question.ask(new Question.Same(subject), of(subject));
+    Supplier<Audit> audit = of(subject);
+    question.ask(
+        new Question.Same(subject),
+        () -> {
+          Audit found = audit.get();
+          return new Found(found, Told.of(found.conflicts(), subject.library()));
+        });
   }
+
+  private record Found(Audit audit, Told told) {}
 
   /** How the audit of a subject is made, on any thread. */
   Supplier<Audit> of(Subject subject) {

@@ -80,7 +80,7 @@ public final class Session implements AutoCloseable {
     this.disk = new OnDisk(store, this::say);
     this.files = files;
     computers = new Computers(store.library());
-    audits = new Audits(background, found -> now.set(now().with(found.conflicts())));
+    audits = new Audits(background, found -> now.set(now().with(found)));
     Station first = store.library().stations().values().iterator().next();
     publish(store.history(), first, Keymap.of(store.library(), first));
     Platform.runLater(() -> audits.look(now().subject())); // the window first
@@ -335,9 +335,7 @@ public final class Session implements AutoCloseable {
             library,
             station,
             keymap,
-            here ? stale.conflicts() : Map.of(),
-            here ? stale.allConflicts() : List.of(),
-            here ? stale.accepted() : List.of(),
+            here ? stale.told() : Told.NOTHING,
             false,
             setup,
             Heard.of(library, keymap, setup),

@@ -21,7 +21,6 @@ import foldtwice.run.Reply;
 import foldtwice.run.Status;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
-import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.List;
@@ -216,7 +215,7 @@ final class FiredPanel extends VBox {
           case Effect.Undecided u -> Ui.text("try.undecided");
           case Effect.Opened o -> Ui.text("try.opened", o.menu().name());
           case Effect.Turned t -> Ui.text("try.turned", t.device().name(), t.page().name());
-          case Effect.Sent s -> Ui.text("try.sent", s.device().name(), Notation.write(s.keys()));
+          case Effect.Sent s -> Ui.text("try.sent", s.device().name(), words.trigger(s.keys()));
           case Effect.Nothing n -> Ui.text("try.nothing");
         };
     String how =

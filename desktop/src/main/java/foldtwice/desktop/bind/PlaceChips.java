@@ -1,0 +1,128 @@
+package foldtwice.desktop.bind;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Library;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+
+/** Which application's bindings are seen: chips while they are few, else a list to choose from. */
+final class PlaceChips extends HBox {
+
+  /** More than these would leave no room for the filter. */
+  private static final int MOST_CHIPS = 6;
+
+  private final Runnable onChosen;
+  private final Map<String, ToggleButton> chips = new LinkedHashMap<>();
+  private final ComboBox<String> list = new ComboBox<>();
+  private Map<String, String> names = Map.of();
+  private String chosen = "";
+  private boolean small;
+  private boolean filling;
+
+  PlaceChips(Runnable onChosen) {
+    super(8);
+    this.onChosen = onChosen;
+    setAlignment(Pos.CENTER_LEFT);
+    list.setId("places-seen");
+    list.setAccessibleText(Ui.text("bind.places"));
+    Parts.shows(list, id -> names.get(id));
+    Parts.onChosen(
+        list,
+        () -> {
+          if (!filling && list.getValue() != null && !list.getValue().equals(chosen)) {
+            choose(list.getValue());
+          }
+        });
+  }
+
+  /** The id of the application; empty for all of them. */
+  String chosen() {
+    return chosen;
+  }
+
+  private void choose(String id) {
+    chosen = id;
+    onChosen.run();
+  }
+
+  /** Shows the applications there are, each with how many bindings it has. */
+  void show(Library library) {
+    Map<String, Long> counts =
+        library.bindings().values().stream()
+            .collect(
+                Collectors.groupingBy(
+                    b -> b.place().applicationId().orElse(""), Collectors.counting()));
+    Map<String, String> next = new LinkedHashMap<>();
+    next.put("", Ui.text("bind.all"));
+    library
+        .applications()
+        .values()
+        .forEach(a -> next.put(a.id(), a.name() + " " + counts.getOrDefault(a.id(), 0L)));
+    if (next.equals(names)) {
+      return;
+    }
+    boolean others = !next.keySet().equals(names.keySet());
+    names = next;
+    if (!next.containsKey(chosen)) {
+      choose("");
+    }
+    if (others) {
+      build();
+    }
+    chips.forEach((id, chip) -> chip.setText(names.get(id)));
+    filling = true;
+    list.getItems().setAll(names.keySet());
+    list.setValue(chosen);
+    filling = false;
+  }
+
+  private void build() {
+    chips.clear();
+    getChildren().clear();
+    if (names.size() > MOST_CHIPS + 1) {
+      getChildren().add(list);
+      return;
+    }
+    ToggleGroup group = new ToggleGroup();
+    List<ToggleButton> all = new ArrayList<>();
+    names.forEach(
+        (id, name) -> {
+          ToggleButton chip = new ToggleButton(name);
+          chip.setId("place-" + id);
+          chip.getStyleClass().add("chip");
+          chip.setToggleGroup(group);
+          chip.setMinWidth(USE_PREF_SIZE);
+          chip.setSelected(id.equals(chosen));
+          chip.setOnAction(
+              e -> {
+                chip.setSelected(true);
+                choose(id);
+              });
+          chips.put(id, chip);
+          all.add(chip);
+        });
+    getChildren().setAll(all);
+    narrow(small);
+  }
+
+  /** Where there is little room the chips are smaller. */
+  void narrow(boolean yes) {
+    small = yes;
+    setSpacing(yes ? 3 : 8);
+    for (ToggleButton chip : chips.values()) {
+      chip.getStyleClass().remove("small-chip");
+      if (yes) {
+        chip.getStyleClass().add("small-chip");
+      }
+    }
+  }
+}
