@@ -219,4 +219,24 @@ class CollectByHandTest {
       assertThat(hands.has("#outline")).isTrue();
     }
   }
+
+  /** What sets a routine off is gone to by keyboard, and there is a way back. */
+  @Test
+  void aBindingIsGoneToByKeyboardAndTheWayBackLeadsHere() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("send reading copies");
+      String id =
+          hands.session.now().library().bindings().values().stream()
+              .filter(b -> b.routine().equals("send-reading-copies"))
+              .findFirst()
+              .orElseThrow()
+              .id();
+      hands.space("#to-" + id);
+      assertThat(hands.text("#leaf-does")).contains("Send reading copies");
+      hands.press(KeyCode.CONTROL, KeyCode.F2);
+      assertThat(hands.text("#routine-name")).isEqualTo("Send reading copies");
+      hands.press(KeyCode.CONTROL, KeyCode.F3);
+      assertThat(hands.text("#leaf-does")).contains("Send reading copies");
+    }
+  }
 }

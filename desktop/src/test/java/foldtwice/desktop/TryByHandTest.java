@@ -3,7 +3,6 @@ package foldtwice.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuBar;
 import javafx.scene.control.TextField;
@@ -180,22 +179,6 @@ class TryByHandTest {
       hands.press(KeyCode.ESCAPE);
       assertThat(hands.has("#look-list")).isFalse();
       assertThat(hands.focus().getId()).as("back where it was").isEqualTo("window-vasculum");
-    }
-  }
-
-  @Test
-  void everythingThatCanBePressedHasAName() throws Exception {
-    try (Hands hands = tagpress()) {
-      for (KeyCode view : new KeyCode[] {KeyCode.PAGE_UP, KeyCode.PAGE_DOWN}) {
-        hands.press(KeyCode.F6);
-        hands.press(KeyCode.CONTROL, view);
-        for (var node : Hands.ask(() -> hands.scene().getRoot().lookupAll(".button"))) {
-          Button button = (Button) node;
-          String name =
-              button.getAccessibleText() == null ? button.getText() : button.getAccessibleText();
-          assertThat(name).as(String.valueOf(button)).isNotBlank();
-        }
-      }
     }
   }
 }

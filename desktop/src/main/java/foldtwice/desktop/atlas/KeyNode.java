@@ -26,7 +26,7 @@ final class KeyNode extends Pane {
   private static final double EAR = 12;
 
   /** The height of a line of what a key does, in pixels. */
-  private static final double LINE = 12;
+  private static final double LINE = 16;
 
   private static final Fitting FITTING = new Fitting(Font.font("Hanken Grotesk", 11));
 

@@ -265,7 +265,7 @@ final class StoryPane extends VBox {
       says.setTooltip(new javafx.scene.control.Tooltip(does));
       HBox row = new HBox(8, name, says);
       row.getStyleClass().add("why-row");
-      row.setOnMouseClicked(e -> onPress.accept(press));
+      Parts.leads(row, name.getText() + ": " + does, () -> onPress.accept(press));
       layers.getChildren().add(row);
     }
   }

@@ -117,13 +117,14 @@ final class AdvicePanel extends VBox {
                 .limit(MOST_ELSEWHERE)
                 .collect(Collectors.joining("; ")));
     if (trigger instanceof Trigger.Keys keys) {
-      layouts.setText(LayoutNotes.of(keys, now.library()));
+      layouts.setText(LayoutNotes.of(keys, now.library(), now.keymap().layout()));
       showNear(now, binding, keys);
     } else {
       layouts.setText(
           trigger.keyStrokes().isEmpty()
               ? Ui.text("sets.nolayout")
-              : LayoutNotes.of(new Trigger.Keys(trigger.keyStrokes()), now.library()));
+              : LayoutNotes.of(
+                  new Trigger.Keys(trigger.keyStrokes()), now.library(), now.keymap().layout()));
       nearQuestion.drop();
       near.getChildren().clear();
     }

@@ -25,6 +25,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -78,9 +79,8 @@ public final class BindView extends BorderPane implements View {
     happens = new HappensLeaf(session);
     family = new FamilyView(session, this::leaveFamily);
     filter.setId("filter");
-    filter.setPromptText(Ui.text("bind.filter"));
+    Parts.prompt(filter, Ui.text("bind.filter"));
     filter.setPrefColumnCount(9);
-    count.setMinWidth(0); // where there is little room, the filter needs it more
     filter.setMinWidth(48);
     filter.setTooltip(Acts.tooltip("filter", ""));
     filter.textProperty().addListener((o, a, b) -> refilter());
@@ -96,6 +96,8 @@ public final class BindView extends BorderPane implements View {
           }
         });
     count.setId("count");
+    count.setMinWidth(USE_PREF_SIZE);
+    Tooltip.install(count, new Tooltip(Ui.text("bind.counted")));
     Button fold =
         Parts.icon(
             "fold-trifold-button",

@@ -68,7 +68,7 @@ final class FamilyMembers extends Leaf {
     Parts.shows(parameter, p -> p.name());
     Parts.onChosen(parameter, this::chosenParameter);
     typed.setId("family-values");
-    typed.setPromptText(Ui.text("family.values.hint"));
+    Parts.prompt(typed, Ui.text("family.values.hint"));
     Parts.onKept(typed, this::changed);
     wrong.setId("family-wrong");
     wrong.managedProperty().bind(wrong.textProperty().isNotEmpty());

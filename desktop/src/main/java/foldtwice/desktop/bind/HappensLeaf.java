@@ -210,7 +210,7 @@ final class HappensLeaf extends Leaf {
     why.getChildren().clear();
     fire.setDisable(cannot().isPresent());
     if (cannot().isEmpty()) {
-      Words words = new Words(now.heard().library());
+      Words words = new Words(now.heard().library(), now.keymap().layout());
       Keymap heard = now.heard().keymap();
       Explanation explanation = Explanation.of(heard, state().orElseThrow(), path());
       why.getChildren().setAll(WhyRows.layers(explanation, words, heard.layout()));

@@ -1,8 +1,10 @@
 package foldtwice.desktop.bind;
 
+import foldtwice.desktop.parts.Legends;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
+import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Platform;
 import foldtwice.trigger.Press;
@@ -19,7 +21,7 @@ final class LayoutNotes {
 
   private LayoutNotes() {}
 
-  static String of(Trigger.Keys trigger, Library library) {
+  static String of(Trigger.Keys trigger, Library library, Layout layout) {
     List<Station> stations = List.copyOf(library.stations().values());
     List<Press> first =
         stations.stream()
@@ -29,7 +31,8 @@ final class LayoutNotes {
             .orElse(List.of());
     Map<String, List<String>> groups = new LinkedHashMap<>();
     for (Station s : stations) {
-      List<String> its = groups.computeIfAbsent(how(trigger, s, first), k -> new ArrayList<>());
+      List<String> its =
+          groups.computeIfAbsent(how(trigger, s, first, layout), k -> new ArrayList<>());
       String name = s.layout().toUpperCase(Locale.ROOT);
       if (!its.contains(name)) {
         its.add(name);
@@ -62,7 +65,8 @@ final class LayoutNotes {
    * "=" where it is pressed as on the first station, "" where it cannot be, else what is other: the
    * key, what is held besides, what is typed by it.
    */
-  private static String how(Trigger.Keys trigger, Station station, List<Press> first) {
+  private static String how(
+      Trigger.Keys trigger, Station station, List<Press> first, Layout layout) {
     List<Press> here = presses(trigger, station);
     if (here.size() < trigger.strokes().size()) {
       return "";
@@ -72,7 +76,7 @@ final class LayoutNotes {
       Stroke stroke = trigger.strokes().get(i);
       Press press = here.get(i);
       if (press.code() != first.get(i).code()) {
-        other.add(Ui.text("sets.moved", press.code().code()));
+        other.add(Ui.text("sets.moved", Legends.of(layout, press.code())));
       }
       if (station.platform() != Platform.CONTROL && !stroke.modifiers().leaveTyping()) {
         station.keys().types(press).ifPresent(t -> other.add(Ui.text("sets.types.there", t)));

@@ -54,6 +54,7 @@ final class Register extends TableView<Row> {
 
   Register() {
     setId("register");
+    setAccessibleText(Ui.text("bind.register"));
     SortedList<Row> sorted = new SortedList<>(filtered);
     sorted.comparatorProperty().bind(comparatorProperty());
     setItems(sorted);

@@ -54,7 +54,7 @@ final class TriggerCards {
     Typed(Consumer<Trigger> onTyped, Consumer<Trigger> onEntered, Runnable onLeft) {
       super(6);
       field.setId("typed-trigger");
-      field.setPromptText(Ui.text("sets.typehint"));
+      Parts.prompt(field, Ui.text("sets.typehint"));
       field.setAccessibleText(Ui.text("sets.type"));
       Label wrong = Parts.wrapped("", "blocks");
       wrong.setId("wrong-trigger");

@@ -49,7 +49,7 @@ final class AddStep extends VBox {
     this.onTaken = onTaken;
     setSpacing(2);
     field.setId("add-step");
-    field.setPromptText(Ui.text("collect.add"));
+    Parts.prompt(field, Ui.text("collect.add"));
     field.textProperty().addListener((o, a, b) -> search());
     field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     list.setId("add-list");

@@ -277,8 +277,9 @@ final class FactsPanel extends VBox {
               : KeyCaps.of(b.triggers().getFirst(), now.words());
       HBox row = new HBox(8, keys, where);
       row.setAlignment(Pos.CENTER_LEFT);
-      row.getStyleClass().addAll("why-row", "to-binding");
-      row.setOnMouseClicked(e -> onBinding.accept(b.id()));
+      row.getStyleClass().add("why-row");
+      row.setId("to-" + b.id());
+      Parts.leads(row, now.words().binding(b), () -> onBinding.accept(b.id()));
       getChildren().add(row);
       half(now, bindings, b, macro).ifPresent(getChildren()::add);
     }

@@ -59,7 +59,7 @@ final class Namesakes extends VBox {
     choice.setMinWidth(USE_PREF_SIZE);
     TextField note = new TextField(command.finding().map(Finding::note).orElse(""));
     note.setId("found-note-" + command.id());
-    note.setPromptText(Ui.text("namesakes.note"));
+    Parts.prompt(note, Ui.text("namesakes.note"));
     note.setMinWidth(60);
     note.setDisable(command.finding().isEmpty());
     HBox.setHgrow(note, Priority.ALWAYS);

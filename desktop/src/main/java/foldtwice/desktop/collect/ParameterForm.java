@@ -107,7 +107,7 @@ final class ParameterForm extends VBox {
     field.setAccessibleText(Ui.text("parameter." + name));
     field.setMinWidth(0);
     if (name.equals("least") || name.equals("most") || name.equals("step")) {
-      field.setPromptText(Ui.text("parameter.usual"));
+      Parts.prompt(field, Ui.text("parameter.usual"));
     }
     field.setOnAction(e -> keep());
     fields.put(name, field);

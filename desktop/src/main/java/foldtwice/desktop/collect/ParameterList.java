@@ -17,7 +17,6 @@ import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -81,18 +80,9 @@ final class ParameterList extends VBox {
     kind.setAlignment(Pos.CENTER_RIGHT);
     HBox row = new HBox(8, name, kind);
     row.setId("parameter-of-" + p.name().replace(' ', '-'));
-    row.getStyleClass().addAll("why-row", "to-binding");
+    row.getStyleClass().add("why-row");
     row.setAlignment(Pos.CENTER_LEFT);
-    row.setFocusTraversable(true);
-    row.setAccessibleText(Ui.text("parameter.change", p.name()));
-    row.setOnMouseClicked(e -> openUp(p.name()));
-    row.setOnKeyPressed(
-        e -> {
-          if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
-            e.consume();
-            openUp(p.name());
-          }
-        });
+    Parts.leads(row, Ui.text("parameter.change", p.name()), () -> openUp(p.name()));
     return row;
   }
 

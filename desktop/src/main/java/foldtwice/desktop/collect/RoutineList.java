@@ -46,7 +46,7 @@ final class RoutineList extends VBox {
     this.onChosen = onChosen;
     getStyleClass().add("routine-list");
     filter.setId("routine-filter");
-    filter.setPromptText(Ui.text("collect.filter"));
+    Parts.prompt(filter, Ui.text("collect.filter"));
     filter.textProperty().addListener((o, a, b) -> fill());
     filter.setOnKeyPressed(
         e -> {

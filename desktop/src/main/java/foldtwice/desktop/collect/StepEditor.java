@@ -130,7 +130,7 @@ final class StepEditor extends VBox {
   private Node comment(String number, Line line, Actions actions) {
     TextField text = new TextField(line.comment());
     text.setId("step-comment");
-    text.setPromptText(Ui.text("step.comment"));
+    Parts.prompt(text, Ui.text("step.comment"));
     text.setPrefColumnCount(14);
     Runnable keep =
         () -> {

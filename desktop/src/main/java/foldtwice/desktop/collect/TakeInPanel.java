@@ -55,7 +55,7 @@ final class TakeInPanel extends VBox {
     setId("take-in-panel");
     setSpacing(8);
     pasted.setId("take-in-text");
-    pasted.setPromptText(Ui.text("takein.prompt"));
+    Parts.prompt(pasted, Ui.text("takein.prompt"));
     pasted.setPrefRowCount(5);
     pasted.setStyle("-fx-font-family: 'CommitMono';");
     take = Parts.button("take-in-take", Ui.text("takein.take", 0), this::take, "main");

@@ -16,6 +16,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.SelectionMode;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -23,6 +24,9 @@ import javafx.scene.layout.VBox;
 
 /** The conflicts, ranked, in groups with a heading each. */
 final class ConflictList extends ListView<ConflictList.Row> {
+
+  /** Room for a long sentence, in pixels. */
+  private static final double TWO_LINES = 36;
 
   /** A row: a heading, or a conflict. */
   sealed interface Row {
@@ -35,6 +39,7 @@ final class ConflictList extends ListView<ConflictList.Row> {
 
   ConflictList() {
     setId("conflicts");
+    setAccessibleText(Ui.text("tab.conflicts"));
     getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
     setCellFactory(v -> new Cell());
     setPlaceholder(Parts.wrapped(Ui.text("conflicts.none"), "soft"));
@@ -130,7 +135,10 @@ final class ConflictList extends ListView<ConflictList.Row> {
       mark.setTranslateY(4);
       Label kind = Parts.label(Words.kind(c.kind()), "strong");
       Label says = Parts.label(now.words().sentence(c), "soft");
+      says.setWrapText(true);
       says.setMinWidth(0);
+      says.setMaxHeight(TWO_LINES);
+      says.setTooltip(new Tooltip(says.getText()));
       VBox text = new VBox(1, kind, says);
       text.setMinWidth(0);
       HBox.setHgrow(text, Priority.ALWAYS);

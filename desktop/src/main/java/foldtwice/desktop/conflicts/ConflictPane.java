@@ -82,7 +82,7 @@ final class ConflictPane extends VBox {
     remedies = new RemedyRows(this::take);
     looking.setId("looking");
     reason.setId("accept-reason");
-    reason.setPromptText(Ui.text("conflicts.reason"));
+    Parts.prompt(reason, Ui.text("conflicts.reason"));
     HBox.setHgrow(reason, Priority.ALWAYS);
     accept = Parts.button("accept", Ui.text("conflicts.accept"), this::accept);
     accept.disableProperty().bind(reason.textProperty().isEmpty());

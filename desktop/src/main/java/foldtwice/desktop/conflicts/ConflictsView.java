@@ -73,7 +73,7 @@ public final class ConflictsView extends BorderPane implements View {
     stations = new Stations(session, (s, c) -> going.to(new Target.Conflict(s.id(), c.topic())));
     settling = new Settling(session, this::closeSettling);
     filter.setId("conflict-filter");
-    filter.setPromptText(Ui.text("conflicts.filter"));
+    Parts.prompt(filter, Ui.text("conflicts.filter"));
     filter.setPrefWidth(200);
     filter.textProperty().addListener((o, a, b) -> fill());
     scopes =

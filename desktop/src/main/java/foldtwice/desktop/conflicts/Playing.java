@@ -52,7 +52,7 @@ final class Playing {
   Playing(Subject subject, SimulatedComputer copy) {
     this.subject = subject;
     this.computer = copy;
-    this.words = new Words(subject.library());
+    this.words = new Words(subject.library(), subject.keymap().layout());
   }
 
   /** Goes to the place, presses, and tells what happened. */

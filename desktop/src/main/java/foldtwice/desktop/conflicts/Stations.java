@@ -150,7 +150,7 @@ final class Stations extends TableView<Stations.Trouble> {
     getSelectionModel().setCellSelectionEnabled(true);
     Words words = new Words(library);
     TableColumn<Trouble, Trouble> what = new TableColumn<>(Ui.text("stations.what"));
-    what.setPrefWidth(560);
+    what.setPrefWidth(430);
     what.setCellValueFactory(c -> new SimpleObjectProperty<>(c.getValue()));
     what.setCellFactory(
         c ->
@@ -165,7 +165,7 @@ final class Stations extends TableView<Stations.Trouble> {
     for (Station s : library.stations().values()) {
       TableColumn<Trouble, Conflict> on = new TableColumn<>(s.name());
       on.setUserData(s.id());
-      on.setPrefWidth(130);
+      on.setPrefWidth(180);
       on.setCellValueFactory(c -> new SimpleObjectProperty<>(c.getValue().on().get(s.id())));
       on.setComparator(Comparator.comparing(Stations::rank));
       on.setCellFactory(
@@ -174,7 +174,7 @@ final class Stations extends TableView<Stations.Trouble> {
                 @Override
                 protected void updateItem(Conflict conflict, boolean empty) {
                   super.updateItem(conflict, empty);
-                  setGraphic(empty || conflict == null ? null : weight(conflict));
+                  setGraphic(empty || conflict == null ? null : brief(conflict, words));
                   setTooltip(
                       empty || conflict == null ? null : new Tooltip(words.sentence(conflict)));
                 }
@@ -197,13 +197,12 @@ final class Stations extends TableView<Stations.Trouble> {
     return box;
   }
 
-  private static Node weight(Conflict c) {
-    HBox box =
-        new HBox(
-            6,
-            new StackPane(Marks.of(c.weight())),
-            Parts.label(Words.weight(c.weight()), c.weight().id()));
+  /** How heavy it is there, and why. */
+  private static Node brief(Conflict c, Words words) {
+    Label why = Parts.label(words.brief(c), Marks.style(c.weight()));
+    HBox box = new HBox(6, new StackPane(Marks.of(c.weight())), why);
     box.setAlignment(Pos.CENTER_LEFT);
+    box.setAccessibleText(Words.weight(c.weight()) + ": " + why.getText());
     return box;
   }
 }

@@ -41,7 +41,7 @@ final class LookUp {
     this.going = going;
     this.overlay = overlay;
     field.setId("look-up");
-    field.setPromptText(Ui.text("look.prompt"));
+    Parts.prompt(field, Ui.text("look.prompt"));
     field.setAccessibleText(Ui.text("act.look-up"));
     Label key = Parts.label(OwnKeys.get().keys("look-up"), "mono", "soft");
     key.setMouseTransparent(true);

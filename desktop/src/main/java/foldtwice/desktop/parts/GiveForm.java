@@ -36,6 +36,7 @@ public final class GiveForm extends VBox {
     does.setId("give-does");
     routines.setPrefWidth(262);
     places.setId("give-place");
+    places.setAccessibleText(Ui.text("names.giveplace"));
     places.setPrefWidth(190);
     Parts.shows(places, p -> session.now().library().nameOf(p));
     give = Parts.button("give", Ui.text("give.make"), this::make);

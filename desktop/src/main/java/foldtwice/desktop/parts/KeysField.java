@@ -43,7 +43,7 @@ public final class KeysField extends VBox implements Capture.Listener {
     this.capture = new Capture(layout, strokes, this);
     this.press = Parts.button(id + "-press", Ui.text("sets.press"), this::toggle);
     field.setId(id);
-    field.setPromptText(Ui.text("sets.typehint"));
+    Parts.prompt(field, Ui.text("sets.typehint"));
     field.setOnAction(e -> typed());
     field.textProperty().addListener((o, a, b) -> wrong.setText(""));
     HBox.setHgrow(field, Priority.ALWAYS);

@@ -5,14 +5,20 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ComboBoxBase;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -53,6 +59,18 @@ public final class Parts {
     button.setAccessibleText(name);
     button.setTooltip(new Tooltip(name));
     return button;
+  }
+
+  /** What is to be typed into it, in it while it is empty; also its name for screen readers. */
+  public static void prompt(TextInputControl field, String says) {
+    field.setPromptText(says);
+    field.setAccessibleText(says);
+  }
+
+  /** What is to be chosen, in the box while nothing is; also its name for screen readers. */
+  public static void prompt(ComboBoxBase<?> box, String says) {
+    box.setPromptText(says);
+    box.setAccessibleText(says);
   }
 
   /** What a box shows for its values; nothing for none. Nothing is typed into it. */
@@ -102,6 +120,26 @@ public final class Parts {
       owner = owner.getParent();
     }
     return owner != null;
+  }
+
+  /**
+   * Makes a row lead somewhere, by mouse and by keyboard.
+   *
+   * @param says what it leads to, for screen readers
+   */
+  public static void leads(Node row, String says, Runnable action) {
+    row.setFocusTraversable(true);
+    row.setAccessibleRole(AccessibleRole.BUTTON);
+    row.setAccessibleText(says);
+    row.getStyleClass().add("leads");
+    row.setOnMouseClicked(e -> action.run());
+    row.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
+            e.consume();
+            action.run();
+          }
+        });
   }
 
   /** A name at the left and a field beside it that takes what room there is. */
@@ -156,6 +194,10 @@ public final class Parts {
     HBox row = new HBox(8, label);
     row.getChildren().addAll(facts);
     for (Node fact : facts) {
+      if (fact instanceof Control c && !(c instanceof Labeled) && c.getAccessibleText() == null) {
+        c.setAccessibleText(name);
+        label.setLabelFor(c);
+      }
       if (fact instanceof Label l && l.isWrapText()) {
         HBox.setHgrow(l, Priority.ALWAYS);
         l.setMaxWidth(Double.MAX_VALUE);

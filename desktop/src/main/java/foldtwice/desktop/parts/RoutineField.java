@@ -48,7 +48,7 @@ public final class RoutineField extends VBox {
     this.says = says;
     this.onChosen = onChosen;
     field.setId(id);
-    field.setPromptText(prompt);
+    Parts.prompt(field, prompt);
     field.setAccessibleText(prompt);
     rows.setId(id + "-list");
     rows.getStyleClass().add("choices");

@@ -77,13 +77,15 @@ final class ApplicationPane extends HBox {
     resets.setId("resets");
     setId("application-pane");
     name.setId("application-name");
+    name.setAccessibleText(Ui.text("names.application"));
     name.getStyleClass().add("title-field");
     Parts.onKept(name, this::rename);
     version.setId("application-version");
+    version.setAccessibleText(Ui.text("names.version"));
     version.setPrefColumnCount(6);
     Parts.onKept(version, this::rename);
     filter.setId("command-filter");
-    filter.setPromptText(Ui.text("places.filter"));
+    Parts.prompt(filter, Ui.text("places.filter"));
     filter.textProperty().addListener((o, a, b) -> narrow());
     group.setId("command-group");
     group.setAccessibleText(Ui.text("places.group"));
@@ -91,6 +93,7 @@ final class ApplicationPane extends HBox {
     Parts.onChosen(group, this::narrow);
     HBox.setHgrow(filter, Priority.ALWAYS);
     commands.setId("commands");
+    commands.setAccessibleText(Ui.text("names.commands"));
     commands.setFixedCellSize(29);
     commands.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     commands.setPlaceholder(Parts.label(Ui.text("places.nocommand"), "soft"));

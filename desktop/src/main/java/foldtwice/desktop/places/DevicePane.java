@@ -67,9 +67,11 @@ final class DevicePane extends VBox {
     setId("device-pane");
     getStyleClass().add("collect-middle");
     name.setId("device-name");
+    name.setAccessibleText(Ui.text("names.device"));
     name.getStyleClass().add("title-field");
     Parts.onKept(name, this::rename);
     pageName.setId("page-name");
+    pageName.setAccessibleText(Ui.text("names.page"));
     pageName.setPrefColumnCount(12);
     Parts.onKept(pageName, this::renamePage);
     face = new FaceForm(session, this::face);
@@ -275,6 +277,7 @@ final class DevicePane extends VBox {
     for (Page p : device.pages()) {
       ToggleButton chip = new ToggleButton(p.name().isEmpty() ? p.id() : p.name());
       chip.setId("page-" + p.id());
+      chip.setAccessibleText(p.name().isEmpty() ? Ui.text("device.page") : p.name());
       chip.getStyleClass().addAll("chip", "small-chip");
       chip.setToggleGroup(group);
       chip.setSelected(p.id().equals(inView.id()));

@@ -52,7 +52,7 @@ final class FaceForm extends VBox {
             change(
                 face.coloured(Card.COLOURS.contains(colour.getValue()) ? colour.getValue() : "")));
     search.setId("face-search");
-    search.setPromptText(Ui.text("face.search"));
+    Parts.prompt(search, Ui.text("face.search"));
     search.textProperty().addListener((o, a, b) -> icons());
     icons.setId("face-icons");
     wrong.setId("face-wrong");

@@ -59,7 +59,7 @@ final class ImportPane extends VBox {
     setSpacing(8);
     getStyleClass().add("collect-middle");
     name.setId("import-name");
-    name.setPromptText(Ui.text("import.name"));
+    Parts.prompt(name, Ui.text("import.name"));
     name.textProperty().addListener((o, a, b) -> ready());
     state.setId("import-state");
     preview.setId("import-preview");

@@ -45,7 +45,7 @@ final class OwnKeysPane extends VBox {
     setId("own-keys-pane");
     getStyleClass().add("collect-middle");
     filter.setId("own-filter");
-    filter.setPromptText(Ui.text("own.filter"));
+    Parts.prompt(filter, Ui.text("own.filter"));
     filter.setMaxWidth(320);
     filter.textProperty().addListener((o, a, b) -> fill());
     keys =

@@ -85,6 +85,7 @@ public final class PlacesView extends BorderPane implements View {
     ownScroll = scrolled(own);
     importScroll = scrolled(importing);
     list.setId("places");
+    list.setAccessibleText(Ui.text("tab.places"));
     list.setFixedCellSize(30);
     list.setCellFactory(v -> new Cell());
     list.getSelectionModel()

@@ -47,7 +47,7 @@ final class RulesPane extends VBox {
     kind.setId("rule-kind");
     kind.getItems().setAll(Kind.values());
     kind.setMaxWidth(Double.MAX_VALUE);
-    kind.setPromptText(Ui.text("rules.add"));
+    Parts.prompt(kind, Ui.text("rules.add"));
     Parts.shows(kind, k -> Ui.text("rules." + k));
     Parts.onChosen(kind, this::asked);
     what.setId("rule-what");
@@ -96,7 +96,7 @@ final class RulesPane extends VBox {
     wrong.setText("");
     what.clear();
     if (kind.getValue() != null) {
-      what.setPromptText(Ui.text("rules.hint." + kind.getValue()));
+      Parts.prompt(what, Ui.text("rules.hint." + kind.getValue()));
       what.requestFocus();
     }
   }

@@ -50,6 +50,7 @@ final class StationPane extends VBox {
     setSpacing(8);
     getStyleClass().add("collect-middle");
     name.setId("station-name");
+    name.setAccessibleText(Ui.text("names.station"));
     name.getStyleClass().add("title-field");
     Parts.onKept(
         name,
@@ -136,12 +137,12 @@ final class StationPane extends VBox {
         station.installed().stream().filter(i -> i.application().equals(a.id())).findFirst();
     TextField version = new TextField(here.map(Station.Installed::version).orElse(""));
     version.setId("installed-" + a.id());
-    version.setPromptText(a.version());
+    Parts.prompt(version, a.version());
     version.setPrefColumnCount(5);
     version.getStyleClass().add("value");
     TextField addOns = new TextField(here.map(i -> Words.addOns(i.addOns())).orElse(""));
     addOns.setId("addons-" + a.id());
-    addOns.setPromptText(Ui.text("places.addons.hint"));
+    Parts.prompt(addOns, Ui.text("places.addons.hint"));
     HBox.setHgrow(addOns, Priority.ALWAYS);
     Runnable keep = () -> install(a, version.getText().strip(), readAddOns(addOns.getText()));
     Parts.onKept(version, keep);
@@ -190,7 +191,7 @@ final class StationPane extends VBox {
   private Node desktops() {
     ComboBox<Desktops.Kind> kinds = new ComboBox<>();
     kinds.setId("station-desktop");
-    kinds.setPromptText(Ui.text("places.desktops"));
+    Parts.prompt(kinds, Ui.text("places.desktops"));
     kinds.getItems().setAll(Desktops.ALL);
     Parts.shows(kinds, k -> Ui.text("places.desktop", k.name(), k.reserved().size()));
     Parts.onChosen(
@@ -206,11 +207,11 @@ final class StationPane extends VBox {
   private Node reserve() {
     TextField keys = new TextField();
     keys.setId("reserve-keys");
-    keys.setPromptText(Ui.text("places.reserve.keys"));
+    Parts.prompt(keys, Ui.text("places.reserve.keys"));
     keys.setPrefColumnCount(11);
     TextField what = new TextField();
     what.setId("reserve-what");
-    what.setPromptText(Ui.text("places.reserve.what"));
+    Parts.prompt(what, Ui.text("places.reserve.what"));
     Label wrong = Parts.wrapped("", "blocks");
     wrong.setId("reserve-wrong");
     Runnable take =
@@ -259,6 +260,7 @@ final class StationPane extends VBox {
   private <T> ComboBox<T> choice(
       String id, List<T> of, T now, Function<T, String> says, Consumer<T> onChosen) {
     ComboBox<T> box = new ComboBox<>();
+    box.setAccessibleText(Ui.text("names." + id.replace("station-", "")));
     box.setId(id);
     box.getItems().setAll(of);
     box.setValue(now);

@@ -52,11 +52,14 @@ final class ToolbarPane extends VBox {
     setId("toolbar-pane");
     getStyleClass().add("collect-middle");
     name.setId("toolbar-name");
+    name.setAccessibleText(Ui.text("names.toolbar"));
     name.getStyleClass().add("title-field");
     Parts.onKept(name, this::lay);
     slots.setId("toolbar-slots");
+    slots.setAccessibleText(Ui.text("toolbar.slots"));
     slots.getItems().setAll(IntStream.rangeClosed(1, Toolbar.MOST_SLOTS).boxed().toList());
     group.setId("toolbar-group");
+    group.setAccessibleText(Ui.text("toolbar.group"));
     group.getItems().setAll(IntStream.rangeClosed(0, 10).boxed().toList());
     List.of(slots, group).forEach(b -> Parts.onChosen(b, this::lay));
     row.setId("toolbar-row");

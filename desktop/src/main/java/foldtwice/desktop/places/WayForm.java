@@ -31,12 +31,12 @@ final class WayForm extends VBox {
     this.onMade = onMade;
     setId("way-form-" + application.id());
     name.setId("way-name");
-    name.setPromptText(Ui.text("ways.name"));
+    Parts.prompt(name, Ui.text("ways.name"));
     arguments.setId("way-arguments");
     arguments.setSelected(true);
     free.setId("way-free");
     slots.setId("way-slots");
-    slots.setPromptText(Ui.text("ways.slots.hint"));
+    Parts.prompt(slots, Ui.text("ways.slots.hint"));
     for (Need need : Need.values()) {
       CheckBox box = new CheckBox(Words.need(need));
       box.setId("way-" + need.name().toLowerCase(Locale.ROOT));

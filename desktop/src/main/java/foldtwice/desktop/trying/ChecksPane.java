@@ -128,7 +128,7 @@ final class ChecksPane extends VBox {
     CheckWords words = new CheckWords(shown);
     TextField name = new TextField(check.name());
     name.setId("check-" + check.id());
-    name.setPromptText(words.title(check));
+    Parts.prompt(name, words.title(check));
     name.getStyleClass().add("check-name");
     HBox.setHgrow(name, Priority.ALWAYS);
     Parts.onKept(name, () -> keep(check, check.named(name.getText().strip())));

@@ -84,7 +84,7 @@ final class OfferingPane extends VBox {
     HBox head = new HBox(8, on, Parts.gap(), up, down);
     head.setAlignment(Pos.CENTER_LEFT);
     filter.setId("offering-filter");
-    filter.setPromptText(Ui.text("offering.filter"));
+    Parts.prompt(filter, Ui.text("offering.filter"));
     filter.textProperty().addListener((o, a, b) -> rows());
     filter.setOnAction(e -> first());
     wrong.setId("offering-wrong");

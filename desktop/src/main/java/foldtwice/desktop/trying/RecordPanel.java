@@ -45,9 +45,9 @@ final class RecordPanel extends VBox {
     setSpacing(6);
     getStyleClass().addAll("said", "recording");
     name.setId("record-name");
-    name.setPromptText(Ui.text("record.name"));
+    Parts.prompt(name, Ui.text("record.name"));
     trigger.setId("record-trigger");
-    trigger.setPromptText(Ui.text("record.trigger"));
+    Parts.prompt(trigger, Ui.text("record.trigger"));
     trigger.getStyleClass().add("value");
     trigger.setPrefColumnCount(11);
     state.setId("record-state");
