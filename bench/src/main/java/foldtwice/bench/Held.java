@@ -60,6 +60,7 @@ public final class Held {
           stage.show();
         });
     System.out.printf("%d bindings%n", store.library().bindings().size());
+    int at = 0;
     for (Class<? extends View> view :
         List.of(
             BindView.class,
@@ -69,7 +70,7 @@ public final class Held {
             ConflictsView.class,
             TryView.class)) {
       on(() -> frame[0].show(view));
-      measure(view.getSimpleName(), session[0]);
+      measure(view.getSimpleName(), session[0], at++);
     }
     System.exit(0);
   }
@@ -80,12 +81,12 @@ public final class Held {
     task.get();
   }
 
-  private static void measure(String name, Session session) throws Exception {
+  private static void measure(String name, Session session, int which) throws Exception {
     List<Double> held = new ArrayList<>();
     List<Double> made = new ArrayList<>();
     for (int i = 0; i < ROUNDS; i++) {
       Thread.sleep(150);
-      int round = i;
+      int round = which * ROUNDS + i;
       double[] took = new double[1];
       Beat beat = new Beat();
       Thread thread = Thread.ofPlatform().start(beat);
@@ -118,7 +119,7 @@ public final class Held {
   private static void edit(Session session, int round) {
     List<Binding> all = List.copyOf(session.now().library().bindings().values());
     Binding b = all.get((round * 131) % all.size());
-    String keys = "Ctrl+Alt+" + (char) ('A' + round % 26) + " then " + (char) ('A' + round % 7);
+    String keys = "Ctrl+Alt+" + (char) ('A' + round % 26) + " then " + (char) ('A' + round % 23);
     session.make(new Edit.PutBinding(b.withTriggers(List.of(Notation.read(keys)))), keys);
   }
 

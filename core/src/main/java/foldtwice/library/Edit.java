@@ -196,8 +196,18 @@ public sealed interface Edit {
       case RemoveCheck(String id) -> library.withChecks(without(library.checks(), id));
       case Together(List<Edit> edits) -> {
         Library next = library;
-        for (Edit e : edits) {
-          next = e.on(next);
+        int from = 0;
+        while (from < edits.size()) {
+          int to = from;
+          while (to < edits.size() && isOfBindings(edits.get(to))) {
+            to++;
+          }
+          if (to - from > 1) {
+            next = next.withBindings(bindings(next, edits.subList(from, to)));
+            from = to;
+          } else {
+            next = edits.get(from++).on(next);
+          }
         }
         yield next;
       }
@@ -302,6 +312,30 @@ public sealed interface Edit {
   private static Optional<NativeCommand> command(Library library, String application, String id) {
     return Optional.ofNullable(library.applications().get(application))
         .flatMap((Application a) -> a.command(id));
+  }
+
+  private static boolean isOfBindings(Edit edit) {
+    return edit instanceof PutBinding || edit instanceof RemoveBinding;
+  }
+
+  /** Many bindings put and removed, one after the other, with the others copied only once. */
+  private static LinkedHashMap<String, Binding> bindings(Library library, List<Edit> edits) {
+    LinkedHashMap<String, Binding> next = new LinkedHashMap<>(library.bindings());
+    for (Edit e : edits) {
+      switch (e) {
+        case PutBinding(Binding binding, int at) -> {
+          Binding settled = Rules.settled(binding, library.routines().get(binding.routine()));
+          if (next.containsKey(binding.id()) || at >= next.size()) {
+            next.put(binding.id(), settled);
+          } else {
+            next = put(next, binding.id(), settled, at);
+          }
+        }
+        case RemoveBinding(String id) -> next.remove(id);
+        default -> throw new IllegalArgumentException("not of bindings: " + e);
+      }
+    }
+    return next;
   }
 
   private static <T> LinkedHashMap<String, T> without(Map<String, T> map, String id) {

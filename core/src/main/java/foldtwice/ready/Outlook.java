@@ -15,10 +15,13 @@ import foldtwice.shape.Hindrance;
 import foldtwice.shape.Known;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * How ready a binding is on one computer, and what stands between it and working.
@@ -111,6 +114,31 @@ public record Outlook(Readiness stage, List<Item> items) {
   private static boolean has(Map<String, Given> puts, Binding binding, Routine routine) {
     Given put = puts.get(binding.id());
     return put != null && put.is(binding, routine);
+  }
+
+  /**
+   * The ids of the bindings that have one of the numbered slots of their way in, where those are
+   * few; the first ones in the library have them. One pass over the bindings.
+   */
+  public static Set<String> inSlots(Library library) {
+    Map<String, Integer> taken = new HashMap<>();
+    Set<String> in = new HashSet<>();
+    Set<String> numbered =
+        library.applications().values().stream()
+            .filter(a -> a.ways().stream().anyMatch(w -> w.slots() > 0))
+            .map(Application::id)
+            .collect(Collectors.toSet());
+    for (Binding b : library.bindings().values()) {
+      String id = b.place().applicationId().filter(numbered::contains).orElse("");
+      if (id.isEmpty() || b.triggers().isEmpty() || library.routineOf(b).isEmpty()) {
+        continue;
+      }
+      Setup.keptWay(library.applications().get(id), b)
+          .filter(w -> w.slots() > 0)
+          .filter(w -> taken.merge(id + " " + w.id(), 1, Integer::sum) <= w.slots())
+          .ifPresent(w -> in.add(b.id()));
+    }
+    return in;
   }
 
   /** True when a numbered place is left for it: the bindings before it in the library go first. */

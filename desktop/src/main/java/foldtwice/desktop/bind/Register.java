@@ -8,7 +8,7 @@ import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.place.Application;
+import foldtwice.ready.Outlook;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
@@ -22,7 +22,6 @@ import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
@@ -48,6 +47,10 @@ final class Register extends TableView<Row> {
   private final ReadOnlyObjectWrapper<String> chosen = new ReadOnlyObjectWrapper<>("");
   private Map<String, Row> byId = Map.of();
   private Snapshot shown;
+
+  /** Those that have a numbered slot: it depends on the bindings before them. */
+  private Set<String> inSlots = Set.of();
+
   private String application = "";
   private String filter = "";
   private boolean filling;
@@ -207,11 +210,12 @@ final class Register extends TableView<Row> {
             f.members().get(i), Ui.text("register.family", i + 1, f.members().size(), f.name()));
       }
     }
-    Set<String> numbered = numbered(now);
+    Set<String> before = inSlots;
+    inSlots = Outlook.inSlots(now.library());
     for (Binding b : now.library().bindings().values()) {
       Row was = byId.get(b.id());
       Row row =
-          same && was != null && isCurrent(was, b, now, numbered)
+          same && was != null && isCurrent(was, b, now, before)
               ? was
               : Row.of(b, families.getOrDefault(b.id(), ""), now, words);
       next.add(row);
@@ -238,9 +242,9 @@ final class Register extends TableView<Row> {
         && shown.library().applications().equals(now.library().applications());
   }
 
-  private boolean isCurrent(Row row, Binding b, Snapshot now, Set<String> numbered) {
+  private boolean isCurrent(Row row, Binding b, Snapshot now, Set<String> before) {
     return isSame(row.binding(), b)
-        && (numbered.isEmpty() || b.place().applicationId().filter(numbered::contains).isEmpty())
+        && before.contains(b.id()) == inSlots.contains(b.id())
         && Objects.equals(shown.library().proofs().get(b.id()), now.library().proofs().get(b.id()))
         && areSame(shown.conflictsOf(b.id()), now.conflictsOf(b.id()));
   }
@@ -261,14 +265,6 @@ final class Register extends TableView<Row> {
       }
     }
     return true;
-  }
-
-  /** Applications with numbered slots: whether one is left depends on the bindings before. */
-  private static Set<String> numbered(Snapshot now) {
-    return now.library().applications().values().stream()
-        .filter(a -> a.ways().stream().anyMatch(w -> w.slots() > 0))
-        .map(Application::id)
-        .collect(Collectors.toSet());
   }
 
   /** The rows before the first difference and after the last one stay untouched. */

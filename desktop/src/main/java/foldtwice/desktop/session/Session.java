@@ -11,6 +11,7 @@ import foldtwice.library.Fingerprint;
 import foldtwice.library.History;
 import foldtwice.library.Ids;
 import foldtwice.library.Library;
+import foldtwice.library.ProgramFile;
 import foldtwice.library.Returning;
 import foldtwice.library.file.Backups;
 import foldtwice.library.file.LibraryStore;
@@ -61,6 +62,8 @@ public final class Session implements AutoCloseable {
   private final Audits audits;
   private final Question<Elsewhere> choosing =
       background.question(Background.Lane.WORK, this::arrive);
+  private final Question<List<ProgramFile>> remembering =
+      background.question(Background.Lane.WORK, this::give);
   private final Runs runs = new Runs();
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
@@ -316,10 +319,19 @@ public final class Session implements AutoCloseable {
     return computers.setups(library());
   }
 
-  /** Keeps what the programs of all stations have in their files otherwise than the library. */
+  /**
+   * Keeps what the programs of all stations have in their files otherwise than the library. Looked
+   * for beside the interface: there may be many bindings and stations.
+   */
   private void remember() {
-    Setup.toRemember(library(), computers.left())
-        .forEach(file -> disk.keep(store -> store.give(file)));
+    Library library = library();
+    Map<String, Setup> left = Map.copyOf(computers.left());
+    remembering.ask(
+        List.of(new Question.Same(library), left), () -> Setup.toRemember(library, left));
+  }
+
+  private void give(List<ProgramFile> files) {
+    files.forEach(file -> disk.keep(store -> store.give(file)));
   }
 
   /** Shows a moment; what was wrong in the last one stays until the next audit, where it was. */
@@ -338,7 +350,7 @@ public final class Session implements AutoCloseable {
             here ? stale.told() : Told.NOTHING,
             false,
             setup,
-            Heard.of(library, keymap, setup),
+            new Lazy<>(() -> Heard.of(library, keymap, setup)),
             known,
             history.last(),
             history.next()));
@@ -393,6 +405,9 @@ public final class Session implements AutoCloseable {
 
   @Override
   public void close() throws IOException {
+    if (remembering.isUnderWay() && mayWrite()) {
+      give(Setup.toRemember(library(), computers.left()));
+    }
     background.close();
     store().close();
   }

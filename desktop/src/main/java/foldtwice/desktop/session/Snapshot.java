@@ -23,7 +23,7 @@ import java.util.Optional;
  * @param told what is wrong with the library on the station; of an earlier moment while {@code
  *     audited} is false
  * @param setup what has been put into the programs of the station
- * @param heard what those programs know of the library
+ * @param hearing what those programs know of the library, when somebody asks
  * @param known what they offer
  */
 public record Snapshot(
@@ -33,7 +33,7 @@ public record Snapshot(
     Told told,
     boolean audited,
     Setup setup,
-    Heard heard,
+    Lazy<Heard> hearing,
     Known known,
     Optional<History.Done> undoable,
     Optional<History.Done> redoable) {
@@ -41,7 +41,7 @@ public record Snapshot(
   /** The same moment, looked through. */
   Snapshot with(Told found) {
     return new Snapshot(
-        library, station, keymap, found, true, setup, heard, known, undoable, redoable);
+        library, station, keymap, found, true, setup, hearing, known, undoable, redoable);
   }
 
   /** The same moment after something was done on the computer. */
@@ -53,10 +53,15 @@ public record Snapshot(
         told,
         audited,
         other,
-        Heard.of(library, keymap, other),
+        new Lazy<>(() -> Heard.of(library, keymap, other)),
         known,
         undoable,
         redoable);
+  }
+
+  /** What the programs of the station know of the library. */
+  public Heard heard() {
+    return hearing.get();
   }
 
   /** What is wrong, without what somebody lives with; the heaviest first. */
