@@ -116,7 +116,7 @@ public final class Fixture {
     return switch (f[0]) {
       case "held" -> new Trigger.Held(stroke(f[1]), Trigger.Edge.DOWN);
       case "up" -> new Trigger.Held(stroke(f[1]), Trigger.Edge.UP);
-      case "pad" -> new Trigger.PadKey("pad", "", f[1], Trigger.Way.TAP);
+      case "pad" -> new Trigger.PadKey("pad", "", f[1], Trigger.Duration.TAP);
       case "drag" ->
           new Trigger.Gesture(
               Trigger.PointerButton.RIGHT, List.of(Direction.of(f[1]).orElseThrow()));

@@ -1,5 +1,8 @@
 package foldtwice.bench;
 
+import foldtwice.known.Facts;
+import foldtwice.known.Known;
+import foldtwice.reading.Checker;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
@@ -7,9 +10,6 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.run.Around;
 import foldtwice.run.Run;
-import foldtwice.shape.Checker;
-import foldtwice.shape.Facts;
-import foldtwice.shape.Known;
 import foldtwice.standin.StandIns;
 import foldtwice.standin.base.StandIn;
 import foldtwice.standin.tagpress.Tagpress;

@@ -173,7 +173,8 @@ public sealed interface Pattern {
       all.add(
           from + i < caps.size()
               ? Optional.of(
-                  new Trigger.PadKey(device.id(), page, caps.get(from + i).id(), Trigger.Way.TAP))
+                  new Trigger.PadKey(
+                      device.id(), page, caps.get(from + i).id(), Trigger.Duration.TAP))
               : Optional.empty());
     }
     return List.copyOf(all);

@@ -15,6 +15,7 @@ public final class Cell {
   private static final int BUFFER = 1 << 14;
 
   private final Process process;
+  private volatile boolean ended;
   private final DataInputStream in;
   private final DataOutputStream out;
 
@@ -34,12 +35,14 @@ public final class Cell {
     return out;
   }
 
+  /** False as soon as it has been ended, however long the computer takes over that. */
   public boolean isAlive() {
-    return process.isAlive();
+    return !ended && process.isAlive();
   }
 
   /** Ends it, wherever it is. What it was asked for does not come. */
   public void end() {
+    ended = true;
     process.destroyForcibly();
   }
 

@@ -52,7 +52,7 @@ final class Chains {
     Claim its =
         new Claim(
             new Owner.Key(device.id(), page.id(), key),
-            new Trigger.PadKey(device.id(), page.id(), key, Trigger.Way.TAP),
+            new Trigger.PadKey(device.id(), page.id(), key, Trigger.Duration.TAP),
             new Place.Everywhere());
     return switch (sends) {
       case Page.Sends.Turn(String to) ->

@@ -1,8 +1,8 @@
 package foldtwice.conflict;
 
 import foldtwice.place.Rule;
+import foldtwice.reading.Hindrance;
 import foldtwice.ready.Entries;
-import foldtwice.shape.Hindrance;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;

@@ -114,7 +114,7 @@ final class Meetings {
   /** A key of a pad that types or turns of itself: what is bound to it never hears of it. */
   private Optional<Conflict> device(Claim claim, List<Place> states, List<List<Signal>> paths) {
     if (claim.trigger() instanceof Trigger.PadKey(String device, String page, String key, var way)
-        && way == Trigger.Way.TAP
+        && way == Trigger.Duration.TAP
         && library
             .device(device)
             .flatMap(d -> d.page(page))

@@ -1,10 +1,10 @@
 package foldtwice.conflict;
 
+import foldtwice.known.Known;
 import foldtwice.library.Library;
 import foldtwice.library.Surroundings;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
-import foldtwice.shape.Known;
 import java.util.List;
 import java.util.Map;
 

@@ -1,7 +1,11 @@
 package foldtwice.conflict;
 
 import foldtwice.binding.Binding;
+import foldtwice.known.Touch;
 import foldtwice.library.Library;
+import foldtwice.reading.Hindrance;
+import foldtwice.reading.Mark;
+import foldtwice.reading.Reading;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Line;
@@ -11,10 +15,6 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
-import foldtwice.shape.Hindrance;
-import foldtwice.shape.Mark;
-import foldtwice.shape.Reading;
-import foldtwice.shape.Touch;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;

@@ -92,7 +92,8 @@ public record Fits(List<Fit> all, boolean up, boolean down) {
   /** An adjustable value set, clamped to its range; with {@code inside} as {@link #run} has it. */
   public static Routine set(
       String application, Fit.Adjusts value, Value.Quantity to, boolean inside) {
-    Step adjust = new Step.Adjust(value.name(), Step.Way.TO, new Expr.Literal(to), Step.Edge.CLAMP);
+    Step adjust =
+        new Step.Adjust(value.name(), Step.Adjusting.TO, new Expr.Literal(to), Step.Edge.CLAMP);
     return inside
         ? around(application, value.name(), List.of(), adjust)
         : Routine.Macro.of("fits", value.name(), application, List.of(), List.of(new Line(adjust)));

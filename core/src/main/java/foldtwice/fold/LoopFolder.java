@@ -1,10 +1,10 @@
 package foldtwice.fold;
 
+import foldtwice.reading.Builtin;
 import foldtwice.routine.Expr;
 import foldtwice.routine.Line;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
-import foldtwice.shape.Builtin;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

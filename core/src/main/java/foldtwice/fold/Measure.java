@@ -1,9 +1,9 @@
 package foldtwice.fold;
 
+import foldtwice.outline.StepFields;
+import foldtwice.reading.Builtin;
 import foldtwice.routine.Line;
 import foldtwice.routine.Step;
-import foldtwice.shape.Builtin;
-import foldtwice.shape.StepFields;
 import java.util.List;
 
 /**

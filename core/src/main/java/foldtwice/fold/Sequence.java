@@ -1,9 +1,9 @@
 package foldtwice.fold;
 
+import foldtwice.reading.Builtin;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Value;
-import foldtwice.shape.Builtin;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,6 @@
 package foldtwice.fold;
 
+import foldtwice.outline.StepFields;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Line;
@@ -7,7 +8,6 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
-import foldtwice.shape.StepFields;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

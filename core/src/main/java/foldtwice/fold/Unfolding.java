@@ -1,13 +1,13 @@
 package foldtwice.fold;
 
+import foldtwice.outline.StepFields;
+import foldtwice.reading.Builtin;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Line;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
-import foldtwice.shape.Builtin;
-import foldtwice.shape.StepFields;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -1,11 +1,11 @@
 package foldtwice.library;
 
 import foldtwice.binding.Binding;
+import foldtwice.outline.Renaming;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
-import foldtwice.shape.Renaming;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -1,10 +1,10 @@
 package foldtwice.library;
 
+import foldtwice.known.Facts;
+import foldtwice.known.Known;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
 import foldtwice.routine.Routine;
-import foldtwice.shape.Facts;
-import foldtwice.shape.Known;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,7 +1,7 @@
 package foldtwice.ready;
 
 import foldtwice.place.Need;
-import foldtwice.shape.Hindrance;
+import foldtwice.reading.Hindrance;
 
 /** One thing a binding waits for. */
 public sealed interface Wait {

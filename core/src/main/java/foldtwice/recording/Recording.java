@@ -1,12 +1,12 @@
 package foldtwice.recording;
 
+import foldtwice.known.Facts;
 import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Line;
 import foldtwice.run.Act;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
-import foldtwice.shape.Facts;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

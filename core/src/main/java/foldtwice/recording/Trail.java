@@ -1,5 +1,7 @@
 package foldtwice.recording;
 
+import foldtwice.known.Effects;
+import foldtwice.known.Facts;
 import foldtwice.routine.Expr;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Step;
@@ -7,8 +9,6 @@ import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
 import foldtwice.run.Act;
-import foldtwice.shape.Effects;
-import foldtwice.shape.Facts;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -70,7 +70,8 @@ final class Trail {
             && a.value().equals(value)) {
           steps.removeLast();
         }
-        steps.add(new Step.Adjust(value, Step.Way.TO, new Expr.Literal(to), Step.Edge.REPORT));
+        steps.add(
+            new Step.Adjust(value, Step.Adjusting.TO, new Expr.Literal(to), Step.Edge.REPORT));
       }
       case Act.Ran(String routine, Map<String, Value> arguments) -> {
         Map<String, Expr> given = new LinkedHashMap<>();

@@ -45,7 +45,7 @@ public sealed interface Step {
   }
 
   /** Set an adjustable value, or move it by a step. */
-  record Adjust(String value, Way way, Expr to, Edge edge) implements Plain {}
+  record Adjust(String value, Adjusting way, Expr to, Edge edge) implements Plain {}
 
   /** Select something, in place of what is selected or besides it. */
   record Select(Whom whom, boolean adding) implements Plain {}
@@ -159,7 +159,7 @@ public sealed interface Step {
   }
 
   /** How an adjustable value is changed. */
-  enum Way {
+  enum Adjusting {
     TO,
     BY
   }

@@ -45,8 +45,8 @@ public record StepKind<S extends Step>(
    */
   public record Call(String name, Map<String, Object> fixed) {}
 
-  static <S extends Step> Making<S> of(String id, Class<S> type) {
-    return new Making<>(id, type);
+  static <S extends Step> Builder<S> of(String id, Class<S> type) {
+    return new Builder<>(id, type);
   }
 
   /** Its parts, taken out of a step. */
@@ -63,29 +63,29 @@ public record StepKind<S extends Step>(
   }
 
   /** A kind that is being described. */
-  static final class Making<S extends Step> {
+  static final class Builder<S extends Step> {
     private final String id;
     private final Class<S> type;
     private final List<Part<S, ?>> parts = new ArrayList<>();
     private final List<Call> calls = new ArrayList<>();
 
-    private Making(String id, Class<S> type) {
+    private Builder(String id, Class<S> type) {
       this.id = id;
       this.type = type;
     }
 
     /** Its next part. */
-    <T> Making<S> part(String name, String label, Form<T> form, Function<S, T> of) {
+    <T> Builder<S> part(String name, String label, Form<T> form, Function<S, T> of) {
       parts.add(new Part<>(name, label, form, of));
       return this;
     }
 
     /** What a script calls. */
-    Making<S> call(String name) {
+    Builder<S> call(String name) {
       return call(name, Map.of());
     }
 
-    Making<S> call(String name, Map<String, Object> fixed) {
+    Builder<S> call(String name, Map<String, Object> fixed) {
       calls.add(new Call(name, fixed));
       return this;
     }

@@ -54,11 +54,15 @@ public final class StepKinds {
               .made(p -> new Step.Cycle(p.at(0), p.at(1), p.at(2))),
           StepKind.of("adjust", Step.Adjust.class)
               .part("adjustable", "value", NAME, Step.Adjust::value)
-              .part("way", "way", new Form.Word<>(Step.Way.class, Step.Way.TO), Step.Adjust::way)
+              .part(
+                  "way",
+                  "way",
+                  new Form.Word<>(Step.Adjusting.class, Step.Adjusting.TO),
+                  Step.Adjust::way)
               .part("value", "amount", VALUE, Step.Adjust::to)
               .part("edge", "edge", EDGE, Step.Adjust::edge)
-              .call("to", Map.of("way", Step.Way.TO, "edge", Step.Edge.CLAMP))
-              .call("by", Map.of("way", Step.Way.BY, "edge", Step.Edge.CLAMP))
+              .call("to", Map.of("way", Step.Adjusting.TO, "edge", Step.Edge.CLAMP))
+              .call("by", Map.of("way", Step.Adjusting.BY, "edge", Step.Edge.CLAMP))
               .made(p -> new Step.Adjust(p.at(0), p.at(1), p.at(2), p.at(3))),
           StepKind.of("select", Step.Select.class)
               .part("what", "what", new Form.Selected(), Step.Select::whom)

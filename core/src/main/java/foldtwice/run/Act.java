@@ -56,7 +56,7 @@ public sealed interface Act {
       case Click(String name, boolean adding) -> program.click(name, adding);
       case Type(String text) -> program.type(text);
       case Adjust(String value, Value.Quantity to) ->
-          program.adjust(value, Step.Way.TO, to, Step.Edge.CLAMP);
+          program.adjust(value, Step.Adjusting.TO, to, Step.Edge.CLAMP);
       case Ran r -> Reply.QUIET;
     };
   }

@@ -1,9 +1,9 @@
 package foldtwice.run;
 
+import foldtwice.known.Facts;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
-import foldtwice.shape.Facts;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

@@ -55,7 +55,7 @@ final class Doing {
           change(setting, scope.value(to), lasting);
       case Step.Cycle(String setting, List<Expr> values, Step.Lasting lasting) ->
           change(setting, next(setting, values), lasting);
-      case Step.Adjust(String value, Step.Way way, Expr to, Step.Edge edge) ->
+      case Step.Adjust(String value, Step.Adjusting way, Expr to, Step.Edge edge) ->
           adjust(value, way, scope.value(to), edge);
       case Step.Select(Whom whom, boolean adding) -> select(whom, adding);
       case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) ->
@@ -111,7 +111,8 @@ final class Doing {
     return all.get((all.indexOf(now) + 1) % all.size());
   }
 
-  private Did adjust(String name, Step.Way way, Value to, Step.Edge edge) throws StepFailure, Stop {
+  private Did adjust(String name, Step.Adjusting way, Value to, Step.Edge edge)
+      throws StepFailure, Stop {
     Scale scale = Conditions.adjustable(scope.program, name).scale();
     Value.Quantity amount =
         switch (to) {

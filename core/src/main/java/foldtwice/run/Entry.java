@@ -1,11 +1,11 @@
 package foldtwice.run;
 
+import foldtwice.known.Facts;
 import foldtwice.place.AddOn;
+import foldtwice.reading.Hindrance;
+import foldtwice.reading.Mark;
 import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
-import foldtwice.shape.Facts;
-import foldtwice.shape.Hindrance;
-import foldtwice.shape.Mark;
 import java.util.Optional;
 
 /** Says whether a routine may be run on a program as it is. */

@@ -56,7 +56,7 @@ final class Evaluator {
       case "stamp" -> new Value.Text(STAMP.format(now));
       default -> {
         TreeSet<String> all = new TreeSet<>(names.keySet());
-        all.addAll(foldtwice.shape.Builtin.ALWAYS);
+        all.addAll(foldtwice.reading.Builtin.ALWAYS);
         throw new StepFailure(
             "a parameter or variable, one of " + String.join(", ", all),
             "no \u2039" + name + "\u203a");

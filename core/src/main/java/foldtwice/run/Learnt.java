@@ -1,8 +1,8 @@
 package foldtwice.run;
 
+import foldtwice.known.Touch;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
-import foldtwice.shape.Touch;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumSet;

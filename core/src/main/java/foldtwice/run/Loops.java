@@ -1,10 +1,10 @@
 package foldtwice.run;
 
+import foldtwice.reading.Builtin;
 import foldtwice.routine.Expr;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
-import foldtwice.shape.Builtin;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,14 +15,14 @@ final class Loops {
   private Loops() {}
 
   /** So many turns. */
-  static Frame.Turns counted(Scope scope, int turns) {
+  static Activation.Turns counted(Scope scope, int turns) {
     return turn -> {
       scope.names.put(Builtin.TURN, Value.Amount.of(turn));
       return turn <= turns;
     };
   }
 
-  static Frame.Turns of(Scope scope, String variable, Step.Items items) throws StepFailure {
+  static Activation.Turns of(Scope scope, String variable, Step.Items items) throws StepFailure {
     return switch (items) {
       case Step.Items.Given(List<Expr> values) -> {
         List<Value> all = new ArrayList<>();
@@ -46,7 +46,7 @@ final class Loops {
     };
   }
 
-  static String size(Frame.Turns turns) {
+  static String size(Activation.Turns turns) {
     return turns instanceof Each each ? Integer.toString(each.items.size()) : "";
   }
 
@@ -66,7 +66,7 @@ final class Loops {
 
   /** A turn for each item. */
   private record Each(Scope scope, String variable, List<Value> items, boolean selecting)
-      implements Frame.Turns {
+      implements Activation.Turns {
 
     @Override
     public boolean again(int turn) throws StepFailure {

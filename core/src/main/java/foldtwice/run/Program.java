@@ -1,10 +1,10 @@
 package foldtwice.run;
 
+import foldtwice.known.Facts;
 import foldtwice.place.Place;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
-import foldtwice.shape.Facts;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -77,7 +77,7 @@ public interface Program {
   Map<String, Value.Quantity> values();
 
   /** Sets an adjustable value. Beyond its range it is clamped or refused, as {@code edge} says. */
-  Reply adjust(String value, Step.Way way, Value.Quantity to, Step.Edge edge);
+  Reply adjust(String value, Step.Adjusting way, Value.Quantity to, Step.Edge edge);
 
   /** The names of what is selected, in the order of selecting. */
   List<String> selected();

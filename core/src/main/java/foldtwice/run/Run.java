@@ -1,5 +1,6 @@
 package foldtwice.run;
 
+import foldtwice.reading.Reading;
 import foldtwice.routine.Expr;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Line;
@@ -10,7 +11,6 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
-import foldtwice.shape.Reading;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
@@ -52,7 +52,7 @@ public final class Run {
   private final Routine routine;
   private final Map<String, Program> begun = new LinkedHashMap<>();
   private final Deque<Scope> scopes = new ArrayDeque<>();
-  private final Deque<Frame> frames = new ArrayDeque<>();
+  private final Deque<Activation> frames = new ArrayDeque<>();
   private final List<Trace.Entry> entries = new ArrayList<>();
   private final Budget budget = new Budget();
   private Status status;
@@ -159,7 +159,7 @@ public final class Run {
     if (status instanceof Status.Asking || status instanceof Status.Over) {
       return status;
     }
-    Frame frame = frames.peek();
+    Activation frame = frames.peek();
     if (held != null) {
       return goOn(frame);
     }
@@ -193,7 +193,7 @@ public final class Run {
   }
 
   /** Looks whether a program is done with the step it was given. */
-  private Status goOn(Frame frame) {
+  private Status goOn(Activation frame) {
     Held was = held;
     Optional<Reply> reply = was.work().done(SCRIPT_PATIENCE);
     if (reply.isEmpty()) {
@@ -218,7 +218,7 @@ public final class Run {
   }
 
   /** Tells a script that what it wanted could not be done. */
-  private void refuse(Frame frame, Scripts.Going going, StepFailure failure) {
+  private void refuse(Activation frame, Scripts.Going going, StepFailure failure) {
     frame.wish = null;
     going.answer(new Scripts.Answer.Refused(failure.expected(), failure.found()));
     status = new Status.Computing(frame.number());
@@ -250,9 +250,9 @@ public final class Run {
     Scope scope = scopes.peek();
     scope.names.putAll(good);
     if (asking.number().isEmpty()) {
-      into(scope, "", Frame.ONCE);
+      into(scope, "", Activation.ONCE);
     } else {
-      Frame frame = frames.peek();
+      Activation frame = frames.peek();
       entries.add(new Trace.Taken(asking.number(), frame.step(), shown(good), List.of(), 0));
       frame.next++;
     }
@@ -294,7 +294,7 @@ public final class Run {
         }
         status = new Status.Asking("", routine.name(), questions, false);
       } else {
-        into(scope, "", Frame.ONCE);
+        into(scope, "", Activation.ONCE);
         settle();
       }
     } catch (StepFailure failure) {
@@ -352,7 +352,7 @@ public final class Run {
   /** Leaves frames that are done, goes round loops, and stands before the next step. */
   private void settle() throws StepFailure {
     while (!frames.isEmpty()) {
-      Frame frame = frames.peek();
+      Activation frame = frames.peek();
       if (frame.script.isPresent()) {
         done(frame, frame.script.get());
         return;
@@ -373,13 +373,14 @@ public final class Run {
     end(new Trace.Finished());
   }
 
-  private void take(Frame frame, Step step, String number, long began) throws StepFailure, Stop {
+  private void take(Activation frame, Step step, String number, long began)
+      throws StepFailure, Stop {
     Scope scope = frame.scope;
     switch (step) {
       case Step.If(var condition, List<Line> then, List<Line> otherwise) -> {
         boolean holds = new Conditions(scope, around.computer()).holds(condition);
         note(number, step, holds ? "yes" : "no", Reply.QUIET, began);
-        into(frame, holds ? then : otherwise, number + (holds ? "." : ".e"), Frame.ONCE);
+        into(frame, holds ? then : otherwise, number + (holds ? "." : ".e"), Activation.ONCE);
       }
       case Step.Repeat(var times, List<Line> body) -> {
         int turns = scope.evaluator.whole(times);
@@ -387,7 +388,7 @@ public final class Run {
         loop(frame, body, number, Loops.counted(scope, turns));
       }
       case Step.ForEach(String variable, Step.Items items, List<Line> body) -> {
-        Frame.Turns turns = Loops.of(scope, variable, items);
+        Activation.Turns turns = Loops.of(scope, variable, items);
         note(number, step, Loops.size(turns), Reply.QUIET, began);
         loop(frame, body, number, turns);
       }
@@ -459,11 +460,11 @@ public final class Run {
     }
   }
 
-  private void into(Frame from, List<Line> lines, String prefix, Frame.Turns turns) {
-    frames.push(Frame.of(from.scope, lines, prefix, turns));
+  private void into(Activation from, List<Line> lines, String prefix, Activation.Turns turns) {
+    frames.push(Activation.of(from.scope, lines, prefix, turns));
   }
 
-  private void loop(Frame from, List<Line> body, String number, Frame.Turns turns)
+  private void loop(Activation from, List<Line> body, String number, Activation.Turns turns)
       throws StepFailure {
     if (turns.again(1)) {
       into(from, body, number + ".", turns);
@@ -477,7 +478,7 @@ public final class Run {
     into(
         scope,
         number + "/",
-        new Frame.Turns() {
+        new Activation.Turns() {
           @Override
           public boolean again(int turn) {
             return false;
@@ -492,18 +493,18 @@ public final class Run {
   }
 
   /** Goes into what the routine of a scope does. */
-  private void into(Scope scope, String prefix, Frame.Turns turns) {
+  private void into(Scope scope, String prefix, Activation.Turns turns) {
     frames.push(
         switch (scope.routine) {
-          case Routine.Macro m -> Frame.of(scope, m.steps(), prefix, turns);
+          case Routine.Macro m -> Activation.of(scope, m.steps(), prefix, turns);
           case Routine.Script s ->
-              Frame.script(
+              Activation.script(
                   scope,
                   around.scripts().start(s, scope.names, around.computer().clock().instant()),
                   prefix,
                   turns);
-          case Routine.PluginAction p -> Frame.deed(scope, itself(scope), prefix, turns);
-          case Routine.Stored s -> Frame.deed(scope, itself(scope), prefix, turns);
+          case Routine.PluginAction p -> Activation.deed(scope, itself(scope), prefix, turns);
+          case Routine.Stored s -> Activation.deed(scope, itself(scope), prefix, turns);
         });
   }
 
@@ -515,7 +516,7 @@ public final class Run {
   }
 
   /** Goes on with a script: sees what it wants, and does it. */
-  private Status script(Frame frame, Scripts.Going going) {
+  private Status script(Activation frame, Scripts.Going going) {
     long began = System.nanoTime();
     try {
       if (frame.wish == null) {
@@ -543,7 +544,7 @@ public final class Run {
     return status;
   }
 
-  private void wanted(Frame frame, Scripts.Going going, Scripts.Wish wish) throws StepFailure {
+  private void wanted(Activation frame, Scripts.Going going, Scripts.Wish wish) throws StepFailure {
     switch (wish) {
       case Scripts.Wish.Computing c -> {
         steps--; // looking is no step
@@ -567,7 +568,7 @@ public final class Run {
     }
   }
 
-  private Scripts.Answer test(Frame frame, Scripts.Wish.Test test) {
+  private Scripts.Answer test(Activation frame, Scripts.Wish.Test test) {
     frame.at(test.line());
     try {
       return new Scripts.Answer.Holds(
@@ -578,7 +579,7 @@ public final class Run {
   }
 
   /** Takes a script's step at once, if it is one that neither waits, asks nor leads elsewhere. */
-  private Optional<Scripts.Answer> help(Frame frame, Scripts.Wish wish) {
+  private Optional<Scripts.Answer> help(Activation frame, Scripts.Wish wish) {
     return switch (wish) {
       case Scripts.Wish.Test t -> Optional.of(test(frame, t));
       case Scripts.Wish.Take(int line, Step step, var gives)
@@ -604,14 +605,14 @@ public final class Run {
     return steps < MOST_STEPS && ++steps > 0;
   }
 
-  private static Map<String, Value> values(Frame frame, List<String> names) {
+  private static Map<String, Value> values(Activation frame, List<String> names) {
     Map<String, Value> values = new LinkedHashMap<>();
     names.forEach(name -> values.put(name, frame.scope.names.get(name)));
     return values;
   }
 
   /** Tells a script that what it wanted has been done. */
-  private void done(Frame frame, Scripts.Going going) {
+  private void done(Activation frame, Scripts.Going going) {
     if (frame.wish != null) {
       Map<String, Value> values = values(frame, frame.wish.gives());
       frame.wish = null;

@@ -160,9 +160,9 @@ public final class Trial {
    * A key of a device is pressed. What the page that shows has it do of itself comes before what is
    * bound to it.
    */
-  public Result key(Device device, String key, Trigger.Way way, long now) {
+  public Result key(Device device, String key, Trigger.Duration way, long now) {
     Page page = page(device);
-    Optional<Page.Sends> sends = way == Trigger.Way.TAP ? page.sends(key) : Optional.empty();
+    Optional<Page.Sends> sends = way == Trigger.Duration.TAP ? page.sends(key) : Optional.empty();
     if (sends.isEmpty()) {
       return signal(new Motion(new Trigger.PadKey(device.id(), page.id(), key, way)), now);
     }

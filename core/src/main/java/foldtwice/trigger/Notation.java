@@ -68,8 +68,8 @@ public final class Notation {
           strokes.stream().map(Notation::write).collect(Collectors.joining(THEN));
       case Trigger.Held(Stroke stroke, Trigger.Edge edge) ->
           write(stroke) + (edge == Trigger.Edge.DOWN ? " held" : " let go");
-      case Trigger.PadKey(String device, String page, String key, Trigger.Way way) ->
-          words(device, page, key, way == Trigger.Way.HOLD ? "held" : "");
+      case Trigger.PadKey(String device, String page, String key, Trigger.Duration way) ->
+          words(device, page, key, way == Trigger.Duration.HOLD ? "held" : "");
       case Trigger.Dial(String device, String page, String dial, Trigger.Turn turn) ->
           words(device, page, dial, turn.name().toLowerCase(Locale.ROOT));
       case Trigger.Gesture(Trigger.PointerButton button, List<Direction> strokes) ->

@@ -49,10 +49,10 @@ public sealed interface Trigger {
    * @param page id of the page that shows; empty for devices without pages
    * @param key id of the key
    */
-  record PadKey(String device, String page, String key, Way way) implements Trigger {}
+  record PadKey(String device, String page, String key, Duration way) implements Trigger {}
 
   /** How a key of a device is pressed. */
-  enum Way {
+  enum Duration {
     /** Pressed and let go within {@link Trigger#HOLD_MILLIS}. */
     TAP,
     /** Kept down for {@link Trigger#HOLD_MILLIS}. */

@@ -2,6 +2,7 @@ package foldtwice.words;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Library;
+import foldtwice.outline.Comparison;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.resolve.Keymap;
@@ -9,7 +10,6 @@ import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
-import foldtwice.shape.Comparison;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.List;

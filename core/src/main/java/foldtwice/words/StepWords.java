@@ -47,7 +47,7 @@ public final class StepWords {
           text("step.change." + lasting, setting, expr(value));
       case Step.Cycle(String setting, List<Expr> values, Step.Lasting lasting) ->
           text("step.cycle." + lasting, setting, exprs(values));
-      case Step.Adjust(String value, Step.Way way, Expr to, Step.Edge edge) ->
+      case Step.Adjust(String value, Step.Adjusting way, Expr to, Step.Edge edge) ->
           text("step.adjust." + way, value, expr(to), text("edge." + edge));
       case Step.Select(Whom whom, boolean adding) ->
           text(adding ? "step.select.adding" : "step.select.only", whom(whom));
@@ -179,8 +179,8 @@ public final class StepWords {
           text("line.change", setting, detail);
       case Step.Cycle(String setting, var values, var lasting) ->
           text("line.change", setting, detail);
-      case Step.Adjust(String value, Step.Way way, var to, var edge) ->
-          text(way == Step.Way.TO ? "line.change" : "line.by", value, detail);
+      case Step.Adjust(String value, Step.Adjusting way, var to, var edge) ->
+          text(way == Step.Adjusting.TO ? "line.change" : "line.by", value, detail);
       case Step.Read(Readout what, String variable) -> text("line.read", readable(what), detail);
       case Step.SetVariable(String name, var value) -> text("line.change", name, detail);
       case Step.SelectOffset s -> text("line.offset", detail);

@@ -29,7 +29,7 @@ final class TriggerWords {
       case Trigger.Keys(List<Stroke> strokes) -> words.keys(strokes);
       case Trigger.Held(Stroke stroke, Trigger.Edge edge) ->
           Words.TEXTS.get("trigger.held." + edge, words.keys(List.of(stroke)));
-      case Trigger.PadKey(String device, String page, String key, Trigger.Way way) ->
+      case Trigger.PadKey(String device, String page, String key, Trigger.Duration way) ->
           Words.TEXTS.get("trigger.key." + way, on(device, page), keyName(device, page, key));
       case Trigger.Dial(String device, String page, String dial, Trigger.Turn turn) ->
           Words.TEXTS.get("trigger.dial." + turn, on(device, page), dialName(device, dial));

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.ConflictKind;
 import foldtwice.conflict.Weight;
+import foldtwice.known.Touch;
 import foldtwice.library.Library;
 import foldtwice.place.AddOn;
 import foldtwice.place.Application;
@@ -11,6 +12,9 @@ import foldtwice.place.NativeCommand;
 import foldtwice.place.Need;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
+import foldtwice.reading.Hindrance;
+import foldtwice.reading.Mark;
+import foldtwice.reading.Reading;
 import foldtwice.ready.Wait;
 import foldtwice.remedy.Way;
 import foldtwice.resolve.Afterwards;
@@ -25,10 +29,6 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Target;
 import foldtwice.routine.Value;
-import foldtwice.shape.Hindrance;
-import foldtwice.shape.Mark;
-import foldtwice.shape.Reading;
-import foldtwice.shape.Touch;
 import foldtwice.suggest.Suggestion;
 import foldtwice.surface.Device;
 import foldtwice.surface.Surface;
@@ -108,7 +108,7 @@ public final class Words {
       case Owner.Menu(String id) ->
           Optional.ofNullable(library.surfaces().get(id)).map(Surface::name).orElse(id);
       case Owner.Key(String device, String page, String key) ->
-          trigger(new Trigger.PadKey(device, page, key, Trigger.Way.TAP));
+          trigger(new Trigger.PadKey(device, page, key, Trigger.Duration.TAP));
       case Owner.Desktop(String what) -> what;
     };
   }

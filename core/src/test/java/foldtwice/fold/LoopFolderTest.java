@@ -3,6 +3,8 @@ package foldtwice.fold;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import foldtwice.outline.Outline;
+import foldtwice.outline.StepFields;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Line;
@@ -10,8 +12,6 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
-import foldtwice.shape.Outline;
-import foldtwice.shape.StepFields;
 import foldtwice.words.StepWords;
 import java.util.ArrayList;
 import java.util.Arrays;

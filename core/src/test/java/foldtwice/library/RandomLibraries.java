@@ -248,7 +248,7 @@ public final class RandomLibraries {
       case 0 ->
           new Trigger.Held(
               Notation.read(one(KEYS)).strokes().getFirst(), one(List.of(Trigger.Edge.values())));
-      case 1 -> new Trigger.PadKey(id(), "", id(), one(List.of(Trigger.Way.values())));
+      case 1 -> new Trigger.PadKey(id(), "", id(), one(List.of(Trigger.Duration.values())));
       case 2 -> new Trigger.Dial(id(), text(), id(), one(List.of(Trigger.Turn.values())));
       case 3 -> new Trigger.Gesture(button, List.of(way));
       case 4 -> new Trigger.Gesture(button, List.of(Direction.UP, Direction.LEFT, Direction.UP));
@@ -543,7 +543,7 @@ public final class RandomLibraries {
       case 6 -> new Step.SetVariable("v", value());
       case 7 ->
           new Step.Cycle(text(), List.of(value(), value()), one(List.of(Step.Lasting.values())));
-      case 8 -> new Step.Adjust(text(), one(List.of(Step.Way.values())), value(), edge);
+      case 8 -> new Step.Adjust(text(), one(List.of(Step.Adjusting.values())), value(), edge);
       case 9 -> new Step.Select(one(List.of(Whom.Group.values())), random.nextBoolean());
       case 10 -> new Step.Select(new Whom.Named(template()), random.nextBoolean());
       case 11 -> new Step.TypeText(template());

@@ -1,7 +1,7 @@
 package foldtwice.desktop;
 
 import foldtwice.desktop.pictures.Pictures;
-import foldtwice.shape.Nearness;
+import foldtwice.text.Nearness;
 import foldtwice.text.Plain;
 import java.io.IOException;
 import java.io.UncheckedIOException;

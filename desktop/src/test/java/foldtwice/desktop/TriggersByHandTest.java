@@ -59,7 +59,7 @@ class TriggersByHandTest {
     try (Hands hands = open()) {
       hands.click("#pad-r3k1");
       assertThat(triggers(hands))
-          .containsExactly(new Trigger.PadKey("rowan", "labels", "r3k1", Trigger.Way.TAP));
+          .containsExactly(new Trigger.PadKey("rowan", "labels", "r3k1", Trigger.Duration.TAP));
       assertThat(hands.text("#leaf-sets")).contains("Rowan Labels, r3k1");
       inTry(hands);
       hands.click("#device-rowan");
@@ -69,7 +69,7 @@ class TriggersByHandTest {
       inBind(hands);
       hands.hold("#pad-r3k2");
       assertThat(triggers(hands))
-          .containsExactly(new Trigger.PadKey("rowan", "labels", "r3k2", Trigger.Way.HOLD));
+          .containsExactly(new Trigger.PadKey("rowan", "labels", "r3k2", Trigger.Duration.HOLD));
       inTry(hands);
       hands.hold("#pad-r3k2");
       fired(hands, "mm");

@@ -1,11 +1,11 @@
 package foldtwice.standin;
 
+import foldtwice.known.Facts;
 import foldtwice.library.Library;
 import foldtwice.library.Surroundings;
 import foldtwice.place.AddOn;
 import foldtwice.place.Station;
 import foldtwice.run.Program;
-import foldtwice.shape.Facts;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.StandIn;
 import foldtwice.standin.copystand.Copystand;

@@ -1,5 +1,7 @@
 package foldtwice.standin;
 
+import foldtwice.known.Facts;
+import foldtwice.known.Known;
 import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryJson;
@@ -14,8 +16,6 @@ import foldtwice.routine.Value;
 import foldtwice.run.Program;
 import foldtwice.run.Run;
 import foldtwice.run.Trace;
-import foldtwice.shape.Facts;
-import foldtwice.shape.Known;
 import foldtwice.standin.base.StandIn;
 import java.io.IOException;
 import java.nio.file.Files;

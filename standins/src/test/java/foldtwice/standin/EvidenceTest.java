@@ -164,7 +164,7 @@ class EvidenceTest {
               Ecmascript.ENGINE,
               pages,
               run -> run.toEnd());
-      List<Effect> effects = on.key(device, key.key(), Trigger.Way.TAP, 0).effects();
+      List<Effect> effects = on.key(device, key.key(), Trigger.Duration.TAP, 0).effects();
       assertThat(effects).first().isInstanceOf(Effect.Sent.class);
       assertThat(effects).last().as(conflict.toString()).isInstanceOf(Effect.Nothing.class);
     }

@@ -2,6 +2,9 @@ package foldtwice.standin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.reading.Checker;
+import foldtwice.reading.Hindrance;
+import foldtwice.reading.Mark;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
@@ -9,9 +12,6 @@ import foldtwice.routine.Template;
 import foldtwice.run.Program;
 import foldtwice.run.Run;
 import foldtwice.run.Trace;
-import foldtwice.shape.Checker;
-import foldtwice.shape.Hindrance;
-import foldtwice.shape.Mark;
 import foldtwice.words.Words;
 import java.util.List;
 import java.util.Map;

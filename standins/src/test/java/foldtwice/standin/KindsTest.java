@@ -2,8 +2,11 @@ package foldtwice.standin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.known.Touch;
 import foldtwice.place.AddOn;
 import foldtwice.place.Station;
+import foldtwice.reading.Hindrance;
+import foldtwice.reading.Reading;
 import foldtwice.routine.Head;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Template;
@@ -12,9 +15,6 @@ import foldtwice.run.Run;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.script.Ecmascript;
-import foldtwice.shape.Hindrance;
-import foldtwice.shape.Reading;
-import foldtwice.shape.Touch;
 import foldtwice.standin.muniment.Muniment;
 import java.util.LinkedHashMap;
 import java.util.List;

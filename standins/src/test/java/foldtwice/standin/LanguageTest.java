@@ -96,9 +96,9 @@ class LanguageTest {
     demo("exposure-to", "to=4 EV");
     demo("exposure-step", "by=2 EV");
     assertThat(shots.values().get("exposure").shown()).as("clamped").isEqualTo("4 EV");
-    Step beyond = new Step.Adjust("exposure", Step.Way.TO, e("9 EV"), Step.Edge.REPORT);
+    Step beyond = new Step.Adjust("exposure", Step.Adjusting.TO, e("9 EV"), Step.Edge.REPORT);
     failed(run("copystand", beyond), "1", "from -4 EV to 4 EV", "9 EV");
-    Step other = new Step.Adjust("exposure", Step.Way.TO, e("9 K"), Step.Edge.REPORT);
+    Step other = new Step.Adjust("exposure", Step.Adjusting.TO, e("9 K"), Step.Edge.REPORT);
     failed(run("copystand", other), "1", "an amount in EV", "9 K");
   }
 

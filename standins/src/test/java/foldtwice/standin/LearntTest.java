@@ -2,6 +2,9 @@ package foldtwice.standin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.known.Known;
+import foldtwice.known.Touch;
+import foldtwice.reading.Reading;
 import foldtwice.routine.Head;
 import foldtwice.routine.Origin;
 import foldtwice.routine.Routine;
@@ -9,9 +12,6 @@ import foldtwice.run.Learnt;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.script.Ecmascript;
-import foldtwice.shape.Known;
-import foldtwice.shape.Reading;
-import foldtwice.shape.Touch;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;

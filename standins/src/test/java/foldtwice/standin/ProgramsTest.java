@@ -2,13 +2,13 @@ package foldtwice.standin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.known.Facts;
+import foldtwice.known.Touch;
 import foldtwice.place.Station;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
 import foldtwice.run.Reply;
-import foldtwice.shape.Facts;
-import foldtwice.shape.Touch;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.StandIn;
 import foldtwice.standin.copystand.Copystand;
@@ -160,7 +160,7 @@ class ProgramsTest {
             new Value.Quantity(new java.math.BigDecimal("99999"), range.least().scale()),
             range.step());
     Value.Quantity to = (Value.Quantity) free.read(amount);
-    shots.adjust(name, way.equals("by") ? Step.Way.BY : Step.Way.TO, to, edge);
+    shots.adjust(name, way.equals("by") ? Step.Adjusting.BY : Step.Adjusting.TO, to, edge);
     assertThat(shots.values().get(name).shown()).isEqualTo(then);
   }
 
@@ -169,7 +169,7 @@ class ProgramsTest {
     Copystand shots = new Copystand();
     shots.adjust(
         "exposure",
-        Step.Way.TO,
+        Step.Adjusting.TO,
         Value.Quantity.of("1.5", foldtwice.routine.Scale.EV),
         Step.Edge.REPORT);
     shots.fire("store-look");

@@ -2,6 +2,13 @@ package foldtwice.standin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.known.Facts;
+import foldtwice.known.Known;
+import foldtwice.known.Touch;
+import foldtwice.outline.Outline;
+import foldtwice.reading.Checker;
+import foldtwice.reading.Mark;
+import foldtwice.reading.Reading;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
@@ -10,16 +17,9 @@ import foldtwice.run.Around;
 import foldtwice.run.Program;
 import foldtwice.run.Run;
 import foldtwice.run.Status;
-import foldtwice.shape.Checker;
-import foldtwice.shape.Facts;
-import foldtwice.shape.Known;
-import foldtwice.shape.Mark;
-import foldtwice.shape.Outline;
-import foldtwice.shape.Reading;
-import foldtwice.shape.StepFinder;
-import foldtwice.shape.Touch;
 import foldtwice.standin.base.StandIn;
 import foldtwice.words.StepWords;
+import foldtwice.writing.StepFinder;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -212,7 +212,7 @@ class ReadingTest {
       String number, String right, String wrong, String fault, String nearest) {
     Routine.Macro macro = (Routine.Macro) Demo.LIBRARY.routines().get("send-reading-copies");
     Step step = Outline.at(macro.steps(), number).orElseThrow().step();
-    List<foldtwice.shape.StepFields.Field> fields = foldtwice.shape.StepFields.of(step);
+    List<foldtwice.outline.StepFields.Field> fields = foldtwice.outline.StepFields.of(step);
     int field = -1;
     for (int i = 0; i < fields.size(); i++) {
       if (fields.get(i).text().equals(right)) {
@@ -220,7 +220,7 @@ class ReadingTest {
       }
     }
     assertThat(field).as("the field that holds " + right).isNotNegative();
-    Step slip = foldtwice.shape.StepFields.with(step, field, wrong);
+    Step slip = foldtwice.outline.StepFields.with(step, field, wrong);
     Routine.Macro broken =
         macro.withSteps(Outline.change(macro.steps(), number, l -> l.with(slip)));
     List<Mark> marks = Checker.check(broken, HERE);

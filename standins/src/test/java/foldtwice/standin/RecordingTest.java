@@ -306,14 +306,14 @@ class RecordingTest {
             new Act.PressButton("Close"));
     Routine.Macro macro = Routine.Macro.of("m", "M", "tagpress", List.of(), recording.steps());
     var known =
-        new foldtwice.shape.Known() {
+        new foldtwice.known.Known() {
           @Override
-          public List<foldtwice.shape.Facts> programs() {
+          public List<foldtwice.known.Facts> programs() {
             return List.of(program.facts());
           }
 
           @Override
-          public List<foldtwice.shape.Facts> otherVersions() {
+          public List<foldtwice.known.Facts> otherVersions() {
             return List.of();
           }
 
@@ -327,8 +327,8 @@ class RecordingTest {
             return List.of();
           }
         };
-    var constant = foldtwice.shape.Making.constants(macro, "2", known).getFirst();
-    Routine.Macro made = foldtwice.shape.Making.parameter(macro, constant, "dx");
+    var constant = foldtwice.writing.Making.constants(macro, "2", known).getFirst();
+    Routine.Macro made = foldtwice.writing.Making.parameter(macro, constant, "dx");
     assertThat(made.parameters())
         .singleElement()
         .satisfies(p -> assertThat(p.otherwise().shown()).isEqualTo("0.5 mm"));

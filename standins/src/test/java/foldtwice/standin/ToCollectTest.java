@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.collecting.Collecting;
 import foldtwice.collecting.Found;
+import foldtwice.known.Facts;
+import foldtwice.known.Known;
 import foldtwice.library.Library;
 import foldtwice.routine.Origin;
 import foldtwice.routine.Routine;
@@ -12,8 +14,6 @@ import foldtwice.run.Run;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.script.Ecmascript;
-import foldtwice.shape.Facts;
-import foldtwice.shape.Known;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;

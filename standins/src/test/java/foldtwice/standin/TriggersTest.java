@@ -45,24 +45,24 @@ class TriggersTest {
   void aPadKeyMeansSomethingElseOnEachPage() {
     computer.bringToFront("tagpress");
     computer.front().select(foldtwice.routine.Whom.Group.ALL, false);
-    assertThat(ran(trial.key(rowan, "r1k2", Trigger.Way.TAP, 0)).routine().id())
+    assertThat(ran(trial.key(rowan, "r1k2", Trigger.Duration.TAP, 0)).routine().id())
         .isEqualTo("align-boxes");
-    assertThat(trial.key(rowan, "r4k4", Trigger.Way.TAP, 1).effects())
+    assertThat(trial.key(rowan, "r4k4", Trigger.Duration.TAP, 1).effects())
         .singleElement()
         .isInstanceOfSatisfying(
             Effect.Turned.class, t -> assertThat(t.page().name()).isEqualTo("Photographs"));
     assertThat(trial.page(rowan).id()).isEqualTo("photographs");
     computer.bringToFront("copystand");
-    Effect.Ran look = ran(trial.key(rowan, "r1k2", Trigger.Way.TAP, 2));
+    Effect.Ran look = ran(trial.key(rowan, "r1k2", Trigger.Duration.TAP, 2));
     assertThat(look.binding().arguments().get("look").shown()).isEqualTo("Archive");
   }
 
   @Test
   void aKeyThatIsHeldDoesAnotherThingThanOneThatIsTapped() {
     computer.bringToFront("tagpress");
-    assertThat(ran(trial.key(rowan, "r1k1", Trigger.Way.TAP, 0)).routine().id())
+    assertThat(ran(trial.key(rowan, "r1k1", Trigger.Duration.TAP, 0)).routine().id())
         .isEqualTo("fit-and-lock");
-    assertThat(ran(trial.key(rowan, "r1k1", Trigger.Way.HOLD, 1)).routine().id())
+    assertThat(ran(trial.key(rowan, "r1k1", Trigger.Duration.HOLD, 1)).routine().id())
         .isEqualTo("lock-every-box");
   }
 
@@ -70,14 +70,14 @@ class TriggersTest {
   @Test
   void aChordThatAPadSendsIsCaughtLikeOneThatIsTyped() {
     computer.bringToFront("tagpress");
-    Trial.Result result = trial.key(rowan, "r2k3", Trigger.Way.TAP, 0);
+    Trial.Result result = trial.key(rowan, "r2k3", Trigger.Duration.TAP, 0);
     assertThat(result.effects().getFirst())
         .isEqualTo(new Effect.Sent(rowan, Notation.read("Ctrl+Alt+F13")));
     assertThat(ran(result).routine().id()).isEqualTo("lay-label-block");
     assertThat(result.explanation().orElseThrow().layers())
         .anyMatch(l -> l.verdict() == Explanation.Verdict.TAKES);
     computer.bringToFront("vasculum");
-    assertThat(trial.key(rowan, "r2k3", Trigger.Way.TAP, 9).effects())
+    assertThat(trial.key(rowan, "r2k3", Trigger.Duration.TAP, 9).effects())
         .as("nobody catches it here")
         .last()
         .isInstanceOf(Effect.Nothing.class);
@@ -86,7 +86,7 @@ class TriggersTest {
   @Test
   void aDialStepsAValueBothWaysAndIsPushed() {
     computer.bringToFront("copystand");
-    trial.key(rowan, "r4k4", Trigger.Way.TAP, 0);
+    trial.key(rowan, "r4k4", Trigger.Duration.TAP, 0);
     String before = computer.front().values().get("exposure").shown();
     ran(trial.dial(rowan, "upper", Trigger.Turn.RIGHT, 1));
     assertThat(computer.front().values().get("exposure").shown()).isNotEqualTo(before);

@@ -69,7 +69,7 @@ final class TriggerJson {
           in.id("device"),
           in.text("page", ""),
           in.id("padKey"),
-          in.word(Trigger.Way.class, "way", Trigger.Way.TAP));
+          in.word(Trigger.Duration.class, "way", Trigger.Duration.TAP));
     }
     if (in.has("dial")) {
       return new Trigger.Dial(
@@ -137,7 +137,7 @@ final class TriggerJson {
       }
       case Trigger.Held(Stroke stroke, Trigger.Edge edge) ->
           out.put("held", FileNotation.write(stroke)).put("edge", In.word(edge));
-      case Trigger.PadKey(String device, String page, String key, Trigger.Way way) -> {
+      case Trigger.PadKey(String device, String page, String key, Trigger.Duration way) -> {
         out.put("padKey", key).put("device", device);
         page(page, out);
         out.put("way", In.word(way));

@@ -69,7 +69,7 @@ final class SurfacesPane extends HBox {
             38,
             new DeviceView.Listener() {
               @Override
-              public void key(String key, Trigger.Way way) {
+              public void key(String key, Trigger.Duration way) {
                 onPage(p -> new Trigger.PadKey(p.device().id(), p.page().id(), key, way));
               }
 
@@ -96,7 +96,7 @@ final class SurfacesPane extends HBox {
   /** Chooses a page of a device and one of its keys. */
   void pad(String deviceId, String pageId, String key) {
     chosen = "page-" + deviceId + "-" + pageId;
-    pick(new Trigger.PadKey(deviceId, pageId, key, Trigger.Way.TAP));
+    pick(new Trigger.PadKey(deviceId, pageId, key, Trigger.Duration.TAP));
   }
 
   /** Shows what there is in a place, or in all at once. */
@@ -171,7 +171,7 @@ final class SurfacesPane extends HBox {
           p.sends().keySet().stream()
               .findFirst()
               .or(() -> d.keys().stream().map(Device.Cap::id).findFirst())
-              .map(k -> new Trigger.PadKey(d.id(), p.id(), k, Trigger.Way.TAP));
+              .map(k -> new Trigger.PadKey(d.id(), p.id(), k, Trigger.Duration.TAP));
       case Side.OnToolbar(Toolbar t) -> Optional.of(new Trigger.Button(t.id(), 1));
       case Side.OnMenu(RadialMenu m) -> Optional.of(firstClaimed(choices(m)));
       case Side.OnPointer() -> Optional.of(firstClaimed(movements()));
@@ -188,7 +188,7 @@ final class SurfacesPane extends HBox {
   private static Optional<Page.Sends> sends(Side side, Trigger trigger) {
     return side instanceof Side.OnPage(var device, Page page)
             && trigger instanceof Trigger.PadKey k
-            && k.way() == Trigger.Way.TAP
+            && k.way() == Trigger.Duration.TAP
         ? page.sends(k.key())
         : Optional.empty();
   }
@@ -214,7 +214,7 @@ final class SurfacesPane extends HBox {
       device.show(d, page, id -> everywhere(d, page, id));
     }
     for (Device.Cap cap : d.keys()) {
-      Trigger.PadKey tap = new Trigger.PadKey(d.id(), page.id(), cap.id(), Trigger.Way.TAP);
+      Trigger.PadKey tap = new Trigger.PadKey(d.id(), page.id(), cap.id(), Trigger.Duration.TAP);
       troubles
           .worst(claims(tap), place)
           .filter(w -> w != Weight.NOTE)
@@ -237,7 +237,7 @@ final class SurfacesPane extends HBox {
     if (d.dial(id).isPresent() || page.sends(id).isPresent()) {
       return shown;
     }
-    Key key = key(new Trigger.PadKey(d.id(), page.id(), id, Trigger.Way.TAP));
+    Key key = key(new Trigger.PadKey(d.id(), page.id(), id, Trigger.Duration.TAP));
     Face face = page.face(id);
     String says = KeyBoard.says(key, shown.text(), now.words());
     return new DeviceView.Shown(

@@ -51,8 +51,8 @@ final class AdvicePanel extends VBox {
   private final HBox nearRow = Parts.fact(Ui.text("sets.near"), near);
   private final VBox suggested = new VBox(3);
   private final Question<List<Trigger.Keys>> nearQuestion;
-  private final Question<Found> suggestQuestion;
-  private Optional<Found> last = Optional.empty();
+  private final Question<Suggested> suggestQuestion;
+  private Optional<Suggested> last = Optional.empty();
 
   /**
    * Empty until something is shown.
@@ -165,7 +165,8 @@ final class AdvicePanel extends VBox {
   /** Free triggers that would suit the binding; they come when they are found. */
   void suggest(Snapshot now, Binding binding) {
     Question.Same of = new Question.Same(now.library());
-    List<Keymap> known = last.filter(f -> f.of().equals(of)).map(Found::stations).orElse(List.of());
+    List<Keymap> known =
+        last.filter(f -> f.of().equals(of)).map(Suggested::stations).orElse(List.of());
     suggestQuestion.ask(
         List.of(
             binding.routine(),
@@ -174,11 +175,11 @@ final class AdvicePanel extends VBox {
             new Question.Same(now.keymap())),
         () -> {
           List<Keymap> all = known.isEmpty() ? now.stations() : known;
-          return new Found(of, all, Suggestions.of(now.library(), all, binding, SUGGESTED));
+          return new Suggested(of, all, Suggestions.of(now.library(), all, binding, SUGGESTED));
         });
   }
 
-  private void showBest(Found found) {
+  private void showBest(Suggested found) {
     last = Optional.of(found);
     suggested.getChildren().clear();
     for (Suggestion s : found.best()) {
@@ -191,7 +192,7 @@ final class AdvicePanel extends VBox {
   }
 
   /** What suits best, and the keymaps of the library's stations, which are used again. */
-  private record Found(Question.Same of, List<Keymap> stations, List<Suggestion> best) {}
+  private record Suggested(Question.Same of, List<Keymap> stations, List<Suggestion> best) {}
 
   private Node suggestion(int at, Suggestion s, Words words) {
     String notation = Notation.write(s.trigger());

@@ -181,7 +181,7 @@ final class TriggerPicker extends VBox {
             36,
             new DeviceView.Listener() {
               @Override
-              public void key(String key, Trigger.Way way) {
+              public void key(String key, Trigger.Duration way) {
                 ways.pick(new Trigger.PadKey(device.id(), page.id(), key, way));
               }
 

@@ -2,9 +2,9 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
+import foldtwice.outline.Comparison;
+import foldtwice.outline.Outline;
 import foldtwice.routine.Routine;
-import foldtwice.shape.Comparison;
-import foldtwice.shape.Outline;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import java.util.List;

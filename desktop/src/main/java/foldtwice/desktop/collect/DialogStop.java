@@ -1,11 +1,11 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.session.Ui;
+import foldtwice.outline.Outline;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
-import foldtwice.shape.Outline;
 import java.util.List;
 import java.util.Optional;
 

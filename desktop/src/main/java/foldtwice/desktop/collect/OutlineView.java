@@ -2,14 +2,14 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
+import foldtwice.known.Known;
+import foldtwice.outline.Outline;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
+import foldtwice.reading.Mark;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
-import foldtwice.shape.Known;
-import foldtwice.shape.Mark;
-import foldtwice.shape.Outline;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import java.util.LinkedHashMap;

@@ -201,7 +201,7 @@ final class RoutineList extends VBox {
       Label name = Parts.label(r.name(), r.card().off() || r.card().setAside() ? "soft" : "plain");
       name.setMinWidth(0);
       name.setTooltip(new Tooltip(r.name()));
-      HBox row = new HBox(6, Marks.of(r), name, Parts.gap());
+      HBox row = new HBox(6, KindMarks.of(r), name, Parts.gap());
       flag(r)
           .ifPresent(
               f -> {

@@ -2,13 +2,13 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
+import foldtwice.known.Known;
+import foldtwice.outline.StepFields;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.ValueException;
-import foldtwice.shape.Known;
-import foldtwice.shape.Making;
-import foldtwice.shape.StepFields;
+import foldtwice.writing.Making;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;

@@ -1,11 +1,11 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.outline.StepFields;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
-import foldtwice.shape.StepFields;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

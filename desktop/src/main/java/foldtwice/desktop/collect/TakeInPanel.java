@@ -187,7 +187,7 @@ final class TakeInPanel extends VBox {
     HBox head =
         new HBox(
             8,
-            Marks.of(routine),
+            KindMarks.of(routine),
             box,
             Parts.label(Ui.text("takein.kind." + file.kind(), file.from()), "soft"));
     head.setAlignment(Pos.CENTER_LEFT);

@@ -86,7 +86,7 @@ final class Playing {
     List<Effect> effects = new ArrayList<>();
     if (conflict.about().owner() instanceof Owner.Key(String id, var page, String key)) {
       Device device = subject.library().device(id).orElseThrow();
-      effects.addAll(trial.key(device, key, Trigger.Way.TAP, 0).effects());
+      effects.addAll(trial.key(device, key, Trigger.Duration.TAP, 0).effects());
     } else {
       for (Signal s : conflict.evidence().presses()) {
         effects.addAll(trial.signal(s, 0).effects());

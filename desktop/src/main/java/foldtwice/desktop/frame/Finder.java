@@ -34,7 +34,7 @@ final class Finder {
   private final Words words;
   private final Going going;
   private final String query;
-  private final List<Found> found = new ArrayList<>();
+  private final List<Hit> found = new ArrayList<>();
   private final Set<Owner> byKey = new HashSet<>();
 
   private Finder(Snapshot now, Going going, String query) {
@@ -44,7 +44,7 @@ final class Finder {
     this.query = query.strip().toLowerCase(Locale.ROOT);
   }
 
-  static List<Found> find(Snapshot now, Going going, List<Deeds.Deed> deeds, String query) {
+  static List<Hit> find(Snapshot now, Going going, List<Deeds.Deed> deeds, String query) {
     Finder finder = new Finder(now, going, query);
     if (!finder.query.isEmpty()) {
       finder.keys();
@@ -56,7 +56,7 @@ final class Finder {
       finder.bindings();
       finder.commands();
     }
-    return finder.found.stream().sorted(Comparator.comparingInt(Found::rank)).limit(MOST).toList();
+    return finder.found.stream().sorted(Comparator.comparingInt(Hit::rank)).limit(MOST).toList();
   }
 
   private void add(String kind, String title, String detail, int base, Target to) {
@@ -66,7 +66,7 @@ final class Finder {
   private void match(String kind, String title, String detail, int base, Runnable go) {
     int match = match(title.toLowerCase(Locale.ROOT), detail.toLowerCase(Locale.ROOT));
     if (match >= 0) {
-      found.add(new Found(Ui.text("look." + kind), title, detail, base + match, go));
+      found.add(new Hit(Ui.text("look." + kind), title, detail, base + match, go));
     }
   }
 
@@ -124,8 +124,7 @@ final class Finder {
               case Owner.Desktop d -> "desktop";
             };
         found.add(
-            new Found(
-                Ui.text("look." + kind), title, words.place(c.place()), 0, () -> going.to(to)));
+            new Hit(Ui.text("look." + kind), title, words.place(c.place()), 0, () -> going.to(to)));
       }
     } catch (NotationException notAKey) {
       return; // then it is words, which the other searches look for

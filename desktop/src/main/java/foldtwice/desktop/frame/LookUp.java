@@ -28,7 +28,7 @@ final class LookUp {
   private final Session session;
   private final Going going;
   private final TextField field = new TextField();
-  private final ListView<Found> list = new ListView<>();
+  private final ListView<Hit> list = new ListView<>();
   private final StackPane bar = new StackPane();
   private final Pane overlay;
   private Node cameFrom;
@@ -93,7 +93,7 @@ final class LookUp {
     if (!field.isFocused()) {
       return;
     }
-    List<Found> found = Finder.find(session.now(), going, doable, field.getText());
+    List<Hit> found = Finder.find(session.now(), going, doable, field.getText());
     list.getItems().setAll(found);
     list.setPlaceholder(Parts.label(Ui.text("look.none", field.getText()), "soft"));
     list.getSelectionModel().selectFirst();
@@ -137,7 +137,7 @@ final class LookUp {
   }
 
   private void go() {
-    Found found = list.getSelectionModel().getSelectedItem();
+    Hit found = list.getSelectionModel().getSelectedItem();
     if (found != null) {
       close();
       field.clear();
@@ -157,9 +157,9 @@ final class LookUp {
     overlay.getChildren().remove(list);
   }
 
-  private static final class Cell extends ListCell<Found> {
+  private static final class Cell extends ListCell<Hit> {
     @Override
-    protected void updateItem(Found found, boolean empty) {
+    protected void updateItem(Hit found, boolean empty) {
       super.updateItem(found, empty);
       setText(null);
       setGraphic(null);

@@ -1,6 +1,6 @@
 package foldtwice.desktop.frame;
 
-import foldtwice.desktop.parts.Mark;
+import foldtwice.desktop.parts.Emblem;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -61,7 +61,7 @@ final class Strip extends HBox {
     stationName.managedProperty().bind(stationName.visibleProperty());
     getChildren()
         .addAll(
-            new Mark(),
+            new Emblem(),
             name,
             library,
             kept,

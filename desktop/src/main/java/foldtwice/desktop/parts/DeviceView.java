@@ -28,7 +28,7 @@ public final class DeviceView extends Pane {
 
   /** What a hand did. */
   public interface Listener {
-    void key(String key, Trigger.Way way);
+    void key(String key, Trigger.Duration way);
 
     void dial(String dial, Trigger.Turn turn);
   }
@@ -135,10 +135,10 @@ public final class DeviceView extends Pane {
     return key;
   }
 
-  private Trigger.Way way() {
+  private Trigger.Duration way() {
     boolean held = down != 0 && System.nanoTime() - down >= Trigger.HOLD_MILLIS * 1_000_000;
     down = 0;
-    return held ? Trigger.Way.HOLD : Trigger.Way.TAP;
+    return held ? Trigger.Duration.HOLD : Trigger.Duration.TAP;
   }
 
   private VBox dial(Device.Knob knob, Shown shown) {

@@ -64,8 +64,8 @@ public record Faces(Snapshot now, Place place) {
         }
       };
     }
-    Optional<String> tap = does(key(device, page, id, Trigger.Way.TAP));
-    Optional<String> hold = does(key(device, page, id, Trigger.Way.HOLD));
+    Optional<String> tap = does(key(device, page, id, Trigger.Duration.TAP));
+    Optional<String> hold = does(key(device, page, id, Trigger.Duration.HOLD));
     String before = device.key(id).map(Device.Cap::before).orElse("");
     String otherwise = before.isEmpty() ? Ui.text("device.free") : before;
     String says =
@@ -95,10 +95,10 @@ public record Faces(Snapshot now, Place place) {
 
   /** What a key does here when it is held. */
   public Optional<String> held(Device device, Page page, String id) {
-    return does(key(device, page, id, Trigger.Way.HOLD));
+    return does(key(device, page, id, Trigger.Duration.HOLD));
   }
 
-  private static Trigger key(Device device, Page page, String key, Trigger.Way way) {
+  private static Trigger key(Device device, Page page, String key, Trigger.Duration way) {
     return new Trigger.PadKey(device.id(), page.id(), key, way);
   }
 

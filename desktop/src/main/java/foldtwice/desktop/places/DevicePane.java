@@ -143,7 +143,7 @@ final class DevicePane extends VBox {
             41,
             new DeviceView.Listener() {
               @Override
-              public void key(String id, Trigger.Way way) {
+              public void key(String id, Trigger.Duration way) {
                 key = id;
                 show(session.now(), device);
               }
@@ -206,7 +206,7 @@ final class DevicePane extends VBox {
       return;
     }
     of.setText(Ui.text("device.key", cap.get().label().isEmpty() ? key : cap.get().label()));
-    give.show(now, new Trigger.PadKey(device.id(), inView.id(), key, Trigger.Way.TAP), "");
+    give.show(now, new Trigger.PadKey(device.id(), inView.id(), key, Trigger.Duration.TAP), "");
     face.show(inView.face(key));
     Optional<Page.Sends> does = inView.sends(key);
     sends.clear();

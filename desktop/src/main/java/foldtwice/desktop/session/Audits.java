@@ -11,7 +11,7 @@ import java.util.function.Supplier;
  */
 final class Audits {
 
-  private final Question<Found> question;
+  private final Question<Looked> question;
 
   /** The last one that was shown, of whatever moment and station; the next is made from it. */
   private Audit last;
@@ -36,11 +36,11 @@ final class Audits {
         new Question.Same(subject),
         () -> {
           Audit found = audit.get();
-          return new Found(found, Told.of(found.conflicts(), subject.library()));
+          return new Looked(found, Told.of(found.conflicts(), subject.library()));
         });
   }
 
-  private record Found(Audit audit, Told told) {}
+  private record Looked(Audit audit, Told told) {}
 
   /** How the audit of a subject is made, on any thread. */
   Supplier<Audit> of(Subject subject) {

@@ -7,6 +7,8 @@ import foldtwice.run.Learnt;
 import foldtwice.run.Trial;
 import foldtwice.script.Ecmascript;
 import foldtwice.standin.SimulatedComputer;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +32,7 @@ public final class Learning {
           return size() > KEPT;
         }
       };
+  private final Map<Key, List<Consumer<Learnt>>> waiting = new HashMap<>();
   private final Background background;
 
   Learning(Background background) {
@@ -53,13 +56,21 @@ public final class Learning {
       tell.accept(known);
       return;
     }
-    background.once(
-        Background.Lane.IDLE,
-        () -> learn(routine, now, arguments),
-        found -> {
-          learnt.put(key, found);
-          tell.accept(found);
-        });
+    List<Consumer<Learnt>> others = waiting.get(key);
+    if (others != null) {
+      others.add(tell); // it is being found out
+      return;
+    }
+    waiting.put(key, new ArrayList<>(List.of(tell)));
+    background
+        .<Learnt>question(
+            Background.Lane.IDLE, found -> tell(key, found), why -> waiting.remove(key))
+        .ask(key, () -> learn(routine, now, arguments));
+  }
+
+  private void tell(Key key, Learnt found) {
+    learnt.put(key, found);
+    waiting.remove(key).forEach(w -> w.accept(found));
   }
 
   private static Learnt learn(Routine routine, Snapshot now, List<Map<String, Value>> arguments) {

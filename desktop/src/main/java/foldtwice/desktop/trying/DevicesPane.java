@@ -26,7 +26,7 @@ final class DevicesPane extends VBox {
 
   /** What a hand did on a device. */
   interface Listener {
-    void key(Device device, String key, Trigger.Way way);
+    void key(Device device, String key, Trigger.Duration way);
 
     void dial(Device device, String dial, Trigger.Turn turn);
   }
@@ -63,7 +63,7 @@ final class DevicesPane extends VBox {
             ROW,
             new DeviceView.Listener() {
               @Override
-              public void key(String key, Trigger.Way way) {
+              public void key(String key, Trigger.Duration way) {
                 inView().ifPresent(d -> listener.key(d, key, way));
               }
 

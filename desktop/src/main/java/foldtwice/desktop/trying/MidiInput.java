@@ -75,7 +75,7 @@ final class MidiInput implements Receiver {
         Long since = down.remove(key);
         if (since != null) {
           boolean held = System.nanoTime() - since >= Trigger.HOLD_MILLIS * 1_000_000;
-          listener.key(device, key, held ? Trigger.Way.HOLD : Trigger.Way.TAP);
+          listener.key(device, key, held ? Trigger.Duration.HOLD : Trigger.Duration.TAP);
         }
       }
       case Midi.Event.Turned(String dial, Trigger.Turn way) -> listener.dial(device, dial, way);

@@ -274,7 +274,7 @@ final class Pressing {
   }
 
   /** A key of a device is pressed. */
-  void key(Device device, String key, Trigger.Way way) {
+  void key(Device device, String key, Trigger.Duration way) {
     last = () -> key(device, key, way);
     String page = trial().page(device).id();
     hand(begin().key(device, key, way, millis()), new Trigger.PadKey(device.id(), page, key, way));

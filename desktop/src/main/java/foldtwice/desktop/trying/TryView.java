@@ -69,7 +69,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
     DevicesPane.Listener hands =
         new DevicesPane.Listener() {
           @Override
-          public void key(Device device, String key, Trigger.Way way) {
+          public void key(Device device, String key, Trigger.Duration way) {
             pressing.key(device, key, way);
           }
 

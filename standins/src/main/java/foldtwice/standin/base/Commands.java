@@ -1,9 +1,9 @@
 package foldtwice.standin.base;
 
+import foldtwice.known.Effects;
+import foldtwice.known.Facts;
 import foldtwice.run.Reply;
-import foldtwice.shape.Effects;
-import foldtwice.shape.Facts;
-import foldtwice.shape.Nearness;
+import foldtwice.text.Nearness;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

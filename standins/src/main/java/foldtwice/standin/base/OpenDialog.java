@@ -1,11 +1,11 @@
 package foldtwice.standin.base;
 
+import foldtwice.known.Effects;
+import foldtwice.known.Facts;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
-import foldtwice.shape.Effects;
-import foldtwice.shape.Facts;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

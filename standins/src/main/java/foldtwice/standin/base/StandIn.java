@@ -1,5 +1,8 @@
 package foldtwice.standin.base;
 
+import foldtwice.known.Effects;
+import foldtwice.known.Facts;
+import foldtwice.known.Touch;
 import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.routine.Kind;
@@ -12,10 +15,7 @@ import foldtwice.run.Change;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
-import foldtwice.shape.Effects;
-import foldtwice.shape.Facts;
-import foldtwice.shape.Nearness;
-import foldtwice.shape.Touch;
+import foldtwice.text.Nearness;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -497,7 +497,7 @@ public abstract class StandIn<D> implements Program {
   }
 
   @Override
-  public final Reply adjust(String name, Step.Way way, Value.Quantity to, Step.Edge edge) {
+  public final Reply adjust(String name, Step.Adjusting way, Value.Quantity to, Step.Edge edge) {
     Value.Quantity now = values().get(name);
     if (now == null) {
       return new Reply.Refused("something selected to adjust", "no \"" + name + "\"");
@@ -506,7 +506,7 @@ public abstract class StandIn<D> implements Program {
     if (to.scale() != range.least().scale()) {
       return new Reply.Refused("an amount in " + range.least().scale().symbol(), to.shown());
     }
-    Value.Quantity wanted = way == Step.Way.TO ? to : now.plus(to);
+    Value.Quantity wanted = way == Step.Adjusting.TO ? to : now.plus(to);
     Value.Quantity least = range.least();
     Value.Quantity most = range.most();
     if (wanted.compareTo(least) < 0 || wanted.compareTo(most) > 0) {

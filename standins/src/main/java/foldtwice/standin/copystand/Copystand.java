@@ -1,6 +1,9 @@
 package foldtwice.standin.copystand;
 
 import foldtwice.extras.Extras;
+import foldtwice.known.Effects;
+import foldtwice.known.Facts;
+import foldtwice.known.Touch;
 import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.routine.Kind;
@@ -12,9 +15,6 @@ import foldtwice.run.Change;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
-import foldtwice.shape.Effects;
-import foldtwice.shape.Facts;
-import foldtwice.shape.Touch;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
 import foldtwice.standin.base.StandIn;

@@ -1,5 +1,7 @@
 package foldtwice.standin.muniment;
 
+import foldtwice.known.Effects;
+import foldtwice.known.Touch;
 import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.routine.Value;
@@ -7,8 +9,6 @@ import foldtwice.run.Change;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
-import foldtwice.shape.Effects;
-import foldtwice.shape.Touch;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
 import foldtwice.standin.base.StandIn;

@@ -1,0 +1,54 @@
+package foldtwice.known;
+
+import foldtwice.place.AddOn;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.LinkedHashSet;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a command or a button may change, and what it needs. It never changes more than this; it may
+ * change less.
+ *
+ * @param settings the names of settings it may change
+ * @param needsSelection true when it refuses with nothing selected
+ * @param addOn the add-on it comes with
+ */
+public record Effects(
+    Set<Touch> touches, Set<String> settings, boolean needsSelection, Optional<String> addOn) {
+
+  /** Changes nothing and needs nothing. */
+  public static final Effects NONE = new Effects(Set.of(), Set.of(), false, Optional.empty());
+
+  public Effects {
+    touches = touches.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(touches));
+    settings = Set.copyOf(settings);
+  }
+
+  public static Effects of(Touch... touches) {
+    return new Effects(
+        touches.length == 0 ? Set.of() : EnumSet.copyOf(Arrays.asList(touches)),
+        Set.of(),
+        false,
+        Optional.empty());
+  }
+
+  /** Changes this setting too. */
+  public Effects setting(String name) {
+    Set<String> more = new LinkedHashSet<>(settings);
+    more.add(name);
+    return new Effects(touches, more, needsSelection, addOn);
+  }
+
+  /** Needs something selected. */
+  public Effects onSelection() {
+    return new Effects(touches, settings, true, addOn);
+  }
+
+  /** Is there only with an add-on. */
+  public Effects from(AddOn needed) {
+    return new Effects(touches, settings, needsSelection, Optional.of(needed.name()));
+  }
+}

@@ -1,0 +1,384 @@
+package foldtwice.reading;
+
+import foldtwice.known.Facts;
+import foldtwice.known.Known;
+import foldtwice.outline.Outline;
+import foldtwice.reading.Types.ValueType;
+import foldtwice.routine.Condition;
+import foldtwice.routine.Expr;
+import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Line;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Readout;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
+import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
+import foldtwice.routine.Whom;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+
+/**
+ * Finds what is wrong with a macro while it is written: names nobody gives, menu paths, fields and
+ * buttons the program does not have, values of the wrong kind, circles. One walk over the steps;
+ * the nearest right name is sought only where something is wrong.
+ */
+public final class Checker {
+
+  private final Known known;
+  private final Types types = new Types();
+  private final Optional<Facts> facts;
+  private final Routine.Macro macro;
+  private final Slips slips;
+  private final WorkedDialogs dialogs;
+
+  private Checker(Routine.Macro macro, Known known) {
+    this.macro = macro;
+    this.known = known;
+    this.slips = new Slips(macro, types);
+    this.facts = known.program(macro.application());
+    this.dialogs = new WorkedDialogs(macro, known, slips);
+  }
+
+  /** What is wrong, in the order of the steps. */
+  public static List<Mark> check(Routine.Macro macro, Known known) {
+    Checker checker = new Checker(macro, known);
+    macro.parameters().forEach(p -> checker.types.put(p.name(), Types.of(p.kind())));
+    checker.lines(macro.steps(), "");
+    return checker.slips.marks();
+  }
+
+  private void lines(List<Line> lines, String prefix) {
+    for (int i = 0; i < lines.size(); i++) {
+      if (lines.get(i).on()) {
+        slips.at(prefix + (i + 1));
+        step(lines.get(i).step());
+      }
+    }
+  }
+
+  private void step(Step step) {
+    String here = slips.number();
+    switch (step) {
+      case Step.Choose(List<Template> path) -> dialogs.choose(path);
+      case Step.Fill(String field, Expr value) -> dialogs.fill(field, value);
+      case Step.PressButton(String label) -> dialogs.press(label);
+      case Step.Read(Readout what, String variable) -> {
+        readout(what);
+        types.put(variable, typeOf(what));
+      }
+      case Step.ChangeSetting(String setting, Expr value, Step.Lasting lasting) ->
+          setting(setting, List.of(value), s -> new Step.ChangeSetting(s, value, lasting));
+      case Step.Cycle(String setting, List<Expr> values, Step.Lasting lasting) ->
+          setting(setting, values, s -> new Step.Cycle(s, values, lasting));
+      case Step.Adjust(String value, Step.Adjusting way, Expr to, Step.Edge edge) ->
+          adjust(value, way, to, edge);
+      case Step.Select(Whom whom, boolean adding) -> select(whom);
+      case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) -> {
+        slips.wants(rows, ValueType.NUMBER);
+        slips.wants(columns, ValueType.NUMBER);
+      }
+      case Step.TypeText(Template text) ->
+          slips.names(text, t -> new Step.TypeText(new Template(t)));
+      case Step.SetVariable(String name, Expr value) -> {
+        slips.expr(value);
+        types.put(name, types.of(value));
+      }
+      case Step.Leave l -> dialogs.closed();
+      case Step.Capture(Step.Area area, Template file) ->
+          slips.names(file, t -> new Step.Capture(area, new Template(t)));
+      case Step.RunRoutine(String id, Map<String, Expr> arguments) -> run(id, arguments);
+      case Step.StartProgram(String application, List<Template> arguments) -> {
+        arguments.forEach(a -> slips.names(a, t -> step));
+        program(application, a -> new Step.StartProgram(a, arguments));
+      }
+      case Step.BringToFront(String application) ->
+          program(application, a -> new Step.BringToFront(a));
+      case Step.WaitUntil(Condition condition, Expr limit) -> {
+        condition(condition);
+        ValueType type = slips.expr(limit);
+        if (!type.fits(ValueType.amount(foldtwice.routine.Scale.SECOND))
+            && !type.equals(ValueType.NUMBER)) {
+          slips.mark(
+              Mark.Fault.WRONG_KIND, ExprNotation.write(limit), "a time in seconds, such as 30 s");
+        }
+      }
+      case Step.Ask(Template text, List<Step.Question> questions) -> {
+        slips.names(text, t -> new Step.Ask(new Template(t), questions));
+        questions(questions);
+      }
+      case Step.Pause(Template note, List<Step.Question> offers) -> {
+        slips.names(note, t -> new Step.Pause(new Template(t), offers));
+        questions(offers);
+        dialogs.unsure();
+      }
+      case Step.If(Condition condition, List<Line> then, List<Line> otherwise) -> {
+        condition(condition);
+        Optional<Facts.Dialog> before = dialogs.open();
+        lines(then, here + ".");
+        Optional<Facts.Dialog> after = dialogs.open();
+        dialogs.stands(before);
+        lines(otherwise, here + ".e");
+        if (!after.equals(dialogs.open())) {
+          dialogs.unsure();
+        }
+      }
+      case Step.Repeat(Expr times, List<Line> body) -> {
+        slips.wants(times, ValueType.NUMBER);
+        types.put(Builtin.TURN, ValueType.NUMBER);
+        loop(body, here);
+      }
+      case Step.ForEach(String variable, Step.Items items, List<Line> body) -> {
+        types.put(variable, items(items));
+        types.put(Builtin.TURN, ValueType.NUMBER);
+        loop(body, here);
+      }
+      case Step.Stop(Template reason) -> slips.names(reason, t -> new Step.Stop(new Template(t)));
+      case Step.Note(Template text) -> slips.names(text, t -> new Step.Note(new Template(t)));
+      case Step.PressKeys k -> dialogs.unsure();
+      case Step.Again a -> dialogs.unsure();
+      case Step.Modifiers m -> {}
+    }
+  }
+
+  private void loop(List<Line> body, String here) {
+    if (body.stream().noneMatch(Line::on)) {
+      slips.mark(Mark.Fault.NOTHING_INSIDE, "nothing", "steps to repeat");
+    }
+    lines(body, here + ".");
+  }
+
+  private ValueType items(Step.Items items) {
+    return switch (items) {
+      case Step.Items.Given(List<Expr> values) -> {
+        ValueType type = null;
+        for (Expr e : values) {
+          ValueType one = slips.expr(e);
+          type = type == null || type.equals(one) ? one : ValueType.ANY;
+        }
+        yield type == null ? ValueType.ANY : type;
+      }
+      case Step.Items.LinesOf(Expr text) -> {
+        slips.wants(text, ValueType.TEXT);
+        yield ValueType.TEXT;
+      }
+      case Step.Items.Selected() -> ValueType.TEXT;
+    };
+  }
+
+  private void setting(String name, List<Expr> values, Function<String, Step> mend) {
+    List<ValueType> kinds = values.stream().map(slips::expr).toList();
+    if (facts.isEmpty()) {
+      return;
+    }
+    Kind kind = facts.get().settings().get(name);
+    if (kind == null) {
+      slips.mark(
+          Mark.Fault.NO_SUCH_SETTING,
+          name,
+          "a setting of " + macro.application(),
+          facts.get().settings().keySet(),
+          mend);
+      return;
+    }
+    for (int i = 0; i < values.size(); i++) {
+      if (!kinds.get(i).fits(Types.of(kind))) {
+        slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(values.get(i)), kind.allowed());
+      } else if (values.get(i) instanceof Expr.Literal(Value value)) {
+        inRange(kind, value);
+      }
+    }
+  }
+
+  private void inRange(Kind kind, Value value) {
+    try {
+      kind.check(value);
+    } catch (ValueException e) {
+      slips.mark(Mark.Fault.OUT_OF_RANGE, value.shown(), e.allowed());
+    }
+  }
+
+  private void adjust(String name, Step.Adjusting way, Expr to, Step.Edge edge) {
+    ValueType type = slips.expr(to);
+    if (facts.isEmpty()) {
+      return;
+    }
+    Kind.Measure range = facts.get().values().get(name);
+    if (range == null) {
+      slips.mark(
+          Mark.Fault.NO_SUCH_VALUE,
+          name,
+          "an adjustable value of " + macro.application(),
+          facts.get().values().keySet(),
+          near -> new Step.Adjust(near, way, to, edge));
+    } else if (!type.fits(Types.of(range)) && !type.equals(ValueType.NUMBER)) {
+      slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(to), Types.of(range).words());
+    } else if (way == Step.Adjusting.TO && to instanceof Expr.Literal(Value.Quantity q)) {
+      inRange(range, q);
+    }
+  }
+
+  private void select(Whom whom) {
+    switch (whom) {
+      case Whom.Named(Template name) ->
+          slips.names(name, t -> new Step.Select(new Whom.Named(new Template(t)), false));
+      case Whom.Group group -> {
+        if (facts.isPresent() && !facts.get().selects().contains(group)) {
+          slips.mark(Mark.Fault.NO_SUCH_VALUE, group.toString(), "a way of selecting it has");
+        }
+      }
+    }
+  }
+
+  private void program(String application, Function<String, Step> mend) {
+    List<String> all = known.windows();
+    if (!all.contains(application)) {
+      slips.mark(Mark.Fault.NO_SUCH_PROGRAM, application, "a program there is", all, mend);
+    }
+  }
+
+  private void run(String id, Map<String, Expr> arguments) {
+    arguments.values().forEach(slips::expr);
+    Optional<Routine> routine = known.routine(id);
+    if (routine.isEmpty()) {
+      slips.mark(
+          Mark.Fault.NO_SUCH_ROUTINE,
+          id,
+          "a routine of the library",
+          known.routines(),
+          near -> new Step.RunRoutine(near, arguments));
+      return;
+    }
+    if (reaches(id, macro.id(), new HashSet<>())) {
+      slips.mark(
+          Mark.Fault.CIRCLE, routine.get().name(), "a routine that does not run this one again");
+    }
+    for (var e : arguments.entrySet()) {
+      Optional<Parameter> p = routine.get().parameter(e.getKey());
+      if (p.isEmpty()) {
+        slips.mark(
+            Mark.Fault.NO_SUCH_PARAMETER, e.getKey(), "a parameter of " + routine.get().name());
+      } else if (!types.of(e.getValue()).fits(Types.of(p.get().kind()))) {
+        slips.mark(
+            Mark.Fault.WRONG_KIND, ExprNotation.write(e.getValue()), p.get().kind().allowed());
+      }
+    }
+    dialogs.unsure();
+  }
+
+  private boolean reaches(String from, String to, Set<String> seen) {
+    if (from.equals(to)) {
+      return true;
+    }
+    if (!seen.add(from)) {
+      return false;
+    }
+    return known.routine(from).stream()
+        .flatMap(r -> called(r).stream())
+        .anyMatch(next -> reaches(next, to, seen));
+  }
+
+  private static List<String> called(Routine routine) {
+    return switch (routine) {
+      case Routine.Macro m ->
+          Outline.rows(m.steps()).stream()
+              .map(r -> r.line().step())
+              .filter(s -> s instanceof Step.RunRoutine)
+              .map(s -> ((Step.RunRoutine) s).routine())
+              .toList();
+      case Routine.Script s -> List.of(); // what it runs is known when it runs
+      case Routine.PluginAction p -> List.of();
+      case Routine.Stored c -> List.of();
+    };
+  }
+
+  private void questions(List<Step.Question> questions) {
+    for (Step.Question q : questions) {
+      if (!slips.expr(q.otherwise()).fits(Types.of(q.kind()))) {
+        slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(q.otherwise()), q.kind().allowed());
+      }
+      types.put(q.variable(), Types.of(q.kind()));
+    }
+  }
+
+  private void condition(Condition condition) {
+    switch (condition) {
+      case Condition.Compare(Expr left, var relation, Expr right) -> {
+        ValueType a = slips.expr(left);
+        ValueType b = slips.expr(right);
+        if (!a.fits(b)) {
+          slips.mark(
+              Mark.Fault.WRONG_KIND, ExprNotation.write(right), a.words() + ", to compare with");
+        }
+      }
+      case Condition.Reads(Readout what, var relation, Expr value) -> {
+        readout(what);
+        if (!slips.expr(value).fits(typeOf(what))) {
+          slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(value), typeOf(what).words());
+        }
+      }
+      case Condition.Ticked(List<Template> path) -> {
+        if (facts.isPresent()
+            && facts.get().commands().stream().noneMatch(c -> Reading.mayBe(path, c.menu()))) {
+          dialogs.noMenu(path);
+        }
+      }
+      case Condition.DialogOpen(String title) -> {
+        if (facts.isPresent() && facts.get().dialog(title).isEmpty()) {
+          slips.mark(Mark.Fault.NO_SUCH_DIALOG, title, "a dialog of " + macro.application());
+        }
+      }
+      case Condition.InFront(String application) ->
+          program(application, a -> new Step.BringToFront(a));
+      case Condition.Not(Condition of) -> condition(of);
+      case Condition.VersionAtLeast v -> {}
+      case Condition.SomethingSelected s -> {}
+    }
+  }
+
+  private void readout(Readout what) {
+    if (facts.isEmpty()) {
+      return;
+    }
+    switch (what) {
+      case Readout.Setting(String name) ->
+          there(Mark.Fault.NO_SUCH_SETTING, name, facts.get().settings().keySet());
+      case Readout.Adjustable(String name) ->
+          there(Mark.Fault.NO_SUCH_VALUE, name, facts.get().values().keySet());
+      case Readout.Indicator(String name) ->
+          there(Mark.Fault.NO_SUCH_VALUE, name, facts.get().indicators());
+      case Readout.Field(String label) -> {
+        dialogs.readField(label);
+      }
+      case Readout.Of of -> {}
+    }
+  }
+
+  private void there(Mark.Fault fault, String name, Set<String> right) {
+    if (!right.contains(name)) {
+      slips.mark(
+          fault,
+          name,
+          right.isEmpty() ? "nothing: it has none" : "one of " + String.join(", ", right));
+    }
+  }
+
+  private ValueType typeOf(Readout what) {
+    return switch (what) {
+      case Readout.Setting(String name) ->
+          facts.map(f -> f.settings().get(name)).map(Types::of).orElse(ValueType.ANY);
+      case Readout.Adjustable(String name) ->
+          facts.map(f -> f.values().get(name)).map(k -> Types.of(k)).orElse(ValueType.ANY);
+      case Readout.Indicator i -> ValueType.NUMBER;
+      case Readout.Field f -> ValueType.TEXT;
+      case Readout.Of.SELECTED_COUNT -> ValueType.NUMBER;
+      case Readout.Of.SELECTED_TEXT, Readout.Of.CLIPBOARD -> ValueType.TEXT;
+    };
+  }
+}

@@ -1,0 +1,141 @@
+package foldtwice.outline;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.library.RandomLibraries;
+import foldtwice.place.Versions;
+import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Line;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
+import foldtwice.text.Nearness;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+class OutlineTest {
+
+  private static Line note(String text) {
+    return new Line(new Step.Note(new Template(text)));
+  }
+
+  private static Line repeat(Line... body) {
+    return new Line(new Step.Repeat(ExprNotation.read("2"), List.of(body)));
+  }
+
+  private static String read(List<Line> lines) {
+    return Outline.rows(lines).stream()
+        .map(r -> r.number() + (r.line().step() instanceof Step.Note n ? n.text().source() : "*"))
+        .collect(Collectors.joining(" "));
+  }
+
+  private static final List<Line> LINES =
+      List.of(note("a"), repeat(note("b"), note("c")), note("d"));
+
+  @Test
+  void linesAreNumberedInTheOrderOfReading() {
+    assertThat(read(LINES)).isEqualTo("1a 2* 2.1b 2.2c 3d");
+    Line either =
+        new Line(
+            new Step.If(
+                new foldtwice.routine.Condition.SomethingSelected(),
+                List.of(note("x")),
+                List.of(note("y"))));
+    assertThat(read(List.of(either))).isEqualTo("1* 1.1x 1.e1y");
+    assertThat(Outline.at(List.of(either), "1.e1")).contains(note("y"));
+    assertThat(Outline.at(LINES, "2.3")).isEmpty();
+    assertThat(Outline.at(LINES, "1.1")).isEmpty();
+  }
+
+  @Test
+  void aLineMovesIntoALoopAndOutOfIt() {
+    assertThat(read(Outline.indent(LINES, "3"))).isEqualTo("1a 2* 2.1b 2.2c 2.3d");
+    assertThat(read(Outline.outdent(LINES, "2.1"))).isEqualTo("1a 2* 2.1c 3b 4d");
+    assertThat(Outline.indent(LINES, "1")).as("nothing before it").isEqualTo(LINES);
+    assertThat(Outline.outdent(LINES, "1")).as("outermost").isEqualTo(LINES);
+  }
+
+  @Test
+  void aLineIsDraggedUpAndDownAndInto() {
+    assertThat(read(Outline.move(LINES, "3", "1"))).isEqualTo("1d 2a 3* 3.1b 3.2c");
+    assertThat(read(Outline.move(LINES, "1", "2.2"))).isEqualTo("1* 1.1b 1.2a 1.3c 2d");
+    assertThat(Outline.move(LINES, "2", "2.1")).as("not into itself").isEqualTo(LINES);
+  }
+
+  /** The law of the class: removing and inserting again changes nothing. */
+  @Property(tries = 200)
+  void whatIsRemovedCanBePutBack(@ForAll long seed) {
+    Random random = new Random(seed);
+    List<Line> lines = RandomLibraries.lines(random);
+    for (Outline.Row row : Outline.rows(lines)) {
+      Line line = Outline.at(lines, row.number()).orElseThrow();
+      assertThat(line).isEqualTo(row.line());
+      assertThat(Outline.insert(Outline.remove(lines, row.number()), row.number(), line))
+          .isEqualTo(lines);
+    }
+  }
+
+  /** However lines are moved, none is lost and none made. */
+  @Property(tries = 200)
+  void movingKeepsEveryLine(@ForAll long seed) {
+    Random random = new Random(seed);
+    List<Line> lines = RandomLibraries.lines(random);
+    List<Outline.Row> rows = Outline.rows(lines);
+    if (rows.isEmpty()) {
+      return;
+    }
+    String from = rows.get(random.nextInt(rows.size())).number();
+    String to = rows.get(random.nextInt(rows.size())).number();
+    assertThat(Line.count(Outline.move(lines, from, to))).isEqualTo(Line.count(lines));
+  }
+
+  /** The law of the fields: writing back what stands there changes nothing. */
+  @Property(tries = 200)
+  void everyFieldCanBeWrittenBack(@ForAll long seed) {
+    for (Outline.Row row : Outline.rows(RandomLibraries.lines(new Random(seed)))) {
+      Step step = row.line().step();
+      List<StepFields.Field> fields = StepFields.of(step);
+      for (int i = 0; i < fields.size(); i++) {
+        assertThat(StepFields.with(step, i, fields.get(i).text())).isEqualTo(step);
+      }
+    }
+  }
+
+  @Test
+  void twoMacrosStandSideBySide() {
+    List<Line> other = List.of(note("a"), repeat(note("b"), note("x")), note("y"), note("d"));
+    List<Comparison.Pair> pairs = Comparison.of(LINES, other);
+    String read =
+        pairs.stream()
+            .map(
+                p ->
+                    (p.same() ? "=" : "!")
+                        + p.left().map(Outline.Row::number).orElse("-")
+                        + "/"
+                        + p.right().map(Outline.Row::number).orElse("-"))
+            .collect(Collectors.joining(" "));
+    assertThat(read).isEqualTo("=1/1 =2/2 =2.1/2.1 !2.2/2.2 !-/3 =3/4");
+    assertThat(Comparison.of(LINES, LINES)).allMatch(Comparison.Pair::same);
+  }
+
+  /** Source: the distances are worked out by hand from the definition. */
+  @Test
+  void theNearestNameIsOffered() {
+    assertThat(Nearness.distance("kitten", "sitting")).isEqualTo(3);
+    assertThat(Nearness.nearest("colur", List.of("rows", "colour", "column"))).contains("colour");
+    assertThat(Nearness.nearest("zzzzz", List.of("rows", "colour"))).isEmpty();
+  }
+
+  @Test
+  void versionsAreOrderedNumberByNumber() {
+    List<String> ordered = List.of("1", "1.8", "2", "4.0.1", "4.2", "4.10", "5");
+    assertThat(Stream.of("4.10", "5", "1.8", "4.2", "2", "4.0.1", "1").sorted(Versions::compare))
+        .containsExactlyElementsOf(ordered);
+    assertThat(Versions.atLeast("4.0", "4")).isTrue();
+    assertThat(Versions.atLeast("4.9", "4.10")).isFalse();
+  }
+}
