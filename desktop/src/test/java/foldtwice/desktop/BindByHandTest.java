@@ -274,7 +274,7 @@ class BindByHandTest {
       hands.press(KeyCode.END);
       hands.press(KeyCode.ENTER);
       assertThat(hands.session.now().station().layout()).isEqualTo("fr");
-      assertThat(hands.text("#why")).contains("Keyboard FR").contains("Alt+Shift+[Comma]");
+      assertThat(hands.text("#why")).contains("Keyboard FR").contains("Alt+Shift+;");
     }
   }
 

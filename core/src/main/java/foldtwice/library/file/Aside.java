@@ -72,6 +72,10 @@ final class Aside {
     return known;
   }
 
+  boolean isLenient() {
+    return lenient;
+  }
+
   /** What has been left out so far. */
   List<Item> items() {
     return items;

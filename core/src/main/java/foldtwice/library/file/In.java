@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 
 /**
  * A node of a document being read, and its path, which every complaint names. Paths are put
@@ -26,6 +27,11 @@ final class In {
   interface Reader<T> {
     T read(In in) throws FormatException;
   }
+
+  /** A list this long is read in parts. */
+  private static final int MANY = 2_000;
+
+  private static final int MOST_PARTS = 8;
 
   private final JsonNode node;
   private final In parent;
@@ -223,6 +229,46 @@ final class In {
     return items;
   }
 
+  private FormatException standsTwice(String id) {
+    return fault("the id \"" + id + "\" stands twice; ids are unique");
+  }
+
+  /**
+   * Reads a long list on several cores, each part by itself; of several items that cannot be read
+   * the first is told.
+   */
+  private <T> List<T> inParts(Reader<T> reader) throws FormatException {
+    int size = node.size();
+    int parts = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, MOST_PARTS);
+    record Part<T>(List<T> items, FormatException wrong) {}
+    List<Part<T>> read =
+        IntStream.range(0, parts)
+            .parallel()
+            .mapToObj(
+                part -> {
+                  Aside own = Aside.strict();
+                  int to = (int) ((long) size * (part + 1) / parts);
+                  List<T> items = new ArrayList<>(size / parts + 1);
+                  for (int i = (int) ((long) size * part / parts); i < to; i++) {
+                    try {
+                      items.add(reader.read(new In(node.get(i), this, "", i, own)));
+                    } catch (FormatException e) {
+                      return new Part<>(items, e);
+                    }
+                  }
+                  return new Part<>(items, null);
+                })
+            .toList();
+    List<T> all = new ArrayList<>(size);
+    for (Part<T> part : read) {
+      if (part.wrong() != null) {
+        throw part.wrong();
+      }
+      all.addAll(part.items());
+    }
+    return all;
+  }
+
   /** A list of things with ids of their own; two of one id are refused. */
   <T> LinkedHashMap<String, T> byId(String name, Reader<T> reader, Function<T, String> id)
       throws FormatException {
@@ -231,11 +277,20 @@ final class In {
       return new LinkedHashMap<>();
     }
     LinkedHashMap<String, T> map = LinkedHashMap.newLinkedHashMap(all.node.size());
+    if (!aside.isLenient() && all.node.isArray() && all.node.size() >= MANY) {
+      List<T> items = all.inParts(reader);
+      for (int i = 0; i < items.size(); i++) {
+        if (map.putIfAbsent(id.apply(items.get(i)), items.get(i)) != null) {
+          throw new In(all.node.get(i), all, "", i).standsTwice(id.apply(items.get(i)));
+        }
+      }
+      return map;
+    }
     all.list(
         in -> {
           T item = reader.read(in);
           if (map.putIfAbsent(id.apply(item), item) != null) {
-            throw in.fault("the id \"" + id.apply(item) + "\" stands twice; ids are unique");
+            throw in.standsTwice(id.apply(item));
           }
           return item;
         });

@@ -233,13 +233,13 @@ final class KeyBoard extends Pane implements KeepsKeys {
   @Override
   protected double computePrefHeight(double width) {
     double step = Math.min(64, Math.max(30, (width > 0 ? width : ACROSS * 47) / ACROSS));
-    return ROWS * Math.min(76, step * 1.28);
+    return ROWS * Math.min(76, step * 1.35);
   }
 
   @Override
   protected void layoutChildren() {
     double step = Math.min(64, getWidth() / ACROSS);
-    double row = Math.min(76, step * 1.28);
+    double row = Math.min(76, step * 1.35);
     for (KeyNode node : keys.values()) {
       Shape.Cap cap = node.cap;
       node.resizeRelocate(

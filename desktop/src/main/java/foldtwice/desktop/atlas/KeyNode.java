@@ -26,7 +26,7 @@ final class KeyNode extends Pane {
   private static final double EAR = 12;
 
   /** The height of a line of what a key does, in pixels. */
-  private static final double LINE = 16;
+  private static final double LINE = 14.5;
 
   private static final Fitting FITTING = new Fitting(Font.font("Hanken Grotesk", 11));
 
@@ -118,9 +118,9 @@ final class KeyNode extends Pane {
     ear.relocate(w - EAR - 1, 1);
     second.relocate(1, h - EAR - 1);
     legend.resizeRelocate(5, 2, w - 6 - (ear.isVisible() ? EAR - 4 : 0), 15);
-    double high = second.isVisible() ? h - 17 - EAR + 2 : h - 19;
+    double high = second.isVisible() ? h - 17 - EAR + 5 : h - 19;
     does.setText(
-        fits.isEmpty() ? "" : FITTING.lines(fits, w - 8, Math.max(1, (int) (high / LINE))));
+        fits.isEmpty() ? "" : FITTING.lines(fits, w - 8, Math.max(2, (int) (high / LINE))));
     does.resizeRelocate(4, 17, w - 5, high);
   }
 }
