@@ -49,9 +49,10 @@ class AtlasByHandTest {
       hands.press(KeyCode.F);
       hands.press(KeyCode.F);
       assertThat(hands.text("#atlas-begun")).contains("After F");
-      assertThat(hands.text("#atlas-KeyL")).contains("Fit and lock");
+      assertThat(hands.text("#atlas-KeyL")).contains("Fit and"); // as much as there is room for
+      assertThat(hands.node("#atlas-KeyL").getAccessibleText()).contains("Fit and lock");
       hands.press(KeyCode.ESCAPE);
-      assertThat(hands.text("#atlas-KeyL")).doesNotContain("Fit and lock");
+      assertThat(hands.text("#atlas-KeyL")).doesNotContain("Fit");
     }
   }
 
