@@ -58,7 +58,7 @@ class KeepByHandTest {
           .containsExactly(Notation.read("Alt+."), Notation.read("F7"));
       hands.click("#trigger-0");
       assertThat(hands.text("#layouts"))
-          .isEqualTo("same key on DE, GB, US; at [Comma], with Shift on FR");
+          .isEqualTo("same key on DE, GB, US; on the key that is , here, with Shift on FR");
       hands.click("#by-position");
       assertThat(bindings(hands).get("b01").triggers().getFirst())
           .isEqualTo(Notation.read("Alt+[Period]"));
@@ -70,10 +70,10 @@ class KeepByHandTest {
   }
 
   @Test
-  void aFreeKeyNearbyIsTakenWithAClick() throws Exception {
+  void aFreeKeyNearbyIsTakenByKeyboard() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.waitUntil("free keys are found", () -> hands.scene().lookup("#near .button") != null);
-      hands.click("#near .button");
+      hands.space("#near .button");
       assertThat(bindings(hands).get("b01").triggers())
           .isNotEmpty()
           .doesNotContain(Notation.read("Alt+."));

@@ -55,7 +55,7 @@ public final class BindView extends BorderPane implements View {
   private static final double HIGH = 336;
 
   /** The part of the height that the register has at first. */
-  private static final double PART = 0.5;
+  private static final double PART = 0.44;
 
   private final Session session;
   private final Acts<BindView> acts = new Acts<>(this, ACTS);
