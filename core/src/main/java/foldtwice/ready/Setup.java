@@ -146,6 +146,35 @@ public record Setup(Map<String, Program> programs) {
     return copied;
   }
 
+  /**
+   * True when a change of the library may have changed what is to be remembered: bindings that
+   * programs have in files, or what these depend on. Most edits do not, and cost one look at each
+   * binding here.
+   */
+  public static boolean mayChangeFiles(Library before, Library after) {
+    return !before.applications().equals(after.applications())
+        || !before.routines().equals(after.routines())
+        || !before.files().equals(after.files())
+        || anyCopied(before, after)
+        || anyCopied(after, before);
+  }
+
+  /** True when a binding of this library that is copied into a file is otherwise in another. */
+  private static boolean anyCopied(Library library, Library other) {
+    for (Binding b : library.bindings().values()) {
+      if (!b.equals(other.bindings().get(b.id()))
+          && b.place()
+              .applicationId()
+              .map(library.applications()::get)
+              .flatMap(a -> keptWay(a, b))
+              .filter(Setup::isCopied)
+              .isPresent()) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** A computer on which everything of a library is in and has been for long. */
   public static Setup settled(Library library) {
     Setup setup = new Setup(Map.of());

@@ -93,7 +93,7 @@ public final class Words {
                 s.key() instanceof Key.At && layout.isPresent()
                     ? TEXTS.get("keys.position", String.join("+", caps(s)))
                     : Notation.write(s))
-        .collect(Collectors.joining(TEXTS.get("keys.then")));
+        .collect(Collectors.joining(TEXTS.get("trigger.then")));
   }
 
   /** Who owns a claim: a routine with its arguments, a command, what the desktop does. */

@@ -331,4 +331,36 @@ class SetupTest {
             .getLast();
     return o instanceof Outcome.Fired(var claim) ? claim.owner() : NOBODY;
   }
+
+  /**
+   * Where nothing may have changed in the files of programs, nothing has: what is to be remembered
+   * is the same as before the edit. Random edits of the library that ships.
+   */
+  @Test
+  void whatIsSaidNotToChangeFilesDoesNot() throws Exception {
+    java.nio.file.Path demo =
+        java.nio.file.Path.of(System.getProperty("project.root")).resolve("demo/fernhollow.json");
+    Library library =
+        foldtwice.library.file.LibraryJson.read(java.nio.file.Files.readAllBytes(demo));
+    Random random = new Random(41);
+    Map<String, Setup> setups = new java.util.HashMap<>();
+    library.stations().keySet().forEach(id -> setups.put(id, Setup.of(library, id)));
+    Library now = library;
+    int told = 0;
+    int untouched = 0;
+    for (int i = 0; i < 400; i++) {
+      Library next = foldtwice.library.RandomEdits.of(now, random, 0).on(now);
+      if (Setup.mayChangeFiles(now, next)) {
+        told++;
+      } else {
+        untouched++;
+        assertThat(Setup.toRemember(next, setups))
+            .as("edit %s", i)
+            .isEqualTo(Setup.toRemember(now, setups));
+      }
+      now = i % 20 == 19 ? library : next;
+    }
+    assertThat(told).isGreaterThan(40);
+    assertThat(untouched).isGreaterThan(40);
+  }
 }

@@ -70,8 +70,8 @@ final class FormJson {
       case Form.ToRead r -> readable(in);
       case Form.Selected w -> whom(in);
       case Form.Holds h -> condition(in.at(name));
-      case Form.Questions q -> questions(in);
-      case Form.Arguments a -> arguments(in);
+      case Form.Questions q -> questions(in, name);
+      case Form.Arguments a -> arguments(in, name);
       case Form.Through t -> items(in);
       case Form.Lines l -> in.list(name, StepJson::line);
     };
@@ -177,17 +177,17 @@ final class FormJson {
     return in.placing(() -> ExprNotation.read(text));
   }
 
-  private static Map<String, Expr> arguments(In in) throws FormatException {
+  private static Map<String, Expr> arguments(In in, String name) throws FormatException {
     Map<String, Expr> arguments = new LinkedHashMap<>();
-    for (var e : in.fields("arguments").entrySet()) {
+    for (var e : in.fields(name).entrySet()) {
       arguments.put(e.getKey(), expr(e.getValue()));
     }
     return arguments;
   }
 
-  private static List<Step.Question> questions(In in) throws FormatException {
+  private static List<Step.Question> questions(In in, String name) throws FormatException {
     return in.list(
-        "questions",
+        name,
         q ->
             q.part(
                 RoutineJson.PARAMETER,

@@ -109,8 +109,7 @@ final class FamilyView extends HBox {
     List<Series.Wish> wishes = members.wishes(pattern.isSteps());
     int repeats = pattern.repeats();
     Snapshot now = session.now();
-    planning.ask(
-        new Object(), // members may have been typed into
+    planning.anew(
         () ->
             new Plan(
                 now,

@@ -26,7 +26,6 @@ import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
-import foldtwice.script.Ecmascript;
 import foldtwice.trigger.Signal;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
@@ -224,21 +223,13 @@ final class HappensLeaf extends Leaf {
     if (binding == null || cannot().isPresent()) {
       return;
     }
-    Snapshot now = session.now();
     Place place = state().orElseThrow();
     String front = place.applicationId().orElseThrow();
     session.programs().get(front).enter(place);
     Program acted = session.programs().get(application.isEmpty() ? front : application);
     Program before = acted.copy();
     session.computer().bringToFront(front);
-    Trial trial =
-        new Trial(
-            now.heard().library(),
-            now.heard().keymap(),
-            session.computer(),
-            Ecmascript.ENGINE,
-            session.pages(),
-            this::drive);
+    Trial trial = session.trial(this::drive);
     List<Effect> effects = new ArrayList<>();
     for (Signal s : path()) {
       effects.addAll(trial.signal(s, 0).effects());

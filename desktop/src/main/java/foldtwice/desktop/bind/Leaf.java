@@ -19,7 +19,7 @@ abstract class Leaf extends StackPane {
 
   private final VBox open = new VBox();
   private final VBox spine = new VBox();
-  private final ScrollPane scroll = new ScrollPane();
+  private final ScrollPane scroll = Parts.leaf(open, true);
 
   /** A leaf with a heading and, at its right, what belongs to the heading. */
   Leaf(String id, String title, Node... beside) {
@@ -39,12 +39,6 @@ abstract class Leaf extends StackPane {
     spine.getStyleClass().addAll("leaf", "leaf-folded");
     spine.getChildren().add(new Group(unfold));
     spine.setAlignment(Pos.TOP_CENTER);
-    scroll.setContent(open);
-    scroll.setFitToWidth(true);
-    scroll.setFitToHeight(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    scroll.setFocusTraversable(false);
-    scroll.setStyle("-fx-background: -leaf;");
     getChildren().setAll(scroll);
     setMinWidth(SPINE);
     setPrefWidth(386);

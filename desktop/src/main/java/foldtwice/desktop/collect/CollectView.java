@@ -12,7 +12,6 @@ import foldtwice.desktop.view.View;
 import foldtwice.fold.Unfolding;
 import foldtwice.outline.Outline;
 import foldtwice.reading.Checker;
-import foldtwice.routine.Card;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.words.StepWords;
@@ -51,9 +50,7 @@ public final class CollectView extends BorderPane implements View {
               CollectView::mayChange,
               v -> v.chosen.card(c -> c.setAside(!c.setAside()))),
           new Act<>(
-              "off-routine",
-              CollectView::mayChange,
-              v -> v.chosen.card((Card c) -> c.off(!c.off()))),
+              "off-routine", CollectView::mayChange, v -> v.chosen.card(c -> c.off(!c.off()))),
           new Act<>("remove-routine", CollectView::mayChange, v -> v.making.remove()));
 
   /** Below this width the panels at both sides are made smaller. */
@@ -73,7 +70,7 @@ public final class CollectView extends BorderPane implements View {
   private final SourcePane source;
   private final VBox content = new VBox(6);
   private final VBox middle = new VBox(6);
-  private final ScrollPane steps = scrolled(middle, true);
+  private final ScrollPane steps = Parts.leaf(middle, true);
   private final FactsPanel facts;
   private final RunPanel running;
   private final VBox right = new VBox();
@@ -103,7 +100,7 @@ public final class CollectView extends BorderPane implements View {
     middle.getChildren().addAll(head, hints, content);
     session.proposals().allProperty().addListener((o, a, b) -> showNow());
     right.getStyleClass().add("collect-right");
-    ScrollPane beside = scrolled(right, false);
+    ScrollPane beside = Parts.leaf(right, false);
     HBox fresh =
         new HBox(
             8,
@@ -126,16 +123,6 @@ public final class CollectView extends BorderPane implements View {
     list.show(session.now());
     session.now().library().routines().keySet().stream().findFirst().ifPresent(chosen::choose);
     list.choose(chosen.id());
-  }
-
-  private static ScrollPane scrolled(Region content, boolean high) {
-    ScrollPane scroll = new ScrollPane(content);
-    scroll.setFitToWidth(true);
-    scroll.setFitToHeight(high);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    scroll.setFocusTraversable(false);
-    scroll.getStyleClass().add("leaf-scroll");
-    return scroll;
   }
 
   private boolean isAny() {
@@ -364,8 +351,7 @@ public final class CollectView extends BorderPane implements View {
 
   private void instead(Region panel) {
     panel.getStyleClass().add("collect-middle");
-    ScrollPane scroll = scrolled(panel, true);
-    setCenter(scroll);
+    setCenter(Parts.leaf(panel, true));
   }
 
   /** Shows the routine again. */

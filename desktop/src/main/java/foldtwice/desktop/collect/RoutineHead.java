@@ -49,7 +49,7 @@ final class RoutineHead extends VBox {
     Button record =
         Parts.button(
             "record",
-            Ui.text("collect.record"),
+            Ui.text("act.record.button"),
             () -> chosen.routine().ifPresent(r -> going.to(new Target.Recording(r.application()))));
     record.setTooltip(Acts.tooltip("record", ""));
     HBox head = new HBox(8, name, Parts.gap(), record, acts.button("step-routine"), run);

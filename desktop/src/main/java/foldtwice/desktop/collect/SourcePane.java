@@ -155,8 +155,7 @@ final class SourcePane extends VBox {
       values.add(c.parameter(name).map(Parameter::otherwise).orElse(new Value.Text("")));
     }
     String sql = c.text().with(n -> "?");
-    everywhere.drop();
-    everywhere.ask(c, () -> new Everywhere(c, muniment.tryEverywhere(sql, values)));
+    everywhere.anew(() -> new Everywhere(c, muniment.tryEverywhere(sql, values)));
   }
 
   /** What came of a statement in every schema. */

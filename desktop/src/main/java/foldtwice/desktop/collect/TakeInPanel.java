@@ -114,15 +114,13 @@ final class TakeInPanel extends VBox {
   /** Looks in the background; what is looked through already is given up. */
   private void work(Function<Collecting, List<Found>> look) {
     Library library = session.now().library();
-    looking.drop();
     rows.getChildren()
         .setAll(
             new HBox(
                 10,
                 Parts.label(Ui.text("takein.looking"), "soft"),
                 Parts.button("take-in-give-up", Ui.text("takein.giveup"), this::giveUp, "link")));
-    looking.ask(
-        new Object(), asked -> look.apply(new Collecting(library, () -> !asked.isWanted())));
+    looking.anew(asked -> look.apply(new Collecting(library, () -> !asked.isWanted())));
   }
 
   private void failed(String why) {

@@ -208,8 +208,7 @@ final class ConflictPane extends VBox {
     Conflict c = chosen.getFirst();
     Snapshot now = session.now();
     SimulatedComputer copy = session.computer().copy();
-    playing.drop();
-    playing.ask(c, () -> new Playing(now.subject(), copy).of(c));
+    playing.anew(() -> new Playing(now.subject(), copy).of(c));
   }
 
   private void acceptance(Snapshot now, Conflict c) {

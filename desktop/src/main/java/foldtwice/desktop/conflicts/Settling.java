@@ -59,9 +59,7 @@ final class Settling extends VBox {
     make.setText(Ui.text("settling.make", 0));
     head.setText(Ui.text("settling.looking"));
     Supplier<Audit> audit = session.audit(now.subject());
-    looking.drop();
-    looking.ask(
-        new Object(),
+    looking.anew(
         () -> new Clean(new Remedies(audit.get(), StandIns::around).clean(light), light.size()));
   }
 

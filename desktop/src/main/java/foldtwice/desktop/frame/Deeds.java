@@ -13,6 +13,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -27,9 +28,23 @@ final class Deeds {
   /**
    * Something that can be done.
    *
+   * @param id of a declared action; empty for what only stands there now
    * @param detail where it is done, and its key
+   * @param applies whether it can be done now
    */
-  record Deed(String id, String title, String detail, Act.Reach reach, Runnable does) {}
+  record Deed(
+      String id,
+      String title,
+      String detail,
+      Act.Reach reach,
+      BooleanSupplier applies,
+      Runnable does) {
+
+    /** What stands there now, and only there. */
+    static Deed seen(String title, String detail, Runnable does) {
+      return new Deed("", title, detail, Act.Reach.HERE, () -> true, does);
+    }
+  }
 
   private final Session session;
   private final Frame frame;
@@ -52,7 +67,7 @@ final class Deeds {
 
   /** Whatever can be done now, for the look-up. */
   List<Deed> now() {
-    List<Deed> all = new ArrayList<>(declared().filter(this::applies).toList());
+    List<Deed> all = new ArrayList<>(declared().filter(d -> d.applies().getAsBoolean()).toList());
     Set<String> ids = new HashSet<>();
     Set<String> titles = new HashSet<>();
     all.forEach(
@@ -62,11 +77,9 @@ final class Deeds {
         });
     for (Backups.Backup b : session.disk().backups()) {
       all.add(
-          new Deed(
-              "",
+          Deed.seen(
               Ui.text("disk.back", OnDisk.when(b)),
               Ui.text("disk.backup"),
-              Act.Reach.HERE,
               () -> session.goBackTo(b)));
     }
     List<Button> onSheet = new ArrayList<>();
@@ -76,7 +89,7 @@ final class Deeds {
       String says =
           b.getText() == null || b.getText().isBlank() ? b.getAccessibleText() : b.getText();
       if (says != null && !ids.contains(b.getId()) && titles.add(says)) {
-        all.add(new Deed("", says, Ui.text("look.here", where), Act.Reach.HERE, b::fire));
+        all.add(Deed.seen(says, Ui.text("look.here", where), b::fire));
       }
     }
     return all;
@@ -95,33 +108,31 @@ final class Deeds {
 
   private Stream<Deed> declared() {
     return Stream.concat(
-        FrameActs.ALL.stream().map(a -> deed(a, Ui.text("app.name"), () -> a.does().accept(frame))),
+        FrameActs.ALL.stream()
+            .map(
+                a ->
+                    deed(
+                        a,
+                        Ui.text("app.name"),
+                        () -> a.applies().test(frame),
+                        () -> a.does().accept(frame))),
         Views.ALL.stream().flatMap(this::of));
   }
 
   private <V extends View> Stream<Deed> of(Kind<V> kind) {
     return kind.acts().stream()
-        .map(a -> deed(a, Ui.text("tab." + kind.id()), () -> sheets.perform(kind, a)));
+        .map(
+            a ->
+                deed(
+                    a,
+                    Ui.text("tab." + kind.id()),
+                    () -> sheets.applies(kind, a),
+                    () -> sheets.perform(kind, a)));
   }
 
-  private static Deed deed(Act<?> act, String where, Runnable does) {
+  private static Deed deed(Act<?> act, String where, BooleanSupplier applies, Runnable does) {
     String keys = OwnKeys.get().keys(act.id());
-    return new Deed(
-        act.id(), act.says(), keys.isEmpty() ? where : where + ", " + keys, act.reach(), does);
-  }
-
-  private boolean applies(Deed deed) {
-    return FrameActs.ALL.stream()
-            .filter(a -> a.id().equals(deed.id()))
-            .findFirst()
-            .map(a -> a.applies().test(frame))
-            .orElse(true)
-        && Views.ALL.stream().allMatch(k -> applies(k, deed.id()));
-  }
-
-  private <V extends View> boolean applies(Kind<V> kind, String id) {
-    return kind.acts().stream()
-        .filter(a -> a.id().equals(id))
-        .allMatch(a -> sheets.applies(kind, a));
+    String detail = keys.isEmpty() ? where : where + ", " + keys;
+    return new Deed(act.id(), act.says(), detail, act.reach(), applies, does);
   }
 }

@@ -13,6 +13,7 @@ import javafx.scene.control.ComboBoxBase;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
@@ -147,6 +148,21 @@ public final class Parts {
     HBox row = fact(name, field);
     HBox.setHgrow(field, Priority.ALWAYS);
     return row;
+  }
+
+  /**
+   * A leaf that scrolls when there is more than fits, up and down only.
+   *
+   * @param high what is in it is at least as high as the leaf
+   */
+  public static ScrollPane leaf(Region content, boolean high) {
+    ScrollPane scroll = new ScrollPane(content);
+    scroll.setFitToWidth(true);
+    scroll.setFitToHeight(high);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.setFocusTraversable(false);
+    scroll.getStyleClass().add("leaf-scroll");
+    return scroll;
   }
 
   /** The fold line between two leaves. */

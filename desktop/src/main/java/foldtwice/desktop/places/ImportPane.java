@@ -127,8 +127,7 @@ final class ImportPane extends VBox {
   private void read(Path file) {
     cancel.setDisable(false);
     state.setText(Ui.text("import.reading", 0));
-    reading.drop();
-    reading.ask(file, asked -> read(file, asked));
+    reading.anew(asked -> read(file, asked));
   }
 
   private Read read(Path file, Question.Asked asked) {
@@ -211,8 +210,7 @@ final class ImportPane extends VBox {
     Map<Column, Integer> asked = new EnumMap<>(mapping);
     CommandList.Table of = table;
     String id = id();
-    commanding.drop();
-    commanding.ask(of, () -> CommandList.commands(of, asked, id));
+    commanding.anew(() -> CommandList.commands(of, asked, id));
   }
 
   private void show(CommandList.Commands read) {

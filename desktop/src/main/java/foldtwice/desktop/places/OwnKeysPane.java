@@ -5,16 +5,13 @@ import foldtwice.desktop.parts.KeysField;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
-import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.OwnCheck;
 import foldtwice.desktop.view.OwnKeys;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -61,9 +58,9 @@ final class OwnKeysPane extends VBox {
             rows);
   }
 
-  void show(Snapshot now) {
-    if (now.library().stations().isEmpty() || rows.getChildren().isEmpty()) {
-      fill();
+  void show() {
+    if (!Parts.hasKeys(rows)) {
+      fill(); // what is being typed or pressed there is left alone
     }
   }
 
@@ -155,10 +152,9 @@ final class OwnKeysPane extends VBox {
 
   /** Shows what a key would meet on the stations of the library; true when it is free on all. */
   private boolean advise(Trigger.Keys trigger) {
-    Map<String, Trigger.Keys> others = new LinkedHashMap<>(OwnKeys.get().all());
-    others.remove(chosen);
+    OwnKeys own = OwnKeys.get();
     List<OwnCheck.Told> told =
-        new OwnCheck(session.now().library(), others, OwnKeys.get().acts()).on(chosen, trigger);
+        new OwnCheck(session.now().library(), own.without(chosen), own.acts()).on(chosen, trigger);
     advice.getChildren().clear();
     if (told.isEmpty()) {
       advice.getChildren().add(Parts.label(Ui.text("own.free"), "good"));

@@ -78,12 +78,12 @@ public final class PlacesView extends BorderPane implements View {
     importing = new ImportPane(session, id -> choose("a " + id), this::showChosen);
     device = new DevicePane(session);
     toolbar = new ToolbarPane(session);
-    deviceScroll = scrolled(device);
-    toolbarScroll = scrolled(toolbar);
-    stationScroll = scrolled(station);
+    deviceScroll = Parts.leaf(device, true);
+    toolbarScroll = Parts.leaf(toolbar, true);
+    stationScroll = Parts.leaf(station, true);
     own = new OwnKeysPane(session);
-    ownScroll = scrolled(own);
-    importScroll = scrolled(importing);
+    ownScroll = Parts.leaf(own, true);
+    importScroll = Parts.leaf(importing, true);
     list.setId("places");
     list.setAccessibleText(Ui.text("tab.places"));
     list.setFixedCellSize(30);
@@ -195,7 +195,7 @@ public final class PlacesView extends BorderPane implements View {
       station.show(now, now.library().stations().get(id));
       show(stationScroll);
     } else if (chosen.startsWith("o ")) {
-      own.show(now);
+      own.show();
       show(ownScroll);
     }
   }
@@ -227,15 +227,6 @@ public final class PlacesView extends BorderPane implements View {
     if (!middle.equals(getCenter())) {
       setCenter(middle);
     }
-  }
-
-  private static ScrollPane scrolled(Region content) {
-    ScrollPane scroll = new ScrollPane(content);
-    scroll.setFitToWidth(true);
-    scroll.setFitToHeight(true);
-    scroll.setFocusTraversable(false);
-    scroll.getStyleClass().add("collect-middle-scroll");
-    return scroll;
   }
 
   @Override

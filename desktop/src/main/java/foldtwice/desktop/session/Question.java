@@ -85,6 +85,16 @@ public final class Question<A> {
     return true;
   }
 
+  /** Asks whatever was asked before: what it is about cannot be told, or may have come to more. */
+  public void anew(Function<Asked, A> work) {
+    ask(new Object(), work);
+  }
+
+  /** The same for short work. */
+  public void anew(Supplier<A> work) {
+    ask(new Object(), work);
+  }
+
   private void answer(Asked mine, Function<Asked, A> work) {
     if (!mine.wanted) {
       return;

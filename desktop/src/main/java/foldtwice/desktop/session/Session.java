@@ -12,7 +12,6 @@ import foldtwice.library.Fingerprint;
 import foldtwice.library.History;
 import foldtwice.library.Ids;
 import foldtwice.library.Library;
-import foldtwice.library.ProgramFile;
 import foldtwice.library.Returning;
 import foldtwice.library.file.Backups;
 import foldtwice.library.file.LibraryStore;
@@ -24,7 +23,9 @@ import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
+import foldtwice.run.Run;
 import foldtwice.run.Trial;
+import foldtwice.script.Ecmascript;
 import foldtwice.standin.SimulatedComputer;
 import foldtwice.standin.StandIns;
 import foldtwice.standin.base.StandIn;
@@ -34,6 +35,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
@@ -62,8 +64,6 @@ public final class Session implements AutoCloseable {
   private final Audits audits;
   private final Question<Elsewhere> choosing =
       background.question(Background.Lane.WORK, this::arrive);
-  private final Question<List<ProgramFile>> remembering =
-      background.question(Background.Lane.WORK, this::give);
   private final Runs runs = new Runs();
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
@@ -136,6 +136,16 @@ public final class Session implements AutoCloseable {
    */
   public SimulatedComputer computer() {
     return computers.of(now().station());
+  }
+
+  /**
+   * That computer and its keyboard, over what its programs have been given.
+   *
+   * @param drive takes the steps of a run that is set off
+   */
+  public Trial trial(Consumer<Run> drive) {
+    Heard heard = now().heard();
+    return new Trial(heard.library(), heard.keymap(), computer(), Ecmascript.ENGINE, pages, drive);
   }
 
   /** Its programs, by application id. */
@@ -303,9 +313,11 @@ public final class Session implements AutoCloseable {
   }
 
   private void follow() {
-    remember();
     Snapshot before = now();
-    Library next = store().library();
+    if (Setup.mayChangeFiles(before.library(), library())) {
+      remember();
+    }
+    Library next = library();
     Keymap keymap = before.keymap().following(before.library(), next);
     if (!keymap.station().installed().equals(before.station().installed())) {
       computers.replace(before.station());
@@ -319,19 +331,10 @@ public final class Session implements AutoCloseable {
     return computers.setups(library());
   }
 
-  /**
-   * Keeps what the programs of all stations have in their files otherwise than the library. Looked
-   * for beside the interface: there may be many bindings and stations.
-   */
+  /** Keeps what the programs of all stations have in their files otherwise than the library. */
   private void remember() {
-    Library library = library();
-    Map<String, Setup> left = Map.copyOf(computers.left());
-    remembering.ask(
-        List.of(new Question.Same(library), left), () -> Setup.toRemember(library, left));
-  }
-
-  private void give(List<ProgramFile> files) {
-    files.forEach(file -> disk.keep(store -> store.give(file)));
+    Setup.toRemember(library(), computers.left())
+        .forEach(file -> disk.keep(store -> store.give(file)));
   }
 
   /** Shows a moment; what was wrong in the last one stays until the next audit, where it was. */
@@ -405,9 +408,6 @@ public final class Session implements AutoCloseable {
 
   @Override
   public void close() throws IOException {
-    if (remembering.isUnderWay() && mayWrite()) {
-      give(Setup.toRemember(library(), computers.left()));
-    }
     background.close();
     store().close();
   }

@@ -240,8 +240,7 @@ final class ChecksPane extends VBox {
     Library bare = of.withoutChecks();
     wrong.setText("");
     sum.setText(Ui.text("checks.making", checks.size()));
-    making.drop();
-    making.ask(new Object(), () -> new Made(bare, checks, work.get()));
+    making.anew(() -> new Made(bare, checks, work.get()));
   }
 
   /** What came of checks, with the library they were made on. */

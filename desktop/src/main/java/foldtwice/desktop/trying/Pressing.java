@@ -3,7 +3,6 @@ package foldtwice.desktop.trying;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.Session;
-import foldtwice.desktop.session.Snapshot;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
@@ -18,7 +17,6 @@ import foldtwice.run.Reply;
 import foldtwice.run.Run;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
-import foldtwice.script.Ecmascript;
 import foldtwice.surface.Device;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Lift;
@@ -103,17 +101,10 @@ final class Pressing {
   }
 
   Trial trial() {
-    Snapshot now = session.now();
-    if (trial == null || trialOf != now.heard().keymap()) {
-      trial =
-          new Trial(
-              now.heard().library(),
-              now.heard().keymap(),
-              session.computer(),
-              Ecmascript.ENGINE,
-              session.pages(),
-              this::drive);
-      trialOf = now.heard().keymap();
+    Keymap heard = session.now().heard().keymap();
+    if (trial == null || trialOf != heard) {
+      trial = session.trial(this::drive);
+      trialOf = heard;
     }
     return trial;
   }

@@ -98,8 +98,9 @@ final class Programs {
     if (computer == null || !computer.equals(session.computer())) {
       build();
       go(windows.containsKey(application) ? application : mostUsed(now));
+    } else {
+      refresh();
     }
-    follow(now);
   }
 
   /** The program whose bindings are used most: where there is most to try. */
@@ -227,7 +228,8 @@ final class Programs {
     onChange.run();
   }
 
-  private void follow(Snapshot now) {
+  /** Shows what the windows are to tell now. */
+  void follow(Snapshot now) {
     if (program() != null) {
       pointerOver.show(now, session.programs().get(application));
       context.setText(now.library().nameOf(program().place()).replaceFirst("^.* \u203a ", ""));

@@ -95,13 +95,8 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
     setCenter(new VBox(head, toolbar, programs.front(), board));
     VBox reasons = new VBox(8, recording, sides(), fired, checks);
     reasons.getStyleClass().add("why");
-    ScrollPane scroll = new ScrollPane(reasons);
-    scroll.setFitToWidth(true);
-    scroll.setFitToHeight(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    ScrollPane scroll = Parts.leaf(reasons, true);
     scroll.setPrefWidth(330);
-    scroll.getStyleClass().add("leaf-scroll");
-    scroll.setFocusTraversable(false);
     setRight(new HBox(Parts.crease(), scroll));
   }
 
@@ -121,8 +116,6 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
   public void show(Snapshot now) {
     acts.refresh();
     programs.show(now);
-    programs.draw();
-    follow();
   }
 
   @Override
@@ -156,7 +149,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
     checksSide.setText(Ui.text("try.tab.checks", now.library().checks().size()));
     midi.follow(now);
     if (program != null) {
-      programs.show(now);
+      programs.follow(now);
       devices.show(now, program.place());
       toolbar.show(programs.application(), new Faces(now, program.place()));
     }

@@ -6,6 +6,7 @@ import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
 import foldtwice.desktop.session.Ui;
 import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
 import foldtwice.library.Ids;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
@@ -18,7 +19,6 @@ import foldtwice.routine.Routine;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,42 +43,31 @@ public final class OwnCheck {
    */
   public OwnCheck(Library of, Map<String, Trigger.Keys> keys, Map<String, String> acts) {
     program = Ids.free("fold-twice", of.applications()::containsKey);
-    Map<String, Routine> routines = new LinkedHashMap<>();
-    Map<String, Binding> bindings = new LinkedHashMap<>();
-    acts.forEach(
-        (id, says) -> {
-          routines.put(id, new Routine.Macro(Head.of(id, says, program, List.of()), List.of()));
-          bindings.put(id, binding(id, Optional.ofNullable(keys.get(id))));
-        });
-    for (Binding b : of.bindings().values()) {
-      if (b.place() instanceof Place.Everywhere) {
-        String id = Ids.free("other-" + b.id(), bindings::containsKey);
-        String routine = Ids.free("other-" + b.routine(), routines::containsKey);
-        routines.put(
-            routine,
-            new Routine.Macro(
-                Head.of(routine, new Words(of).routineName(b), program, List.of()), List.of()));
-        bindings.put(
-            id, Binding.fresh(id, routine, new Place.Everywhere(), b.triggers(), Map.of()));
-      }
-    }
     Context text =
         new Context("text", Ui.text("own.text"), List.of(), false, true, false, Extras.NONE);
-    Application itself = Application.unknown(program).named(Ui.text("app.name"), "");
-    library =
-        new Library(
-            of.name(),
-            Map.of(program, itself.withContexts(List.of(text))),
-            of.stations(),
-            Map.of(),
-            routines,
-            bindings,
-            Map.of(),
-            Map.of(),
-            Map.of(),
-            Map.of(),
-            Map.of(),
-            Extras.NONE);
+    List<Edit> edits = new ArrayList<>();
+    edits.add(
+        new Edit.PutApplication(
+            Application.unknown(program)
+                .named(Ui.text("app.name"), "")
+                .withContexts(List.of(text))));
+    of.stations().values().forEach(s -> edits.add(new Edit.PutStation(s)));
+    acts.forEach((id, says) -> bind(edits, says, binding(id, Optional.ofNullable(keys.get(id)))));
+    Words words = new Words(of);
+    for (Binding b : of.bindings().values()) {
+      if (b.place() instanceof Place.Everywhere) {
+        String id = Ids.free("other-" + b.id(), acts::containsKey);
+        bind(edits, words.routineName(b), Binding.fresh(id, id, b.place(), b.triggers(), Map.of()));
+      }
+    }
+    library = new Edit.Together(edits).on(Library.empty(of.name()));
+  }
+
+  /** A binding, and a routine of its own that does nothing. */
+  private void bind(List<Edit> edits, String says, Binding binding) {
+    Head head = Head.of(binding.routine(), says, program, List.of());
+    edits.add(new Edit.PutRoutine(new Routine.Macro(head, List.of())));
+    edits.add(new Edit.PutBinding(binding));
   }
 
   private Binding binding(String action, Optional<Trigger.Keys> keys) {

@@ -105,6 +105,13 @@ public final class OwnKeys {
     return Map.copyOf(now);
   }
 
+  /** What this action's key is held against: those of all the others. */
+  public Map<String, Trigger.Keys> without(String id) {
+    Map<String, Trigger.Keys> others = new LinkedHashMap<>(now);
+    others.remove(id);
+    return others;
+  }
+
   /** The actions whose key this press is. */
   public List<String> on(Press press, Keymap keymap) {
     return now.entrySet().stream()
