@@ -1,4 +1,4 @@
-package foldtwice.desktop;
+package foldtwice;
 
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
@@ -10,13 +10,12 @@ import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import foldtwice.desktop.App;
 import java.util.List;
 import java.util.TreeSet;
-import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 
 /** The arrows of the house run one way. Runs before everything else. */
-@Order(1)
 class HouseTest {
 
   private static final JavaClasses HOUSE =
