@@ -16,6 +16,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 
@@ -202,6 +203,25 @@ public record Setup(Map<String, Program> programs) {
   /** The program of an application; one nothing was put into when it is not known. */
   public Program program(String application) {
     return programs.getOrDefault(application, NOTHING);
+  }
+
+  /** True when a binding is in its program here just as in another setup. */
+  public boolean isSameFor(Binding binding, Setup other) {
+    return binding
+        .place()
+        .applicationId()
+        .map(
+            a -> {
+              Program here = program(a);
+              Program there = other.program(a);
+              String id = binding.id();
+              return Objects.equals(here.file.get(id), there.file.get(id))
+                  && Objects.equals(here.read.get(id), there.read.get(id))
+                  && Objects.equals(here.on.get(id), there.on.get(id))
+                  && here.running.equals(there.running)
+                  && here.confirmed.equals(there.confirmed);
+            })
+        .orElse(true);
   }
 
   /** What there is of an application that comes by ways to be kept, as far as there are slots. */

@@ -363,4 +363,43 @@ class SetupTest {
     assertThat(told).isGreaterThan(40);
     assertThat(untouched).isGreaterThan(40);
   }
+
+  /** A binding that is told to be in its program as it was is as ready as it was. */
+  @Test
+  void whatIsTheSameForABindingLeavesItAsReady() throws Exception {
+    java.nio.file.Path demo =
+        java.nio.file.Path.of(System.getProperty("project.root")).resolve("demo/fernhollow.json");
+    Library library =
+        foldtwice.library.file.LibraryJson.read(java.nio.file.Files.readAllBytes(demo));
+    Keymap keymap = Keymap.of(library, library.stations().values().iterator().next());
+    Random random = new Random(43);
+    List<Application> applications = List.copyOf(library.applications().values());
+    List<Binding> bindings = List.copyOf(library.bindings().values());
+    Setup setup = Setup.settled(library);
+    int same = 0;
+    int other = 0;
+    for (int i = 0; i < 60; i++) {
+      Application a = applications.get(random.nextInt(applications.size()));
+      Need need = Need.values()[random.nextInt(Need.values().length)];
+      Binding some = bindings.get(random.nextInt(bindings.size()));
+      Setup next =
+          random.nextBoolean()
+              ? setup.met(need, library, a, some)
+              : random.nextInt(3) > 0
+                  ? setup.running(a.id(), Need.HELPER_RUNNING, false)
+                  : setup.restarted(a.id());
+      for (Binding b : bindings) {
+        if (b.place().applicationId().isPresent() && next.isSameFor(b, setup)) {
+          same++;
+          assertThat(Outlook.of(library, keymap, HERE, next, b))
+              .isEqualTo(Outlook.of(library, keymap, HERE, setup, b));
+        } else {
+          other++;
+        }
+      }
+      setup = next;
+    }
+    assertThat(same).isGreaterThan(1_000);
+    assertThat(other).isGreaterThan(100);
+  }
 }

@@ -78,7 +78,7 @@ class BindByHandTest {
       assertThat(hands.text("#result")).contains("box 1 x  12 mm \u2192 12.5 mm");
       assertThat(hands.session.programs().get("tagpress").state().get("setting unit"))
           .isEqualTo("in");
-      assertThat(hands.text("#why")).contains("takes it: Shift boxes, dx +0.5 mm");
+      hands.waitForText("#why", "takes it: Shift boxes, dx +0.5 mm");
       assertThat(hands.text("#readiness")).startsWith("proven");
       hands.click("#undo-run");
       assertThat(hands.session.programs().get("tagpress").undoDepth()).isZero();
@@ -274,7 +274,8 @@ class BindByHandTest {
       hands.press(KeyCode.END);
       hands.press(KeyCode.ENTER);
       assertThat(hands.session.now().station().layout()).isEqualTo("fr");
-      assertThat(hands.text("#why")).contains("Keyboard FR").contains("Alt+Shift+;");
+      hands.waitForText("#why", "Keyboard FR");
+      assertThat(hands.text("#why")).contains("Alt+Shift+;");
     }
   }
 

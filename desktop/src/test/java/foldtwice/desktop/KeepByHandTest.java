@@ -128,7 +128,7 @@ class KeepByHandTest {
       hands.press(KeyCode.F5);
       assertThat(hands.text("#result"))
           .contains("selection  Date, rows 3 to 5 \u2192 Elevation m, rows 3 to 5");
-      assertThat(hands.text("#why")).contains("Vasculum \u203a grid takes it: Move selection");
+      hands.waitForText("#why", "Vasculum \u203a grid takes it: Move selection");
     }
   }
 }

@@ -6,6 +6,8 @@ import foldtwice.binding.Readiness;
 import foldtwice.desktop.parts.Asking;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
+import foldtwice.desktop.session.Background;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -14,6 +16,7 @@ import foldtwice.desktop.view.Acts;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.place.Place;
+import foldtwice.ready.Heard;
 import foldtwice.ready.Outlook;
 import foldtwice.ready.Wait;
 import foldtwice.resolve.Explanation;
@@ -63,6 +66,12 @@ final class HappensLeaf extends Leaf {
   private String firedFront = "";
   private Program firedBefore;
   private List<Effect> fired = List.of();
+  private final Question<Explained> explaining;
+
+  /** The binding whose explanation is shown; empty for none. */
+  private String explained = "";
+
+  private record Explained(Heard heard, Explanation explanation) {}
 
   HappensLeaf(Session session) {
     this(session, new Button(Ui.text("happens.fire")));
@@ -71,6 +80,7 @@ final class HappensLeaf extends Leaf {
   private HappensLeaf(Session session, Button fire) {
     super("leaf-happens", Ui.text("leaf.happens"), fire);
     this.session = session;
+    this.explaining = session.background().question(Background.Lane.WORK, this::explain);
     this.fire = fire;
     fire.setId("fire");
     fire.getStyleClass().add("main");
@@ -206,16 +216,31 @@ final class HappensLeaf extends Leaf {
   }
 
   private void explain(Snapshot now) {
-    why.getChildren().clear();
-    fire.setDisable(cannot().isPresent());
-    if (cannot().isEmpty()) {
-      Words words = new Words(now.heard().library(), now.keymap().layout());
-      Keymap heard = now.heard().keymap();
-      Explanation explanation = Explanation.of(heard, state().orElseThrow(), path());
-      why.getChildren().setAll(WhyRows.layers(explanation, words, heard.layout()));
-    } else if (firedFor.isEmpty()) {
-      result.getChildren().setAll(Parts.wrapped(Ui.text(cannot().get()), "soft"));
+    Optional<String> cannot = cannot();
+    fire.setDisable(cannot.isPresent());
+    if (cannot.isPresent() || !explained.equals(binding.id())) {
+      why.getChildren().clear();
+      explained = "";
     }
+    if (cannot.isEmpty()) {
+      List<Signal> path = path();
+      Place in = state().orElseThrow();
+      explaining.ask(
+          List.of(new Question.Same(now), binding.id(), in),
+          () -> new Explained(now.heard(), Explanation.of(now.heard().keymap(), in, path)));
+    } else {
+      explaining.drop();
+      if (firedFor.isEmpty()) {
+        result.getChildren().setAll(Parts.wrapped(Ui.text(cannot.get()), "soft"));
+      }
+    }
+  }
+
+  private void explain(Explained found) {
+    explained = binding.id();
+    Keymap heard = found.heard().keymap();
+    Words words = new Words(found.heard().library(), heard.layout());
+    why.getChildren().setAll(WhyRows.layers(found.explanation(), words, heard.layout()));
   }
 
   /** Presses the trigger in the stand-in. */

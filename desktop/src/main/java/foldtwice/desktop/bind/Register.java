@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.KeyCaps;
+import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Snapshot;
@@ -225,7 +226,7 @@ final class Register extends TableView<Row> {
     shown = now;
     filling = true;
     try {
-      replaceWhatDiffers(next);
+      Lists.follow(rows, next);
       select(chosen.get());
     } finally {
       filling = false;
@@ -235,7 +236,6 @@ final class Register extends TableView<Row> {
   /** True when what every row is read against is as it was. */
   private boolean isSameAround(Snapshot now) {
     return shown != null
-        && shown.setup().equals(now.setup())
         && shown.station().equals(now.station())
         && shown.library().families().equals(now.library().families())
         && shown.library().routines().equals(now.library().routines())
@@ -243,16 +243,11 @@ final class Register extends TableView<Row> {
   }
 
   private boolean isCurrent(Row row, Binding b, Snapshot now, Set<String> before) {
-    return isSame(row.binding(), b)
+    return Lists.isSame(row.binding(), b)
+        && now.setup().isSameFor(b, shown.setup())
         && before.contains(b.id()) == inSlots.contains(b.id())
         && Objects.equals(shown.library().proofs().get(b.id()), now.library().proofs().get(b.id()))
         && areSame(shown.conflictsOf(b.id()), now.conflictsOf(b.id()));
-  }
-
-  /** Most of ten thousand are the very ones of before: what they hold need not be compared. */
-  @SuppressWarnings("ReferenceEquality")
-  private static boolean isSame(Object a, Object b) {
-    return a == b || a.equals(b);
   }
 
   private static boolean areSame(List<Conflict> a, List<Conflict> b) {
@@ -260,37 +255,11 @@ final class Register extends TableView<Row> {
       return false;
     }
     for (int i = 0; i < a.size(); i++) {
-      if (!isSame(a.get(i), b.get(i))) {
+      if (!Lists.isSame(a.get(i), b.get(i))) {
         return false;
       }
     }
     return true;
-  }
-
-  /** The rows before the first difference and after the last one stay untouched. */
-  private void replaceWhatDiffers(List<Row> next) {
-    int start = 0;
-    int shorter = Math.min(rows.size(), next.size());
-    while (start < shorter && isSame(rows.get(start), next.get(start))) {
-      start++;
-    }
-    int same = 0;
-    while (same < shorter - start
-        && isSame(rows.get(rows.size() - 1 - same), next.get(next.size() - 1 - same))) {
-      same++;
-    }
-    int oldEnd = rows.size() - same;
-    int newEnd = next.size() - same;
-    if (oldEnd == newEnd) {
-      for (int i = start; i < newEnd; i++) {
-        if (!isSame(rows.get(i), next.get(i))) {
-          rows.set(i, next.get(i));
-        }
-      }
-    } else {
-      rows.remove(start, oldEnd);
-      rows.addAll(start, next.subList(start, newEnd));
-    }
   }
 
   /** Chooses a binding; the first row when it is not shown. */

@@ -1,5 +1,6 @@
 package foldtwice.desktop.collect;
 
+import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -163,7 +164,7 @@ final class RoutineList extends VBox {
               entries.forEach(e -> items.add(new Item.One(e, figure(e))));
             });
     filling = true;
-    list.getItems().setAll(items);
+    Lists.follow(list.getItems(), items);
     select();
     filling = false;
   }

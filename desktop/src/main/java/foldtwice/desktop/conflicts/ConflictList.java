@@ -1,6 +1,7 @@
 package foldtwice.desktop.conflicts;
 
 import foldtwice.conflict.Conflict;
+import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Snapshot;
@@ -11,6 +12,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -48,7 +51,7 @@ final class ConflictList extends ListView<ConflictList.Row> {
   /** Shows conflicts, keeping those chosen that are still there. Costs a pass over them. */
   void show(Snapshot snapshot, List<Conflict> conflicts, Grouping grouping, String filter) {
     now = snapshot;
-    List<Object> chosen = chosen().stream().map(Conflict::topic).toList();
+    Set<Object> chosen = chosen().stream().map(Conflict::topic).collect(Collectors.toSet());
     Map<String, List<Conflict>> groups = new LinkedHashMap<>();
     for (Conflict c : conflicts) {
       if (matches(c, filter)) {
@@ -61,11 +64,14 @@ final class ConflictList extends ListView<ConflictList.Row> {
           rows.add(new Row.Heading(name, some.size()));
           some.forEach(c -> rows.add(new Row.One(c)));
         });
-    getItems().setAll(rows);
     getSelectionModel().clearSelection();
-    for (int i = 0; i < rows.size(); i++) {
-      if (rows.get(i) instanceof Row.One(Conflict c) && chosen.contains(c.topic())) {
-        getSelectionModel().select(i);
+    Lists.follow(getItems(), rows);
+    refresh(); // what they are called may be new
+    if (!chosen.isEmpty()) {
+      for (int i = 0; i < rows.size(); i++) {
+        if (rows.get(i) instanceof Row.One(Conflict c) && chosen.contains(c.topic())) {
+          getSelectionModel().select(i);
+        }
       }
     }
     if (getSelectionModel().isEmpty() && rows.size() > 1) {
@@ -74,6 +80,9 @@ final class ConflictList extends ListView<ConflictList.Row> {
   }
 
   private boolean matches(Conflict c, String filter) {
+    if (filter.isBlank()) {
+      return true;
+    }
     String all =
         (Words.kind(c.kind()) + " " + now.words().sentence(c) + " " + Words.weight(c.weight()))
             .toLowerCase(Locale.ROOT);

@@ -2,7 +2,7 @@ package foldtwice.desktop.session;
 
 import java.util.function.Supplier;
 
-/** A value worked out when it is first asked for. Used on one thread. */
+/** A value worked out once, when it is first asked for, on whatever thread. */
 final class Lazy<T> {
 
   private Supplier<T> how;
@@ -12,7 +12,7 @@ final class Lazy<T> {
     this.how = how;
   }
 
-  T get() {
+  synchronized T get() {
     if (how != null) {
       value = how.get();
       how = null;
