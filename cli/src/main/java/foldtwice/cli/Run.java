@@ -73,7 +73,7 @@ final class Run implements Callable<Integer> {
                             + "\"; there are "
                             + String.join(", ", library.routines().keySet())));
     SimulatedComputer computer =
-        SimulatedComputer.of(input.station(library), SimulatedComputer.standingClock());
+        SimulatedComputer.of(library, input.station(library), SimulatedComputer.standingClock());
     Program program =
         computer
             .program(found.application())

@@ -23,6 +23,8 @@ import java.util.Set;
  * @param windows further windows of its own, which can be started and brought to the front
  * @param selects the ways of selecting that mean something in it
  * @param actions what its add-ons can do that has no menu path
+ * @param whole true when it has nothing else; false for a program somebody described, where only
+ *     what is described at all is known
  */
 public record Facts(
     String application,
@@ -35,7 +37,19 @@ public record Facts(
     Set<String> indicators,
     Set<String> windows,
     Set<Whom.Group> selects,
-    List<Action> actions) {
+    List<Action> actions,
+    boolean whole) {
+
+  /** A kind of thing a program offers. */
+  public enum Aspect {
+    COMMANDS,
+    DIALOGS,
+    SETTINGS,
+    VALUES,
+    INDICATORS,
+    ADD_ONS,
+    SELECTING
+  }
 
   /**
    * A command.
@@ -123,6 +137,24 @@ public record Facts(
     windows = Set.copyOf(windows);
     selects = Set.copyOf(selects);
     actions = List.copyOf(actions);
+  }
+
+  /**
+   * True when what is not listed of a kind is not there. Of a program that is only described in
+   * part, that is so for the kinds of which something is listed; of the others nothing is known,
+   * and nothing is held against anybody.
+   */
+  public boolean tells(Aspect aspect) {
+    return whole
+        || switch (aspect) {
+          case COMMANDS -> commands.stream().anyMatch(c -> !c.menu().isEmpty());
+          case DIALOGS -> !dialogs.isEmpty();
+          case SETTINGS -> !settings.isEmpty();
+          case VALUES -> !values.isEmpty();
+          case INDICATORS -> !indicators.isEmpty();
+          case ADD_ONS -> !addOns.isEmpty() || !actions.isEmpty();
+          case SELECTING -> false;
+        };
   }
 
   public Optional<Dialog> dialog(String title) {

@@ -182,6 +182,22 @@ public record Application(
     return List.copyOf(states);
   }
 
+  /**
+   * The state of this application nearest to one that a program of it is in: that one itself, the
+   * one with the same focus, or the first.
+   */
+  public Place nearest(Place state) {
+    List<Place> states = states();
+    if (states.contains(state)) {
+      return state;
+    }
+    Optional<Place> focus =
+        state instanceof Place.Over(var application, String f, var pointer)
+            ? Optional.of(new Place.Within(id, f))
+            : Optional.empty();
+    return focus.filter(states::contains).orElseGet(states::getFirst);
+  }
+
   /** Ids of the contexts one can be in, of the focus or of the pointer's. */
   private List<String> contextsOf(boolean pointer) {
     List<Context> some = new ArrayList<>();

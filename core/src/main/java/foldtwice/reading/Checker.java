@@ -174,7 +174,7 @@ public final class Checker {
 
   private void setting(String name, List<Expr> values, Function<String, Step> mend) {
     List<ValueType> kinds = values.stream().map(slips::expr).toList();
-    if (facts.isEmpty()) {
+    if (!tells(Facts.Aspect.SETTINGS)) {
       return;
     }
     Kind kind = facts.get().settings().get(name);
@@ -206,7 +206,7 @@ public final class Checker {
 
   private void adjust(String name, Step.Adjusting way, Expr to, Step.Edge edge) {
     ValueType type = slips.expr(to);
-    if (facts.isEmpty()) {
+    if (!tells(Facts.Aspect.VALUES)) {
       return;
     }
     Kind.Measure range = facts.get().values().get(name);
@@ -229,7 +229,7 @@ public final class Checker {
       case Whom.Named(Template name) ->
           slips.names(name, t -> new Step.Select(new Whom.Named(new Template(t)), false));
       case Whom.Group group -> {
-        if (facts.isPresent() && !facts.get().selects().contains(group)) {
+        if (tells(Facts.Aspect.SELECTING) && !facts.get().selects().contains(group)) {
           slips.mark(Mark.Fault.NO_SUCH_VALUE, group.toString(), "a way of selecting it has");
         }
       }
@@ -324,13 +324,13 @@ public final class Checker {
         }
       }
       case Condition.Ticked(List<Template> path) -> {
-        if (facts.isPresent()
+        if (tells(Facts.Aspect.COMMANDS)
             && facts.get().commands().stream().noneMatch(c -> Reading.mayBe(path, c.menu()))) {
           dialogs.noMenu(path);
         }
       }
       case Condition.DialogOpen(String title) -> {
-        if (facts.isPresent() && facts.get().dialog(title).isEmpty()) {
+        if (tells(Facts.Aspect.DIALOGS) && facts.get().dialog(title).isEmpty()) {
           slips.mark(Mark.Fault.NO_SUCH_DIALOG, title, "a dialog of " + macro.application());
         }
       }
@@ -343,16 +343,14 @@ public final class Checker {
   }
 
   private void readout(Readout what) {
-    if (facts.isEmpty()) {
-      return;
-    }
     switch (what) {
       case Readout.Setting(String name) ->
-          there(Mark.Fault.NO_SUCH_SETTING, name, facts.get().settings().keySet());
+          there(
+              Facts.Aspect.SETTINGS, Mark.Fault.NO_SUCH_SETTING, name, f -> f.settings().keySet());
       case Readout.Adjustable(String name) ->
-          there(Mark.Fault.NO_SUCH_VALUE, name, facts.get().values().keySet());
+          there(Facts.Aspect.VALUES, Mark.Fault.NO_SUCH_VALUE, name, f -> f.values().keySet());
       case Readout.Indicator(String name) ->
-          there(Mark.Fault.NO_SUCH_VALUE, name, facts.get().indicators());
+          there(Facts.Aspect.INDICATORS, Mark.Fault.NO_SUCH_VALUE, name, Facts::indicators);
       case Readout.Field(String label) -> {
         dialogs.readField(label);
       }
@@ -360,8 +358,15 @@ public final class Checker {
     }
   }
 
-  private void there(Mark.Fault fault, String name, Set<String> right) {
-    if (!right.contains(name)) {
+  /** What is not known of a program is not held against anybody. */
+  private boolean tells(Facts.Aspect aspect) {
+    return facts.filter(f -> f.tells(aspect)).isPresent();
+  }
+
+  private void there(
+      Facts.Aspect aspect, Mark.Fault fault, String name, Function<Facts, Set<String>> all) {
+    Set<String> right = facts.map(all).orElse(Set.of());
+    if (tells(aspect) && !right.contains(name)) {
       slips.mark(
           fault,
           name,

@@ -55,8 +55,12 @@ public sealed interface Hindrance {
     List<Hindrance> all = new ArrayList<>();
     Manner manner = routine.manner();
     if (!manner.fromVersion().isEmpty()
+        && !facts.version().isEmpty()
         && !Versions.atLeast(facts.version(), manner.fromVersion())) {
       all.add(new TooOld(routine.application(), manner.fromVersion(), facts.version()));
+    }
+    if (!facts.tells(Facts.Aspect.ADD_ONS)) {
+      return all; // which it has nobody has said
     }
     manner.addOns().stream().flatMap(a -> lacking(a, facts).stream()).forEach(all::add);
     if (routine instanceof Routine.PluginAction p && all.isEmpty()) {

@@ -87,7 +87,9 @@ final class WorkedDialogs {
                 .toList()
             : facts.get().commands().stream().filter(c -> Reading.mayBe(path, c.menu())).toList();
     if (may.isEmpty()) {
-      noMenu(path);
+      if (facts.get().tells(Facts.Aspect.COMMANDS)) {
+        noMenu(path);
+      }
       closed();
       unsure(); // what it would have opened is not marked again in every step after it
       return;
@@ -97,7 +99,8 @@ final class WorkedDialogs {
     }
     open =
         may.size() == 1 ? may.getFirst().opens().flatMap(facts.get()::dialog).orElse(null) : null;
-    unsure = may.size() > 1 && may.stream().anyMatch(c -> c.opens().isPresent());
+    unsure =
+        !tellsDialogs() || (may.size() > 1 && may.stream().anyMatch(c -> c.opens().isPresent()));
   }
 
   /** Marks a command a person found not to work, and offers its namesake that does. */
@@ -178,10 +181,14 @@ final class WorkedDialogs {
         near -> new Step.Choose(StepFields.menu(near)));
   }
 
+  private boolean tellsDialogs() {
+    return facts.filter(f -> f.tells(Facts.Aspect.DIALOGS)).isPresent();
+  }
+
   /** A field is filled. */
   void fill(String label, Expr value) {
     ValueType type = slips.expr(value);
-    if (facts.isEmpty() || unsure) {
+    if (!tellsDialogs() || unsure) {
       return;
     }
     if (open == null) {
@@ -226,7 +233,7 @@ final class WorkedDialogs {
 
   /** A button is pressed. */
   void press(String label) {
-    if (facts.isEmpty() || unsure) {
+    if (!tellsDialogs() || unsure) {
       return;
     }
     if (open == null) {

@@ -346,19 +346,18 @@ public final class Keymap {
     return firsts;
   }
 
+  /**
+   * What is heard in a state. In one that the library does not know of, as when a program is in a
+   * context nobody described, what is heard in the nearest it knows; in a program it does not know,
+   * what is heard everywhere.
+   */
   StateMap at(Place state) {
     StateMap map = states.get(state);
     if (map == null) {
+      Optional<Application> known = state.applicationId().flatMap(this::application);
       Application application =
-          state
-              .applicationId()
-              .flatMap(this::application)
-              .filter(a -> a.states().contains(state))
-              .orElseThrow(
-                  () ->
-                      new IllegalArgumentException(
-                          state.id() + " is no state of an application here"));
-      map = StateMap.build(state, application, layout, claims);
+          known.orElseGet(() -> Application.unknown(state.applicationId().orElse("")));
+      map = StateMap.build(application.nearest(state), application, layout, claims);
       states.put(state, map);
     }
     return map;

@@ -7,6 +7,7 @@ import foldtwice.routine.Value;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Does what routines do that are one deed: an add-on's action, a stored command. */
 final class Deeds {
@@ -23,8 +24,13 @@ final class Deeds {
   }
 
   private static Reply invoke(Routine.PluginAction routine, Scope scope) throws StepFailure {
-    Facts.Action action =
-        scope.program.facts().action(routine.addOn(), routine.action()).orElseThrow(); // by Entry
+    Optional<Facts.Action> known = scope.program.facts().action(routine.addOn(), routine.action());
+    if (known.isEmpty()) { // of a program whose add-ons nobody described
+      Map<String, Value> all = new LinkedHashMap<>();
+      routine.parameters().forEach(p -> all.put(p.name(), scope.names.get(p.name())));
+      return scope.program.invoke(routine.addOn(), routine.action(), all);
+    }
+    Facts.Action action = known.get();
     String state = scope.program.place().id();
     String context = state.substring(state.indexOf('/') + 1);
     if (!action.contexts().isEmpty() && !action.contexts().contains(context)) {

@@ -1,5 +1,6 @@
 package foldtwice.run;
 
+import foldtwice.known.Facts;
 import foldtwice.routine.Expr;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
@@ -33,8 +34,14 @@ final class Scope {
     return evaluator.value(e);
   }
 
+  /** What a setting was that nobody described. */
+  private static final Value AS_IT_WAS = new Value.Text("as it was");
+
   Value setting(String name) throws StepFailure {
     Value value = program.settings().get(name);
+    if (value == null && !program.facts().tells(Facts.Aspect.SETTINGS)) {
+      return AS_IT_WAS;
+    }
     if (value == null) {
       throw new StepFailure(
           "a setting, one of " + String.join(", ", program.settings().keySet()),

@@ -43,7 +43,7 @@ class SetupTest {
           return List.of(
               new Facts(
                   "app", "1", Set.of(), List.of(), List.of(), Map.of(), Map.of(), Set.of(),
-                  Set.of(), Set.of(), List.of()));
+                  Set.of(), Set.of(), List.of(), true));
         }
 
         @Override

@@ -28,7 +28,8 @@ public final class Checks {
       Library library, Station station, Setup setup, Collection<PressCheck> checks) {
     Checking checking =
         new Checking(Heard.of(library, Keymap.of(library, station), setup), Ecmascript.ENGINE);
-    SimulatedComputer fresh = SimulatedComputer.of(station, SimulatedComputer.standingClock());
+    SimulatedComputer fresh =
+        SimulatedComputer.of(library, station, SimulatedComputer.standingClock());
     return checks.stream()
         .filter(c -> c.station().isEmpty() || c.station().equals(station.id()))
         .map(c -> checking.check(c, fresh.copy()))

@@ -1,5 +1,7 @@
 package foldtwice.standin;
 
+import foldtwice.library.Library;
+import foldtwice.place.Application;
 import foldtwice.place.Station;
 import foldtwice.routine.Step;
 import foldtwice.run.Alone;
@@ -27,17 +29,52 @@ public final class SimulatedComputer implements Computer {
   private final Clipboard clipboard = new Clipboard();
   private Modifiers held = Modifiers.NONE;
 
-  private SimulatedComputer(Map<String, StandIn<?>> programs, Clock clock) {
+  /**
+   * @param desk one of the programs, or one that is there without being one of the library's
+   */
+  private SimulatedComputer(Map<String, StandIn<?>> programs, Desk desk, Clock clock) {
     this.programs = programs;
     this.clock = clock;
-    this.desk = (Desk) programs.get(Desk.ID);
+    this.desk = desk;
+    desk.attach(clipboard, clock);
     programs.values().forEach(p -> p.attach(clipboard, clock));
     programs.keySet().forEach(desk::add);
+    if (!programs.containsKey(Desk.ID) && !programs.isEmpty()) {
+      desk.toFront(programs.keySet().iterator().next());
+    }
   }
 
-  /** The programs of a station, at this clock's pace. */
-  public static SimulatedComputer of(Station station, Clock clock) {
-    return new SimulatedComputer(StandIns.on(station), clock);
+  /** With the desk that is among the programs, or another behind them. */
+  private static SimulatedComputer with(Map<String, StandIn<?>> programs, Clock clock) {
+    Desk desk = programs.get(Desk.ID) instanceof Desk d ? d : new Desk();
+    return new SimulatedComputer(programs, desk, clock);
+  }
+
+  /** The programs of a library as they are on a station, at this clock's pace. */
+  public static SimulatedComputer of(Library library, Station station, Clock clock) {
+    return with(StandIns.on(station, library), clock);
+  }
+
+  /**
+   * After a change of the library: programs come and go, and what is only sketched is sketched anew
+   * where what the library says of it is another. True when any did.
+   */
+  public boolean follow(Library before, Library after, Station station) {
+    if (before.applications().equals(after.applications())) {
+      return false;
+    }
+    boolean changed = programs.keySet().retainAll(after.applications().keySet());
+    for (Application a : after.applications().values()) {
+      boolean other = StandIns.isSketched(a.id()) && !a.equals(before.applications().get(a.id()));
+      if (other || !programs.containsKey(a.id())) {
+        StandIn<?> fresh = StandIns.of(a, station);
+        fresh.attach(clipboard, clock);
+        programs.put(a.id(), fresh);
+        desk.add(a.id());
+        changed = true;
+      }
+    }
+    return changed;
   }
 
   /**
@@ -45,13 +82,14 @@ public final class SimulatedComputer implements Computer {
    * is still going on when a program has answered.
    */
   public SimulatedComputer hurried() {
+    desk.hurry();
     programs.values().forEach(StandIn::hurry);
     return this;
   }
 
   /** Fresh programs; time passes only when a run lets it. */
   public static SimulatedComputer fresh() {
-    return new SimulatedComputer(StandIns.all(), standingClock());
+    return with(StandIns.all(), standingClock());
   }
 
   /** A clock that stands at a morning of the archive's year until a run lets time pass. */
@@ -65,7 +103,10 @@ public final class SimulatedComputer implements Computer {
   public SimulatedComputer copy() {
     Map<String, StandIn<?>> copies = new LinkedHashMap<>();
     programs.forEach((id, p) -> copies.put(id, (StandIn<?>) p.copy()));
-    SimulatedComputer copy = new SimulatedComputer(copies, new Alone.Ticking(clock.instant()));
+    Clock ticking = new Alone.Ticking(clock.instant());
+    SimulatedComputer copy =
+        new SimulatedComputer(
+            copies, copies.get(Desk.ID) instanceof Desk d ? d : (Desk) desk.copy(), ticking);
     copy.clipboard.put(clipboard.text());
     copy.held = held;
     return copy;

@@ -4,6 +4,7 @@ import foldtwice.known.Facts;
 import foldtwice.library.Library;
 import foldtwice.library.Surroundings;
 import foldtwice.place.AddOn;
+import foldtwice.place.Application;
 import foldtwice.place.Station;
 import foldtwice.run.Program;
 import foldtwice.standin.base.Edition;
@@ -11,6 +12,7 @@ import foldtwice.standin.base.StandIn;
 import foldtwice.standin.copystand.Copystand;
 import foldtwice.standin.desk.Desk;
 import foldtwice.standin.muniment.Muniment;
+import foldtwice.standin.sketch.Sketch;
 import foldtwice.standin.tagpress.Tagpress;
 import foldtwice.standin.trackway.Trackway;
 import foldtwice.standin.vasculum.Vasculum;
@@ -91,15 +93,50 @@ public final class StandIns {
     return all;
   }
 
-  /** A fresh one of each as it is on a station. */
-  public static Map<String, StandIn<?>> on(Station station) {
-    Map<String, StandIn<?>> all = all();
-    for (Station.Installed i : station.installed()) {
-      KINDS.stream()
-          .filter(k -> k.id().equals(i.application()) && k.versions().contains(i.version()))
-          .forEach(k -> all.put(k.id(), k.make().apply(Edition.of(i.version(), i.addOns()))));
+  /**
+   * A fresh one of each application of a library, as it is on a station: the stand-in where one
+   * ships, else a sketch of what the library says of it.
+   */
+  public static Map<String, StandIn<?>> on(Station station, Library library) {
+    Map<String, StandIn<?>> all = new LinkedHashMap<>();
+    for (Kind k : KINDS) {
+      if (library.applications().containsKey(k.id())) {
+        all.put(k.id(), of(library.applications().get(k.id()), station));
+      }
+    }
+    for (Application a : library.applications().values()) {
+      all.computeIfAbsent(a.id(), id -> of(a, station));
     }
     return all;
+  }
+
+  /** A fresh one of an application, as it is on a station. */
+  static StandIn<?> of(Application application, Station station) {
+    Optional<Station.Installed> installed =
+        station.installed().stream()
+            .filter(i -> i.application().equals(application.id()))
+            .findFirst();
+    return KINDS.stream()
+        .filter(k -> k.id().equals(application.id()))
+        .findFirst()
+        .<StandIn<?>>map(
+            k ->
+                installed
+                    .filter(i -> k.versions().contains(i.version()))
+                    .<StandIn<?>>map(i -> k.make().apply(Edition.of(i.version(), i.addOns())))
+                    .orElseGet(k::fresh))
+        .orElseGet(
+            () ->
+                new Sketch(
+                    application,
+                    installed
+                        .map(i -> Edition.of(i.version(), i.addOns()))
+                        .orElseGet(() -> Edition.of(application.version(), List.of()))));
+  }
+
+  /** True when it is made of what the library says of an application. */
+  static boolean isSketched(String application) {
+    return KINDS.stream().noneMatch(k -> k.id().equals(application));
   }
 
   /** A fresh one for this application, if one ships. */
@@ -131,6 +168,6 @@ public final class StandIns {
 
   /** A library in front of the programs of a station. */
   public static Surroundings around(Station station, Library library) {
-    return around(on(station), library);
+    return around(on(station, library), library);
   }
 }

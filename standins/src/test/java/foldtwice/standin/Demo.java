@@ -63,7 +63,7 @@ final class Demo {
     return new Known() {
       @Override
       public List<Facts> programs() {
-        return StandIns.on(LIBRARY.stations().get(station)).values().stream()
+        return StandIns.on(LIBRARY.stations().get(station), LIBRARY).values().stream()
             .map(StandIn::facts)
             .toList();
       }

@@ -79,7 +79,8 @@ class EvidenceTest {
       this.subject = subject;
       this.conflict = conflict;
       computer =
-          SimulatedComputer.of(subject.keymap().station(), SimulatedComputer.standingClock());
+          SimulatedComputer.of(
+              subject.library(), subject.keymap().station(), SimulatedComputer.standingClock());
       trial = new Trial(subject.library(), subject.keymap(), computer, Ecmascript.ENGINE);
       if (conflict.evidence().state().applicationId().isPresent()) {
         computer.bringToFront(conflict.evidence().state().applicationId().get());

@@ -64,7 +64,8 @@ class HindranceTest {
       if (!first) {
         continue;
       }
-      Program program = StandIns.on(Demo.LIBRARY.stations().get(station)).get(r.application());
+      Program program =
+          StandIns.on(Demo.LIBRARY.stations().get(station), Demo.LIBRARY).get(r.application());
       assertThat(Run.whole(r, Map.of(), program).ending())
           .as(r.id())
           .isInstanceOf(Trace.Failed.class);

@@ -67,7 +67,8 @@ class KindsTest {
   @Test
   void withoutItsAddOnItIsToldBeforehandAndRefusedForReal() {
     Station without = Demo.LIBRARY.stations().get("mounting-table");
-    SimulatedComputer there = SimulatedComputer.of(without, java.time.Clock.systemUTC());
+    SimulatedComputer there =
+        SimulatedComputer.of(Demo.LIBRARY, without, java.time.Clock.systemUTC());
     Routine action = Demo.LIBRARY.routines().get("value-of-last");
     assertThat(Hindrance.of(action, Demo.known("mounting-table")))
         .containsExactly(new Hindrance.NoAddOn("Straightener"));
@@ -84,7 +85,8 @@ class KindsTest {
     Station older = Demo.LIBRARY.stations().get("label-corner");
     assertThat(Hindrance.of(action, Demo.known("label-corner")))
         .containsExactly(new Hindrance.AddOnTooOld(new AddOn("Straightener", "2.0"), "1.6"));
-    SimulatedComputer there = SimulatedComputer.of(older, java.time.Clock.systemUTC());
+    SimulatedComputer there =
+        SimulatedComputer.of(Demo.LIBRARY, older, java.time.Clock.systemUTC());
     Trial trial = new Trial(Demo.LIBRARY, Demo.keymap("label-corner"), there, Ecmascript.ENGINE);
     assertThat(Run.of(action, Map.of(), trial.around()).toEnd().ending())
         .isInstanceOfSatisfying(

@@ -36,7 +36,9 @@ class LearntTest {
                     Demo.LIBRARY,
                     Demo.keymap(STATION),
                     SimulatedComputer.of(
-                        Demo.LIBRARY.stations().get(STATION), SimulatedComputer.standingClock()),
+                        Demo.LIBRARY,
+                        Demo.LIBRARY.stations().get(STATION),
+                        SimulatedComputer.standingClock()),
                     Ecmascript.ENGINE)
                 .around());
   }

@@ -13,7 +13,7 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 
-/** The laws of {@link Program}, on all stand-ins worked at random. */
+/** The laws of {@link Program}, on all stand-ins and on random sketches, worked at random. */
 class ProgramLawsTest {
 
   /** Commands that go through the history or empty it. */
@@ -22,6 +22,9 @@ class ProgramLawsTest {
 
   private static Program some(long seed) {
     List<String> ids = StandIns.ids();
+    if (Math.floorMod(seed, 3L) == 0) {
+      return RandomSketches.any(new Random(seed));
+    }
     return StandIns.all().get(ids.get((int) Math.floorMod(seed, (long) ids.size())));
   }
 
@@ -48,6 +51,9 @@ class ProgramLawsTest {
               .<Reply>map(d -> program.press(d.buttons().get(random.nextInt(d.buttons().size()))))
               .orElse(Reply.QUIET);
       default -> {
+        if (commands.isEmpty()) {
+          yield program.choose(List.of("Edit", "Mirror"));
+        }
         String command = commands.get(random.nextInt(commands.size()));
         yield UNDOING.contains(command) ? Reply.QUIET : program.fire(command);
       }

@@ -73,7 +73,7 @@ class ProgramsTest {
   @Test
   void aStationHasItsOwnVersionsAndAddOns() {
     Station table = Demo.LIBRARY.stations().get("mounting-table");
-    Map<String, StandIn<?>> there = StandIns.on(table);
+    Map<String, StandIn<?>> there = StandIns.on(table, Demo.LIBRARY);
     assertThat(there.get("tagpress").facts().version()).isEqualTo("4.0");
     assertThat(there.get("copystand").facts().addOns()).isEmpty();
     assertThat(there.get("vasculum").facts().version()).isEqualTo("5.0");

@@ -94,7 +94,7 @@ class ToCollectTest {
   private static Trace.Ending run(Library library, Routine routine) {
     SimulatedComputer computer =
         SimulatedComputer.of(
-            library.stations().get("camera-bench"), SimulatedComputer.standingClock());
+            library, library.stations().get("camera-bench"), SimulatedComputer.standingClock());
     computer.programs().get(routine.application()).select(Whom.Group.ALL, false);
     Trial trial = new Trial(library, Demo.keymap("camera-bench"), computer, Ecmascript.ENGINE);
     return Run.of(routine, Map.of(), trial.around()).toEnd().ending();

@@ -54,7 +54,10 @@ public final class Early {
   private static void rehearse(Library library) {
     for (Station s : library.stations().values().stream().limit(1).toList()) {
       Keymap.of(library, s);
-      SimulatedComputer.of(s, Clock.systemUTC()).programs().values().forEach(p -> p.facts());
+      SimulatedComputer.of(library, s, Clock.systemUTC())
+          .programs()
+          .values()
+          .forEach(p -> p.facts());
     }
   }
 

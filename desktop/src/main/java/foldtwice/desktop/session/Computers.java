@@ -23,10 +23,22 @@ final class Computers {
     library.stations().keySet().forEach(id -> setups.put(id, Setup.of(library, id)));
   }
 
-  SimulatedComputer of(Station station) {
+  SimulatedComputer of(Library library, Station station) {
     return computers.computeIfAbsent(
         station.id(),
-        id -> SimulatedComputer.of(station, Clock.system(ZoneId.systemDefault())).hurried());
+        id ->
+            SimulatedComputer.of(library, station, Clock.system(ZoneId.systemDefault())).hurried());
+  }
+
+  /** Programs come and go with a library, and sketches follow what it says of them. */
+  void follow(Library before, Library after) {
+    computers.forEach(
+        (id, computer) -> {
+          Station station = after.stations().get(id);
+          if (station != null) {
+            computer.follow(before, after, station);
+          }
+        });
   }
 
   /** Other programs are on it from now on. */

@@ -82,7 +82,8 @@ public final class Learning {
             new Trial(
                     now.library(),
                     now.keymap(),
-                    SimulatedComputer.of(now.station(), SimulatedComputer.standingClock()),
+                    SimulatedComputer.of(
+                        now.library(), now.station(), SimulatedComputer.standingClock()),
                     Ecmascript.ENGINE)
                 .around());
   }

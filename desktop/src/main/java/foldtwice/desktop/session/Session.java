@@ -135,7 +135,7 @@ public final class Session implements AutoCloseable {
    * The simulated computer of the station in view; it stays as it is while another is looked at.
    */
   public SimulatedComputer computer() {
-    return computers.of(now().station());
+    return computers.of(now().library(), now().station());
   }
 
   /**
@@ -319,6 +319,7 @@ public final class Session implements AutoCloseable {
     }
     Library next = library();
     Keymap keymap = before.keymap().following(before.library(), next);
+    computers.follow(before.library(), next);
     if (!keymap.station().installed().equals(before.station().installed())) {
       computers.replace(before.station());
     }
@@ -344,7 +345,7 @@ public final class Session implements AutoCloseable {
     boolean here = stale != null && stale.station().id().equals(station.id());
     Setup setup = computers.setup(station.id(), library);
     computers.put(station.id(), setup);
-    Known known = StandIns.around(computers.of(station).programs(), library);
+    Known known = StandIns.around(computers.of(library, station).programs(), library);
     now.set(
         new Snapshot(
             library,

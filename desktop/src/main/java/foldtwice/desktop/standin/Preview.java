@@ -4,6 +4,7 @@ import foldtwice.run.Program;
 import foldtwice.standin.copystand.Copystand;
 import foldtwice.standin.desk.Desk;
 import foldtwice.standin.muniment.Muniment;
+import foldtwice.standin.sketch.Sketch;
 import foldtwice.standin.tagpress.Sheet;
 import foldtwice.standin.tagpress.Tagpress;
 import foldtwice.standin.trackway.Trackway;
@@ -46,6 +47,7 @@ public final class Preview extends StackPane {
         picture.show(before instanceof Trackway b ? b.document() : null);
       }
       case Desk d -> picture(new DeskPicture(d, false));
+      case Sketch k -> picture(new SketchPicture(k, false));
       default -> getChildren().clear();
     }
     setMouseTransparent(true);

@@ -141,6 +141,11 @@ public final class StandInWindow extends VBox implements KeepsKeys {
     }
   }
 
+  /** Tells that keys go elsewhere in it now. */
+  void changed() {
+    onPane.run();
+  }
+
   /** Called after it was started anew. */
   public void setOnRestart(Runnable action) {
     onRestart = action;
@@ -167,17 +172,25 @@ public final class StandInWindow extends VBox implements KeepsKeys {
             .findFirst()
             .orElseGet(
                 () -> {
-                  Menu made = new Menu(path.getFirst());
+                  Menu made = menu(path.getFirst());
                   made.setOnShowing(e -> tick(made.getItems()));
                   menus.add(made);
                   return made;
                 });
-    item(menu, path, 1);
+    item(menu, path, Math.min(1, path.size() - 1));
+  }
+
+  /** Labels are shown as they are: an underline in them marks no letter. */
+  private static Menu menu(String label) {
+    Menu menu = new Menu(label);
+    menu.setMnemonicParsing(false);
+    return menu;
   }
 
   private void item(Menu menu, List<String> path, int depth) {
     if (depth == path.size() - 1) {
       CheckMenuItem item = new CheckMenuItem(path.getLast());
+      item.setMnemonicParsing(false);
       item.setUserData(path);
       item.setOnAction(e -> work(new Act.Choose(path)));
       menu.getItems().add(item);
@@ -192,7 +205,7 @@ public final class StandInWindow extends VBox implements KeepsKeys {
             .map(m -> (Menu) m)
             .orElseGet(
                 () -> {
-                  Menu made = new Menu(path.get(depth));
+                  Menu made = menu(path.get(depth));
                   menu.getItems().add(made);
                   return made;
                 });

@@ -7,6 +7,7 @@ import foldtwice.standin.copystand.Copystand;
 import foldtwice.standin.copystand.Shot;
 import foldtwice.standin.desk.Desk;
 import foldtwice.standin.muniment.Muniment;
+import foldtwice.standin.sketch.Sketch;
 import foldtwice.standin.tagpress.Box;
 import foldtwice.standin.tagpress.Tagpress;
 import foldtwice.standin.trackway.Trackway;
@@ -29,8 +30,32 @@ public final class Windows {
       case Muniment m -> console(m);
       case Trackway t -> map(t);
       case Desk d -> desk(d);
+      case Sketch k -> sketch(k);
       default -> throw new IllegalArgumentException("no window for " + program.application());
     };
+  }
+
+  private static StandInWindow sketch(Sketch program) {
+    SketchPicture picture = new SketchPicture(program, true);
+    StandInWindow window =
+        new StandInWindow(
+            program,
+            Ui.text("standin.sketch.title", program.described().name()),
+            picture,
+            picture::redraw,
+            () ->
+                program.somethingSelected()
+                    ? Ui.text("standin.selected", String.join(", ", program.selected()))
+                    : Ui.text("standin.sketch.none"));
+    picture.setOnObject((name, adding, twice) -> window.work(new Act.Click(name, adding)));
+    picture.setOnPointer(window::point);
+    picture.setOnContext(
+        state -> {
+          program.enter(state);
+          window.refresh();
+          window.changed();
+        });
+    return window;
   }
 
   private static StandInWindow register(Vasculum program) {

@@ -14,6 +14,7 @@ import foldtwice.run.Act;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.standin.SimulatedComputer;
+import foldtwice.standin.base.StandIn;
 import foldtwice.words.ShorterWay;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -47,6 +48,10 @@ final class Programs {
   private final PointerChoice pointerOver;
   private final Label context = Parts.label("", "strong");
   private SimulatedComputer computer;
+
+  /** The programs whose windows there are. */
+  private Map<String, StandIn<?>> shown = Map.of();
+
   private String application = "";
   private Point2D pointer;
 
@@ -95,7 +100,9 @@ final class Programs {
 
   /** The programs of the station in view: their windows are made anew on another computer. */
   void show(Snapshot now) {
-    if (computer == null || !computer.equals(session.computer())) {
+    if (computer == null
+        || !computer.equals(session.computer())
+        || !shown.equals(session.programs())) {
       build();
       go(windows.containsKey(application) ? application : mostUsed(now));
     } else {
@@ -119,6 +126,8 @@ final class Programs {
 
   private void build() {
     computer = session.computer();
+    shown = Map.copyOf(session.programs());
+    front.getChildren().clear();
     windows.clear();
     chips.clear();
     bar.getChildren().clear();

@@ -26,11 +26,12 @@ final class Commands {
   private final Map<List<String>, String> byMenu = new LinkedHashMap<>();
   private final Map<String, BooleanSupplier> ticks = new LinkedHashMap<>();
 
-  void add(String id, String menu, Effects effects, Optional<String> opens, Supplier<Reply> does) {
-    List<String> path = menu.isEmpty() ? List.of() : List.of(menu.split(StandIn.UNDER));
+  /** Where two have one path, the first has it. */
+  void add(
+      String id, List<String> path, Effects effects, Optional<String> opens, Supplier<Reply> does) {
     byId.put(id, new Command(path, effects, opens, does));
     if (!path.isEmpty()) {
-      byMenu.put(path, id);
+      byMenu.putIfAbsent(path, id);
     }
   }
 

@@ -81,6 +81,12 @@ public abstract class StandIn<D> implements Program {
     add(id, menu, effects, Optional.empty(), action);
   }
 
+  /** The same with the labels of its path, whatever is in them. */
+  protected final void command(
+      String id, List<String> path, Effects effects, Supplier<Reply> action) {
+    commands.add(id, path, effects, Optional.empty(), action);
+  }
+
   /** Adds a command that opens a dialog; the dialog can be made in any state of the program. */
   protected final void opening(
       String id, String menu, Effects effects, Supplier<OpenDialog> opened) {
@@ -103,7 +109,8 @@ public abstract class StandIn<D> implements Program {
   private void add(
       String id, String menu, Effects effects, Optional<String> opens, Supplier<Reply> action) {
     if (effects.addOn().isEmpty() || edition.has(new AddOn(effects.addOn().get(), ""))) {
-      commands.add(id, menu, effects, opens, action);
+      commands.add(
+          id, menu.isEmpty() ? List.of() : List.of(menu.split(UNDER)), effects, opens, action);
     }
   }
 
@@ -152,6 +159,21 @@ public abstract class StandIn<D> implements Program {
 
   /** The object one lies in. */
   protected Optional<String> around(String name) {
+    return Optional.empty();
+  }
+
+  /** False when it may have more than it says: see {@link Facts#tells}. */
+  protected boolean isWhole() {
+    return true;
+  }
+
+  /**
+   * Is told to do something with what nobody described.
+   *
+   * @param what it is, in words
+   * @param to what it is to become, empty where it is only done
+   */
+  protected Optional<Reply> undescribed(Facts.Aspect aspect, String what, String to) {
     return Optional.empty();
   }
 
@@ -295,7 +317,8 @@ public abstract class StandIn<D> implements Program {
               indicators().keySet(),
               windows(),
               selects(),
-              actions.stream().map(Action::facts).toList());
+              actions.stream().map(Action::facts).toList(),
+              isWhole());
     }
     return facts;
   }
@@ -346,6 +369,7 @@ public abstract class StandIn<D> implements Program {
     return commands
         .at(menuPath)
         .map(this::act)
+        .or(() -> undescribed(Facts.Aspect.COMMANDS, "command " + String.join(UNDER, menuPath), ""))
         .orElseGet(
             () ->
                 new Reply.Refused(
@@ -397,7 +421,8 @@ public abstract class StandIn<D> implements Program {
             .filter(a -> a.facts().from().name().equals(addOn) && a.facts().id().equals(id))
             .findFirst();
     if (action.isEmpty()) {
-      return new Reply.Refused("an action of " + addOn, "no \"" + id + "\"");
+      return undescribed(Facts.Aspect.ADD_ONS, "action " + addOn + ": " + id, "")
+          .orElseGet(() -> new Reply.Refused("an action of " + addOn, "no \"" + id + "\""));
     }
     for (Parameter p : action.get().facts().parameters()) {
       try {
@@ -417,7 +442,11 @@ public abstract class StandIn<D> implements Program {
   @Override
   public final Reply fill(String field, String text) {
     if (dialog == null) {
-      return new Reply.Refused("an open dialog with the field \"" + field + "\"", "no dialog");
+      return undescribed(Facts.Aspect.DIALOGS, "field " + field, text)
+          .orElseGet(
+              () ->
+                  new Reply.Refused(
+                      "an open dialog with the field \"" + field + "\"", "no dialog"));
     }
     return switch (dialog.filled(field, text)) {
       case OpenDialog.Filled.With(OpenDialog next, Change change) -> {
@@ -431,7 +460,11 @@ public abstract class StandIn<D> implements Program {
   @Override
   public final Reply press(String button) {
     if (dialog == null) {
-      return new Reply.Refused("an open dialog with the button \"" + button + "\"", "no dialog");
+      return undescribed(Facts.Aspect.DIALOGS, "button " + button, "")
+          .orElseGet(
+              () ->
+                  new Reply.Refused(
+                      "an open dialog with the button \"" + button + "\"", "no dialog"));
     }
     OpenDialog pressed = dialog;
     OpenDialog.Button b = pressed.buttons().get(button);
@@ -483,7 +516,8 @@ public abstract class StandIn<D> implements Program {
 
   @Override
   public final Reply change(String setting, Value value) {
-    return settings.change(setting, value);
+    return undescribed(Facts.Aspect.SETTINGS, "setting " + setting, value.shown())
+        .orElseGet(() -> settings.change(setting, value));
   }
 
   @Override
@@ -500,7 +534,12 @@ public abstract class StandIn<D> implements Program {
   public final Reply adjust(String name, Step.Adjusting way, Value.Quantity to, Step.Edge edge) {
     Value.Quantity now = values().get(name);
     if (now == null) {
-      return new Reply.Refused("something selected to adjust", "no \"" + name + "\"");
+      return undescribed(
+              Facts.Aspect.VALUES,
+              "value " + name,
+              (way == Step.Adjusting.TO ? "" : "by ") + to.shown())
+          .orElseGet(
+              () -> new Reply.Refused("something selected to adjust", "no \"" + name + "\""));
     }
     Kind.Measure range = adjustable.get(name);
     if (to.scale() != range.least().scale()) {

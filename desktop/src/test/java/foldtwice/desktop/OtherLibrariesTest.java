@@ -1,0 +1,104 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.desktop.session.Faults;
+import foldtwice.desktop.view.OwnKeys;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The demo is one library among many: every view and every action on others, without a fault. */
+class OtherLibrariesTest {
+
+  @TempDir Path folder;
+
+  private static final String STATION =
+      """
+      "stations": [{"id": "desk", "name": "My desk", "layout": "us", "shape": "ansi"}]
+      """;
+
+  private static final String EMPTY =
+      """
+      {"format": "fold-twice-library", "version": 1, "name": "Nothing yet", %s}
+      """
+          .formatted(STATION);
+
+  /** A weaving mill, whose program nobody simulates. */
+  private static final String TRADE =
+      """
+      {"format": "fold-twice-library", "version": 1, "name": "Weaving mill",
+       "applications": [{"id": "loom", "name": "Loom planner", "version": "3",
+         "contexts": [{"id": "draft", "name": "draft"}],
+         "commands": [{"id": "mirror", "name": "Mirror the draft", "menu": ["Draft", "Mirror"], "place": "loom",
+           "triggers": [{"keys": ["CTRL+m"]}]}]}],
+       %s,
+       "routines": [{"id": "r1", "name": "Mirror twice", "kind": "macro", "application": "loom",
+         "steps": [{"do": "choose", "menu": ["Draft", "Mirror"]},
+                   {"do": "choose", "menu": ["Draft", "Mirror"]}]}],
+       "bindings": [{"id": "b1", "routine": "r1", "place": "loom/draft",
+         "triggers": [{"keys": ["CTRL+ALT+m"]}]}]}
+      """
+          .formatted(STATION);
+
+  private Hands open(String library) throws Exception {
+    Files.writeString(folder.resolve("fernhollow.json"), library);
+    return Hands.open(folder);
+  }
+
+  /** Goes to every view and does everything that can be done there by the look-up. */
+  private void everythingIsTried(String library) throws Exception {
+    Thread.UncaughtExceptionHandler before = Thread.getDefaultUncaughtExceptionHandler();
+    Hands.FAULTS.install();
+    List<String> faults = new ArrayList<>();
+    try (Hands hands = open(library)) {
+      for (String tab : List.of("places", "collect", "bind", "atlas", "conflicts", "try")) {
+        hands.click("#tab-" + tab);
+        faults(hands, "the view " + tab, faults);
+      }
+      for (var act : OwnKeys.get().acts().entrySet()) {
+        hands.press(KeyCode.F3);
+        hands.paste("#look-up", act.getValue());
+        hands.press(KeyCode.ENTER);
+        faults(hands, act.getValue(), faults);
+        hands.press(KeyCode.ESCAPE);
+        hands.press(KeyCode.ESCAPE);
+      }
+    } finally {
+      Thread.setDefaultUncaughtExceptionHandler(before);
+    }
+    assertThat(faults).isEmpty();
+    try (Hands again = Hands.open(folder)) {
+      assertThat(again.session.now().library().name()).isNotEmpty();
+    }
+  }
+
+  private static void faults(Hands hands, String where, List<String> faults) {
+    Optional<Faults.Fault> fault = Hands.ask(() -> Hands.FAULTS.lastProperty().get());
+    fault.ifPresent(
+        f -> {
+          faults.add(where + ": " + f.details().lines().limit(6).toList());
+          Hands.ask(
+              () -> {
+                Hands.FAULTS.read();
+                return true;
+              });
+        });
+    assertThat(hands.scene()).isNotNull();
+  }
+
+  @Test
+  void onAnEmptyLibraryNothingFails() throws Exception {
+    everythingIsTried(EMPTY);
+  }
+
+  @Test
+  void onALibraryOfAnotherTradeNothingFails() throws Exception {
+    everythingIsTried(TRADE);
+  }
+}

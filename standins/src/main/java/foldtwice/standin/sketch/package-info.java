@@ -1,0 +1,2 @@
+/** Programs nobody simulates, sketched from what a library says of them. */
+package foldtwice.standin.sketch;
