@@ -71,7 +71,8 @@ class HouseTest {
               "desktop.bind",
               "desktop.atlas",
               "desktop.conflicts",
-              "desktop.trying"),
+              "desktop.trying",
+              "desktop.begin"),
           List.of("desktop.frame"),
           List.of("desktop.pictures"),
           List.of("desktop"));

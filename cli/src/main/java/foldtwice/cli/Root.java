@@ -16,6 +16,7 @@ import picocli.CommandLine.Spec;
     mixinStandardHelpOptions = true,
     version = "Fold Twice 0.1.0",
     subcommands = {
+      New.class,
       Check.class,
       PressKeys.class,
       Run.class,
@@ -30,6 +31,6 @@ final class Root implements Runnable {
   @Override
   public void run() {
     throw new ParameterException(
-        spec.commandLine(), "which command? check, press, run, verify, repair or backups");
+        spec.commandLine(), "which command? new, check, press, run, verify, repair or backups");
   }
 }

@@ -301,6 +301,37 @@ class CommandLineTest {
     assertThat(run("check", folder.toString()).exit).isEqualTo(2);
   }
 
+  /** What is begun can be read and looked through; nothing there is written over. */
+  @Test
+  void aLibraryIsBegun() throws Exception {
+    Path file = folder.resolve("mill.json");
+    Ran made = run("new", file.toString(), "--layout", "de", "--shape", "iso", "--desktop", "logo");
+    assertThat(made.err).isEmpty();
+    assertThat(made.exit).isZero();
+    assertThat(made.out).contains("\"mill\"", "de ISO");
+    assertThat(run("check", file.toString()).out).contains("0 bindings on This computer");
+    String before = Files.readString(file);
+    Ran again = run("new", file.toString(), "--name", "another");
+    assertThat(again.exit).isEqualTo(2);
+    assertThat(again.err).contains("mill.json");
+    assertThat(Files.readString(file)).isEqualTo(before);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "--layout,dvorakk,expected one of us",
+    "--desktop,kiosk,expected one of logo",
+    "--shape,round,round",
+    "--name,' ',needs a name",
+  })
+  void whatALibraryCannotBeginWithIsSaid(String option, String value, String says) {
+    Path file = folder.resolve("mill.json");
+    Ran ran = run("new", file.toString(), option, value);
+    assertThat(ran.exit).isEqualTo(2);
+    assertThat(ran.err).contains(says);
+    assertThat(file).doesNotExist();
+  }
+
   @Test
   void helpNamesEveryCommand() {
     Ran ran = run("--help");

@@ -1,9 +1,11 @@
 package foldtwice.desktop;
 
+import foldtwice.desktop.begin.Lately;
 import foldtwice.desktop.frame.Early;
-import foldtwice.desktop.frame.Opening;
+import foldtwice.desktop.frame.Libraries;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.session.Faults;
+import foldtwice.desktop.session.FileAsking;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.session.WorkingCopy;
 import java.io.IOException;
@@ -20,7 +22,7 @@ public final class App extends Application {
 
   private static final Logger LOG = LoggerFactory.getLogger(App.class);
 
-  private Opening opening;
+  private Libraries libraries;
 
   /** The library, which is being opened while the toolkit starts. */
   private static Early early;
@@ -36,8 +38,8 @@ public final class App extends Application {
     stage.setTitle(Ui.text("app.name"));
     stage.setMinWidth(1024);
     stage.setMinHeight(700);
-    opening = new Opening(stage, new Faults().install(), Platform::exit);
-    opening.open(early);
+    libraries = new Libraries(new Faults().install(), FileAsking.DIALOGS, Lately.mine());
+    libraries.in(stage, early, stage::close);
     stage.setOnShown(e -> Platform.runLater(() -> LOG.info("the window is open")));
     stage.show();
   }
@@ -52,6 +54,6 @@ public final class App extends Application {
   /** The window has closed its library; without a window, as at the end of the computer's day. */
   @Override
   public void stop() {
-    opening.close();
+    libraries.close();
   }
 }

@@ -1,7 +1,9 @@
 package foldtwice.desktop;
 
 import foldtwice.desktop.atlas.AtlasView;
+import foldtwice.desktop.begin.Lately;
 import foldtwice.desktop.frame.Frame;
+import foldtwice.desktop.frame.Libraries;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.FileAsking;
@@ -89,6 +91,11 @@ final class Hands implements AutoCloseable {
     this.robot = robot;
   }
 
+  /** The windows of other libraries, with nobody to ask for files. */
+  static Libraries libraries() {
+    return new Libraries(FAULTS, new Chosen(), Lately.mine());
+  }
+
   static synchronized void start() throws InterruptedException {
     if (!started) {
       CountDownLatch up = new CountDownLatch(1);
@@ -168,6 +175,10 @@ final class Hands implements AutoCloseable {
       CountDownLatch frame = new CountDownLatch(1);
       run(
           () -> {
+            if (!stage.isShowing()) {
+              frame.countDown(); // the act has closed the window
+              return;
+            }
             scene.addPostLayoutPulseListener(
                 new Runnable() {
                   @Override
@@ -221,6 +232,26 @@ final class Hands implements AutoCloseable {
           };
       run(() -> robot.keyType(code));
     }
+    settle();
+  }
+
+  /** A key of whatever keyboard types this in what has the keys. */
+  void typed(String text) {
+    run(
+        () -> {
+          Node focus = scene.getFocusOwner();
+          javafx.event.Event.fireEvent(
+              focus,
+              new javafx.scene.input.KeyEvent(
+                  javafx.scene.input.KeyEvent.KEY_TYPED,
+                  text,
+                  "",
+                  KeyCode.UNDEFINED,
+                  false,
+                  false,
+                  false,
+                  false));
+        });
     settle();
   }
 
@@ -587,9 +618,48 @@ final class Hands implements AutoCloseable {
     }
   }
 
+  /** The other window whose title begins like this, once it is there. */
+  Hands window(String title) {
+    waitUntil("there is a window " + title, () -> other(title).isPresent());
+    Stage found = ask(() -> other(title).orElseThrow());
+    run(
+        () -> {
+          found.toFront();
+          found.requestFocus();
+        });
+    Hands there = new Hands(found, null, robot, chosen, null);
+    there.settle();
+    return there;
+  }
+
+  private Optional<Stage> other(String title) {
+    return Window.getWindows().stream()
+        .filter(w -> w instanceof Stage s && s != stage && s.isShowing())
+        .map(w -> (Stage) w)
+        .filter(s -> String.valueOf(s.getTitle()).startsWith(title))
+        .findFirst();
+  }
+
+  /** Closes every window but this one, as their corners do, and comes back to it. */
+  void onlyThis() {
+    run(
+        () -> {
+          for (Window w : List.copyOf(Window.getWindows())) {
+            if (w instanceof Stage s && s != stage) {
+              s.fireEvent(
+                  new javafx.stage.WindowEvent(s, javafx.stage.WindowEvent.WINDOW_CLOSE_REQUEST));
+            }
+          }
+          stage.requestFocus();
+        });
+    settle();
+  }
+
   @Override
   public void close() throws java.io.IOException {
     run(stage::hide);
-    session.close();
+    if (session != null) {
+      session.close();
+    }
   }
 }

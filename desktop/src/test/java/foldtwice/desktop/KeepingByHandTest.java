@@ -196,7 +196,8 @@ class KeepingByHandTest {
                 "{\"do\": \"front\", \"application\": \"\"}"));
     assertThat(Files.readString(file())).isNotEqualTo(demo);
     Stage stage = Hands.ask(Stage::new);
-    Opening opening = Hands.ask(() -> new Opening(stage, Hands.FAULTS, stage::hide));
+    Opening opening =
+        Hands.ask(() -> new Opening(stage, Hands.FAULTS, Hands.libraries(), stage::hide));
     Hands.ask(
         () -> {
           opening.open(Early.begin(this::file));
@@ -233,7 +234,8 @@ class KeepingByHandTest {
     Hands.start();
     Files.copy(Hands.root().resolve("demo/fernhollow.json"), file());
     Stage stage = Hands.ask(Stage::new);
-    Opening opening = Hands.ask(() -> new Opening(stage, Hands.FAULTS, stage::hide));
+    Opening opening =
+        Hands.ask(() -> new Opening(stage, Hands.FAULTS, Hands.libraries(), stage::hide));
     Hands.ask(
         () -> {
           opening.open(Early.begin(this::file));

@@ -66,6 +66,7 @@ class OtherLibrariesTest {
         hands.paste("#look-up", act.getValue());
         hands.press(KeyCode.ENTER);
         faults(hands, act.getValue(), faults);
+        hands.onlyThis();
         hands.press(KeyCode.ESCAPE);
         hands.press(KeyCode.ESCAPE);
       }

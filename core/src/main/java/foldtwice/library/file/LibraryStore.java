@@ -8,6 +8,7 @@ import foldtwice.library.ProgramFile;
 import foldtwice.library.RefusedException;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -270,6 +271,35 @@ public final class LibraryStore implements AutoCloseable {
     }
     leave();
     return store;
+  }
+
+  /**
+   * Writes the library as it is now to another file as well, and goes on here. A library that is
+   * there is replaced, unless somebody has it open.
+   */
+  public void copyTo(Path elsewhere) throws IOException {
+    byte[] document = proven(library());
+    if (Files.exists(elsewhere)) {
+      replaced(elsewhere.toRealPath(), document);
+    } else {
+      Disk.replace(elsewhere.toAbsolutePath(), document);
+      Files.deleteIfExists(Journal.of(elsewhere.toRealPath())); // of one that is no more
+    }
+  }
+
+  /**
+   * Makes the file of a new library.
+   *
+   * @throws java.nio.file.FileAlreadyExistsException when there is a file; it is left as it is
+   */
+  public static void create(Path file, Library library) throws IOException {
+    if (Files.exists(file)) {
+      throw new FileAlreadyExistsException(file.toString(), null, "there is a file already");
+    }
+    Path folder = file.toAbsolutePath().getParent();
+    Files.createDirectories(folder);
+    Disk.replace(file.toAbsolutePath(), proven(library));
+    Files.deleteIfExists(Journal.of(file.toRealPath())); // of one that is no more
   }
 
   /** Puts a document in the place of another library, which nobody may have open. */

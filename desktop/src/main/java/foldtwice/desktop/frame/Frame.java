@@ -1,5 +1,6 @@
 package foldtwice.desktop.frame;
 
+import foldtwice.desktop.begin.Lately;
 import foldtwice.desktop.parts.Capture;
 import foldtwice.desktop.parts.KeepsKeys;
 import foldtwice.desktop.parts.Theme;
@@ -7,12 +8,14 @@ import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Act;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.OwnKeys;
 import foldtwice.desktop.view.Target;
 import foldtwice.desktop.view.View;
 import foldtwice.resolve.Keymap;
+import java.nio.file.Path;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
@@ -37,9 +40,16 @@ public final class Frame extends StackPane implements Going {
   private final Foot foot;
   private final LookUp lookUp;
   private final TroubleBar trouble;
+  private final Libraries libraries;
 
+  /** One whose other windows are of no library yet. */
   public Frame(Session session, Theme theme, Faults faults) {
+    this(session, theme, faults, new Libraries(faults, session.files(), Lately.mine()));
+  }
+
+  public Frame(Session session, Theme theme, Faults faults, Libraries libraries) {
     this.session = session;
+    this.libraries = libraries;
     this.theme = theme;
     OwnKeys.get().declare(FrameActs.ALL);
     Views.ALL.forEach(k -> OwnKeys.get().declare(k.acts()));
@@ -48,7 +58,7 @@ public final class Frame extends StackPane implements Going {
     deeds = new Deeds(session, this, sheets);
     Pane overlay = new Pane();
     lookUp = new LookUp(session, this, deeds, overlay);
-    strip = new Strip(session, lookUp.bar(), widthProperty(), deeds);
+    strip = new Strip(session, lookUp.bar(), widthProperty(), deeds, libraries);
     trouble = new TroubleBar(session);
     foot = new Foot(session);
     BorderPane root = new BorderPane(sheets);
@@ -159,6 +169,27 @@ public final class Frame extends StackPane implements Going {
 
   void redo() {
     session.redo();
+  }
+
+  void beginLibrary() {
+    libraries.begin();
+  }
+
+  void openLibrary() {
+    libraries.ask(getScene().getWindow());
+  }
+
+  void openDemo() {
+    libraries.demo().ifPresent(session::say);
+  }
+
+  /** Writes the library to another file as well. */
+  void copyLibrary() {
+    Path file = session.store().file();
+    session
+        .files()
+        .fresh(getScene().getWindow(), Ui.text("act.copy-library"), file.getFileName().toString())
+        .ifPresent(session.disk()::copyTo);
   }
 
   void saveElsewhere() {

@@ -20,6 +20,10 @@ final class FrameActs {
                   new Act<>("redo", Reach.NOT_IN_TEXT, Frame::canRedo, Frame::redo),
                   new Act<>("day-night", Frame::turnSheet),
                   new Act<>("own-keys", f -> f.to(new Target.Own())),
+                  new Act<>("new-library", Frame::beginLibrary),
+                  new Act<>("open-library", Frame::openLibrary),
+                  new Act<>("copy-library", Frame::copyLibrary),
+                  new Act<>("demo-afresh", Frame::openDemo),
                   new Act<>("save-elsewhere", Frame::saveElsewhere),
                   new Act<>("keep-again", Frame::keepAgain)),
               Views.ALL.stream()

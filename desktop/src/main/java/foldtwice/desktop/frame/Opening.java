@@ -9,6 +9,7 @@ import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.text.Plain;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
@@ -33,16 +34,19 @@ public final class Opening {
 
   private final Stage stage;
   private final Faults faults;
+  private final Libraries libraries;
   private final Runnable quit;
   private Optional<Session> session = Optional.empty();
 
   /**
    * @param faults what nobody expects to go wrong
+   * @param libraries the windows of others
    * @param quit ends what the window is part of
    */
-  public Opening(Stage stage, Faults faults, Runnable quit) {
+  public Opening(Stage stage, Faults faults, Libraries libraries, Runnable quit) {
     this.stage = stage;
     this.faults = faults;
+    this.libraries = libraries;
     this.quit = quit;
     stage.setOnCloseRequest(
         e -> {
@@ -50,6 +54,29 @@ public final class Opening {
             e.consume();
           }
         });
+  }
+
+  boolean isShowing() {
+    return stage.isShowing();
+  }
+
+  void toFront() {
+    stage.toFront();
+    stage.requestFocus();
+  }
+
+  /** True when it has the library of this file. */
+  boolean has(Path file) {
+    return session
+        .filter(
+            s -> {
+              try {
+                return Files.isSameFile(s.store().file(), file);
+              } catch (IOException e) {
+                return false; // one of them is gone
+              }
+            })
+        .isPresent();
   }
 
   /** What is open, if anything. */
@@ -80,7 +107,8 @@ public final class Opening {
     Session opened = new Session(store);
     session = Optional.of(opened);
     stage.setTitle(opened.now().library().name() + ", " + Ui.text("app.name"));
-    Frame frame = new Frame(opened, new Theme(), faults);
+    libraries.opened(store.file());
+    Frame frame = new Frame(opened, new Theme(), faults, libraries);
     Scene scene = frame.scene(1280, 800);
     frame.showSheet(Theme.remembered());
     stage.setScene(scene);

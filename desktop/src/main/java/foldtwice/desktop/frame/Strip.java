@@ -7,6 +7,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Acts;
 import foldtwice.place.Station;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import javafx.beans.value.ObservableDoubleValue;
@@ -14,6 +15,9 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.layout.HBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
@@ -25,19 +29,25 @@ final class Strip extends HBox {
   private static final double NARROW = 1150;
 
   private final ComboBox<Station> station = new ComboBox<>();
-  private final Label library = Parts.label("", "strong");
+  private final MenuButton library = new MenuButton();
   private final Button undo;
   private final Button redo;
   private final Button night;
 
-  Strip(Session session, Node lookUp, ObservableDoubleValue width, Deeds deeds) {
+  Strip(
+      Session session, Node lookUp, ObservableDoubleValue width, Deeds deeds, Libraries libraries) {
     getStyleClass().add("strip");
     undo = icon("undo", Feather.CORNER_UP_LEFT, Ui.text("undo"), deeds);
     redo = icon("redo", Feather.CORNER_UP_RIGHT, Ui.text("redo"), deeds);
     night = icon("day-night", Feather.MOON, Ui.text("night"), deeds);
     Label name = Parts.label(Ui.text("app.name"), "brand");
     name.setMinWidth(USE_PREF_SIZE);
+    library.setId("library");
     library.setMinWidth(0);
+    library.setMnemonicParsing(false);
+    library.getStyleClass().add("library-menu");
+    library.setOnShowing(e -> fill(deeds, libraries));
+    library.getItems().add(new SeparatorMenuItem()); // or it would not open at all
     Label kept = Parts.label("", "soft");
     kept.setId("kept");
     kept.setMinWidth(USE_PREF_SIZE);
@@ -75,6 +85,37 @@ final class Strip extends HBox {
             night);
   }
 
+  /** What can be done with libraries, and those opened lately. */
+  private void fill(Deeds deeds, Libraries libraries) {
+    library.getItems().clear();
+    for (String id : List.of("new-library", "open-library", "", "copy-library", "demo-afresh")) {
+      library
+          .getItems()
+          .add(
+              id.isEmpty()
+                  ? new SeparatorMenuItem()
+                  : item(Ui.text("act." + id), "library-" + id, () -> deeds.perform(id)));
+    }
+    List<Path> lately = libraries.lately();
+    if (!lately.isEmpty()) {
+      library.getItems().add(new SeparatorMenuItem());
+    }
+    for (int i = 0; i < lately.size(); i++) {
+      Path file = lately.get(i);
+      library
+          .getItems()
+          .add(item(file.toString(), "library-lately-" + i, () -> libraries.open(file)));
+    }
+  }
+
+  private static MenuItem item(String text, String id, Runnable does) {
+    MenuItem item = new MenuItem(text);
+    item.setMnemonicParsing(false);
+    item.setId(id);
+    item.setOnAction(e -> does.run());
+    return item;
+  }
+
   private static Button icon(String id, Feather picture, String name, Deeds deeds) {
     Button button = Parts.icon(id, new FontIcon(picture), name, () -> deeds.perform(id));
     button.setTooltip(Acts.tooltip(id, name));
@@ -83,6 +124,7 @@ final class Strip extends HBox {
 
   void show(Snapshot now) {
     library.setText(now.library().name());
+    library.setAccessibleText(Ui.text("strip.library", now.library().name()));
     List<Station> all = List.copyOf(now.library().stations().values());
     if (!all.equals(station.getItems())) {
       station.getItems().setAll(all);

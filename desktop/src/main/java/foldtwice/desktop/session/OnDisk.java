@@ -143,6 +143,17 @@ public final class OnDisk {
         });
   }
 
+  /** Writes the library as it is to another file as well, and goes on here. */
+  public void copyTo(Path elsewhere) {
+    LibraryStore from = store;
+    later(
+        () -> {
+          from.copyTo(elsewhere);
+          return elsewhere;
+        },
+        there -> say.accept(Ui.text("said.copied", there)));
+  }
+
   private void lookForBackups() {
     Path file = store.file();
     later(() -> Backups.of(file), all -> backups = all);

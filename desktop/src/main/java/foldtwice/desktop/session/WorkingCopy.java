@@ -28,11 +28,27 @@ public final class WorkingCopy {
   public static Path of(Path original, Path folder) throws IOException {
     Path copy = folder.resolve(original.getFileName());
     if (!Files.exists(copy)) {
-      Files.createDirectories(folder);
-      Path fresh = Files.createTempFile(folder, ".", ".new");
-      Files.copy(original, fresh, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
-      Files.move(fresh, copy);
+      copied(original, copy);
     }
     return copy;
+  }
+
+  /** One more copy, beside those there are. */
+  public static Path fresh(Path original, Path folder) throws IOException {
+    String name = original.getFileName().toString();
+    Path copy = folder.resolve(name);
+    for (int i = 2; Files.exists(copy); i++) {
+      copy = folder.resolve(name.replaceFirst("(\\.json)?$", "-" + i + "$1"));
+    }
+    copied(original, copy);
+    return copy;
+  }
+
+  private static void copied(Path original, Path copy) throws IOException {
+    Path folder = copy.getParent();
+    Files.createDirectories(folder);
+    Path fresh = Files.createTempFile(folder, ".", ".new");
+    Files.copy(original, fresh, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+    Files.move(fresh, copy);
   }
 }
