@@ -89,6 +89,7 @@ public final class Fixture {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 

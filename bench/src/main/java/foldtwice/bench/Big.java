@@ -80,6 +80,7 @@ final class Big {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 

@@ -82,6 +82,7 @@ public class FoldBench {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 

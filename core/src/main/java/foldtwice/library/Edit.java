@@ -2,6 +2,7 @@ package foldtwice.library;
 
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
+import foldtwice.describe.Description;
 import foldtwice.place.Application;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
@@ -136,6 +137,25 @@ public sealed interface Edit {
 
   record RemoveCheck(String id) implements Edit {}
 
+  /** Says of an application what is said here, or nothing more when nothing is. */
+  record Describe(String application, Optional<Description> how) implements Edit {
+    public Describe {
+      how = how.filter(d -> !d.isEmpty());
+      if (how.isPresent() && !how.get().application().equals(application)) {
+        throw new IllegalArgumentException(
+            "expected a description of "
+                + application
+                + ", found one of "
+                + how.get().application());
+      }
+    }
+
+    /** As it is said. */
+    public Describe(Description how) {
+      this(how.application(), Optional.of(how));
+    }
+  }
+
   /** Takes a family apart: its bindings stay, each by itself. */
   record RemoveFamily(String id) implements Edit {}
 
@@ -194,6 +214,10 @@ public sealed interface Edit {
       case PutCheck(PressCheck check, int at) ->
           library.withChecks(put(library.checks(), check.id(), check, at));
       case RemoveCheck(String id) -> library.withChecks(without(library.checks(), id));
+      case Describe(String application, Optional<Description> how) ->
+          library.withDescriptions(
+              how.map(d -> put(library.descriptions(), application, d, Integer.MAX_VALUE))
+                  .orElseGet(() -> without(library.descriptions(), application)));
       case Together(List<Edit> edits) -> {
         Library next = library;
         int from = 0;
@@ -254,6 +278,8 @@ public sealed interface Edit {
       case PutCheck(PressCheck check, int at) ->
           back(before.checks(), check.id(), PutCheck::new, RemoveCheck::new);
       case RemoveCheck(String id) -> again(before.checks(), id, PutCheck::new);
+      case Describe(String application, Optional<Description> how) ->
+          new Describe(application, Optional.ofNullable(before.descriptions().get(application)));
       case Together(List<Edit> edits) -> {
         List<Edit> back = new ArrayList<>();
         Library state = before;

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.binding.Proof;
 import foldtwice.binding.Readiness;
+import foldtwice.describe.Description;
 import foldtwice.extras.Extras;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
@@ -33,6 +34,7 @@ import java.util.function.Consumer;
  * @param files what programs have in their files otherwise than the library, by {@link
  *     ProgramFile#id}; one that is not here has all that it is to have
  * @param checks presses that are checked again and again
+ * @param descriptions what is said of applications beyond their contexts and commands, by their ids
  */
 public record Library(
     String name,
@@ -46,6 +48,7 @@ public record Library(
     Map<String, Proof> proofs,
     Map<String, ProgramFile> files,
     Map<String, PressCheck> checks,
+    Map<String, Description> descriptions,
     Extras extras) {
 
   public Library {
@@ -59,6 +62,7 @@ public record Library(
     proofs = ordered(proofs);
     files = ordered(files);
     checks = ordered(checks);
+    descriptions = ordered(descriptions);
   }
 
   /** The class of our own maps: what an edit leaves alone is handed on as it is, not copied. */
@@ -77,6 +81,7 @@ public record Library(
   public static Library empty(String name) {
     return new Library(
         name,
+        Map.of(),
         Map.of(),
         Map.of(),
         Map.of(),
@@ -255,6 +260,16 @@ public record Library(
     return changed(d -> d.checks = others);
   }
 
+  Library withDescriptions(LinkedHashMap<String, Description> others) {
+    return changed(d -> d.descriptions = others);
+  }
+
+  /** What is said of an application beyond its contexts and commands. */
+  public Description description(String application) {
+    Description said = descriptions.get(application);
+    return said == null ? Description.none(application) : said;
+  }
+
   /** The same library with nothing kept to be checked. */
   public Library withoutChecks() {
     return changed(d -> d.checks = Map.of());
@@ -297,6 +312,7 @@ public record Library(
         draft.proofs,
         draft.files,
         draft.checks,
+        draft.descriptions,
         draft.extras);
   }
 
@@ -313,6 +329,7 @@ public record Library(
     private Map<String, Proof> proofs;
     private Map<String, ProgramFile> files;
     private Map<String, PressCheck> checks;
+    private Map<String, Description> descriptions;
     private final Extras extras;
 
     Draft(Library of) {
@@ -327,6 +344,7 @@ public record Library(
       this.proofs = of.proofs;
       this.files = of.files;
       this.checks = of.checks;
+      this.descriptions = of.descriptions;
       this.extras = of.extras;
     }
   }

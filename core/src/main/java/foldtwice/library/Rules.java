@@ -21,6 +21,7 @@ import java.util.TreeMap;
  *
  * <ol>
  *   <li>What is bound, and what can be summoned, is so in a place that there is.
+ *   <li>What is described is an application that there is.
  *   <li>An argument is what its text means to the parameter it is for.
  * </ol>
  */
@@ -52,7 +53,7 @@ public final class Rules {
         Ids.of(name, "application"), id -> taken.containsKey(id) || !isApplicationId(id));
   }
 
-  /** What is somewhere that is nowhere, if anything: the first rule. Costs one pass. */
+  /** What is somewhere that is nowhere, if anything: the first two rules. Costs one pass. */
   public static Optional<String> dangling(Library library) {
     Set<Place> places = new HashSet<>(library.places());
     for (Binding b : library.bindings().values()) {
@@ -65,14 +66,17 @@ public final class Rules {
         return Optional.of(nowhere(s.name(), s.place()));
       }
     }
-    return Optional.empty();
+    return library.descriptions().keySet().stream()
+        .filter(id -> !library.applications().containsKey(id))
+        .findFirst()
+        .map(id -> "the description of " + id + " would be of nothing any more; take it out first");
   }
 
   private static String nowhere(String what, Place place) {
     return what + " is in " + place.id() + ", which would not be there any more; move it first";
   }
 
-  /** The binding with arguments as they mean to its routine, if there is one: the second rule. */
+  /** The binding with arguments as they mean to its routine, if there is one: the third rule. */
   static Binding settled(Binding binding, Routine routine) {
     Map<String, Value> settled = null;
     for (var argument : binding.arguments().entrySet()) {

@@ -4,6 +4,7 @@ import foldtwice.Fixture;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.binding.Pattern;
+import foldtwice.describe.RandomDescriptions;
 import foldtwice.extras.Extras;
 import foldtwice.place.Application;
 import foldtwice.place.Finding;
@@ -135,7 +136,10 @@ public final class RandomEdits {
   private static Edit putOther(Library other, Random random) {
     int at = random.nextInt(6);
     Edit station = new Edit.PutStation(other.stations().values().iterator().next(), at);
-    return switch (random.nextInt(3)) {
+    return switch (random.nextInt(4)) {
+      case 3 ->
+          new Edit.Describe(
+              RandomDescriptions.of(other.applications().values().iterator().next(), random));
       case 0 ->
           other.surfaces().isEmpty()
               ? station
@@ -147,7 +151,11 @@ public final class RandomEdits {
 
   /** One that is there, or one that is not. */
   private static Edit remove(Library library, Random random) {
-    return switch (random.nextInt(3)) {
+    return switch (random.nextInt(4)) {
+      case 3 ->
+          new Edit.Describe(
+              library.descriptions().keySet().stream().findFirst().orElse("none"),
+              Optional.empty());
       case 0 ->
           new Edit.RemoveSurface(library.surfaces().keySet().stream().findFirst().orElse("none"));
       case 1 ->

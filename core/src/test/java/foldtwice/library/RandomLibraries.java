@@ -5,6 +5,8 @@ import foldtwice.binding.Family;
 import foldtwice.binding.Fitting;
 import foldtwice.binding.Pattern;
 import foldtwice.binding.Proof;
+import foldtwice.describe.Description;
+import foldtwice.describe.RandomDescriptions;
 import foldtwice.extras.Extras;
 import foldtwice.place.AddOn;
 import foldtwice.place.Application;
@@ -115,6 +117,7 @@ public final class RandomLibraries {
             Map.of(),
             Map.of(),
             Map.of(),
+            Map.of(),
             Extras.NONE);
     Offering offering = new Offering(id(), text(), one(places.places()), triggers(), extras());
     for (Surface s : List.of(device(), toolbar(), menu(one(places.places())), offering)) {
@@ -157,7 +160,19 @@ public final class RandomLibraries {
         proofs,
         files(routines, bindings),
         checks(),
+        descriptions(applications),
         extras());
+  }
+
+  private Map<String, Description> descriptions(Map<String, Application> applications) {
+    LinkedHashMap<String, Description> all = new LinkedHashMap<>();
+    for (Application a : applications.values()) {
+      Description d = RandomDescriptions.of(a, random);
+      if (!d.isEmpty()) {
+        all.put(a.id(), d);
+      }
+    }
+    return all;
   }
 
   private Map<String, PressCheck> checks() {

@@ -3,6 +3,7 @@ package foldtwice.library.file;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.binding.Proof;
+import foldtwice.describe.Description;
 import foldtwice.library.Acceptance;
 import foldtwice.library.Edit;
 import foldtwice.library.History;
@@ -97,6 +98,10 @@ sealed interface JournalEntry {
       case Edit.PutCheck(var check, int at) ->
           out.put("at", at).set("putCheck", CheckJson.write(check));
       case Edit.RemoveCheck(String id) -> out.put("removeCheck", id);
+      case Edit.Describe(String application, var how) -> {
+        out.put("describe", application);
+        how.ifPresent(d -> out.set("as", DescriptionJson.write(d)));
+      }
       case Edit.Together(List<Edit> edits) -> {
         ArrayNode list = out.putArray("together");
         edits.forEach(e -> list.add(write(e)));
@@ -123,7 +128,8 @@ sealed interface JournalEntry {
         throw new RefusedException(
             "it holds something that cannot be written down, such as half a character");
       }
-      if (after.library().applications() != before.library().applications()) {
+      if (after.library().applications() != before.library().applications()
+          || after.library().descriptions() != before.library().descriptions()) {
         Rules.dangling(after.library())
             .ifPresent(
                 why -> {
@@ -222,6 +228,12 @@ sealed interface JournalEntry {
     }
     if (in.has("removeCheck")) {
       return new Edit.RemoveCheck(in.text("removeCheck"));
+    }
+    if (in.has("describe")) {
+      Optional<Description> how =
+          in.has("as") ? Optional.of(DescriptionJson.read(in.at("as"))) : Optional.empty();
+      String application = in.text("describe");
+      return in.placing(() -> new Edit.Describe(application, how));
     }
     if (in.has("together")) {
       Library[] then = {library}; // each is read by the routines the ones before it leave

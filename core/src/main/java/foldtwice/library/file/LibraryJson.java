@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.binding.Proof;
+import foldtwice.describe.Description;
 import foldtwice.library.Acceptance;
 import foldtwice.library.Library;
 import foldtwice.library.PressCheck;
@@ -52,7 +53,8 @@ public final class LibraryJson {
           "accepted",
           "proofs",
           "files",
-          "checks");
+          "checks",
+          "descriptions");
 
   private LibraryJson() {}
 
@@ -110,6 +112,10 @@ public final class LibraryJson {
         proofs,
         in.byId("files", f -> ProgramFileJson.read(f, routines, bindings), ProgramFile::id),
         in.byId("checks", CheckJson::read, PressCheck::id),
+        in.byId(
+            "descriptions",
+            d -> DescriptionJson.of(d, applications.keySet()),
+            Description::application),
         in.rest(LIBRARY));
   }
 
@@ -148,6 +154,10 @@ public final class LibraryJson {
     if (!library.checks().isEmpty()) {
       ArrayNode checks = out.putArray("checks");
       library.checks().values().forEach(c -> checks.add(CheckJson.write(c)));
+    }
+    if (!library.descriptions().isEmpty()) {
+      ArrayNode descriptions = out.putArray("descriptions");
+      library.descriptions().values().forEach(d -> descriptions.add(DescriptionJson.write(d)));
     }
     return Json.print(Json.with(library.extras(), out));
   }

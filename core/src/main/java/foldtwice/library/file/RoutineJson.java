@@ -150,18 +150,7 @@ final class RoutineJson {
       case "distance" ->
           new Kind.Distance(length(in.at("least")), length(in.at("most")), length(in.at("step")));
       case "count" -> new Kind.Count(in.whole("least"), in.whole("most"));
-      case "measure" -> {
-        String scale = in.text("scale");
-        Scale known = Scale.of(scale).orElse(null);
-        if (known == null) {
-          throw in.at("scale")
-              .fault("expected one of " + Scale.symbols() + ", found \"" + scale + "\"");
-        }
-        yield new Kind.Measure(
-            quantity(in.at("least"), known),
-            quantity(in.at("most"), known),
-            quantity(in.at("step"), known));
-      }
+      case "measure" -> measure(in);
       case "key" -> new Kind.KeyPress();
       case "colour" -> new Kind.Colour();
       case "text" -> new Kind.Words();
@@ -174,6 +163,20 @@ final class RoutineJson {
                       + kind
                       + "\"");
     };
+  }
+
+  /** A range on a scale. */
+  static Kind.Measure measure(In in) throws FormatException {
+    String scale = in.text("scale");
+    Scale known = Scale.of(scale).orElse(null);
+    if (known == null) {
+      throw in.at("scale")
+          .fault("expected one of " + Scale.symbols() + ", found \"" + scale + "\"");
+    }
+    return new Kind.Measure(
+        quantity(in.at("least"), known),
+        quantity(in.at("most"), known),
+        quantity(in.at("step"), known));
   }
 
   private static Value.Quantity quantity(In in, Scale scale) throws FormatException {
@@ -290,7 +293,7 @@ final class RoutineJson {
     };
   }
 
-  private static ObjectNode write(Parameter p) {
+  static ObjectNode write(Parameter p) {
     ObjectNode out = Json.object().put("name", p.name());
     write(p.kind(), out);
     out.put("default", p.otherwise().shown());

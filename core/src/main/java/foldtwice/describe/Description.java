@@ -1,0 +1,224 @@
+package foldtwice.describe;
+
+import foldtwice.extras.Extras;
+import foldtwice.place.AddOn;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Parameter;
+import foldtwice.routine.Value;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * What is said of a program beyond its contexts and commands. Each list may be empty: then nothing
+ * of its kind is known, and nothing is held against anybody.
+ *
+ * @param application the program's id
+ * @param language in which its labels are written, as an IETF BCP 47 tag; empty when nobody said
+ * @param commands what is known of its commands, by their ids
+ * @param things the kinds of things that can be selected in it
+ */
+public record Description(
+    String application,
+    String language,
+    List<Command> commands,
+    List<Dialog> dialogs,
+    List<Setting> settings,
+    List<Adjustable> values,
+    List<Thing> things,
+    List<Action> actions,
+    Extras extras) {
+
+  /**
+   * What a command does.
+   *
+   * @param id of a native command of the program
+   * @param does one after the other; empty when it is not known
+   * @param opens the title of the dialog it opens; empty for none
+   * @param onSelection true when it refuses with nothing selected
+   * @param addOn the add-on it comes with; empty for the program itself
+   */
+  public record Command(
+      String id, List<Does> does, String opens, boolean onSelection, String addOn, Span span) {
+    public Command {
+      does = List.copyOf(does);
+    }
+
+    /** One of which nothing is known. */
+    public static Command unknown(String id) {
+      return new Command(id, List.of(), "", false, "", Span.ALWAYS);
+    }
+  }
+
+  /** A dialog; its first button is the one Enter presses. */
+  public record Dialog(String title, List<Field> fields, List<Button> buttons, Span span) {
+    public Dialog {
+      fields = List.copyOf(fields);
+      buttons = List.copyOf(buttons);
+    }
+  }
+
+  /**
+   * A field of a dialog.
+   *
+   * @param kind what may stand in it
+   * @param start what stands in it when the dialog opens
+   */
+  public record Field(String label, Kind kind, String start) {}
+
+  /**
+   * A button of a dialog.
+   *
+   * @param does one after the other; may name fields of the dialog
+   * @param stays true when the dialog stays open after it
+   */
+  public record Button(String label, List<Does> does, boolean stays) {
+    public Button {
+      does = List.copyOf(does);
+    }
+  }
+
+  /**
+   * A setting.
+   *
+   * @param options what it may be
+   * @param start one of them
+   * @param fromRestart true when a change takes effect only after the program is started anew
+   */
+  public record Setting(
+      String name, List<String> options, String start, boolean fromRestart, Span span) {
+    public Setting {
+      options = List.copyOf(options);
+      if (options.isEmpty() || !options.contains(start)) {
+        throw new IllegalArgumentException(
+            "the setting "
+                + name
+                + " begins with one of its values "
+                + String.join(", ", options)
+                + ", found \""
+                + start
+                + "\"");
+      }
+    }
+  }
+
+  /** A value that can be turned up and down, of what is selected. */
+  public record Adjustable(String name, Kind.Measure range, Value.Quantity start, Span span) {
+    public Adjustable {
+      range.check(start);
+    }
+  }
+
+  /**
+   * A kind of thing that can be selected.
+   *
+   * @param count how many there are when the program is started
+   * @param values the adjustable values they have; empty for all
+   */
+  public record Thing(String kind, int count, List<String> values) {
+
+    /** More of a kind than this are not drawn up. */
+    public static final int MOST = 1000;
+
+    public Thing {
+      values = List.copyOf(values);
+      if (count < 0 || count > MOST) {
+        throw new IllegalArgumentException(
+            "of " + kind + " there are 0 to " + MOST + " at the start, found " + count);
+      }
+    }
+  }
+
+  /**
+   * What an add-on can do when a routine asks it to.
+   *
+   * @param addOn of the version it came with, empty for any
+   * @param contexts in which it works; empty for all
+   */
+  public record Action(
+      AddOn addOn,
+      String id,
+      String name,
+      List<Parameter> parameters,
+      List<String> contexts,
+      List<Does> does) {
+    public Action {
+      parameters = List.copyOf(parameters);
+      contexts = List.copyOf(contexts);
+      does = List.copyOf(does);
+    }
+  }
+
+  public Description {
+    commands = List.copyOf(commands);
+    dialogs = List.copyOf(dialogs);
+    settings = List.copyOf(settings);
+    values = List.copyOf(values);
+    things = List.copyOf(things);
+    actions = List.copyOf(actions);
+  }
+
+  /** Nothing said of a program. */
+  public static Description none(String application) {
+    return new Description(
+        application,
+        "",
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of(),
+        List.of(),
+        Extras.NONE);
+  }
+
+  /** True when nothing is said. */
+  public boolean isEmpty() {
+    return equals(none(application));
+  }
+
+  /** The same, of a program of another id. */
+  public Description of(String other) {
+    return new Description(
+        other, language, commands, dialogs, settings, values, things, actions, extras);
+  }
+
+  public Optional<Command> command(String id) {
+    return commands.stream().filter(c -> c.id().equals(id)).findFirst();
+  }
+
+  public Optional<Dialog> dialog(String title) {
+    return dialogs.stream().filter(d -> d.title().equals(title)).findFirst();
+  }
+
+  /** The add-ons that something of it comes with. */
+  public Set<AddOn> addOns() {
+    Set<AddOn> all = new LinkedHashSet<>();
+    actions.forEach(a -> all.add(a.addOn()));
+    for (Command c : commands) {
+      if (!c.addOn().isEmpty() && all.stream().noneMatch(a -> a.name().equals(c.addOn()))) {
+        all.add(new AddOn(c.addOn(), ""));
+      }
+    }
+    return all;
+  }
+
+  /** The versions in which something comes or goes, in order. */
+  public Set<String> versions() {
+    Set<String> all = new TreeSet<>(foldtwice.place.Versions::compare);
+    spans().forEach(s -> all.addAll(List.of(s.since(), s.until())));
+    all.remove("");
+    return all;
+  }
+
+  private List<Span> spans() {
+    List<Span> all = new java.util.ArrayList<>();
+    commands.forEach(c -> all.add(c.span()));
+    dialogs.forEach(d -> all.add(d.span()));
+    settings.forEach(s -> all.add(s.span()));
+    values.forEach(v -> all.add(v.span()));
+    return all;
+  }
+}

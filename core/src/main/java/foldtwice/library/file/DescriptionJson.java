@@ -1,0 +1,269 @@
+package foldtwice.library.file;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.describe.Description;
+import foldtwice.describe.Does;
+import foldtwice.describe.DoesNotation;
+import foldtwice.describe.Span;
+import foldtwice.place.AddOn;
+import foldtwice.routine.Kind;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/** What is said of a program, as JSON and back. */
+final class DescriptionJson {
+
+  private static final Set<String> ALL =
+      Set.of("of", "language", "commands", "dialogs", "settings", "values", "things", "actions");
+  private static final Set<String> COMMAND =
+      Set.of("id", "does", "opens", "onSelection", "addOn", "since", "until");
+  private static final Set<String> DIALOG = Set.of("title", "fields", "buttons", "since", "until");
+  private static final Set<String> FIELD =
+      Set.of("label", "start", "kind", "least", "most", "step", "scale", "options");
+  private static final Set<String> BUTTON = Set.of("label", "does", "stays");
+  private static final Set<String> SETTING =
+      Set.of("name", "options", "start", "fromRestart", "since", "until");
+  private static final Set<String> VALUE =
+      Set.of("name", "scale", "least", "most", "step", "start", "since", "until");
+  private static final Set<String> THING = Set.of("kind", "count", "values");
+  private static final Set<String> ACTION =
+      Set.of("addOn", "version", "id", "name", "parameters", "contexts", "does");
+
+  private DescriptionJson() {}
+
+  /** One in a library, of an application that is there. */
+  static Description of(In in, Set<String> applications) throws FormatException {
+    Description read = read(in);
+    if (!applications.contains(read.application())) {
+      throw in.at("of").fault("there is no application \"" + read.application() + "\" to describe");
+    }
+    return read;
+  }
+
+  static Description read(In in) throws FormatException {
+    return new Description(
+        in.id("of"),
+        in.text("language", ""),
+        in.list("commands", DescriptionJson::command),
+        in.list("dialogs", DescriptionJson::dialog),
+        in.list("settings", DescriptionJson::setting),
+        in.list("values", DescriptionJson::value),
+        in.list("things", DescriptionJson::thing),
+        in.list("actions", DescriptionJson::action),
+        in.rest(ALL));
+  }
+
+  private static Span span(In in) throws FormatException {
+    return new Span(in.text("since", ""), in.text("until", ""));
+  }
+
+  private static List<Does> does(In in) throws FormatException {
+    return in.list(
+        "does",
+        one -> {
+          String text = one.text();
+          return one.placing(() -> DoesNotation.read(text));
+        });
+  }
+
+  private static Description.Command command(In in) throws FormatException {
+    return in.part(
+        COMMAND,
+        new Description.Command(
+            in.id("id"),
+            does(in),
+            in.text("opens", ""),
+            in.flag("onSelection"),
+            in.text("addOn", ""),
+            span(in)),
+        DescriptionJson::write);
+  }
+
+  private static Description.Dialog dialog(In in) throws FormatException {
+    return in.part(
+        DIALOG,
+        new Description.Dialog(
+            in.text("title"),
+            in.list("fields", DescriptionJson::field),
+            in.list("buttons", DescriptionJson::button),
+            span(in)),
+        DescriptionJson::write);
+  }
+
+  private static Description.Field field(In in) throws FormatException {
+    return in.part(
+        FIELD,
+        new Description.Field(in.text("label"), RoutineJson.kind(in), in.text("start", "")),
+        DescriptionJson::write);
+  }
+
+  private static Description.Button button(In in) throws FormatException {
+    return in.part(
+        BUTTON,
+        new Description.Button(in.text("label"), does(in), in.flag("stays")),
+        DescriptionJson::write);
+  }
+
+  private static Description.Setting setting(In in) throws FormatException {
+    String name = in.text("name");
+    List<String> options = in.list("options", In::text);
+    String start = in.text("start", options.isEmpty() ? "" : options.getFirst());
+    boolean fromRestart = in.flag("fromRestart");
+    Span span = span(in);
+    return in.part(
+        SETTING,
+        in.placing(() -> new Description.Setting(name, options, start, fromRestart, span)),
+        DescriptionJson::write);
+  }
+
+  private static Description.Adjustable value(In in) throws FormatException {
+    String name = in.text("name");
+    Kind.Measure range = RoutineJson.measure(in);
+    String start = in.text("start", range.least().shown());
+    Span span = span(in);
+    return in.part(
+        VALUE,
+        in.placing(
+            () ->
+                new Description.Adjustable(
+                    name, range, Kind.quantity(start, range.least().scale()), span)),
+        DescriptionJson::write);
+  }
+
+  private static Description.Thing thing(In in) throws FormatException {
+    String kind = in.text("kind");
+    int count = in.whole("count");
+    List<String> values = in.list("values", In::text);
+    return in.part(
+        THING,
+        in.placing(() -> new Description.Thing(kind, count, values)),
+        DescriptionJson::write);
+  }
+
+  private static Description.Action action(In in) throws FormatException {
+    return in.part(
+        ACTION,
+        new Description.Action(
+            new AddOn(in.text("addOn"), in.text("version", "")),
+            in.id("id"),
+            in.text("name"),
+            in.list("parameters", RoutineJson::parameter),
+            in.list("contexts", In::text),
+            does(in)),
+        DescriptionJson::write);
+  }
+
+  static ObjectNode write(Description d) {
+    ObjectNode out = Json.object().put("of", d.application());
+    text("language", d.language(), out);
+    list("commands", d.commands().stream().map(DescriptionJson::write).toList(), out);
+    list("dialogs", d.dialogs().stream().map(DescriptionJson::write).toList(), out);
+    list("settings", d.settings().stream().map(DescriptionJson::write).toList(), out);
+    list("values", d.values().stream().map(DescriptionJson::write).toList(), out);
+    list("things", d.things().stream().map(DescriptionJson::write).toList(), out);
+    list("actions", d.actions().stream().map(DescriptionJson::write).toList(), out);
+    return Json.with(d.extras(), out);
+  }
+
+  private static ObjectNode write(Description.Command c) {
+    ObjectNode out = Json.object().put("id", c.id());
+    does(c.does(), out);
+    text("opens", c.opens(), out);
+    flag("onSelection", c.onSelection(), out);
+    text("addOn", c.addOn(), out);
+    return span(c.span(), out);
+  }
+
+  private static ObjectNode write(Description.Dialog d) {
+    ObjectNode out = Json.object().put("title", d.title());
+    list("fields", d.fields().stream().map(DescriptionJson::write).toList(), out);
+    list("buttons", d.buttons().stream().map(DescriptionJson::write).toList(), out);
+    return span(d.span(), out);
+  }
+
+  private static ObjectNode write(Description.Field f) {
+    ObjectNode out = Json.object().put("label", f.label());
+    RoutineJson.write(f.kind(), out);
+    text("start", f.start(), out);
+    return out;
+  }
+
+  private static ObjectNode write(Description.Button b) {
+    ObjectNode out = Json.object().put("label", b.label());
+    does(b.does(), out);
+    flag("stays", b.stays(), out);
+    return out;
+  }
+
+  private static ObjectNode write(Description.Setting s) {
+    ObjectNode out = Json.object().put("name", s.name());
+    ArrayNode options = out.putArray("options");
+    s.options().forEach(options::add);
+    out.put("start", s.start());
+    flag("fromRestart", s.fromRestart(), out);
+    return span(s.span(), out);
+  }
+
+  private static ObjectNode write(Description.Adjustable v) {
+    ObjectNode out = Json.object().put("name", v.name());
+    RoutineJson.write(v.range(), out);
+    out.remove("kind"); // they are all amounts on a scale
+    out.put("start", v.start().shown());
+    return span(v.span(), out);
+  }
+
+  private static ObjectNode write(Description.Thing t) {
+    ObjectNode out = Json.object().put("kind", t.kind()).put("count", t.count());
+    if (!t.values().isEmpty()) {
+      ArrayNode values = out.putArray("values");
+      t.values().forEach(values::add);
+    }
+    return out;
+  }
+
+  private static ObjectNode write(Description.Action a) {
+    ObjectNode out = Json.object().put("addOn", a.addOn().name());
+    text("version", a.addOn().version(), out);
+    out.put("id", a.id()).put("name", a.name());
+    list("parameters", a.parameters().stream().map(RoutineJson::write).toList(), out);
+    if (!a.contexts().isEmpty()) {
+      ArrayNode contexts = out.putArray("contexts");
+      a.contexts().forEach(contexts::add);
+    }
+    does(a.does(), out);
+    return out;
+  }
+
+  private static void does(List<Does> all, ObjectNode out) {
+    if (!all.isEmpty()) {
+      ArrayNode does = out.putArray("does");
+      all.forEach(d -> does.add(DoesNotation.write(d)));
+    }
+  }
+
+  private static void list(String name, List<ObjectNode> all, ObjectNode out) {
+    if (!all.isEmpty()) {
+      out.putArray(name).addAll(new ArrayList<>(all));
+    }
+  }
+
+  private static void text(String name, String text, ObjectNode out) {
+    if (!text.isEmpty()) {
+      out.put(name, text);
+    }
+  }
+
+  private static void flag(String name, boolean yes, ObjectNode out) {
+    if (yes) {
+      out.put(name, true);
+    }
+  }
+
+  private static ObjectNode span(Span span, ObjectNode out) {
+    text("since", span.since(), out);
+    text("until", span.until(), out);
+    return out;
+  }
+}
