@@ -104,8 +104,14 @@ public record Facts(
    * @param takes what may be written into it
    * @param scale of an amount
    * @param options of a choice
+   * @param range what a number must lie in, where that is known
    */
-  public record Field(String label, Takes takes, Optional<Scale> scale, List<String> options) {
+  public record Field(
+      String label,
+      Takes takes,
+      Optional<Scale> scale,
+      List<String> options,
+      Optional<Kind> range) {
     public Field {
       options = List.copyOf(options);
     }

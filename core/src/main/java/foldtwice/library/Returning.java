@@ -2,6 +2,7 @@ package foldtwice.library;
 
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
+import foldtwice.describe.Description;
 import foldtwice.place.Application;
 import foldtwice.place.Station;
 import foldtwice.routine.Routine;
@@ -84,6 +85,13 @@ public final class Returning {
         Acceptance::conflict,
         (a, at) -> new Edit.Accept(a.conflict(), Optional.of(a)),
         c -> new Edit.Accept(c, Optional.empty()),
+        way.first);
+    way.parts(
+        now.descriptions(),
+        then.descriptions(),
+        Description::application,
+        (d, at) -> new Edit.Describe(d),
+        id -> new Edit.Describe(id, Optional.empty()),
         way.first);
     List<Edit> all = new ArrayList<>(way.first);
     all.addAll(way.puts);

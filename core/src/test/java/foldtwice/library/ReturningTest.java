@@ -28,6 +28,7 @@ class ReturningTest {
     assertThat(there.families()).isEqualTo(to.families());
     assertThat(there.accepted()).isEqualTo(to.accepted());
     assertThat(there.checks()).isEqualTo(to.checks());
+    assertThat(there.descriptions()).isEqualTo(to.descriptions());
     assertThat(back.inverse(from).on(there)).as("and back").isEqualTo(from);
   }
 }

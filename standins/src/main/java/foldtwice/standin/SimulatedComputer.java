@@ -60,14 +60,18 @@ public final class SimulatedComputer implements Computer {
    * where what the library says of it is another. True when any did.
    */
   public boolean follow(Library before, Library after, Station station) {
-    if (before.applications().equals(after.applications())) {
+    if (before.applications().equals(after.applications())
+        && before.descriptions().equals(after.descriptions())) {
       return false;
     }
     boolean changed = programs.keySet().retainAll(after.applications().keySet());
     for (Application a : after.applications().values()) {
-      boolean other = StandIns.isSketched(a.id()) && !a.equals(before.applications().get(a.id()));
+      boolean other =
+          StandIns.isSketched(a.id())
+              && !(a.equals(before.applications().get(a.id()))
+                  && after.description(a.id()).equals(before.description(a.id())));
       if (other || !programs.containsKey(a.id())) {
-        StandIn<?> fresh = StandIns.of(a, station);
+        StandIn<?> fresh = StandIns.of(a, after, station);
         fresh.attach(clipboard, clock);
         programs.put(a.id(), fresh);
         desk.add(a.id());

@@ -1,5 +1,6 @@
 package foldtwice.standin;
 
+import foldtwice.describe.Description;
 import foldtwice.known.Facts;
 import foldtwice.library.Library;
 import foldtwice.library.Surroundings;
@@ -18,10 +19,13 @@ import foldtwice.standin.trackway.Trackway;
 import foldtwice.standin.vasculum.Vasculum;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /** The stand-ins that ship. */
 public final class StandIns {
@@ -101,17 +105,17 @@ public final class StandIns {
     Map<String, StandIn<?>> all = new LinkedHashMap<>();
     for (Kind k : KINDS) {
       if (library.applications().containsKey(k.id())) {
-        all.put(k.id(), of(library.applications().get(k.id()), station));
+        all.put(k.id(), of(library.applications().get(k.id()), library, station));
       }
     }
     for (Application a : library.applications().values()) {
-      all.computeIfAbsent(a.id(), id -> of(a, station));
+      all.computeIfAbsent(a.id(), id -> of(a, library, station));
     }
     return all;
   }
 
   /** A fresh one of an application, as it is on a station. */
-  static StandIn<?> of(Application application, Station station) {
+  static StandIn<?> of(Application application, Library library, Station station) {
     Optional<Station.Installed> installed =
         station.installed().stream()
             .filter(i -> i.application().equals(application.id()))
@@ -126,12 +130,15 @@ public final class StandIns {
                     .<StandIn<?>>map(i -> k.make().apply(Edition.of(i.version(), i.addOns())))
                     .orElseGet(k::fresh))
         .orElseGet(
-            () ->
-                new Sketch(
-                    application,
-                    installed
-                        .map(i -> Edition.of(i.version(), i.addOns()))
-                        .orElseGet(() -> Edition.of(application.version(), List.of()))));
+            () -> {
+              Description said = library.description(application.id());
+              return new Sketch(
+                  application,
+                  said,
+                  installed
+                      .map(i -> Edition.of(i.version(), i.addOns()))
+                      .orElseGet(() -> new Edition(application.version(), said.addOns())));
+            });
   }
 
   /** True when it is made of what the library says of an application. */
@@ -163,7 +170,29 @@ public final class StandIns {
   /** A library in front of programs. */
   public static Surroundings around(Map<String, StandIn<?>> programs, Library library) {
     return new Surroundings(
-        programs.values().stream().map(StandIn::facts).toList(), Every.VERSION, library);
+        programs.values().stream().map(StandIn::facts).toList(),
+        Stream.concat(Every.VERSION.stream(), described(library).stream()).toList(),
+        library);
+  }
+
+  /** The versions of programs that are described where they differ. */
+  private static List<Facts> described(Library library) {
+    List<Facts> all = new ArrayList<>();
+    for (Description d : library.descriptions().values()) {
+      if (isSketched(d.application()) && !d.versions().isEmpty()) {
+        Set<String> versions = new LinkedHashSet<>(d.versions());
+        versions.add(library.applications().get(d.application()).version());
+        versions.forEach(
+            v ->
+                all.add(
+                    new Sketch(
+                            library.applications().get(d.application()),
+                            d,
+                            new Edition(v, d.addOns()))
+                        .facts()));
+      }
+    }
+    return all;
   }
 
   /** A library in front of the programs of a station. */

@@ -3,6 +3,7 @@ package foldtwice.standin;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.routine.Step;
+import foldtwice.routine.Whom;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.standin.base.StandIn;
@@ -31,7 +32,7 @@ class ProgramLawsTest {
   /** One thing a person could do. */
   private static Reply act(Program program, Random random) {
     List<String> commands = ((StandIn<?>) program).commandIds();
-    return switch (random.nextInt(8)) {
+    return switch (random.nextInt(9)) {
       case 0 -> program.type(random.nextBoolean() ? "\u00d7" : "a");
       case 1 ->
           program.select(
@@ -39,6 +40,7 @@ class ProgramLawsTest {
       case 2 ->
           program
               .dialog()
+              .filter(d -> !d.fields().isEmpty())
               .<Reply>map(
                   d ->
                       program.fill(
@@ -50,6 +52,7 @@ class ProgramLawsTest {
               .dialog()
               .<Reply>map(d -> program.press(d.buttons().get(random.nextInt(d.buttons().size()))))
               .orElse(Reply.QUIET);
+      case 4 -> adjust(program, random);
       default -> {
         if (commands.isEmpty()) {
           yield program.choose(List.of("Edit", "Mirror"));
@@ -58,6 +61,19 @@ class ProgramLawsTest {
         yield UNDOING.contains(command) ? Reply.QUIET : program.fire(command);
       }
     };
+  }
+
+  private static Reply adjust(Program program, Random random) {
+    List<String> values = List.copyOf(program.facts().values().keySet());
+    if (values.isEmpty()) {
+      return program.select(Whom.Group.ALL, false);
+    }
+    String name = values.get(random.nextInt(values.size()));
+    return program.adjust(
+        name,
+        Step.Adjusting.values()[random.nextInt(2)],
+        program.facts().values().get(name).step(),
+        Step.Edge.values()[random.nextInt(2)]);
   }
 
   /** What undo gives back: the document and the selection. */

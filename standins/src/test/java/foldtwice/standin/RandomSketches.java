@@ -1,5 +1,7 @@
 package foldtwice.standin;
 
+import foldtwice.describe.Description;
+import foldtwice.describe.RandomDescriptions;
 import foldtwice.extras.Extras;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
@@ -32,7 +34,9 @@ final class RandomSketches {
 
   static Sketch any(Random random) {
     Application of = application(random);
-    return new Sketch(of, Edition.of(of.version(), List.of()));
+    Description said =
+        random.nextInt(3) == 0 ? Description.none(of.id()) : RandomDescriptions.onwards(of, random);
+    return new Sketch(of, said, new Edition(of.version(), said.addOns()));
   }
 
   static Application application(Random random) {

@@ -3,9 +3,12 @@ package foldtwice.standin;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.known.Facts;
+import foldtwice.known.Touch;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.file.LibraryJson;
+import foldtwice.library.file.ProgramDescription;
+import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.reading.Checker;
@@ -14,18 +17,27 @@ import foldtwice.ready.Outlook;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Scale;
+import foldtwice.routine.Value;
+import foldtwice.routine.Whom;
 import foldtwice.run.Change;
+import foldtwice.run.Dialog;
 import foldtwice.run.Reply;
 import foldtwice.run.Run;
 import foldtwice.run.Trial;
 import foldtwice.script.Ecmascript;
+import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.StandIn;
 import foldtwice.standin.sketch.Sketch;
 import foldtwice.trigger.Notation;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -193,5 +205,176 @@ class SketchTest {
       }
     }
     assertThat(sketch.described().states()).contains(sketch.place());
+  }
+
+  /** What its facts say of a command holds: nothing else changes, whatever is described. */
+  @Property(tries = 400)
+  void aCommandChangesNoMoreThanIsSaid(@ForAll long seed) {
+    Random random = new Random(seed);
+    Sketch sketch = RandomSketches.any(random);
+    if (random.nextBoolean()) {
+      sketch.select(Whom.Group.ALL, false);
+    }
+    for (Facts.Command c : sketch.facts().commands()) {
+      Map<String, String> before = sketch.state();
+      Reply reply = sketch.fire(c.id());
+      Map<String, String> after = sketch.state();
+      if (reply instanceof Reply.Refused) {
+        assertThat(after).isEqualTo(before);
+      }
+      Set<String> keys = new TreeSet<>(before.keySet());
+      keys.addAll(after.keySet());
+      keys.removeIf(k -> Objects.equals(before.get(k), after.get(k)));
+      keys.removeIf(k -> k.startsWith("field ") || k.equals("view dialog"));
+      for (String key : keys) {
+        if (key.startsWith("setting ")) {
+          String name = key.substring("setting ".length());
+          assertThat(c.effects().settings()).contains(name.replaceAll(" later$", ""));
+        } else {
+          assertThat(c.effects().touches()).as(key).contains(touch(key));
+        }
+      }
+      assertThat(sketch.dialog().map(Dialog::title).or(() -> Optional.of("none")))
+          .as("it opens what is said, or was refused")
+          .hasValueSatisfying(
+              title ->
+                  assertThat(
+                          reply instanceof Reply.Refused || title.equals(c.opens().orElse("none")))
+                      .isTrue());
+      sketch.cancel();
+    }
+  }
+
+  private static Touch touch(String key) {
+    return switch (key.split(" ")[0]) {
+      case "selection" -> Touch.SELECTION;
+      case "view" -> Touch.VIEW;
+      case "file" -> Touch.FILES;
+      case "window" -> Touch.WINDOWS;
+      case "clipboard" -> Touch.CLIPBOARD;
+      case "data" -> Touch.DATA;
+      case "undo" -> Touch.UNDO_HISTORY;
+      default -> Touch.OBJECTS;
+    };
+  }
+
+  private static final String DESCRIBED =
+      """
+      {"format": "fold-twice-program", "version": 1,
+       "application": {"id": "loom", "name": "Loom planner", "version": "3.2",
+         "contexts": [{"id": "draft", "name": "draft"},
+                      {"id": "note", "name": "note", "takesText": true}],
+         "commands": [
+           {"id": "grid", "name": "Grid", "menu": ["View", "Grid"], "place": "loom"},
+           {"id": "all", "name": "All", "menu": ["Edit", "All"], "place": "loom"},
+           {"id": "undo", "name": "Undo", "menu": ["Edit", "Undo"], "place": "loom"},
+           {"id": "note", "name": "Note", "menu": ["View", "Note"], "place": "loom"},
+           {"id": "add", "name": "Band", "menu": ["Draft", "Band"], "place": "loom"},
+           {"id": "drop", "name": "Drop", "menu": ["Draft", "Drop"], "place": "loom"},
+           {"id": "wider", "name": "Wider", "menu": ["Draft", "Wider"], "place": "loom"},
+           {"id": "set", "name": "Set up", "menu": ["Draft", "Set up"], "place": "loom"},
+           {"id": "old", "name": "Old", "menu": ["Draft", "Old"], "place": "loom"},
+           {"id": "twill", "name": "Twill", "menu": ["Draft", "Twill"], "place": "loom"}]},
+       "description": {"of": "loom", "language": "en",
+         "settings": [{"name": "Grid", "options": ["on", "off"], "start": "off"}],
+         "values": [{"name": "Width", "scale": "%", "least": "0", "most": "100", "step": "5",
+                     "start": "50 %"}],
+         "things": [{"kind": "Band", "count": 2, "values": ["Width"]},
+                    {"kind": "Mark", "count": 1}],
+         "dialogs": [{"title": "Band", "fields": [
+             {"label": "Wide", "kind": "measure", "scale": "%", "least": "10", "most": "90",
+              "step": "1", "start": "20"},
+             {"label": "Lines", "kind": "choice", "options": ["on", "off"]}],
+           "buttons": [{"label": "Set", "does": ["give Width to [Wide]", "set Grid to [Lines]"]},
+                       {"label": "Leave"}]}],
+         "commands": [
+           {"id": "grid", "does": ["turn Grid"]}, {"id": "all", "does": ["select all"]},
+           {"id": "undo", "does": ["undo"]}, {"id": "note", "does": ["go to note"]},
+           {"id": "add", "does": ["add Band"]}, {"id": "drop", "does": ["remove"]},
+           {"id": "wider", "does": ["raise Width by 30 %"]},
+           {"id": "set", "opens": "Band", "onSelection": true},
+           {"id": "old", "until": "3.10"}, {"id": "twill", "addOn": "Weaver"}],
+         "actions": [{"addOn": "Weaver", "version": "2.1", "id": "weave", "name": "Weave",
+           "parameters": [{"name": "to", "kind": "measure", "scale": "%", "least": "0",
+             "most": "100", "step": "1", "default": "5 %"}],
+           "does": ["select all", "give Width to [to]"]}]}}
+      """;
+
+  private static Sketch described(String version, AddOn... addOns) throws Exception {
+    ProgramDescription loom = ProgramDescription.read(DESCRIBED.getBytes(StandardCharsets.UTF_8));
+    return new Sketch(loom.application(), loom.description(), new Edition(version, Set.of(addOns)));
+  }
+
+  private static String width(Sketch loom, int thing) {
+    return loom.document().things().get(thing).values().get("Width").shown();
+  }
+
+  /** Settings, values, things and contexts do what is said; one command is one step back. */
+  @Test
+  void whatIsDescribedIsDone() throws Exception {
+    Sketch loom = described("3.2");
+    loom.choose(List.of("View", "Grid"));
+    assertThat(loom.settings().get("Grid").shown()).isEqualTo("on");
+    assertThat(loom.ticked(List.of("View", "Grid"))).isTrue();
+    assertThat(loom.choose(List.of("Draft", "Wider")))
+        .isEqualTo(new Reply.Refused("something selected", "nothing selected"));
+    loom.choose(List.of("Edit", "All"));
+    loom.choose(List.of("Draft", "Wider"));
+    loom.choose(List.of("Draft", "Wider"));
+    assertThat(width(loom, 0)).as("within its range").isEqualTo("100%");
+    loom.choose(List.of("Edit", "Undo"));
+    assertThat(width(loom, 0)).isEqualTo("80%");
+    loom.choose(List.of("Draft", "Band"));
+    assertThat(loom.selected()).containsExactly("Band 3");
+    assertThat(loom.values().get("Width").shown()).isEqualTo("50%");
+    loom.choose(List.of("Draft", "Drop"));
+    assertThat(loom.document().names()).containsExactly("Band 1", "Band 2", "Mark 1");
+    loom.choose(List.of("View", "Note"));
+    assertThat(loom.place()).isEqualTo(new Place.Within("loom", "note"));
+  }
+
+  @Test
+  void aDescribedDialogHasItsFieldsAndButtons() throws Exception {
+    Sketch loom = described("3.2");
+    loom.selectNamed("Band 2", false);
+    loom.choose(List.of("Draft", "Set up"));
+    assertThat(loom.dialog().orElseThrow().field("Wide").orElseThrow().text()).isEqualTo("20");
+    assertThat(loom.fill("Wide", "95")).isEqualTo(new Reply.Refused("from 10% to 90%", "\"95\""));
+    loom.fill("Wide", "70");
+    assertThat(loom.press("Set")).isInstanceOf(Reply.Done.class);
+    assertThat(loom.dialog()).isEmpty();
+    assertThat(width(loom, 1)).isEqualTo("70%");
+    assertThat(width(loom, 0)).isEqualTo("50%");
+    assertThat(loom.settings().get("Grid").shown()).isEqualTo("on");
+  }
+
+  /** Versions are compared number by number; what an add-on brings is there with it. */
+  @Test
+  void versionsAndAddOnsAreAsOnTheStation() throws Exception {
+    assertThat(described("3.2").commandIds()).contains("old").doesNotContain("twill");
+    assertThat(described("3.10").commandIds()).doesNotContain("old");
+    Sketch loom = described("3.2", new AddOn("Weaver", "2.1"));
+    assertThat(loom.commandIds()).contains("twill");
+    loom.invoke("Weaver", "weave", Map.of("to", Value.Quantity.of("7", Scale.PERCENT)));
+    assertThat(width(loom, 2)).isEqualTo("7%");
+    assertThat(described("3.2", new AddOn("Weaver", "2.0")).facts().actions()).isEmpty();
+  }
+
+  /** A description of a program that some versions differ in says so of each of them. */
+  @Test
+  void otherVersionsAreKnownToo() throws Exception {
+    ProgramDescription loom = ProgramDescription.read(DESCRIBED.getBytes(StandardCharsets.UTF_8));
+    Library library =
+        new Edit.Together(
+                List.of(
+                    new Edit.PutApplication(loom.application()),
+                    new Edit.Describe(loom.description())))
+            .on(mill());
+    assertThat(
+            StandIns.around(desk(library), library).otherVersions().stream()
+                .filter(f -> f.application().equals("loom"))
+                .filter(f -> f.command("old").isPresent())
+                .map(Facts::version))
+        .containsExactly("3.2");
   }
 }

@@ -4,6 +4,7 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.place.Context;
 import foldtwice.place.Place;
+import foldtwice.standin.sketch.Page;
 import foldtwice.standin.sketch.Sketch;
 import java.util.List;
 import java.util.function.Consumer;
@@ -84,10 +85,11 @@ final class SketchPicture extends Picture {
       place(typed, GAP, y, wide, ROW + 6);
       y += ROW + GAP;
     }
-    for (String name : program.document().things()) {
+    for (Page.Thing thing : program.document().things()) {
       if (y + ROW > getHeight()) {
         return;
       }
+      String name = thing.name();
       Label row = new Label(name);
       row.getStyleClass().add("sketch-thing");
       row.setId("thing-" + name.replace(' ', '-'));

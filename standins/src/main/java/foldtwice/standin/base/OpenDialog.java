@@ -2,6 +2,7 @@ package foldtwice.standin.base;
 
 import foldtwice.known.Effects;
 import foldtwice.known.Facts;
+import foldtwice.routine.ValueException;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
@@ -81,6 +82,13 @@ public record OpenDialog(Dialog view, Map<String, Button> buttons) {
         return not("a number with at most " + f.decimals() + " decimals", "\"" + text + "\"");
       }
     }
+    if (f.range().isPresent()) {
+      try {
+        f.range().get().read(text + " " + f.symbol());
+      } catch (ValueException e) {
+        return not(e.allowed(), "\"" + text + "\"");
+      }
+    }
     return new Filled.With(with(field, text), new Change(field, f.text(), text));
   }
 
@@ -98,7 +106,7 @@ public record OpenDialog(Dialog view, Map<String, Button> buttons) {
   Facts.Dialog facts() {
     List<Facts.Field> fields = new ArrayList<>();
     for (Dialog.Field f : view.fields()) {
-      fields.add(new Facts.Field(f.label(), takes(f), f.scale(), f.options()));
+      fields.add(new Facts.Field(f.label(), takes(f), f.scale(), f.options(), f.range()));
     }
     List<Facts.Button> all = new ArrayList<>();
     buttons.forEach((label, b) -> all.add(new Facts.Button(label, b.effects(), b.closes())));

@@ -84,33 +84,55 @@ public abstract class StandIn<D> implements Program {
   /** The same with the labels of its path, whatever is in them. */
   protected final void command(
       String id, List<String> path, Effects effects, Supplier<Reply> action) {
-    commands.add(id, path, effects, Optional.empty(), action);
+    if (effects.addOn().isEmpty() || edition.has(new AddOn(effects.addOn().get(), ""))) {
+      commands.add(id, path, effects, Optional.empty(), action);
+    }
+  }
+
+  /**
+   * Adds a command that does something and then opens a dialog, which can be made in any state.
+   *
+   * @param first what it does before
+   */
+  protected final void opening(
+      String id,
+      List<String> path,
+      Effects effects,
+      Supplier<OpenDialog> opened,
+      Supplier<Reply> first) {
+    if (effects.addOn().isPresent() && !edition.has(new AddOn(effects.addOn().get(), ""))) {
+      return;
+    }
+    String title = opened.get().view().title();
+    dialogs.put(title, opened);
+    commands.add(
+        id,
+        path,
+        effects,
+        Optional.of(title),
+        () -> {
+          if (effects.needsSelection() && !somethingSelected()) {
+            return new Reply.Refused("something selected", "nothing selected");
+          }
+          Reply done = first.get();
+          return done instanceof Reply.Refused ? done : both(done, open(opened.get()));
+        });
   }
 
   /** Adds a command that opens a dialog; the dialog can be made in any state of the program. */
   protected final void opening(
       String id, String menu, Effects effects, Supplier<OpenDialog> opened) {
-    String title = opened.get().view().title();
-    dialogs.put(title, opened);
-    Supplier<Reply> open = () -> open(opened.get());
-    add(
-        id,
-        menu,
-        effects,
-        Optional.of(title),
-        effects.needsSelection()
-            ? () ->
-                somethingSelected()
-                    ? open.get()
-                    : new Reply.Refused("something selected", "nothing selected")
-            : open);
+    opening(id, path(menu), effects, opened, () -> Reply.QUIET);
+  }
+
+  private static List<String> path(String menu) {
+    return menu.isEmpty() ? List.of() : List.of(menu.split(UNDER));
   }
 
   private void add(
       String id, String menu, Effects effects, Optional<String> opens, Supplier<Reply> action) {
     if (effects.addOn().isEmpty() || edition.has(new AddOn(effects.addOn().get(), ""))) {
-      commands.add(
-          id, menu.isEmpty() ? List.of() : List.of(menu.split(UNDER)), effects, opens, action);
+      commands.add(id, path(menu), effects, opens, action);
     }
   }
 

@@ -1,5 +1,7 @@
 package foldtwice.standin.sketch;
 
+import foldtwice.describe.Description;
+import foldtwice.routine.Value;
 import foldtwice.run.Change;
 import foldtwice.standin.base.StandIn;
 import java.util.ArrayList;
@@ -8,18 +10,19 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 /**
  * What a sketch works on.
  *
- * @param things what can be selected
+ * @param things what can be selected, in order; no two of one name
  * @param selected those that are, in the order of selecting
  * @param text what was typed
  * @param done how often what has been done, such as {@code command Mirror}
  * @param given what was given to what nobody described, such as {@code field Width}
  */
 public record Page(
-    List<String> things,
+    List<Thing> things,
     List<String> selected,
     String text,
     Map<String, Integer> done,
@@ -32,14 +35,83 @@ public record Page(
     given = Collections.unmodifiableMap(new LinkedHashMap<>(given));
   }
 
-  /** With a few things on it and nothing done. */
-  static Page first() {
+  /** Something that can be selected, with its adjustable values. */
+  public record Thing(String name, Map<String, Value.Quantity> values) {
+    public Thing {
+      values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
+    }
+
+    Thing with(String value, Value.Quantity amount) {
+      Map<String, Value.Quantity> next = new LinkedHashMap<>(values);
+      next.put(value, amount);
+      return new Thing(name, next);
+    }
+  }
+
+  /** What is there when a program of which nobody said what can be selected is started. */
+  private static final List<Description.Thing> SOME =
+      List.of(new Description.Thing("Thing", 6, List.of()));
+
+  /** What is there at first, and nothing done to it. */
+  static Page first(Description d, List<Description.Adjustable> values) {
+    Page page = new Page(List.of(), List.of(), "", Map.of(), Map.of());
+    for (Description.Thing kind : d.things().isEmpty() ? SOME : d.things()) {
+      for (int i = 0; i < kind.count(); i++) {
+        page = page.adding(kind, values);
+      }
+    }
+    return page.selecting(List.of());
+  }
+
+  /** With one more of a kind, which is selected. */
+  Page adding(Description.Thing kind, List<Description.Adjustable> values) {
+    int n = 1;
+    List<String> names = names();
+    while (names.contains(kind.kind() + " " + n)) {
+      n++;
+    }
+    Map<String, Value.Quantity> its = new LinkedHashMap<>();
+    for (Description.Adjustable v : values) {
+      if (kind.values().isEmpty() || kind.values().contains(v.name())) {
+        its.put(v.name(), v.start());
+      }
+    }
+    Thing one = new Thing(kind.kind() + " " + n, its);
+    List<Thing> more = new ArrayList<>(things);
+    more.add(one);
+    return new Page(more, List.of(one.name()), text, done, given);
+  }
+
+  /** Without what is selected. */
+  Page removing() {
     return new Page(
-        List.of("Thing 1", "Thing 2", "Thing 3", "Thing 4", "Thing 5", "Thing 6"),
+        things.stream().filter(t -> !selected.contains(t.name())).toList(),
         List.of(),
-        "",
-        Map.of(),
-        Map.of());
+        text,
+        done,
+        given);
+  }
+
+  /** With another thing instead of the one of its name. */
+  Page with(Thing other) {
+    return new Page(
+        things.stream().map(t -> t.name().equals(other.name()) ? other : t).toList(),
+        selected,
+        text,
+        done,
+        given);
+  }
+
+  /** What can be selected, by name. */
+  public List<String> names() {
+    return things.stream().map(Thing::name).toList();
+  }
+
+  /** The things that are selected, in the order of selecting. */
+  List<Thing> chosen() {
+    Map<String, Thing> byName =
+        things.stream().collect(Collectors.toMap(Thing::name, t -> t, (a, b) -> a));
+    return selected.stream().map(byName::get).toList();
   }
 
   Page selecting(List<String> names) {
@@ -65,6 +137,7 @@ public record Page(
   /** What is different in another. */
   List<Change> to(Page after) {
     List<Change> changes = new ArrayList<>();
+    things(changes, after);
     StandIn.compare(
         changes, "selection", String.join(", ", selected), String.join(", ", after.selected));
     StandIn.compare(changes, "text", text, after.text);
@@ -85,6 +158,27 @@ public record Page(
     return changes;
   }
 
+  private void things(List<Change> changes, Page after) {
+    Map<String, Thing> were = new LinkedHashMap<>();
+    things.forEach(t -> were.put(t.name(), t));
+    for (Thing t : after.things) {
+      Thing was = were.remove(t.name());
+      if (was == null) {
+        changes.add(new Change(t.name(), "not there", "there"));
+      } else {
+        t.values()
+            .forEach(
+                (name, amount) ->
+                    StandIn.compare(
+                        changes,
+                        t.name() + " " + name,
+                        was.values().get(name).shown(),
+                        amount.shown()));
+      }
+    }
+    were.keySet().forEach(name -> changes.add(new Change(name, "there", "gone")));
+  }
+
   private String times(String name) {
     int n = done.getOrDefault(name, 0);
     return n == 0 ? "not done" : n == 1 ? "done once" : "done " + n + " times";
@@ -92,7 +186,10 @@ public record Page(
 
   /** In words, as a program's state. */
   void describe(Map<String, String> state) {
-    state.put("things", String.join(", ", things));
+    state.put("things", String.join(", ", names()));
+    for (Thing t : things) {
+      t.values().forEach((name, amount) -> state.put(t.name() + " " + name, amount.shown()));
+    }
     state.put("text", text);
     done.forEach((name, n) -> state.put(name, times(name)));
     state.putAll(given);

@@ -1,44 +1,250 @@
 package foldtwice.standin.sketch;
 
+import foldtwice.describe.Description;
+import foldtwice.describe.Does;
 import foldtwice.known.Effects;
 import foldtwice.known.Facts;
 import foldtwice.known.Touch;
+import foldtwice.place.AddOn;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
+import foldtwice.routine.Value;
 import foldtwice.run.Change;
+import foldtwice.run.Dialog;
 import foldtwice.run.Reply;
 import foldtwice.standin.base.Edition;
+import foldtwice.standin.base.OpenDialog;
 import foldtwice.standin.base.StandIn;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Supplier;
 
 /**
- * A simulated program made of nothing but what a library says of it: its menus, its contexts, a few
- * things to select, a text where text is taken. Nobody knows what its commands do, so that they are
- * done by name: it tells that they were, and how often. What nobody described is taken as it comes.
+ * A simulated program made of nothing but what a library says of it: its menus, its contexts, what
+ * can be selected in it, its dialogs, settings and adjustable values. What of it is described does
+ * what is said; of the rest it tells that it was done, by name, and how often.
  */
 public final class Sketch extends StandIn<Page> {
 
-  /** What a command of which nothing more is known may change. */
-  private static final Effects UNKNOWN = Effects.of(Touch.OBJECTS);
-
   private final Application of;
+  private final Description described;
+  private final List<Description.Adjustable> values;
 
   /** The context that has the focus; empty for a program without contexts of the focus. */
   private String focus;
 
-  /** A fresh one of this application. */
-  public Sketch(Application of, Edition edition) {
-    super(of.id(), edition, Page.first());
+  /** What deeds may know of this. */
+  private final Deed.On on =
+      new Deed.On() {
+        @Override
+        public List<Description.Adjustable> values() {
+          return values;
+        }
+
+        @Override
+        public Optional<Description.Setting> setting(String name) {
+          return settings().containsKey(name)
+              ? described.settings().stream()
+                  .filter(s -> s.name().equals(name) && s.span().has(edition().version()))
+                  .findFirst()
+              : Optional.empty();
+        }
+
+        @Override
+        public Optional<Description.Thing> thing(String kind) {
+          return described.things().stream().filter(t -> t.kind().equals(kind)).findFirst();
+        }
+
+        @Override
+        public boolean isContext(String id) {
+          return isState(id);
+        }
+      };
+
+  /** A fresh one of this application, as it is described. */
+  public Sketch(Application of, Description described, Edition edition) {
+    this(of, described, edition, values(described, edition.version()));
+  }
+
+  private Sketch(
+      Application of, Description described, Edition edition, List<Description.Adjustable> values) {
+    super(of.id(), edition, Page.first(described, values));
     this.of = of;
+    this.described = described;
+    this.values = values;
     this.focus = firstFocus();
+    Set<String> names = new HashSet<>();
+    described.settings().stream()
+        .filter(s -> s.span().has(edition.version()) && names.add(s.name()))
+        .forEach(this::add);
+    values.forEach(v -> adjustable(v.name(), v.range()));
+    Map<String, Description.Command> known = new HashMap<>();
+    described.commands().forEach(c -> known.putIfAbsent(c.id(), c));
+    Map<String, Description.Dialog> dialogs = new HashMap<>();
+    described.dialogs().stream()
+        .filter(d -> d.span().has(edition.version()))
+        .forEach(d -> dialogs.putIfAbsent(d.title(), d));
     for (NativeCommand c : of.commands()) {
-      command(c.id(), c.menuPath(), UNKNOWN, () -> become(document().doing("command " + c.name())));
+      Description.Command says = known.getOrDefault(c.id(), Description.Command.unknown(c.id()));
+      if (says.span().has(edition.version())) {
+        add(c, says, dialogs.get(says.opens()));
+      }
     }
+    described.actions().forEach(this::add);
+  }
+
+  /** Those of a version, one of each name. */
+  private static List<Description.Adjustable> values(Description described, String version) {
+    Set<String> names = new HashSet<>();
+    return described.values().stream()
+        .filter(v -> v.span().has(version) && names.add(v.name()))
+        .toList();
+  }
+
+  private void add(Description.Setting s) {
+    String[] options = s.options().toArray(String[]::new);
+    if (s.fromRestart()) {
+      settingFromRestart(s.name(), s.start(), options);
+    } else {
+      setting(s.name(), s.start(), options);
+    }
+  }
+
+  private void add(NativeCommand c, Description.Command says, Description.Dialog opens) {
+    String name = "command " + c.name();
+    List<Does> all = known(says.does(), Set.of());
+    Effects effects = opens != null && all.isEmpty() ? Effects.NONE : Does.effects(all);
+    if (says.onSelection()) {
+      effects = effects.onSelection();
+    }
+    if (!says.addOn().isEmpty()) {
+      effects = effects.from(new AddOn(says.addOn(), ""));
+    }
+    Supplier<Reply> does = () -> does(all, name, says.onSelection(), label -> "");
+    if (opens == null) {
+      command(c.id(), c.menuPath(), effects, does);
+    } else {
+      opening(
+          c.id(),
+          c.menuPath(),
+          effects,
+          () -> dialog(opens),
+          all.isEmpty() ? () -> Reply.QUIET : does);
+    }
+    tick(c, says);
+  }
+
+  /** A command that turns a setting, or sets one, is ticked while the setting is so. */
+  private void tick(NativeCommand c, Description.Command says) {
+    if (says.does().size() != 1) {
+      return;
+    }
+    switch (says.does().getFirst()) {
+      case Does.Turns(String setting) -> {
+        if (!c.menuPath().isEmpty()) {
+          tick(c.id(), () -> ON.contains(now(setting)));
+        }
+      }
+      case Does.Sets(String setting, Does.Given.Is(String to)) ->
+          tick(c.id(), () -> to.equals(now(setting)));
+      default -> {} // nothing that holds on
+    }
+  }
+
+  /** What is done, with whatever names what is not there as a change of which no more is known. */
+  private List<Does> known(List<Does> all, Set<String> fields) {
+    return all.stream()
+        .map(d -> Deed.isKnown(d, on, fields) ? d : new Does.Changes(Touch.OBJECTS))
+        .toList();
+  }
+
+  private static final Set<String> ON = Set.of("on", "yes");
+
+  private String now(String setting) {
+    Value now = settings().get(setting);
+    return now == null ? "" : now.shown();
+  }
+
+  private void add(Description.Action a) {
+    Set<String> names = new HashSet<>();
+    a.parameters().forEach(p -> names.add(p.name()));
+    List<Does> all = known(a.does(), names);
+    action(
+        new Facts.Action(
+            a.addOn(), a.id(), a.name(), a.parameters(), a.contexts(), Does.effects(all)),
+        arguments -> does(all, "action " + a.name(), false, label -> arguments.get(label).shown()));
+  }
+
+  /** A dialog as it opens. */
+  private OpenDialog dialog(Description.Dialog d) {
+    Set<String> labels = new HashSet<>();
+    Dialog.Field[] fields =
+        d.fields().stream()
+            .filter(f -> labels.add(f.label()))
+            .map(Fields::of)
+            .toArray(Dialog.Field[]::new);
+    OpenDialog dialog = OpenDialog.of(d.title(), fields);
+    for (Description.Button b : d.buttons()) {
+      List<Does> all = known(b.does(), labels);
+      Effects effects = all.isEmpty() ? Effects.NONE : Does.effects(all);
+      OpenDialog.Action action =
+          (program, open) ->
+              all.isEmpty()
+                  ? Reply.QUIET
+                  : ((Sketch) program)
+                      .does(
+                          all,
+                          "button " + b.label(),
+                          false,
+                          label -> open.field(label).orElseThrow().text());
+      dialog =
+          b.stays()
+              ? dialog.button(b.label(), effects, action)
+              : dialog.closing(b.label(), effects, action);
+    }
+    return d.buttons().isEmpty() ? dialog.leaving(CLOSE) : dialog;
+  }
+
+  /** What a dialog has of which nobody said what buttons it has. */
+  private static final String CLOSE = "Close";
+
+  private static final Does FOR_GOOD = new Does.Changes(Touch.UNDO_HISTORY);
+
+  /** Does all of it, as one step that can be undone, or nothing. */
+  private Reply does(
+      List<Does> all, String name, boolean onSelection, Function<String, String> fields) {
+    Map<String, String> now = new LinkedHashMap<>();
+    settings().forEach((setting, value) -> now.put(setting, value.shown()));
+    Deed begun = Deed.on(document(), now, focus);
+    Deed deed =
+        (onSelection ? begun.onSelection() : Optional.<Deed>empty())
+            .orElseGet(() -> begun.after(all, name, on, fields));
+    if (deed.refused().isPresent()) {
+      return deed.refused().get();
+    }
+    Reply reply = all.contains(FOR_GOOD) ? becomeForGood(deed.page()) : become(deed.page());
+    for (var setting : deed.settings().entrySet()) {
+      if (!setting.getValue().equals(now.get(setting.getKey()))) {
+        reply = both(reply, change(setting.getKey(), new Value.Text(setting.getValue())));
+      }
+    }
+    if (!deed.focus().equals(focus)) {
+      reply = both(reply, goTo(deed.focus()));
+    }
+    for (Does step : deed.steps()) {
+      Reply next = step instanceof Does.Undoes ? undo() : redo();
+      reply =
+          next instanceof Reply.Refused && !reply.equals(Reply.QUIET) ? reply : both(reply, next);
+    }
+    return reply;
   }
 
   private String firstFocus() {
@@ -91,12 +297,17 @@ public final class Sketch extends StandIn<Page> {
 
   @Override
   protected Reply goTo(String context) {
-    if (!of.states().contains(new Place.Within(application(), context))) {
+    if (!isState(context)) {
       return new Reply.Refused("a context of " + of.name(), context);
     }
     String before = focus;
     focus = context;
     return changed("keys go to", before, context);
+  }
+
+  /** A context the keys can go to. */
+  private boolean isState(String context) {
+    return of.context(context).filter(c -> !c.groupOnly()).isPresent() && !of.isByPointer(context);
   }
 
   @Override
@@ -118,7 +329,7 @@ public final class Sketch extends StandIn<Page> {
 
   @Override
   protected List<String> names() {
-    return document().things();
+    return document().names();
   }
 
   @Override
@@ -132,13 +343,28 @@ public final class Sketch extends StandIn<Page> {
   }
 
   @Override
+  public Map<String, Value.Quantity> values() {
+    List<Page.Thing> chosen = document().chosen();
+    return chosen.isEmpty() ? Map.of() : chosen.getLast().values();
+  }
+
+  @Override
+  protected Reply setValue(String name, Value.Quantity value) {
+    Page next = document();
+    for (Page.Thing t : document().chosen()) {
+      next = t.values().containsKey(name) ? next.with(t.with(name, value)) : next;
+    }
+    return become(next);
+  }
+
+  @Override
   public String selectedText() {
     return document().selected().isEmpty() ? "" : document().selected().getLast();
   }
 
   @Override
   public Sketch copy() {
-    Sketch copy = new Sketch(of, edition());
+    Sketch copy = new Sketch(of, described, edition(), values);
     copy.takeOver(this);
     copy.focus = focus;
     return copy;

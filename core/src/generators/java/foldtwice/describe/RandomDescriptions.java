@@ -37,18 +37,27 @@ public final class RandomDescriptions {
   private final Application of;
   private final Random random;
 
-  private RandomDescriptions(Application of, Random random) {
+  /** Whether something may go through the undo history. */
+  private final boolean history;
+
+  private RandomDescriptions(Application of, Random random, boolean history) {
     this.of = of;
     this.random = random;
+    this.history = history;
   }
 
   public static Description of(Application application, Random random) {
-    return new RandomDescriptions(application, random).description();
+    return new RandomDescriptions(application, random, true).description();
+  }
+
+  /** One in which nothing goes back or forth through the undo history. */
+  public static Description onwards(Application application, Random random) {
+    return new RandomDescriptions(application, random, false).description();
   }
 
   /** Something that can be done, of any kind. */
-  static Does does(Random random) {
-    return new RandomDescriptions(Application.unknown("a"), random).any();
+  public static Does does(Random random) {
+    return new RandomDescriptions(Application.unknown("a"), random, true).any();
   }
 
   private Description description() {
@@ -152,9 +161,12 @@ public final class RandomDescriptions {
       case 5 -> new Does.Adds(name());
       case 6 -> new Does.Removes();
       case 7 -> new Does.Leads(contexts().stream().findFirst().orElse("nowhere"));
-      case 8 -> new Does.Undoes();
-      case 9 -> new Does.Redoes();
-      default -> new Does.Changes(Touch.values()[random.nextInt(Touch.values().length)]);
+      case 8 -> history ? new Does.Undoes() : new Does.Removes();
+      case 9 -> history ? new Does.Redoes() : new Does.Turns(name());
+      default -> {
+        Touch touch = Touch.values()[random.nextInt(Touch.values().length)];
+        yield new Does.Changes(history || touch != Touch.UNDO_HISTORY ? touch : Touch.VIEW);
+      }
     };
   }
 
@@ -182,6 +194,6 @@ public final class RandomDescriptions {
   }
 
   private String name() {
-    return NAMES.get(random.nextInt(NAMES.size()));
+    return random.nextBoolean() ? "Grid" : NAMES.get(random.nextInt(NAMES.size()));
   }
 }
