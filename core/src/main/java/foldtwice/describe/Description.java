@@ -185,6 +185,42 @@ public record Description(
         other, language, commands, dialogs, settings, values, things, actions, extras);
   }
 
+  public Description withCommands(List<Command> others) {
+    return new Description(
+        application, language, others, dialogs, settings, values, things, actions, extras);
+  }
+
+  public Description withDialogs(List<Dialog> others) {
+    return new Description(
+        application, language, commands, others, settings, values, things, actions, extras);
+  }
+
+  public Description withSettings(List<Setting> others) {
+    return new Description(
+        application, language, commands, dialogs, others, values, things, actions, extras);
+  }
+
+  public Description withValues(List<Adjustable> others) {
+    return new Description(
+        application, language, commands, dialogs, settings, others, things, actions, extras);
+  }
+
+  public Description withThings(List<Thing> others) {
+    return new Description(
+        application, language, commands, dialogs, settings, values, others, actions, extras);
+  }
+
+  public Description withActions(List<Action> others) {
+    return new Description(
+        application, language, commands, dialogs, settings, values, things, others, extras);
+  }
+
+  /** The same, with labels in another language. */
+  public Description in(String other) {
+    return new Description(
+        application, other, commands, dialogs, settings, values, things, actions, extras);
+  }
+
   public Optional<Command> command(String id) {
     return commands.stream().filter(c -> c.id().equals(id)).findFirst();
   }

@@ -77,6 +77,10 @@ public record Application(
     return next;
   }
 
+  public Application withCommands(List<NativeCommand> others) {
+    return new Application(id, name, version, contexts, others, rules, ways, extras);
+  }
+
   public Application withWays(List<WayIn> others) {
     return new Application(id, name, version, contexts, commands, rules, others, extras);
   }

@@ -7,10 +7,12 @@ import foldtwice.place.Finding;
 import foldtwice.reading.Types.ValueType;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Kind;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -210,6 +212,7 @@ final class WorkedDialogs {
     if (!type.fits(wanted) && !bare && !wanted.equals(ValueType.TEXT)) {
       slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(value), wanted.words());
     }
+    field.get().range().ifPresent(range -> inRange(range, value));
     Reading.constant(value)
         .filter(text -> !field.get().options().isEmpty() && !field.get().options().contains(text))
         .ifPresent(
@@ -220,6 +223,19 @@ final class WorkedDialogs {
                     "one of " + String.join(", ", field.get().options()),
                     field.get().options(),
                     near -> new Step.Fill(label, new Expr.Literal(new Value.Text(near)))));
+  }
+
+  private void inRange(Kind range, Expr value) {
+    value
+        .constant()
+        .ifPresent(
+            constant -> {
+              try {
+                range.read(constant.shown());
+              } catch (ValueException e) {
+                slips.mark(Mark.Fault.OUT_OF_RANGE, constant.shown(), e.allowed());
+              }
+            });
   }
 
   private static ValueType wanted(Facts.Field field) {

@@ -34,6 +34,10 @@ public sealed interface Value {
       return new Quantity(new BigDecimal(amount), scale);
     }
 
+    public Quantity negated() {
+      return new Quantity(amount.negate(), scale);
+    }
+
     public Quantity plus(Quantity other) {
       return new Quantity(amount.add(other.amount), scale);
     }

@@ -15,6 +15,7 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,10 +29,10 @@ public final class Making {
    *
    * @param field which field of the step it stands in
    * @param name a name for it
-   * @param options what else could stand there, where that is known
+   * @param known what could stand there, where that is known
    */
   public record Constant(
-      String number, int field, String name, Value value, List<String> options) {}
+      String number, int field, String name, Value value, Optional<Kind> known) {}
 
   private static final BigDecimal ROOM = BigDecimal.valueOf(200);
 
@@ -54,7 +55,7 @@ public final class Making {
               0,
               free(macro, menu.get(menu.size() - 2).source().toLowerCase(java.util.Locale.ROOT)),
               new Value.Text(menu.getLast().source()),
-              siblings(macro, menu, known)));
+              choice(siblings(macro, menu, known))));
     }
     List<StepFields.Field> fields = StepFields.of(step);
     for (int i = 0; i < fields.size(); i++) {
@@ -71,12 +72,13 @@ public final class Making {
                             fields.indexOf(f),
                             free(macro, name(step, f)),
                             value,
-                            options(macro, step, known))));
+                            known(macro, step, known))));
       } else if (f.holds() == StepFields.Holds.TEXT
           && !f.text().isEmpty()
           && new Template(f.text()).names().isEmpty()) {
         found.add(
-            new Constant(number, i, free(macro, f.label()), new Value.Text(f.text()), List.of()));
+            new Constant(
+                number, i, free(macro, f.label()), new Value.Text(f.text()), Optional.empty()));
       }
     }
     return found;
@@ -112,26 +114,34 @@ public final class Making {
         .toList();
   }
 
-  private static List<String> options(Routine.Macro macro, Step step, Known known) {
+  private static Optional<Kind> choice(List<String> options) {
+    return options.size() > 1 ? Optional.of(new Kind.Choice(options)) : Optional.empty();
+  }
+
+  /** What its program says can stand in a step. */
+  private static Optional<Kind> known(Routine.Macro macro, Step step, Known known) {
     Optional<Facts> facts = known.program(macro.application());
     return switch (step) {
       case Step.Fill(String label, Expr value) ->
           facts.stream()
               .flatMap(f -> f.dialogs().stream())
               .flatMap(d -> d.field(label).stream())
-              .map(Facts.Field::options)
               .findFirst()
-              .orElse(List.of());
+              .flatMap(f -> f.range().or(() -> choice(f.options())));
       case Step.ChangeSetting(String setting, Expr value, var lasting) ->
-          facts.map(f -> f.settings().get(setting)).stream()
-              .flatMap(
-                  k ->
-                      k instanceof Kind.Choice(List<String> o)
-                          ? o.stream()
-                          : java.util.stream.Stream.empty())
-              .toList();
-      default -> List.of();
+          facts.map(f -> f.settings().get(setting));
+      case Step.Adjust(String value, var way, Expr to, var edge) ->
+          facts
+              .map(f -> f.values().get(value))
+              .map(range -> way == Step.Adjusting.TO ? range : between(range));
+      default -> Optional.empty();
     };
+  }
+
+  /** By how much a value in this range can change. */
+  private static Kind.Measure between(Kind.Measure range) {
+    Value.Quantity far = range.most().plus(range.least().negated());
+    return new Kind.Measure(far.negated(), far, range.step());
   }
 
   /** The macro with the constant as a parameter of this name; runs as before with its default. */
@@ -156,7 +166,24 @@ public final class Making {
     return StepFields.with(step, constant.field(), insertion);
   }
 
+  /** What its program says, where that takes the constant; else room around the constant. */
   private static Kind kind(Constant constant) {
+    return constant
+        .known()
+        .filter(k -> takes(k, constant.value()))
+        .orElseGet(() -> around(constant));
+  }
+
+  private static boolean takes(Kind kind, Value value) {
+    try {
+      kind.check(value);
+      return true;
+    } catch (ValueException e) {
+      return false;
+    }
+  }
+
+  private static Kind around(Constant constant) {
     return switch (constant.value()) {
       case Value.Length(BigDecimal n, LengthUnit unit) -> {
         Value.Length most = new Value.Length(n.abs().max(ROOM), unit);
@@ -175,10 +202,7 @@ public final class Making {
                   n.min(BigDecimal.ZERO).longValue() - 100,
                   n.max(BigDecimal.ZERO).longValue() + 100)
               : new Kind.Words();
-      case Value.Text t ->
-          constant.options().size() > 1 && constant.options().contains(t.text())
-              ? new Kind.Choice(constant.options())
-              : new Kind.Words();
+      case Value.Text t -> new Kind.Words();
       case Value.Flag f -> new Kind.YesNo();
     };
   }

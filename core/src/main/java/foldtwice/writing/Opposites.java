@@ -53,8 +53,7 @@ public final class Opposites {
         switch (value) {
           case Value.Length l -> Optional.of(l.negated());
           case Value.Amount(BigDecimal n) -> Optional.of(new Value.Amount(n.negate()));
-          case Value.Quantity(BigDecimal n, var scale) ->
-              Optional.of(new Value.Quantity(n.negate(), scale));
+          case Value.Quantity q -> Optional.of(q.negated());
           case Value.Flag(boolean yes) -> Optional.of(new Value.Flag(!yes));
           case Value.Text(String text) ->
               kind instanceof Kind.Choice(List<String> options)
