@@ -58,6 +58,12 @@ public record Station(
     return new Station(id, other, layout, shape, platform, reserved, installed, devices, extras);
   }
 
+  /** Another station that is set up alike. */
+  public Station as(String otherId, String otherName) {
+    return new Station(
+        otherId, otherName, layout, shape, platform, reserved, installed, devices, extras);
+  }
+
   /** The same station with another keyboard. */
   public Station withKeyboard(String layout, Shape shape, Platform platform) {
     return new Station(id, name, layout, shape, platform, reserved, installed, devices, extras);

@@ -235,6 +235,13 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  /** Gives something the keys, as a click into it does. */
+  void giveKeys(String selector) {
+    Node node = node(selector);
+    run(node::requestFocus);
+    settle();
+  }
+
   /** A key of whatever keyboard types this in what has the keys. */
   void typed(String text) {
     run(

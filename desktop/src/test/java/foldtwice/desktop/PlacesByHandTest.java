@@ -50,7 +50,7 @@ class PlacesByHandTest {
       Application mine = library(hands).applications().get("inkwell");
       assertThat(mine.commands()).hasSize(2);
       assertThat(hands.text("#application-pane"))
-          .contains("There is no stand-in", "Ctrl", "Wide page");
+          .contains("Nobody simulates this program", "Ctrl", "Wide page");
       hands.paste("#command-filter", "wide");
       assertThat(hands.text("#application-pane")).contains("1 of 2 commands");
       hands.press(KeyCode.F3);

@@ -1,24 +1,18 @@
 package foldtwice.desktop.places;
 
-import foldtwice.conflict.Auditor;
-import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Facts;
 import foldtwice.library.Edit;
-import foldtwice.library.Library;
-import foldtwice.library.Resetting;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Station;
-import foldtwice.resolve.Keymap;
-import foldtwice.trigger.Trigger;
+import foldtwice.table.Part;
+import foldtwice.table.Tables;
 import foldtwice.words.Words;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -31,7 +25,6 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -39,7 +32,11 @@ import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Toggle;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -59,10 +56,15 @@ final class ApplicationPane extends HBox {
   private final VBox facts = new VBox(5);
   private final CommandPane command;
   private final WaysPane ways;
-  private final VBox resets = new VBox(4);
+  private final ResetsPane resets;
   private final VBox stations = new VBox(2);
   private final ComboBox<String> group = new ComboBox<>();
-  private final VBox offers = new VBox(2);
+  private final OffersPane offers;
+  private final TablePane described;
+  private final VBox list;
+  private final VBox middle;
+  private final ToggleGroup parts = new ToggleGroup();
+  private final FlowPane chips = new FlowPane(6, 6);
   private Application application;
   private Snapshot now;
   private String chosen = "";
@@ -72,9 +74,11 @@ final class ApplicationPane extends HBox {
     this.session = session;
     this.command = new CommandPane(session, this::next);
     this.ways = new WaysPane(session);
-    this.contexts = new ContextsPane(session, this::preview);
+    this.resets = new ResetsPane(session, filter::requestFocus);
+    this.offers = new OffersPane(session);
+    this.described = new TablePane(session);
+    this.contexts = new ContextsPane(session, (of, changes) -> resets.show(now, of, changes));
     this.rules = new RulesPane(session);
-    resets.setId("resets");
     setId("application-pane");
     name.setId("application-name");
     name.setAccessibleText(Ui.text("names.application"));
@@ -128,7 +132,15 @@ final class ApplicationPane extends HBox {
                 showCommand();
               }
             });
-    VBox middle = new VBox(8, head, search, commands, command);
+    list = new VBox(8, search, commands, command);
+    VBox.setVgrow(list, Priority.ALWAYS);
+    VBox.setVgrow(described, Priority.ALWAYS);
+    chips.setId("parts");
+    chip(null);
+    for (Part part : Part.values()) {
+      chip(part);
+    }
+    middle = new VBox(8, head, chips, list);
     middle.getStyleClass().add("collect-middle");
     HBox.setHgrow(middle, Priority.ALWAYS);
     facts.setPadding(new Insets(10, 14, 10, 12));
@@ -229,7 +241,7 @@ final class ApplicationPane extends HBox {
     if (other) {
       filter.clear();
       chosen = "";
-      resets.getChildren().clear();
+      resets.clear();
     }
     if (!name.isFocused()) {
       name.setText(of.name());
@@ -243,6 +255,74 @@ final class ApplicationPane extends HBox {
     }
     showCommand();
     facts();
+    showPart();
+  }
+
+  /** A part of what is said of it, or its commands as they are found and bound. */
+  private void chip(Part part) {
+    ToggleButton chip = new ToggleButton();
+    chip.setId(part == null ? "part-list" : "part-" + part.name().toLowerCase(Locale.ROOT));
+    chip.getStyleClass().addAll("chip", "small-chip");
+    chip.setToggleGroup(parts);
+    chip.setUserData(part);
+    chip.setSelected(part == null);
+    chip.setOnAction(
+        e -> {
+          chip.setSelected(true); // one of them always is
+          showPart();
+        });
+    chips.getChildren().add(chip);
+  }
+
+  /** The table of the chosen part; a program that is simulated has no parts to describe. */
+  private void showPart() {
+    boolean whole = session.known().program(application.id()).filter(Facts::whole).isPresent();
+    for (Toggle t : parts.getToggles()) {
+      ToggleButton chip = (ToggleButton) t;
+      Part part = (Part) chip.getUserData();
+      boolean has = part == null || part == Part.COMMANDS || !whole;
+      chip.setVisible(has);
+      chip.setManaged(has);
+      chip.setText(
+          part == null
+              ? Ui.text("part.list")
+              : Ui.text(
+                  "part.chip",
+                  Ui.text("part." + part),
+                  Tables.rows(part, application, now.library().description(application.id()))
+                      .size()));
+      if (!has && chip.isSelected()) {
+        chips.getChildren().getFirst().requestFocus();
+        parts.selectToggle(parts.getToggles().getFirst());
+      }
+    }
+    Part part = (Part) parts.getSelectedToggle().getUserData();
+    Region shown = part == null ? list : described;
+    if (part != null) {
+      described.show(now, application, part);
+    }
+    if (!middle.getChildren().getLast().equals(shown)) {
+      middle.getChildren().set(middle.getChildren().size() - 1, shown);
+    }
+  }
+
+  /** Gives the keys to its name, to be typed over. */
+  void takeName() {
+    javafx.application.Platform.runLater( // once it is where it is shown
+        () -> {
+          name.requestFocus();
+          name.selectAll();
+        });
+  }
+
+  /** Goes to a part of what is said of it. */
+  void describe(Part part) {
+    parts.getToggles().stream()
+        .filter(t -> t.getUserData() == part)
+        .findFirst()
+        .ifPresent(parts::selectToggle);
+    showPart();
+    described.takeKeys();
   }
 
   /** The groups its commands are in; the chosen one stays chosen while it is one of them. */
@@ -333,26 +413,7 @@ final class ApplicationPane extends HBox {
                       : application.version());
       stations.getChildren().add(fact(s.name(), says));
     }
-    offers.getChildren().clear();
-    Optional<Facts> offered = session.known().program(application.id());
-    if (offered.isEmpty()) {
-      offers.getChildren().add(Parts.wrapped(Ui.text("places.nostandin"), "soft"));
-      return;
-    }
-    Facts f = offered.get();
-    offers
-        .getChildren()
-        .addAll(
-            fact(Ui.text("places.bymenu"), Ui.text("places.commands", f.menu().size())),
-            fact(
-                Ui.text("places.byaddon"),
-                listed(f.actions().stream().map(Facts.Action::name).toList())),
-            fact(Ui.text("places.values"), listed(f.values().keySet())),
-            fact(Ui.text("places.settings"), listed(f.settings().keySet())));
-  }
-
-  private static String listed(Collection<String> names) {
-    return names.isEmpty() ? Ui.text("places.none") : String.join(", ", names);
+    offers.show(application);
   }
 
   private static HBox fact(String name, String says) {
@@ -365,60 +426,5 @@ final class ApplicationPane extends HBox {
     Label heading = Parts.label(Ui.text(key), "heading");
     heading.setPadding(new Insets(6, 0, 0, 0));
     facts.getChildren().add(heading);
-  }
-
-  /** What a reset would change, before it is made. */
-  private void preview(String of, List<Resetting.Change> changes) {
-    resets.getChildren().setAll(Parts.label(Ui.text("resets.title", of), "strong"));
-    for (Resetting.Change c : changes) {
-      resets
-          .getChildren()
-          .add(
-              fact(
-                  c.command().name(),
-                  Ui.text("resets.change", listed(words(c.now())), listed(words(c.then())))));
-    }
-    List<Conflict> before = now.allConflicts();
-    Library then = Resetting.edit(changes).on(now.library());
-    Keymap keymap = Keymap.of(then, now.station());
-    VBox caused = new VBox(4);
-    resets.getChildren().add(caused);
-    session
-        .background()
-        .once(
-            Lane.TRIAL,
-            () ->
-                Auditor.audit(now.subject().with(then, keymap)).stream()
-                    .filter(c -> !before.contains(c))
-                    .toList(),
-            fresh ->
-                fresh.forEach(
-                    c ->
-                        caused.getChildren().add(Parts.wrapped(now.words().sentence(c), "costs"))));
-    Button leave = Parts.button("reset-leave", Ui.text("sets.leave"), this::closeResets);
-    resets
-        .getChildren()
-        .add(
-            new HBox(
-                8,
-                leave,
-                Parts.button(
-                    "reset-make",
-                    Ui.text("resets.make", changes.size()),
-                    () -> {
-                      closeResets();
-                      session.make(Resetting.edit(changes), Ui.text("said.reset", of));
-                    },
-                    "main")));
-    leave.requestFocus();
-  }
-
-  private void closeResets() {
-    filter.requestFocus();
-    resets.getChildren().clear();
-  }
-
-  private List<String> words(List<Trigger> triggers) {
-    return triggers.stream().map(now.words()::trigger).toList();
   }
 }

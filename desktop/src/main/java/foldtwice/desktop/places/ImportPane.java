@@ -9,9 +9,12 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
 import foldtwice.library.Rules;
+import foldtwice.library.file.FormatException;
+import foldtwice.library.file.ProgramDescription;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -19,11 +22,13 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -71,6 +76,7 @@ final class ImportPane extends VBox {
             8,
             6,
             Parts.button("import-file", Ui.text("import.file"), this::choose),
+            Parts.button("import-paste", Ui.text("import.paste"), this::paste),
             take,
             cancel,
             Parts.button("import-leave", Ui.text("sets.leave"), this::leave, "link"));
@@ -130,37 +136,60 @@ final class ImportPane extends VBox {
     reading.anew(asked -> read(file, asked));
   }
 
+  /** What was copied from a table elsewhere, read as a file of it. */
+  private void paste() {
+    String copied = Clipboard.getSystemClipboard().getString();
+    byte[] text = (copied == null ? "" : copied).getBytes(StandardCharsets.UTF_8);
+    cancel.setDisable(false);
+    reading.anew(asked -> read(Ui.text("import.pasted"), text, asked));
+  }
+
   private Read read(Path file, Question.Asked asked) {
+    String named = file.getFileName().toString();
     try {
       if (Files.size(file) > CommandList.LARGEST) {
-        return new Read(
-            file,
-            null,
-            Ui.text("import.toolarge", CommandList.LARGEST / 1_000_000, Files.size(file)));
+        return Read.wrong(
+            named, Ui.text("import.toolarge", CommandList.LARGEST / 1_000_000, Files.size(file)));
+      }
+      return read(named, Files.readAllBytes(file), asked);
+    } catch (IOException e) {
+      return Read.wrong(named, e.getMessage());
+    }
+  }
+
+  private Read read(String named, byte[] bytes, Question.Asked asked) {
+    try {
+      if (ProgramDescription.is(bytes)) {
+        return new Read(named, null, Optional.of(ProgramDescription.read(bytes)), "");
       }
       return new Read(
-          file,
+          named,
           CommandList.read(
-              Files.readAllBytes(file),
+              bytes,
               rows -> asked.tell(() -> state.setText(Ui.text("import.reading", rows))),
               () -> !asked.isWanted()),
+          Optional.empty(),
           "");
-    } catch (CommandList.UnreadableException | IOException e) {
-      return new Read(file, null, e.getMessage());
+    } catch (CommandList.UnreadableException | FormatException e) {
+      return Read.wrong(named, e.getMessage());
     }
   }
 
   private void show(Read read) {
     cancel.setDisable(true);
+    if (read.program.isPresent()) {
+      take(read.program.get());
+      return;
+    }
     if (read.table == null) {
-      state.setText(Ui.text("import.wrong", read.file.getFileName(), read.wrong));
+      state.setText(Ui.text("import.wrong", read.named, read.wrong));
       return;
     }
     table = read.table;
     mapping.clear();
     mapping.putAll(table.guess());
     if (name.getText().isBlank()) {
-      name.setText(read.file.getFileName().toString().replaceFirst("\\.[A-Za-z]+$", ""));
+      name.setText(read.named.replaceFirst("\\.[A-Za-z]+$", ""));
     }
     offerColumns();
     look();
@@ -176,8 +205,26 @@ final class ImportPane extends VBox {
     state.setText(why);
   }
 
-  /** What was read of a file; no table, and why, when that went wrong. */
-  private record Read(Path file, CommandList.Table table, String wrong) {}
+  /** What was read: a table, a whole program, or neither, and why. */
+  private record Read(
+      String named, CommandList.Table table, Optional<ProgramDescription> program, String wrong) {
+    static Read wrong(String named, String why) {
+      return new Read(named, null, Optional.empty(), why);
+    }
+  }
+
+  /** A program as somebody described it, in place of the one of its id, if there is one. */
+  private void take(ProgramDescription program) {
+    Application a = program.application();
+    boolean there = session.now().library().applications().containsKey(a.id());
+    session.make(
+        new Edit.Together(
+            List.of(
+                new Edit.PutApplication(a),
+                new Edit.Describe(a.id(), Optional.of(program.description())))),
+        Ui.text(there ? "said.program.replaced" : "said.program.taken", a.name()));
+    onTaken.accept(a.id());
+  }
 
   /** Which column holds what, as guessed, to be changed. */
   private void offerColumns() {

@@ -18,10 +18,12 @@ import foldtwice.place.Station;
 import foldtwice.surface.Device;
 import foldtwice.surface.Surface;
 import foldtwice.surface.Toolbar;
+import foldtwice.table.Part;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -36,7 +38,24 @@ public final class PlacesView extends BorderPane implements View {
 
   public static final List<Act<PlacesView>> ACTS =
       List.of(
+          new Act<>("new-application", v -> v.session.mayWrite(), PlacesView::newApplication),
           new Act<>("add-application", v -> v.session.mayWrite(), PlacesView::importList),
+          new Act<>(
+              "describe-program",
+              v -> v.application().isPresent() && v.session.mayWrite(),
+              v -> v.application.describe(Part.COMMANDS)),
+          new Act<>(
+              "save-program",
+              v -> v.application().isPresent(),
+              v -> v.makes.save(v.application().orElseThrow(), v.getScene().getWindow())),
+          new Act<>("new-station", v -> v.session.mayWrite(), PlacesView::newStation),
+          new Act<>(
+              "remove-place",
+              v ->
+                  v.session.mayWrite()
+                      && (v.application().isPresent()
+                          || (v.station().isPresent() && v.makes.canRemoveStation())),
+              PlacesView::remove),
           new Act<>("add-device", v -> v.session.mayWrite(), PlacesView::importDevice));
 
   /** A row of the list. */
@@ -55,6 +74,7 @@ public final class PlacesView extends BorderPane implements View {
 
   private final Session session;
   private final Acts<PlacesView> acts = new Acts<>(this, ACTS);
+  private final PlaceActs makes;
   private final ListView<Entry> list = new ListView<>();
   private final ApplicationPane application;
   private final StationPane station;
@@ -73,6 +93,7 @@ public final class PlacesView extends BorderPane implements View {
   /** A view of the session's library. */
   public PlacesView(Session session, Going going) {
     this.session = session;
+    makes = new PlaceActs(session);
     application = new ApplicationPane(session);
     station = new StationPane(session);
     importing = new ImportPane(session, id -> choose("a " + id), this::showChosen);
@@ -98,7 +119,22 @@ public final class PlacesView extends BorderPane implements View {
               }
             });
     VBox.setVgrow(list, Priority.ALWAYS);
-    VBox left = new VBox(8, list, acts.button("add-application"), acts.button("add-device"));
+    VBox left =
+        new VBox(
+            8,
+            list,
+            acts.button("new-application"),
+            acts.button("add-application"),
+            acts.button("new-station"),
+            acts.menu(
+                "places-more",
+                Ui.text("places.more"),
+                "add-device",
+                "",
+                "describe-program",
+                "save-program",
+                "",
+                "remove-place"));
     left.getStyleClass().add("routine-list");
     left.setPrefWidth(190);
     setLeft(left);
@@ -214,6 +250,43 @@ public final class PlacesView extends BorderPane implements View {
         session.say(Ui.text("places.baddevice", file.getFileName(), refused.getMessage()));
       }
     }
+  }
+
+  /** The program that is chosen, if one is. */
+  private Optional<Application> application() {
+    return chosen.startsWith("a ")
+        ? Optional.ofNullable(session.now().library().applications().get(chosen.substring(2)))
+        : Optional.empty();
+  }
+
+  /** The station that is chosen, if one is. */
+  private Optional<Station> station() {
+    return chosen.startsWith("s ")
+        ? Optional.ofNullable(session.now().library().stations().get(chosen.substring(2)))
+        : Optional.empty();
+  }
+
+  private void newApplication() {
+    choose("a " + makes.newApplication());
+    application.takeName();
+  }
+
+  /** Like the one that is chosen, or the one that is looked at. */
+  private void newStation() {
+    choose("s " + makes.copy(station().orElseGet(() -> session.now().station())));
+    station.takeName();
+  }
+
+  private void remove() {
+    list.requestFocus();
+    application().ifPresent(makes::remove);
+    station().ifPresent(makes::remove);
+    chosen =
+        session.now().library().applications().keySet().stream()
+            .findFirst()
+            .map(id -> "a " + id)
+            .orElse("o ");
+    show(session.now());
   }
 
   private void importList() {

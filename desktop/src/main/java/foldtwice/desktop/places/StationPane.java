@@ -62,6 +62,15 @@ final class StationPane extends VBox {
         });
   }
 
+  /** Gives the keys to its name, to be typed over. */
+  void takeName() {
+    javafx.application.Platform.runLater( // once it is where it is shown
+        () -> {
+          name.requestFocus();
+          name.selectAll();
+        });
+  }
+
   void show(Snapshot now, Station of) {
     if (of.equals(station) && getChildren().size() > 1) {
       return;
@@ -128,6 +137,10 @@ final class StationPane extends VBox {
     heading("places.installed");
     for (Application a : now.library().applications().values()) {
       installed(a);
+    }
+    if (now.library().stations().size() > 1) {
+      heading("places.compare");
+      getChildren().add(new ComparedStations(now.library(), of));
     }
   }
 

@@ -1,0 +1,167 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.describe.Description;
+import foldtwice.describe.Does;
+import foldtwice.library.Library;
+import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.ProgramDescription;
+import foldtwice.place.Application;
+import foldtwice.place.Station;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Programs nobody simulates are described, shared and taken out in Places. */
+class DescribeByHandTest {
+
+  @TempDir Path folder;
+
+  private static void copied(String text) {
+    Hands.ask(
+        () -> {
+          ClipboardContent content = new ClipboardContent();
+          content.putString(text);
+          return Clipboard.getSystemClipboard().setContent(content);
+        });
+  }
+
+  private static Application loom(Hands hands) {
+    return hands.session.now().library().applications().get("new-program");
+  }
+
+  private static Description said(Hands hands) {
+    return hands.session.now().library().description("new-program");
+  }
+
+  /** Named, its commands pasted from a table, a setting typed cell by cell; a slip is told. */
+  @Test
+  void aProgramIsDescribedInTables() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F12);
+      hands.click("#new-application");
+      assertThat(hands.focus().getId()).isEqualTo("application-name");
+      hands.type("loom planner");
+      hands.press(KeyCode.ENTER);
+      assertThat(loom(hands).name()).isEqualTo("loom planner");
+      hands.click("#part-commands");
+      copied(
+          "Menu path\tKeys\tDoes\nDraft > Mirror\tCtrl+M\tturn Grid\nDraft > Band\t\tadd Band\n");
+      hands.click("#described-paste");
+      assertThat(loom(hands).commands()).hasSize(2);
+      assertThat(said(hands).command("mirror").orElseThrow().does())
+          .containsExactly(new Does.Turns("Grid"));
+      assertThat(hands.text("#described-says")).contains("a setting \u201cGrid\u201d");
+      hands.click("#part-settings");
+      hands.giveKeys("#described");
+      for (String cell : new String[] {"grid", "on", "on"}) {
+        hands.type(cell);
+        hands.press(KeyCode.TAB);
+      }
+      assertThat(said(hands).settings())
+          .containsExactly(
+              new Description.Setting(
+                  "grid", java.util.List.of("on"), "on", false, foldtwice.describe.Span.ALWAYS));
+      hands.press(KeyCode.LEFT);
+      hands.type("off");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#described-says")).contains("Row 1, At first: expected one of on");
+      assertThat(said(hands).settings()).as("nothing of it counts").hasSize(1);
+      hands.press(KeyCode.DELETE);
+      assertThat(hands.text("#described-says")).doesNotContain("Row 1");
+      assertThat(hands.text("#offers")).contains("grid");
+    }
+    Library kept = LibraryStore.look(folder.resolve("fernhollow.json"));
+    assertThat(kept.applications().get("new-program").commands()).hasSize(2);
+    assertThat(kept.description("new-program").settings()).hasSize(1);
+  }
+
+  /** What one wrote down another takes in; taken out, it comes back by undo. */
+  @Test
+  void aDescriptionIsSharedAndAProgramTakenOut() throws Exception {
+    Path file = folder.resolve("trackway.json");
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F12);
+      hands.click("#new-application");
+      hands.press(KeyCode.ENTER);
+      hands.click("#part-things");
+      copied("Band\t4\n");
+      hands.click("#described-paste");
+      hands.choosing(file);
+      lookUp(hands, "save the chosen program");
+      hands.waitUntil("it is written", () -> Files.exists(file));
+      assertThat(ProgramDescription.read(Files.readAllBytes(file)).description().things())
+          .containsExactly(new Description.Thing("Band", 4, java.util.List.of()));
+      lookUp(hands, "remove the chosen program");
+      assertThat(loom(hands)).isNull();
+      assertThat(hands.text("#said")).contains("New program removed");
+      hands.click("#add-application");
+      hands.click("#import-file");
+      hands.waitUntil("it is back", () -> loom(hands) != null);
+      assertThat(said(hands).things()).hasSize(1);
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(loom(hands)).isNull();
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(said(hands).things()).as("what was taken out").hasSize(1);
+    }
+  }
+
+  /** With all that is bound in it, in one step back and forth. */
+  @Test
+  void aProgramGoesWithItsBindings() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      Library before = hands.session.now().library();
+      hands.press(KeyCode.F12);
+      lookUp(hands, "remove the chosen program");
+      Library after = hands.session.now().library();
+      Set<String> gone =
+          before.applications().keySet().stream()
+              .filter(a -> !after.applications().containsKey(a))
+              .collect(Collectors.toSet());
+      assertThat(gone).hasSize(1);
+      assertThat(after.bindings().values())
+          .noneMatch(b -> b.place().applicationId().filter(gone::contains).isPresent());
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(hands.session.now().library()).isEqualTo(before);
+    }
+  }
+
+  /** A second station with another keyboard says in what it differs. */
+  @Test
+  void aStationIsAddedComparedAndRemoved() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      int before = hands.session.now().library().stations().size();
+      hands.press(KeyCode.F12);
+      hands.click("#new-station");
+      assertThat(hands.focus().getId()).isEqualTo("station-name");
+      hands.type("garden hut");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.session.now().library().stations()).hasSize(before + 1);
+      assertThat(hands.text("#compared-stations")).contains("They are set up alike.");
+      hands.next("#station-layout");
+      Station made =
+          hands.session.now().library().stations().values().stream()
+              .filter(s -> s.name().equals("garden hut"))
+              .findFirst()
+              .orElseThrow();
+      assertThat(hands.text("#compared-stations")).contains("Layout", "here " + made.layout());
+      hands.station(made.id());
+      lookUp(hands, "remove the chosen program or station");
+      assertThat(hands.session.now().library().stations()).hasSize(before);
+      assertThat(hands.session.now().station().id()).isNotEqualTo(made.id());
+    }
+  }
+
+  private static void lookUp(Hands hands, String words) {
+    hands.press(KeyCode.F3);
+    hands.paste("#look-up", words);
+    hands.press(KeyCode.ENTER);
+  }
+}
