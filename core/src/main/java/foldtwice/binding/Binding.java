@@ -5,6 +5,7 @@ import foldtwice.place.Place;
 import foldtwice.routine.Value;
 import foldtwice.trigger.Trigger;
 import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -62,6 +63,34 @@ public record Binding(
 
   public Binding withTriggers(List<Trigger> others) {
     return new Binding(id, routine, place, others, arguments, usesPerWeek, fitting, extras);
+  }
+
+  /** True when it was switched off: it claims nothing, and keeps what it had. */
+  public boolean isOff() {
+    return triggers.isEmpty() && !fitting.parked().isEmpty();
+  }
+
+  /** True when it waits for a trigger; one that is switched off does not. */
+  public boolean isDraft() {
+    return triggers.isEmpty() && !isOff();
+  }
+
+  /** The same binding, claiming nothing; itself when it has no trigger. */
+  public Binding switchedOff() {
+    return triggers.isEmpty()
+        ? this
+        : withTriggers(List.of()).withFitting(fitting.parking(all(fitting.parked(), triggers)));
+  }
+
+  /** The same binding with the triggers it had, and those it was given meanwhile. */
+  public Binding switchedOn() {
+    return withTriggers(all(fitting.parked(), triggers)).withFitting(fitting.parking(List.of()));
+  }
+
+  private static List<Trigger> all(List<Trigger> some, List<Trigger> others) {
+    LinkedHashSet<Trigger> all = new LinkedHashSet<>(some);
+    all.addAll(others);
+    return List.copyOf(all);
   }
 
   public Binding withPlace(Place other) {

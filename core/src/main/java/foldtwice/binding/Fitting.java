@@ -1,5 +1,7 @@
 package foldtwice.binding;
 
+import foldtwice.trigger.Trigger;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -8,19 +10,21 @@ import java.util.Optional;
  * @param way id of the way in by which it reaches the program; empty for the program's first
  * @param repeats how many times a second it fires while its key stays down; 0 for once a press
  * @param replaces the native command in whose place it was put, if any
+ * @param parked the triggers it has again when it is switched on; empty while it is on
  */
-public record Fitting(String way, int repeats, Optional<Replaced> replaces) {
+public record Fitting(String way, int repeats, Optional<Replaced> replaces, List<Trigger> parked) {
 
   /** The fastest repetition. */
   public static final int MOST_REPEATS = 30;
 
   /** In by the first way, once a press, in nobody's place. */
-  public static final Fitting PLAIN = new Fitting("", 0, Optional.empty());
+  public static final Fitting PLAIN = new Fitting("", 0, Optional.empty(), List.of());
 
   /** A native command that stands back for a binding. */
   public record Replaced(String application, String command) {}
 
   public Fitting {
+    parked = List.copyOf(parked);
     if (repeats < 0 || repeats > MOST_REPEATS) {
       throw new IllegalArgumentException(
           "expected 0 to " + MOST_REPEATS + " times a second, found " + repeats);
@@ -28,14 +32,18 @@ public record Fitting(String way, int repeats, Optional<Replaced> replaces) {
   }
 
   public Fitting by(String other) {
-    return new Fitting(other, repeats, replaces);
+    return new Fitting(other, repeats, replaces, parked);
   }
 
   public Fitting repeating(int times) {
-    return new Fitting(way, times, replaces);
+    return new Fitting(way, times, replaces, parked);
   }
 
   public Fitting replacing(Optional<Replaced> other) {
-    return new Fitting(way, repeats, other);
+    return new Fitting(way, repeats, other, parked);
+  }
+
+  public Fitting parking(List<Trigger> others) {
+    return new Fitting(way, repeats, replaces, others);
   }
 }

@@ -2,6 +2,8 @@ package foldtwice.binding;
 
 /** What a binding still waits for. */
 public enum Readiness {
+  /** Switched off. */
+  OFF,
   /** Lacks a trigger or its routine. */
   DRAFT,
   /** Complete in the library; nothing of what its way in asks for has been done. */

@@ -140,6 +140,9 @@ public record Library(
   /** How ready a binding is, by what is known now. */
   public Readiness readiness(Binding binding) {
     Routine routine = routines.get(binding.routine());
+    if (binding.isOff()) {
+      return Readiness.OFF;
+    }
     if (routine == null || binding.triggers().isEmpty()) {
       return Readiness.DRAFT;
     }

@@ -53,8 +53,8 @@ public record Outlook(Readiness stage, List<Item> items) {
       Library library, Keymap keymap, Known here, Setup setup, Binding binding) {
     Readiness plain = library.readiness(binding);
     Optional<Routine> routine = library.routineOf(binding);
-    if (plain == Readiness.DRAFT || routine.isEmpty()) {
-      return new Outlook(Readiness.DRAFT, List.of());
+    if (plain == Readiness.DRAFT || plain == Readiness.OFF || routine.isEmpty()) {
+      return new Outlook(plain, List.of());
     }
     List<Item> items = new ArrayList<>();
     Hindrance.missing(routine.get(), here)

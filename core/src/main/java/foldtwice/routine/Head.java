@@ -65,6 +65,12 @@ public record Head(
         id, name, other, application, target, parameters, manner, card, origin, yardstick, extras);
   }
 
+  /** The same head, of a routine of another application. */
+  public Head inApplication(String other) {
+    return new Head(
+        id, name, category, other, target, parameters, manner, card, origin, yardstick, extras);
+  }
+
   public Head with(Target other) {
     return new Head(
         id,

@@ -619,7 +619,8 @@ public final class RandomLibraries {
                 random.nextInt(4),
                 random.nextBoolean()
                     ? Optional.empty()
-                    : Optional.of(new Fitting.Replaced("app", "flip")));
+                    : Optional.of(new Fitting.Replaced("app", "flip")),
+                random.nextBoolean() ? List.of() : triggers());
     return new Binding(
         id(), routine.id(), place, triggers(), some, random.nextInt(900) / 2.0, fitting, extras());
   }

@@ -9,8 +9,10 @@ import foldtwice.place.Place;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
+import foldtwice.trigger.Trigger;
 import java.time.Instant;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -28,7 +30,8 @@ final class BindingJson {
           "usesPerWeek",
           "way",
           "repeats",
-          "replaces");
+          "replaces",
+          "parked");
   private static final Set<String> REPLACED = Set.of("application", "command");
   private static final Set<String> PROOF = Set.of("binding", "at", "fingerprint");
 
@@ -76,10 +79,11 @@ final class BindingJson {
     Optional<Fitting.Replaced> found = replaces;
     int repeats = in.has("repeats") ? in.whole("repeats") : 0;
     String way = in.text("way", "");
-    if (replaces.isEmpty() && repeats == 0 && way.isEmpty()) {
+    List<Trigger> parked = in.list("parked", TriggerJson::read);
+    if (replaces.isEmpty() && repeats == 0 && way.isEmpty() && parked.isEmpty()) {
       return Fitting.PLAIN;
     }
-    return in.placing(() -> new Fitting(way, repeats, found));
+    return in.placing(() -> new Fitting(way, repeats, found, parked));
   }
 
   static ObjectNode write(Binding b) {
@@ -98,6 +102,9 @@ final class BindingJson {
       out.put("repeats", b.fitting().repeats());
     }
     b.fitting().replaces().ifPresent(r -> out.set("replaces", write(r)));
+    if (!b.fitting().parked().isEmpty()) {
+      out.set("parked", TriggerJson.writeAll(b.fitting().parked()));
+    }
     return Json.with(b.extras(), out);
   }
 

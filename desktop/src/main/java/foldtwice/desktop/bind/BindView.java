@@ -14,10 +14,12 @@ import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.Removing;
+import foldtwice.library.Switching;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
@@ -42,6 +44,12 @@ public final class BindView extends BorderPane implements View {
           new Act<>("fire", BindView::isAny, BindView::fire),
           new Act<>("new-binding", v -> v.session.mayWrite(), BindView::addNew),
           new Act<>("remove", BindView::mayChange, BindView::removeSelected),
+          new Act<>("off-binding", BindView::mayChange, v -> v.turn(v.register.selected())),
+          new Act<>(
+              "off-family",
+              v -> v.mayChange() && !v.inFamily().isEmpty(),
+              v -> v.turn(v.inFamily())),
+          new Act<>("off-place", BindView::mayChange, v -> v.turn(v.inPlace())),
           new Act<>("filter", BindView::focusFilter),
           new Act<>("next-draft", BindView::hasDraft, BindView::nextDraft),
           new Act<>("fold-trifold", BindView::foldTrifold),
@@ -110,6 +118,7 @@ public final class BindView extends BorderPane implements View {
             Parts.gap(),
             count,
             filter,
+            acts.button("off-binding"),
             acts.button("remove"),
             acts.button("new-binding", "main"),
             fold);
@@ -177,8 +186,7 @@ public final class BindView extends BorderPane implements View {
   }
 
   private boolean hasDraft() {
-    return session.now().library().bindings().values().stream()
-        .anyMatch(b -> b.triggers().isEmpty());
+    return session.now().library().bindings().values().stream().anyMatch(Binding::isDraft);
   }
 
   @Override
@@ -280,7 +288,7 @@ public final class BindView extends BorderPane implements View {
 
   /** To the next binding without a trigger, in the order of the register. */
   private void nextDraft() {
-    register.chooseNext(b -> b.triggers().isEmpty());
+    register.chooseNext(Binding::isDraft);
     lookup("#press-keys").requestFocus();
   }
 
@@ -326,6 +334,32 @@ public final class BindView extends BorderPane implements View {
     session.make(
         new Edit.PutBinding(fresh), Ui.text("said.made", session.now().words().binding(fresh)));
     register.choose(fresh.id());
+  }
+
+  /** The family the chosen binding is in; none where it is in none. */
+  private List<Binding> inFamily() {
+    Library library = session.now().library();
+    return register.selected().stream().findFirst().flatMap(b -> library.familyOf(b.id())).stream()
+        .flatMap(f -> f.members().stream())
+        .map(library.bindings()::get)
+        .filter(Objects::nonNull)
+        .toList();
+  }
+
+  /** All that is bound where the chosen binding is. */
+  private List<Binding> inPlace() {
+    return register.selected().stream().findFirst().stream()
+        .flatMap(
+            b ->
+                session.now().library().bindings().values().stream()
+                    .filter(other -> other.place().equals(b.place())))
+        .toList();
+  }
+
+  /** Switches bindings off while some are on, else on again. */
+  private void turn(List<Binding> some) {
+    boolean on = !Switching.isOn(some);
+    session.make(Switching.bindings(some, on), Ui.text(on ? "said.on" : "said.off", some.size()));
   }
 
   private void removeSelected() {

@@ -179,7 +179,7 @@ final class HappensLeaf extends Leaf {
   /** The key of the text that says why nothing can be fired. */
   private Optional<String> cannot() {
     if (binding.triggers().isEmpty()) {
-      return Optional.of("happens.notrigger");
+      return Optional.of(binding.isOff() ? "happens.off" : "happens.notrigger");
     }
     if (path().isEmpty()) {
       return Optional.of("happens.untypeable");

@@ -154,6 +154,7 @@ final class Register extends TableView<Row> {
     for (Trigger t : row.triggers()) {
       all.getChildren().add(KeyCaps.of(t, shown.words()));
     }
+    all.setOpacity(row.binding().isOff() ? 0.45 : 1);
     return all;
   }
 
@@ -179,6 +180,7 @@ final class Register extends TableView<Row> {
         switch (row.readiness()) {
           case PROVEN -> "good";
           case WORKING -> "strong";
+          case OFF -> "soft";
           case DRAFT, PLACED, WAITING -> "costs";
         };
     return Parts.label(Ui.text("readiness." + row.readiness()), style);

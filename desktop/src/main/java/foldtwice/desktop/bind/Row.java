@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.binding.Readiness;
 import foldtwice.conflict.Conflict;
 import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.List;
@@ -27,10 +28,11 @@ record Row(
   static Row of(Binding b, String family, Snapshot now, Words words) {
     List<Conflict> conflicts = now.conflictsOf(b.id());
     Optional<Conflict> worst = conflicts.stream().findFirst();
+    List<Trigger> triggers = b.isOff() ? b.fitting().parked() : b.triggers();
     return new Row(
         b,
-        b.triggers(),
-        b.triggers().stream().map(words::trigger).collect(Collectors.joining(", ")),
+        triggers,
+        triggers.stream().map(words::trigger).collect(Collectors.joining(", ")),
         words.routineName(b),
         words.arguments(b),
         words.place(b.place()),
@@ -52,7 +54,15 @@ record Row(
   /** True when every word of a filter stands somewhere in the row. */
   boolean matches(String filter) {
     String all =
-        String.join(" ", trigger, routine, arguments, place, family, conflictText)
+        String.join(
+                " ",
+                trigger,
+                routine,
+                arguments,
+                place,
+                family,
+                conflictText,
+                Ui.text("readiness." + readiness))
             .toLowerCase(Locale.ROOT);
     for (String word : filter.toLowerCase(Locale.ROOT).split("\\s+")) {
       if (!all.contains(word)) {

@@ -12,6 +12,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Acts;
 import foldtwice.library.Edit;
+import foldtwice.library.Switching;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.place.WayIn;
@@ -25,6 +26,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -122,11 +124,34 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     }
   }
 
+  /** What it has again when it is switched on, and the way to that. */
+  private Node parked(Binding binding) {
+    HBox parked = new HBox(8, Parts.label(Ui.text("sets.off"), "soft"));
+    parked.setId("parked");
+    parked.setAlignment(Pos.CENTER_LEFT);
+    binding.fitting().parked().stream()
+        .map(t -> KeyCaps.of(t, session.now().words()))
+        .forEach(parked.getChildren()::add);
+    parked
+        .getChildren()
+        .add(
+            Parts.button(
+                "switch-on",
+                Ui.text("sets.on"),
+                () ->
+                    session.make(Switching.bindings(List.of(binding), true), Ui.text("said.on", 1)),
+                "link"));
+    return parked;
+  }
+
   private void showTriggers() {
     Binding binding = edits.binding();
     top.getChildren().clear();
-    if (binding.triggers().isEmpty()) {
+    if (binding.isDraft()) {
       top.getChildren().add(Parts.label(Ui.text("notrigger"), "title"));
+    }
+    if (!binding.fitting().parked().isEmpty()) {
+      top.getChildren().add(parked(binding));
     }
     FlowPane all = new FlowPane(10, 6);
     for (int i = 0; i < binding.triggers().size(); i++) {
@@ -171,7 +196,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
             Parts.button("other-trigger", Ui.text("sets.other"), this::startPicking, "link"));
     boolean more =
         session.now().library().bindings().values().stream()
-            .anyMatch(b -> b.triggers().isEmpty() && !b.id().equals(binding.id()));
+            .anyMatch(b -> b.isDraft() && !b.id().equals(binding.id()));
     if (more) {
       actions.getChildren().add(Parts.button("next-draft", Ui.text("sets.next"), onNext, "link"));
     }

@@ -3,6 +3,7 @@ package foldtwice.desktop.collect;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
+import foldtwice.library.Switching;
 import foldtwice.place.Application;
 import foldtwice.routine.Card;
 import foldtwice.routine.Line;
@@ -76,5 +77,15 @@ final class Chosen {
   void card(UnaryOperator<Card> change) {
     routine()
         .ifPresent(r -> put(r.withCard(change.apply(r.card())), Ui.text("said.changed", r.name())));
+  }
+
+  /** Switches the routine off with all that is bound to it, or on again. */
+  void turn() {
+    routine()
+        .ifPresent(
+            r ->
+                session.make(
+                    Switching.routine(session.now().library(), r, r.card().off()),
+                    Ui.text("said.changed", r.name())));
   }
 }

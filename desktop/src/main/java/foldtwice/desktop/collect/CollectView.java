@@ -49,8 +49,7 @@ public final class CollectView extends BorderPane implements View {
               "aside-routine",
               CollectView::mayChange,
               v -> v.chosen.card(c -> c.setAside(!c.setAside()))),
-          new Act<>(
-              "off-routine", CollectView::mayChange, v -> v.chosen.card(c -> c.off(!c.off()))),
+          new Act<>("off-routine", CollectView::mayChange, v -> v.chosen.turn()),
           new Act<>("remove-routine", CollectView::mayChange, v -> v.making.remove()));
 
   /** Below this width the panels at both sides are made smaller. */

@@ -8,6 +8,8 @@ import foldtwice.desktop.view.Acts;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
 import foldtwice.fold.Unfolding;
+import foldtwice.library.Edit;
+import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
@@ -22,6 +24,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** The chosen routine's name, what it is, and what can be done with it. */
@@ -35,6 +38,8 @@ final class RoutineHead extends VBox {
   private final Button unfold;
   private String named = "";
   private boolean typingName;
+  private final ComboBox<Application> program = new ComboBox<>();
+  private boolean filling;
 
   RoutineHead(Chosen chosen, Going going, Acts<CollectView> acts) {
     super(6);
@@ -80,10 +85,33 @@ final class RoutineHead extends VBox {
             Parts.gap(),
             with);
     tools.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(head, about, tools);
+    program.setId("routine-program");
+    program.setAccessibleText(Ui.text("collect.program"));
+    program.setMinWidth(USE_PREF_SIZE);
+    Parts.shows(program, Application::name);
+    Parts.onChosen(program, this::chooseProgram);
+    HBox.setHgrow(about, Priority.ALWAYS);
+    about.setMaxWidth(Double.MAX_VALUE);
+    HBox what = new HBox(8, about, program);
+    what.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(head, what, tools);
+  }
+
+  /** The routine is of another program from now on. */
+  private void chooseProgram() {
+    Application other = program.getValue();
+    chosen
+        .routine()
+        .filter(r -> !filling && other != null && !other.id().equals(r.application()))
+        .ifPresent(
+            r ->
+                chosen.session.make(
+                    new Edit.PutRoutine(r.with(r.head().inApplication(other.id()))),
+                    Ui.text("said.changed", r.name())));
   }
 
   void show(Snapshot now, Optional<Routine> shown, boolean narrow) {
+    programs(now, shown);
     if (shown.isEmpty()) {
       named = "";
       name.clear();
@@ -106,6 +134,19 @@ final class RoutineHead extends VBox {
     unfold.setVisible(loops);
     unfold.setManaged(loops);
     offerArguments(now, of);
+  }
+
+  private void programs(Snapshot now, Optional<Routine> shown) {
+    filling = true;
+    List<Application> all = List.copyOf(now.library().applications().values());
+    if (!all.equals(program.getItems())) {
+      program.getItems().setAll(all);
+    }
+    program.setValue(
+        shown.map(r -> now.library().applications().get(r.application())).orElse(null));
+    program.setVisible(shown.isPresent());
+    program.setManaged(shown.isPresent());
+    filling = false;
   }
 
   private static String about(Routine of) {

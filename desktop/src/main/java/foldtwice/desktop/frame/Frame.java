@@ -24,6 +24,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
@@ -35,6 +36,7 @@ public final class Frame extends StackPane implements Going {
   private final Theme theme;
   private final Sheets sheets;
   private final Deeds deeds;
+  private final FirstSteps first;
   private final Strip strip;
   private final Tabs tabs;
   private final Foot foot;
@@ -54,17 +56,19 @@ public final class Frame extends StackPane implements Going {
     OwnKeys.get().declare(FrameActs.ALL);
     Views.ALL.forEach(k -> OwnKeys.get().declare(k.acts()));
     tabs = new Tabs(this);
-    sheets = new Sheets(session, tabs::choose);
+    sheets = new Sheets(session, this::chosen);
     deeds = new Deeds(session, this, sheets);
+    first = new FirstSteps(deeds);
     Pane overlay = new Pane();
     lookUp = new LookUp(session, this, deeds, overlay);
     strip = new Strip(session, lookUp.bar(), widthProperty(), deeds, libraries);
     trouble = new TroubleBar(session);
     foot = new Foot(session);
-    BorderPane root = new BorderPane(sheets);
+    VBox.setVgrow(sheets, Priority.ALWAYS);
+    BorderPane root = new BorderPane(new VBox(first, sheets));
     root.setTop(new VBox(strip, new FaultBar(faults), trouble));
     root.setLeft(tabs);
-    BorderPane.setMargin(sheets, new Insets(0, 10, 0, 0));
+    BorderPane.setMargin(root.getCenter(), new Insets(0, 10, 0, 0));
     root.setBottom(foot);
     getChildren().addAll(root, overlay);
     session.nowProperty().addListener((o, a, now) -> show(now));
@@ -85,6 +89,13 @@ public final class Frame extends StackPane implements Going {
     strip.show(now);
     foot.show(now);
     sheets.show(now);
+    first.show(sheets.kind().id(), now.library());
+  }
+
+  /** Another view has come into view. */
+  private void chosen(String view) {
+    tabs.choose(view);
+    first.show(view, session.now().library());
   }
 
   @Override

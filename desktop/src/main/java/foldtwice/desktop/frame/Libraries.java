@@ -101,7 +101,7 @@ public final class Libraries {
     Stage stage = new Stage();
     beginning = stage;
     BeginPane pane = new BeginPane(choice(stage), WorkingCopy.folder(), lately());
-    Scene scene = new Scene(pane, 1040, 720);
+    Scene scene = new Scene(pane, 1040, 640);
     Theme theme = new Theme();
     theme.on(scene);
     theme.turn(scene, Theme.remembered());

@@ -1,5 +1,6 @@
 package foldtwice.desktop.places;
 
+import foldtwice.describe.Description;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
@@ -11,7 +12,6 @@ import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Station;
 import foldtwice.table.Part;
-import foldtwice.table.Tables;
 import foldtwice.words.Words;
 import java.util.Comparator;
 import java.util.List;
@@ -50,6 +50,7 @@ final class ApplicationPane extends HBox {
   private final TextField version = new TextField();
   private final TextField filter = new TextField();
   private final Label count = Parts.label("", "soft");
+  private final Label none = Parts.label("", "soft");
   private final TableView<NativeCommand> commands = new TableView<>();
   private final ContextsPane contexts;
   private final RulesPane rules;
@@ -100,7 +101,8 @@ final class ApplicationPane extends HBox {
     commands.setAccessibleText(Ui.text("names.commands"));
     commands.setFixedCellSize(29);
     commands.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
-    commands.setPlaceholder(Parts.label(Ui.text("places.nocommand"), "soft"));
+    commands.setPlaceholder(none);
+    none.setWrapText(true);
     column("command", 160, c -> Words.command(application, c), c -> null);
     column("menu", 200, c -> String.join(" \u203a ", c.menuPath()), c -> null);
     column("keys", 190, c -> keys(c), this::caps);
@@ -289,8 +291,7 @@ final class ApplicationPane extends HBox {
               : Ui.text(
                   "part.chip",
                   Ui.text("part." + part),
-                  Tables.rows(part, application, now.library().description(application.id()))
-                      .size()));
+                  count(part, now.library().description(application.id()))));
       if (!has && chip.isSelected()) {
         chips.getChildren().getFirst().requestFocus();
         parts.selectToggle(parts.getToggles().getFirst());
@@ -313,6 +314,17 @@ final class ApplicationPane extends HBox {
           name.requestFocus();
           name.selectAll();
         });
+  }
+
+  private int count(Part part, Description said) {
+    return switch (part) {
+      case COMMANDS -> application.commands().size();
+      case DIALOGS -> said.dialogs().size();
+      case SETTINGS -> said.settings().size();
+      case VALUES -> said.values().size();
+      case THINGS -> said.things().size();
+      case ACTIONS -> said.actions().size();
+    };
   }
 
   /** Goes to a part of what is said of it. */
@@ -349,6 +361,8 @@ final class ApplicationPane extends HBox {
         .findFirst()
         .ifPresent(commands.getSelectionModel()::select);
     filling = false;
+    none.setText(
+        Ui.text(application.commands().isEmpty() ? "places.nocommandyet" : "places.nocommand"));
     count.setText(Ui.text("places.count", found.size(), application.commands().size()));
     commands.sort();
   }

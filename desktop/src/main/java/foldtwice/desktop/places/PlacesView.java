@@ -142,7 +142,7 @@ public final class PlacesView extends BorderPane implements View {
         session.now().library().applications().keySet().stream()
             .findFirst()
             .map(id -> "a " + id)
-            .orElse("o ");
+            .orElse("s " + session.now().station().id());
   }
 
   @Override
@@ -285,7 +285,7 @@ public final class PlacesView extends BorderPane implements View {
         session.now().library().applications().keySet().stream()
             .findFirst()
             .map(id -> "a " + id)
-            .orElse("o ");
+            .orElse("s " + session.now().station().id());
     show(session.now());
   }
 
