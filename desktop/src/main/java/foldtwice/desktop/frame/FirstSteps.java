@@ -10,13 +10,14 @@ import javafx.scene.layout.VBox;
 /** Above a view that has nothing to show yet: what it is for, and what to do first. */
 final class FirstSteps extends VBox {
 
-  /** What comes first in a view of a library. */
+  /** What comes first in a library. */
   private record First(String says, List<String> acts) {}
 
   private static final First NONE = new First("", List.of());
 
   private final Deeds deeds;
   private First shown = NONE;
+  private String in = "";
 
   FirstSteps(Deeds deeds) {
     super(8);
@@ -34,10 +35,11 @@ final class FirstSteps extends VBox {
   /** Shows what comes first in a view, where something does. */
   void show(String view, Library library) {
     First next = first(view, library);
-    if (next.equals(shown)) {
+    if (next.equals(shown) && view.equals(in)) {
       return;
     }
     shown = next;
+    in = view;
     getChildren().clear();
     if (next.equals(NONE)) {
       hide();

@@ -8,6 +8,8 @@ import foldtwice.standin.sketch.Page;
 import foldtwice.standin.sketch.Sketch;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
@@ -55,7 +57,8 @@ final class SketchPicture extends Picture {
     }
     double left = Math.max(150, (getWidth() - 3 * GAP) * 0.42);
     things(y, left);
-    done(y, GAP + left + GAP, getWidth() - left - 3 * GAP);
+    double wide = getWidth() - left - 3 * GAP;
+    done(settings(y, GAP + left + GAP, wide), GAP + left + GAP, wide);
   }
 
   private FlowPane contexts() {
@@ -91,6 +94,11 @@ final class SketchPicture extends Picture {
       }
       String name = thing.name();
       Label row = new Label(name);
+      row.setGraphicTextGap(12);
+      if (!thing.values().isEmpty()) {
+        row.setContentDisplay(ContentDisplay.RIGHT);
+        row.setGraphic(Parts.label(values(thing), "soft"));
+      }
       row.getStyleClass().add("sketch-thing");
       row.setId("thing-" + name.replace(' ', '-'));
       if (program.selected().contains(name)) {
@@ -100,6 +108,32 @@ final class SketchPicture extends Picture {
       place(row, GAP, y, wide, ROW);
       y += ROW + 1;
     }
+  }
+
+  private static String values(Page.Thing thing) {
+    return thing.values().entrySet().stream()
+        .map(v -> v.getKey() + " " + v.getValue().shown())
+        .collect(Collectors.joining(", "));
+  }
+
+  /** The settings as they are; where the next part begins. */
+  private double settings(double top, double x, double wide) {
+    if (!whole || program.settings().isEmpty()) {
+      return top;
+    }
+    FlowPane all = new FlowPane(14, 4);
+    all.setId("sketch-settings");
+    all.setMouseTransparent(true);
+    program
+        .settings()
+        .forEach(
+            (name, value) ->
+                all.getChildren()
+                    .add(Parts.label(Ui.text("standin.sketch.setting", name, value.shown()))));
+    all.applyCss();
+    double high = Math.max(ROW, all.prefHeight(wide));
+    place(all, x, top, wide, high);
+    return top + high + GAP / 2;
   }
 
   private void done(double top, double x, double wide) {
