@@ -301,6 +301,24 @@ class CommandLineTest {
     assertThat(run("check", folder.toString()).exit).isEqualTo(2);
   }
 
+  /** Programs nobody simulates are checked, pressed, run and verified as they are described. */
+  @Test
+  void aLibraryOfDescribedProgramsIsWorkedLikeAnyOther() throws Exception {
+    String seeds = DEMO.resolveSibling("seedhouse.json").toString();
+    Ran verified = run("verify", seeds);
+    assertThat(verified.exit).as(verified.out).isZero();
+    assertThat(verified.out).contains("7 hold, 0 failed, 0 skipped");
+    Ran checked = run("check", seeds, "--station", "Drying room");
+    assertThat(checked.exit).isEqualTo(1);
+    assertThat(checked.out)
+        .contains("expected a menu path of version 2.1; this one is of 2.2")
+        .contains("the add-on Moth watch is not on this computer");
+    assertThat(run("check", seeds).exit).as("nothing blocks at the counter").isZero();
+    assertThat(run("run", seeds, "dry-all").out).contains("Lot 5 Moisture 14% \u2192 6%");
+    assertThat(run("press", seeds, "Ctrl+D", "--place", "siftbook/lots").out)
+        .startsWith("Ctrl+D fires Dry all lots");
+  }
+
   /** What is begun can be read and looked through; nothing there is written over. */
   @Test
   void aLibraryIsBegun() throws Exception {

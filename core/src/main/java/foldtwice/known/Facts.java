@@ -6,6 +6,7 @@ import foldtwice.routine.Parameter;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Whom;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,8 +24,8 @@ import java.util.Set;
  * @param windows further windows of its own, which can be started and brought to the front
  * @param selects the ways of selecting that mean something in it
  * @param actions what its add-ons can do that has no menu path
- * @param whole true when it has nothing else; false for a program somebody described, where only
- *     what is described at all is known
+ * @param told the kinds of which it has nothing but what is listed: all, of a program that is
+ *     known; of one that somebody described, those of which something is described
  */
 public record Facts(
     String application,
@@ -38,7 +39,7 @@ public record Facts(
     Set<String> windows,
     Set<Whom.Group> selects,
     List<Action> actions,
-    boolean whole) {
+    Set<Aspect> told) {
 
   /** A kind of thing a program offers. */
   public enum Aspect {
@@ -143,24 +144,20 @@ public record Facts(
     windows = Set.copyOf(windows);
     selects = Set.copyOf(selects);
     actions = List.copyOf(actions);
+    told = told.isEmpty() ? Set.of() : Collections.unmodifiableSet(EnumSet.copyOf(told));
   }
 
   /**
-   * True when what is not listed of a kind is not there. Of a program that is only described in
-   * part, that is so for the kinds of which something is listed; of the others nothing is known,
-   * and nothing is held against anybody.
+   * True when what is not listed of a kind is not there. Of the other kinds nothing is known, and
+   * nothing is held against anybody.
    */
   public boolean tells(Aspect aspect) {
-    return whole
-        || switch (aspect) {
-          case COMMANDS -> commands.stream().anyMatch(c -> !c.menu().isEmpty());
-          case DIALOGS -> !dialogs.isEmpty();
-          case SETTINGS -> !settings.isEmpty();
-          case VALUES -> !values.isEmpty();
-          case INDICATORS -> !indicators.isEmpty();
-          case ADD_ONS -> !addOns.isEmpty() || !actions.isEmpty();
-          case SELECTING -> false;
-        };
+    return told.contains(aspect);
+  }
+
+  /** True when all there is of it is listed. */
+  public boolean whole() {
+    return told.size() == Aspect.values().length;
   }
 
   public Optional<Dialog> dialog(String title) {

@@ -24,6 +24,7 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,8 +43,18 @@ class SetupTest {
         public List<Facts> programs() {
           return List.of(
               new Facts(
-                  "app", "1", Set.of(), List.of(), List.of(), Map.of(), Map.of(), Set.of(),
-                  Set.of(), Set.of(), List.of(), true));
+                  "app",
+                  "1",
+                  Set.of(),
+                  List.of(),
+                  List.of(),
+                  Map.of(),
+                  Map.of(),
+                  Set.of(),
+                  Set.of(),
+                  Set.of(),
+                  List.of(),
+                  EnumSet.allOf(Facts.Aspect.class)));
         }
 
         @Override

@@ -16,8 +16,12 @@ import foldtwice.reading.Hindrance;
 import foldtwice.ready.Outlook;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
+import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Scale;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
 import foldtwice.run.Change;
@@ -30,6 +34,8 @@ import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.StandIn;
 import foldtwice.standin.sketch.Sketch;
 import foldtwice.trigger.Notation;
+import foldtwice.writing.Making;
+import foldtwice.writing.Opposites;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
@@ -358,6 +364,44 @@ class SketchTest {
     loom.invoke("Weaver", "weave", Map.of("to", Value.Quantity.of("7", Scale.PERCENT)));
     assertThat(width(loom, 2)).isEqualTo("7%");
     assertThat(described("3.2", new AddOn("Weaver", "2.0")).facts().actions()).isEmpty();
+  }
+
+  /** A field's range is what a parameter made of it takes: no negative of it is offered. */
+  @Test
+  void aRangeThatIsDescribedIsUsed() throws Exception {
+    ProgramDescription loom = ProgramDescription.read(DESCRIBED.getBytes(StandardCharsets.UTF_8));
+    Routine.Macro macro =
+        Routine.Macro.of(
+            "wide",
+            "Wide",
+            "loom",
+            List.of(),
+            List.of(
+                new Line(new Step.Choose(Template.all(List.of("Draft", "Set up")))),
+                new Line(new Step.Fill("Wide", ExprNotation.read("70 %"))),
+                new Line(new Step.PressButton("Set"))));
+    Library library =
+        new Edit.Together(
+                List.of(
+                    new Edit.PutApplication(loom.application()),
+                    new Edit.Describe(loom.description()),
+                    new Edit.PutRoutine(macro)))
+            .on(mill());
+    var here = StandIns.around(desk(library), library);
+    assertThat(Checker.check(macro, here)).isEmpty();
+    Making.Constant constant = Making.constants(macro, "2", here).getFirst();
+    Routine.Macro general = Making.parameter(macro, constant, "wide");
+    assertThat(general.parameters().getFirst().kind().allowed()).isEqualTo("from 10% to 90%");
+    assertThat(Opposites.of(general, Map.of())).as("a width has no negative").isEmpty();
+    Routine.Macro tooWide =
+        macro.withSteps(
+            List.of(
+                macro.steps().get(0),
+                new Line(new Step.Fill("Wide", ExprNotation.read("95 %"))),
+                macro.steps().get(2)));
+    assertThat(Checker.check(tooWide, here))
+        .singleElement()
+        .satisfies(m -> assertThat(m.toString()).contains("from 10% to 90%"));
   }
 
   /** A description of a program that some versions differ in says so of each of them. */

@@ -85,6 +85,14 @@ class LibraryJsonTest {
     assertThat(LibraryJson.write(read(demo()))).isEqualTo(demo());
   }
 
+  /** A library of another trade, whose programs are only described. */
+  @Test
+  void theSeedHouseFitsTheSchemaAndIsWrittenAsWeWriteIt() throws Exception {
+    String seeds = Files.readString(ROOT.resolve("demo/seedhouse.json"));
+    assertThat(schema().validate(seeds, InputFormat.JSON)).isEmpty();
+    assertThat(LibraryJson.write(read(seeds))).isEqualTo(seeds);
+  }
+
   @Test
   void theSchemaRefusesWhatTheReaderRefuses() throws Exception {
     for (String broken :

@@ -20,6 +20,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -184,9 +185,9 @@ public abstract class StandIn<D> implements Program {
     return Optional.empty();
   }
 
-  /** False when it may have more than it says: see {@link Facts#tells}. */
-  protected boolean isWhole() {
-    return true;
+  /** The kinds of which it has nothing but what it says: see {@link Facts#tells}. */
+  protected Set<Facts.Aspect> told() {
+    return EnumSet.allOf(Facts.Aspect.class);
   }
 
   /**
@@ -340,7 +341,7 @@ public abstract class StandIn<D> implements Program {
               windows(),
               selects(),
               actions.stream().map(Action::facts).toList(),
-              isWhole());
+              told());
     }
     return facts;
   }

@@ -17,6 +17,7 @@ import foldtwice.run.Reply;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
 import foldtwice.standin.base.StandIn;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -265,9 +266,24 @@ public final class Sketch extends StandIn<Page> {
     return of.context(focus);
   }
 
+  /** Of what is described in any version, with any add-on, the rest is not there. */
   @Override
-  protected boolean isWhole() {
-    return false;
+  protected Set<Facts.Aspect> told() {
+    Set<Facts.Aspect> told = EnumSet.noneOf(Facts.Aspect.class);
+    tell(
+        told, Facts.Aspect.COMMANDS, of.commands().stream().anyMatch(c -> !c.menuPath().isEmpty()));
+    tell(told, Facts.Aspect.DIALOGS, !described.dialogs().isEmpty());
+    tell(told, Facts.Aspect.SETTINGS, !described.settings().isEmpty());
+    tell(told, Facts.Aspect.VALUES, !described.values().isEmpty());
+    tell(
+        told, Facts.Aspect.ADD_ONS, !described.addOns().isEmpty() || !edition().addOns().isEmpty());
+    return told;
+  }
+
+  private static void tell(Set<Facts.Aspect> told, Facts.Aspect aspect, boolean described) {
+    if (described) {
+      told.add(aspect);
+    }
   }
 
   @Override
