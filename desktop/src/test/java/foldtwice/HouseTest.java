@@ -11,8 +11,13 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import foldtwice.desktop.App;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** The arrows of the house run one way. Runs before everything else. */
@@ -142,5 +147,30 @@ class HouseTest {
   void theImportFoundTheHouse() {
     assertThat(HOUSE).hasSizeGreaterThan(150);
     assertThat(HOUSE.contain(App.class)).isTrue();
+  }
+
+  /** Programs of the demo are known to their stand-ins alone; the pictures are of the demo. */
+  @Test
+  void noProgramOfTheDemoIsNamedElsewhere() throws java.io.IOException {
+    Pattern named =
+        Pattern.compile(
+            "\"[^\"]*\\b(vasculum|tagpress|muniment|copystand|trackway|box-selected)\\b[^\"]*\"");
+    List<String> found = new ArrayList<>();
+    Path root = Path.of(System.getProperty("project.root"));
+    for (String module : List.of("core", "standins", "cli", "desktop")) {
+      try (Stream<Path> files = Files.walk(root.resolve(module).resolve("src/main/java"))) {
+        for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+          String path = root.relativize(file).toString().replace('\\', '/');
+          boolean own =
+              path.matches("standins/.*/standin/[a-z]+/.*") || path.contains("/pictures/");
+          named
+              .matcher(Files.readString(file))
+              .results()
+              .filter(m -> !own)
+              .forEach(m -> found.add(path + ": " + m.group()));
+        }
+      }
+    }
+    assertThat(found).isEmpty();
   }
 }

@@ -93,6 +93,11 @@ public record Binding(
     return List.copyOf(all);
   }
 
+  /** The same binding, used so often a week. */
+  public Binding used(double times) {
+    return new Binding(id, routine, place, triggers, arguments, times, fitting, extras);
+  }
+
   public Binding withPlace(Place other) {
     return new Binding(id, routine, other, triggers, arguments, usesPerWeek, fitting, extras);
   }

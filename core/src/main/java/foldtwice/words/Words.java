@@ -138,8 +138,13 @@ public final class Words {
 
   /** A command by its name; one that shares its name, by its menu too: {@code Clear (Flags)}. */
   public static String command(Application application, NativeCommand command) {
+    return command(command, application.namesakes(command).size() > 1);
+  }
+
+  /** The same, where it is known whether others share its name. */
+  static String command(NativeCommand command, boolean shares) {
     List<String> menu = command.menuPath();
-    return application.namesakes(command).size() == 1 || menu.size() < 2
+    return !shares || menu.size() < 2
         ? command.name()
         : TEXTS.get(
             "command.in",

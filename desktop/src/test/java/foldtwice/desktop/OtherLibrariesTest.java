@@ -98,6 +98,22 @@ class OtherLibrariesTest {
     everythingIsTried(EMPTY);
   }
 
+  /** A program of which nothing but the name is known. */
+  @Test
+  void onAProgramWithoutCommandsNothingFails() throws Exception {
+    everythingIsTried(
+        """
+        {"format": "fold-twice-library", "version": 1, "name": "One program", %s,
+         "applications": [{"id": "loom", "name": "Loom planner"}]}
+        """
+            .formatted(STATION));
+  }
+
+  @Test
+  void onTheSeedHouseNothingFails() throws Exception {
+    everythingIsTried(Files.readString(Hands.root().resolve("demo/seedhouse.json")));
+  }
+
   @Test
   void onALibraryOfAnotherTradeNothingFails() throws Exception {
     everythingIsTried(TRADE);

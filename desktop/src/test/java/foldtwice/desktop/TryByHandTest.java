@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuBar;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -95,19 +94,7 @@ class TryByHandTest {
   @Test
   void theManualRouteWorksToo() throws Exception {
     try (Hands hands = tagpress()) {
-      Hands.ask(
-          () -> {
-            ((MenuBar) hands.scene().lookup(".menu-bar"))
-                .getMenus().stream()
-                    .filter(m -> m.getText().equals("Box"))
-                    .findFirst()
-                    .orElseThrow()
-                    .getItems()
-                    .getFirst()
-                    .fire();
-            return true;
-          });
-      hands.settle();
+      hands.menu("Box", "Shift \u2026");
       assertThat(hands.text("#try-context")).isEqualTo("dialog");
       assertThat(hands.focus()).isInstanceOf(TextField.class);
       hands.retype("much");

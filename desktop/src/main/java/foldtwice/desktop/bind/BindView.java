@@ -82,8 +82,9 @@ public final class BindView extends BorderPane implements View {
 
   public BindView(Session session, Going going) {
     this.session = session;
-    does = new DoesLeaf(session, this::add, this::openFamily);
-    sets = new SetsLeaf(session, this::nextDraft);
+    Several several = new Several(session, register::selected);
+    does = new DoesLeaf(session, several, this::add, this::openFamily);
+    sets = new SetsLeaf(session, several, this::nextDraft);
     happens = new HappensLeaf(session);
     family = new FamilyView(session, this::leaveFamily);
     filter.setId("filter");
@@ -330,6 +331,7 @@ public final class BindView extends BorderPane implements View {
             like.triggers(),
             like.arguments(),
             0,
+            like.fitting().replacing(Optional.empty()).parking(List.of()),
             Extras.NONE);
     session.make(
         new Edit.PutBinding(fresh), Ui.text("said.made", session.now().words().binding(fresh)));

@@ -6,7 +6,6 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Touch;
-import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.reading.Hindrance;
 import foldtwice.reading.Reading;
@@ -42,6 +41,8 @@ import javafx.scene.layout.VBox;
 final class DoesLeaf extends Leaf {
 
   private final Session session;
+  private final Several several;
+  private final TextField uses = new TextField();
   private final Consumer<Binding> onAdd;
   private final ComboBox<Routine> routine = new ComboBox<>();
   private final Label kind = Parts.wrapped("", "soft");
@@ -59,12 +60,14 @@ final class DoesLeaf extends Leaf {
   /**
    * Empty.
    *
+   * @param several what is chosen with the one that is shown
    * @param onAdd adds a binding like this one
    * @param onFamily opens the family of what is chosen
    */
-  DoesLeaf(Session session, Consumer<Binding> onAdd, Runnable onFamily) {
+  DoesLeaf(Session session, Several several, Consumer<Binding> onAdd, Runnable onFamily) {
     super("leaf-does", Ui.text("leaf.does"));
     this.session = session;
+    this.several = several;
     this.onAdd = onAdd;
     routine.setId("routine");
     routine.setAccessibleText(Ui.text("does.routine"));
@@ -73,6 +76,11 @@ final class DoesLeaf extends Leaf {
     Parts.shows(routine, Routine::name);
     Parts.onChosen(routine, this::chooseRoutine);
     opposite = Parts.button("opposite", Ui.text("does.opposite"), () -> add(opposite()));
+    uses.setId("uses");
+    uses.setPrefColumnCount(6);
+    uses.getStyleClass().add("value");
+    uses.setAccessibleText(Ui.text("does.uses"));
+    Parts.onKept(uses, this::keepUses);
     hinders.setId("hinders");
     Button copy = Parts.button("copy", Ui.text("does.copy"), () -> add(binding.arguments()));
     Button family = Parts.button("family-open", Ui.text("bind.family"), onFamily);
@@ -85,6 +93,7 @@ final class DoesLeaf extends Leaf {
         Parts.fact(Ui.text("does.acts"), acts),
         Parts.fact(Ui.text("does.leaves"), leaves),
         here,
+        Parts.fact(Ui.text("does.uses"), uses),
         buttons);
   }
 
@@ -102,6 +111,9 @@ final class DoesLeaf extends Leaf {
             && b.id().equals(before.id())
             && (putting || b.arguments().equals(before.arguments()));
     shown = of;
+    if (!uses.isFocused()) {
+      showUses();
+    }
     if (of == null) {
       arguments.getChildren().clear();
       return;
@@ -284,17 +296,39 @@ final class DoesLeaf extends Leaf {
     if (target == null || Library.argument(target, p).equals(value)) {
       return;
     }
-    Binding next =
-        value.equals(p.otherwise())
-            ? target.withoutArgument(p.name())
-            : target.withArgument(p.name(), value);
     putting = true; // the field that asks shows it already, and keeps the keys
     try {
-      session.make(
-          new Edit.PutBinding(next), Ui.text("said.changed", session.now().words().binding(next)));
+      several.change(
+          target,
+          b -> b.routine().equals(target.routine()),
+          b -> given(b, p, value),
+          Ui.text("said.changed", session.now().words().binding(given(target, p, value))));
     } finally {
       putting = false;
     }
+  }
+
+  private static Binding given(Binding b, Parameter p, Value value) {
+    return value.equals(p.otherwise())
+        ? b.withoutArgument(p.name())
+        : b.withArgument(p.name(), value);
+  }
+
+  /** How often it is used, as it was typed; what is no number is not taken. */
+  private void keepUses() {
+    String typed = uses.getText().strip().replace(',', '.');
+    if (binding != null && typed.matches("\\d{1,6}(\\.\\d{1,2})?")) {
+      double next = Double.parseDouble(typed);
+      several.change(
+          binding, b -> true, b -> b.used(next), Ui.text("said.changed", Ui.text("does.uses")));
+    } else {
+      showUses();
+    }
+  }
+
+  private void showUses() {
+    double now = binding == null ? 0 : binding.usesPerWeek();
+    uses.setText(now == Math.rint(now) ? Long.toString((long) now) : Double.toString(now));
   }
 
   private static String hint(Value value) {
@@ -313,8 +347,10 @@ final class DoesLeaf extends Leaf {
   private void chooseRoutine() {
     Routine next = routine.getValue();
     if (!filling && next != null && !next.id().equals(binding.routine())) {
-      session.make(
-          new Edit.PutBinding(binding.withRoutine(next.id(), Map.of())),
+      several.change(
+          binding,
+          b -> true,
+          b -> b.withRoutine(next.id(), Map.of()),
           Ui.text("said.changed", next.name()));
     }
   }

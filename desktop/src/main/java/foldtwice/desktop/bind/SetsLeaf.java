@@ -11,7 +11,6 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Acts;
-import foldtwice.library.Edit;
 import foldtwice.library.Switching;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
@@ -61,18 +60,22 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   /** True while the stroke that is read is one to be held. */
   private boolean holding;
 
+  private final Several several;
+
   /**
    * Empty.
    *
+   * @param several what is chosen with the one that is shown
    * @param onNext goes to the next binding without a trigger
    */
-  SetsLeaf(Session session, Runnable onNext) {
-    this(session, onNext, new Button(Ui.text("sets.press")));
+  SetsLeaf(Session session, Several several, Runnable onNext) {
+    this(session, several, onNext, new Button(Ui.text("sets.press")));
   }
 
-  private SetsLeaf(Session session, Runnable onNext, Button press) {
+  private SetsLeaf(Session session, Several several, Runnable onNext, Button press) {
     super("leaf-sets", Ui.text("leaf.sets"), press);
     this.session = session;
+    this.several = several;
     this.onNext = onNext;
     this.edits = new TriggerEdits(session);
     this.press = press;
@@ -353,8 +356,10 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     Binding binding = edits.binding();
     String id = edits.application().get().ways().getFirst().equals(way) ? "" : way.id();
     if (!id.equals(binding.fitting().way())) {
-      session.make(
-          new Edit.PutBinding(binding.withFitting(binding.fitting().by(id))),
+      several.change(
+          binding,
+          b -> b.place().applicationId().equals(binding.place().applicationId()),
+          b -> b.withFitting(b.fitting().by(id)),
           Ui.text("said.changed", way.name()));
     }
   }
@@ -432,8 +437,10 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   private void chooseWhere() {
     Place place = where.getValue();
     if (!filling && place != null && !place.equals(edits.binding().place())) {
-      session.make(
-          new Edit.PutBinding(edits.binding().withPlace(place)),
+      several.change(
+          edits.binding(),
+          b -> true,
+          b -> b.withPlace(place),
           Ui.text("said.changed", session.now().library().nameOf(place)));
     }
   }

@@ -5,8 +5,8 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
+import foldtwice.known.Facts;
 import foldtwice.place.Application;
-import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Owner;
@@ -16,14 +16,13 @@ import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Finds routines, bindings, keys, commands, places and actions by what a person types. */
 final class Finder {
@@ -33,19 +32,31 @@ final class Finder {
   private final Snapshot now;
   private final Words words;
   private final Going going;
+  private final CommandTexts texts;
   private final String query;
-  private final List<Hit> found = new ArrayList<>();
+  private final String asWord;
+  private final String[] queried;
+  private final TreeMap<Integer, List<Hit>> found = new TreeMap<>();
   private final Set<Owner> byKey = new HashSet<>();
 
-  private Finder(Snapshot now, Going going, String query) {
+  private Finder(Snapshot now, Going going, String query, CommandTexts texts) {
     this.now = now;
+    this.texts = texts;
     this.words = now.words();
     this.going = going;
     this.query = query.strip().toLowerCase(Locale.ROOT);
+    this.asWord = " " + this.query;
+    this.queried = this.query.split("\\s+");
   }
 
-  static List<Hit> find(Snapshot now, Going going, List<Deeds.Deed> deeds, String query) {
-    Finder finder = new Finder(now, going, query);
+  /**
+   * What is found, the best first.
+   *
+   * @param commands what is known of the commands of applications from one question to the next
+   */
+  static List<Hit> find(
+      Snapshot now, Going going, List<Deeds.Deed> deeds, CommandTexts commands, String query) {
+    Finder finder = new Finder(now, going, query, commands);
     if (!finder.query.isEmpty()) {
       finder.keys();
     }
@@ -55,8 +66,9 @@ final class Finder {
     if (!finder.query.isEmpty()) {
       finder.bindings();
       finder.commands();
+      finder.offered();
     }
-    return finder.found.stream().sorted(Comparator.comparingInt(Hit::rank)).limit(MOST).toList();
+    return finder.found.values().stream().flatMap(List::stream).limit(MOST).toList();
   }
 
   private void add(String kind, String title, String detail, int base, Target to) {
@@ -66,7 +78,15 @@ final class Finder {
   private void match(String kind, String title, String detail, int base, Runnable go) {
     int match = match(title.toLowerCase(Locale.ROOT), detail.toLowerCase(Locale.ROOT));
     if (match >= 0) {
-      found.add(new Hit(Ui.text("look." + kind), title, detail, base + match, go));
+      found(base + match, () -> new Hit(Ui.text("look." + kind), title, detail, go));
+    }
+  }
+
+  /** Keeps one of a rank, while there is room for more of it. */
+  private void found(int rank, Supplier<Hit> hit) {
+    List<Hit> alike = found.computeIfAbsent(rank, r -> new ArrayList<>());
+    if (alike.size() < MOST) {
+      alike.add(hit.get());
     }
   }
 
@@ -78,15 +98,12 @@ final class Finder {
     if (title.startsWith(query)) {
       return 0;
     }
-    if (title.contains(" " + query)) {
-      return 10;
+    int at = title.indexOf(query);
+    if (at >= 0) {
+      return title.charAt(at - 1) == ' ' || title.contains(asWord) ? 10 : 20;
     }
-    if (title.contains(query)) {
-      return 20;
-    }
-    String all = title + " " + detail;
-    for (String word : query.split("\\s+")) {
-      if (!all.contains(word)) {
+    for (String word : queried) {
+      if (!title.contains(word) && !detail.contains(word)) {
         return -1;
       }
     }
@@ -123,8 +140,11 @@ final class Finder {
               case Owner.Key k -> "desktop";
               case Owner.Desktop d -> "desktop";
             };
-        found.add(
-            new Hit(Ui.text("look." + kind), title, words.place(c.place()), 0, () -> going.to(to)));
+        found(
+            0,
+            () ->
+                new Hit(
+                    Ui.text("look." + kind), title, words.place(c.place()), () -> going.to(to)));
       }
     } catch (NotationException notAKey) {
       return; // then it is words, which the other searches look for
@@ -158,7 +178,12 @@ final class Finder {
 
   private void routines() {
     for (Routine r : now.library().routines().values()) {
-      String detail = r.category() + ", " + words.place(new Place.Whole(r.application()));
+      String detail =
+          String.join(
+              ", ",
+              Ui.text("look.kind." + r.getClass().getSimpleName()),
+              r.category(),
+              words.place(new Place.Whole(r.application())));
       add("routine", r.name(), detail, 1, new Target.Routine(r.id()));
     }
   }
@@ -176,40 +201,56 @@ final class Finder {
       if (byKey.contains(new Owner.Yours(b.id()))) {
         continue;
       }
-      String keys = b.triggers().stream().map(Notation::write).collect(Collectors.joining(", "));
+      String keys =
+          b.isOff()
+              ? Ui.text("readiness.OFF")
+              : b.isDraft()
+                  ? Ui.text("notrigger")
+                  : b.triggers().stream().map(Notation::write).collect(Collectors.joining(", "));
       String title = words.binding(b);
-      add(
-          "binding",
-          title,
-          Optional.of(keys).filter(k -> !k.isEmpty()).map(k -> k + " in ").orElse("")
-              + words.place(b.place()),
-          4,
-          new Target.Binding(b.id()));
+      add("binding", title, keys + " in " + words.place(b.place()), 4, new Target.Binding(b.id()));
     }
   }
 
   private void commands() {
     for (Application a : now.library().applications().values()) {
-      for (NativeCommand c : a.commands()) {
-        if (byKey.contains(new Owner.Native(a.id(), c.id()))) {
-          continue;
+      for (CommandTexts.Fit fit : texts.fitting(a, query, this::match)) {
+        CommandTexts.Text t = fit.text();
+        if (!byKey.contains(new Owner.Native(a.id(), t.id()))) {
+          found(
+              5 + fit.match(),
+              () ->
+                  new Hit(
+                      Ui.text("look.native"),
+                      t.title(),
+                      t.detail(),
+                      () -> going.to(new Target.Command(a.id(), t.id()))));
         }
-        String keys = c.triggers().stream().map(Notation::write).collect(Collectors.joining(", "));
-        String menu =
-            a.name()
-                + (c.menuPath().isEmpty()
-                    ? ""
-                    : " \u203a " + String.join(" \u203a ", c.menuPath()));
-        add(
-            "native",
-            Words.command(a, c),
-            String.join(
-                ", ",
-                Stream.of(keys, menu, Words.finding(c).orElse(""))
-                    .filter(s -> !s.isEmpty())
-                    .toList()),
-            5,
-            new Target.Command(a.id(), c.id()));
+      }
+    }
+  }
+
+  /** What programs offer that is no command: found too, with what makes it something to bind. */
+  private void offered() {
+    for (Facts f : now.known().programs()) {
+      Application a = now.library().applications().get(f.application());
+      if (a != null) {
+        Target at = new Target.Application(a.id());
+        f.values()
+            .keySet()
+            .forEach(v -> add("value", v, Ui.text("look.value.how", a.name()), 6, at));
+        f.settings()
+            .keySet()
+            .forEach(v -> add("setting", v, Ui.text("look.setting.how", a.name()), 6, at));
+        f.actions()
+            .forEach(
+                x ->
+                    add(
+                        "offered",
+                        x.name(),
+                        Ui.text("look.offered.how", a.name(), x.from().name()),
+                        6,
+                        at));
       }
     }
   }

@@ -4,7 +4,6 @@ package foldtwice.desktop.frame;
  * Something the look-up found.
  *
  * @param kind the word for what it is
- * @param rank smaller is better
  * @param go what choosing it does
  */
-record Hit(String kind, String title, String detail, int rank, Runnable go) {}
+record Hit(String kind, String title, String detail, Runnable go) {}

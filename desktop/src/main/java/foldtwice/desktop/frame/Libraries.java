@@ -100,15 +100,21 @@ public final class Libraries {
     }
     Stage stage = new Stage();
     beginning = stage;
+    Scene scene = sheet(stage);
+    stage.setTitle(Ui.text("begin.title") + ", " + Ui.text("app.name"));
+    stage.setScene(scene);
+    stage.show();
+    ((BeginPane) scene.getRoot()).takeKeys();
+  }
+
+  /** The sheet on which a library is begun, for this window. */
+  public Scene sheet(Stage stage) {
     BeginPane pane = new BeginPane(choice(stage), WorkingCopy.folder(), lately());
     Scene scene = new Scene(pane, 1040, 640);
     Theme theme = new Theme();
     theme.on(scene);
     theme.turn(scene, Theme.remembered());
-    stage.setTitle(Ui.text("begin.title") + ", " + Ui.text("app.name"));
-    stage.setScene(scene);
-    stage.show();
-    pane.takeKeys();
+    return scene;
   }
 
   private BeginPane.Choice choice(Stage stage) {

@@ -1,10 +1,12 @@
 package foldtwice.desktop.frame;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.OwnKeys;
+import foldtwice.library.Library;
 import java.util.List;
 import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
@@ -25,6 +27,7 @@ final class LookUp {
   private static final double KIND_WIDTH = 112;
   private static final int MOST_ROWS = 12;
 
+  private final CommandTexts commands = new CommandTexts();
   private final Session session;
   private final Going going;
   private final TextField field = new TextField();
@@ -73,6 +76,23 @@ final class LookUp {
               }
             });
     overlay.setPickOnBounds(false);
+    session.nowProperty().addListener((o, was, now) -> prepare(was.library(), now.library()));
+    prepare(null, session.now().library());
+  }
+
+  /** The texts of many commands are put together before anybody asks. */
+  private void prepare(Library was, Library now) {
+    if (was == null || !was.applications().equals(now.applications())) {
+      session
+          .background()
+          .once(
+              Lane.IDLE,
+              () -> {
+                commands.prepare(now);
+                return true;
+              },
+              done -> {});
+    }
   }
 
   Node bar() {
@@ -93,7 +113,7 @@ final class LookUp {
     if (!field.isFocused()) {
       return;
     }
-    List<Hit> found = Finder.find(session.now(), going, doable, field.getText());
+    List<Hit> found = Finder.find(session.now(), going, doable, commands, field.getText());
     list.getItems().setAll(found);
     list.setPlaceholder(Parts.label(Ui.text("look.none", field.getText()), "soft"));
     list.getSelectionModel().selectFirst();

@@ -1,10 +1,12 @@
 package foldtwice.desktop.pictures;
 
 import foldtwice.desktop.atlas.AtlasView;
+import foldtwice.desktop.begin.Lately;
 import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.collect.CollectView;
 import foldtwice.desktop.conflicts.ConflictsView;
 import foldtwice.desktop.frame.Frame;
+import foldtwice.desktop.frame.Libraries;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.Session;
@@ -12,8 +14,8 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.desktop.trying.TryView;
 import foldtwice.desktop.view.Target;
+import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
-import foldtwice.place.Place;
 import foldtwice.run.Status;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
@@ -60,8 +62,14 @@ public final class Pictures extends Application {
   private Scene scene;
   private Session session;
 
+  private Stage stage;
+
+  /** The window of another library. */
+  private Frame other;
+
   @Override
   public void start(Stage stage) throws Exception {
+    this.stage = stage;
     List<String> arguments = getParameters().getRaw();
     rehearsing = arguments.getFirst().equals(REHEARSE);
     folder =
@@ -128,7 +136,6 @@ public final class Pictures extends Application {
     script.add(
         () ->
             frame.show(TryView.class).press(Press.of(KeyCode.KEY_L, Modifier.CTRL, Modifier.ALT)));
-    script.add(() -> picture("try-vasculum"));
     script.add(() -> frame.show(TryView.class).go("tagpress"));
     script.add(() -> frame.show(TryView.class).device("rowan"));
     script.add(() -> press("#pad-r1k2"));
@@ -159,17 +166,49 @@ public final class Pictures extends Application {
     script.add(() -> frame.show(TryView.class).go("tagpress"));
     script.add(() -> frame.show(TryView.class).record());
     script.add(() -> picture("try-record"));
+    script.add(this::begin);
+    script.add(() -> picture("begin"));
+    script.add(this::seedHouse);
+    script.add(() -> {});
+    script.add(() -> session.programs().get("siftbook").click("Lot 2", false));
+    script.add(() -> fire(Press.of(KeyCode.KEY_D, Modifier.CTRL, Modifier.SHIFT)));
+    script.add(() -> session.programs().get("siftbook").click("Lot 4", false));
+    script.add(() -> fire(Press.of(KeyCode.BRACKET_RIGHT, Modifier.CTRL)));
+    script.add(() -> picture("try-sketch"));
     script.add(Platform::exit);
+  }
+
+  /** The sheet on which a library is begun, with a few keys pressed. */
+  private void begin() {
+    scene = new Libraries(new Faults(), session.files(), Lately.mine()).sheet(stage);
+    stage.setScene(scene);
+  }
+
+  /** The library of a trade whose programs are only described. */
+  private void seedHouse() {
+    try {
+      Path data = Files.createTempDirectory("foldtwice-pictures");
+      Path seeds = WorkingCopy.demo().resolveSibling("seedhouse.json");
+      session =
+          new Session(
+              LibraryStore.open(WorkingCopy.of(seeds, data), "pictures", Clock.systemUTC()));
+      other = new Frame(session, new Theme(), new Faults());
+      scene = other.scene(1280, 800);
+      stage.setScene(scene);
+      other.show(TryView.class).go("siftbook");
+    } catch (IOException | FormatException e) {
+      throw new IllegalStateException("the seed house cannot be opened", e);
+    }
+  }
+
+  private void fire(Press press) {
+    other.show(TryView.class).press(press);
   }
 
   private void atlas(Frame frame) {
     script.add(() -> frame.show(AtlasView.class).look(Press.of(KeyCode.KEY_L, Modifier.ALT)));
     script.add(() -> {});
     script.add(() -> picture("atlas"));
-    script.add(() -> frame.show(AtlasView.class).go(new Place.Within("vasculum", "grid")));
-    script.add(() -> frame.show(AtlasView.class).look(Press.of(KeyCode.KEY_S, Modifier.CTRL)));
-    script.add(() -> frame.show(AtlasView.class).pad("rowan", "register", "r2k2"));
-    script.add(() -> picture("atlas-chain"));
   }
 
   private void conflicts(Frame frame) {

@@ -12,6 +12,7 @@ import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Station;
 import foldtwice.table.Part;
+import foldtwice.words.CommandNames;
 import foldtwice.words.Words;
 import java.util.Comparator;
 import java.util.List;
@@ -67,6 +68,7 @@ final class ApplicationPane extends HBox {
   private final ToggleGroup parts = new ToggleGroup();
   private final FlowPane chips = new FlowPane(6, 6);
   private Application application;
+  private CommandNames names;
   private Snapshot now;
   private String chosen = "";
   private boolean filling;
@@ -103,7 +105,7 @@ final class ApplicationPane extends HBox {
     commands.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     commands.setPlaceholder(none);
     none.setWrapText(true);
-    column("command", 160, c -> Words.command(application, c), c -> null);
+    column("command", 160, c -> names.of(c), c -> null);
     column("menu", 200, c -> String.join(" \u203a ", c.menuPath()), c -> null);
     column("keys", 190, c -> keys(c), this::caps);
     column(
@@ -240,6 +242,9 @@ final class ApplicationPane extends HBox {
     boolean same = of.equals(application);
     now = next;
     application = of;
+    if (!same) {
+      names = new CommandNames(of);
+    }
     if (other) {
       filter.clear();
       chosen = "";

@@ -11,13 +11,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.animation.PauseTransition;
-import javafx.collections.ObservableList;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
-import javafx.scene.control.Menu;
 import javafx.scene.control.MenuBar;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
@@ -96,8 +92,7 @@ public final class StandInWindow extends VBox implements KeepsKeys {
     newWindow.setFocusTraversable(false);
     newWindow.managedProperty().bind(newWindow.visibleProperty());
     newWindow.setVisible(false);
-    MenuBar menus = new MenuBar();
-    program.menuPaths().forEach(path -> add(menus.getMenus(), path));
+    MenuBar menus = new ProgramMenus(program, path -> work(new Act.Choose(path))).bar();
     foot.setId("standin-foot");
     for (Label l : List.of(foot, undo)) {
       l.setMinWidth(USE_PREF_SIZE); // what was refused is cut first, and told whole by its tooltip
@@ -163,64 +158,6 @@ public final class StandInWindow extends VBox implements KeepsKeys {
 
   public StandIn<?> program() {
     return program;
-  }
-
-  private void add(ObservableList<Menu> menus, List<String> path) {
-    Menu menu =
-        menus.stream()
-            .filter(m -> m.getText().equals(path.getFirst()))
-            .findFirst()
-            .orElseGet(
-                () -> {
-                  Menu made = menu(path.getFirst());
-                  made.setOnShowing(e -> tick(made.getItems()));
-                  menus.add(made);
-                  return made;
-                });
-    item(menu, path, Math.min(1, path.size() - 1));
-  }
-
-  /** Labels are shown as they are: an underline in them marks no letter. */
-  private static Menu menu(String label) {
-    Menu menu = new Menu(label);
-    menu.setMnemonicParsing(false);
-    return menu;
-  }
-
-  private void item(Menu menu, List<String> path, int depth) {
-    if (depth == path.size() - 1) {
-      CheckMenuItem item = new CheckMenuItem(path.getLast());
-      item.setMnemonicParsing(false);
-      item.setUserData(path);
-      item.setOnAction(e -> work(new Act.Choose(path)));
-      menu.getItems().add(item);
-      return;
-    }
-    Optional<MenuItem> inner =
-        menu.getItems().stream()
-            .filter(m -> m instanceof Menu && m.getText().equals(path.get(depth)))
-            .findFirst();
-    Menu sub =
-        inner
-            .map(m -> (Menu) m)
-            .orElseGet(
-                () -> {
-                  Menu made = menu(path.get(depth));
-                  menu.getItems().add(made);
-                  return made;
-                });
-    item(sub, path, depth + 1);
-  }
-
-  @SuppressWarnings("unchecked")
-  private void tick(List<MenuItem> items) {
-    for (MenuItem item : items) {
-      if (item instanceof Menu menu) {
-        tick(menu.getItems());
-      } else if (item instanceof CheckMenuItem check) {
-        check.setSelected(program.ticked((List<String>) check.getUserData()));
-      }
-    }
   }
 
   /** Does something to the program, as a person, and shows and tells it. */
