@@ -154,7 +154,7 @@ class HouseTest {
   void noProgramOfTheDemoIsNamedElsewhere() throws java.io.IOException {
     Pattern named =
         Pattern.compile(
-            "\"[^\"]*\\b(vasculum|tagpress|muniment|copystand|trackway|box-selected)\\b[^\"]*\"");
+            "\"[^\"\n]*\\b(vasculum|tagpress|muniment|copystand|trackway|box-selected)\\b[^\"\n]*\"");
     List<String> found = new ArrayList<>();
     Path root = Path.of(System.getProperty("project.root"));
     for (String module : List.of("core", "standins", "cli", "desktop")) {

@@ -93,6 +93,12 @@ class SurfacesByHandTest {
     }
   }
 
+  private static void addDevice(Hands hands) {
+    hands.press(KeyCode.F3);
+    hands.paste("#look-up", "add a device");
+    hands.press(KeyCode.ENTER);
+  }
+
   /** Described by note and control numbers, driven by the JDK's own messages. */
   @Test
   void aMidiDeviceIsTakenInPluggedInAndFires() throws Exception {
@@ -101,10 +107,10 @@ class SurfacesByHandTest {
     try (Hands hands = Hands.open(folder)) {
       hands.press(KeyCode.F12);
       hands.choosing(broken);
-      hands.space("#add-device");
+      addDevice(hands);
       assertThat(hands.session.saidProperty().get()).contains("broken.json", "number up to 127");
       hands.choosing(Hands.root().resolve("demo/devices/corbel.json"));
-      hands.space("#add-device");
+      addDevice(hands);
       assertThat(hands.text("#device-pane")).contains("One", "nothing is bound to it");
       hands.click("#give-routine");
       hands.type("fit and");
