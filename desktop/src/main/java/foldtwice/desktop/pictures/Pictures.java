@@ -167,6 +167,8 @@ public final class Pictures extends Application {
     script.add(() -> frame.show(TryView.class).record());
     script.add(() -> picture("try-record"));
     script.add(this::begin);
+    script.add(() -> ((TextField) scene.lookup("#begin-name")).setText("Fernhollow Seed House"));
+    script.add(() -> typed("'"));
     script.add(() -> picture("begin"));
     script.add(this::seedHouse);
     script.add(() -> {});
@@ -180,8 +182,24 @@ public final class Pictures extends Application {
 
   /** The sheet on which a library is begun, with a few keys pressed. */
   private void begin() {
+    System.setProperty("foldtwice.data", "/home/you/libraries"); // said in the picture
     scene = new Libraries(new Faults(), session.files(), Lately.mine()).sheet(stage);
     stage.setScene(scene);
+  }
+
+  /** A key types something where keyboards are told apart. */
+  private void typed(String text) {
+    Event.fireEvent(
+        scene.lookup("#which-keyboard"),
+        new KeyEvent(
+            KeyEvent.KEY_TYPED,
+            text,
+            "",
+            javafx.scene.input.KeyCode.UNDEFINED,
+            false,
+            false,
+            false,
+            false));
   }
 
   /** The library of a trade whose programs are only described. */

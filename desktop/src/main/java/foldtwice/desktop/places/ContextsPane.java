@@ -18,6 +18,7 @@ import java.util.function.BiConsumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -126,13 +127,7 @@ final class ContextsPane extends VBox {
     if (context.isPresent() && context.equals(chosen)) {
       choose.getStyleClass().add("good");
     }
-    HBox row =
-        new HBox(
-            8,
-            indent,
-            choose,
-            Parts.gap(),
-            Parts.label(bound == 0 ? "" : Ui.text("places.bound", bound), "soft"));
+    HBox row = new HBox(8, indent, choose, Parts.gap(), bound(bound));
     List<Resetting.Change> changes = Resetting.changes(now.library(), place);
     if (!changes.isEmpty()) {
       row.getChildren()
@@ -215,5 +210,11 @@ final class ContextsPane extends VBox {
     if (!next.equals(application)) {
       session.make(new Edit.PutApplication(next), Ui.text("said.changed", next.name()));
     }
+  }
+
+  private static Label bound(long bound) {
+    Label label = Parts.label(bound == 0 ? "" : Ui.text("places.bound", bound), "soft");
+    label.setMinWidth(USE_PREF_SIZE);
+    return label;
   }
 }

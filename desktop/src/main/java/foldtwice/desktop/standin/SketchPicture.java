@@ -50,15 +50,23 @@ final class SketchPicture extends Picture {
     place(behind, 0, 0, getWidth(), getHeight());
     double y = GAP;
     if (whole && !program.described().contexts().isEmpty()) {
-      FlowPane contexts = contexts();
-      double high = contexts.prefHeight(getWidth() - 2 * GAP);
-      place(contexts, GAP, y, getWidth() - 2 * GAP, high);
-      y += high + GAP;
+      y += placed(contexts(), GAP, y, getWidth() - 2 * GAP) + GAP;
     }
     double left = Math.max(150, (getWidth() - 3 * GAP) * 0.42);
     things(y, left);
     double wide = getWidth() - left - 3 * GAP;
     done(settings(y, GAP + left + GAP, wide), GAP + left + GAP, wide);
+  }
+
+  /** Places what takes as many rows as it needs, and says how high it is once it has its style. */
+  private double placed(FlowPane pane, double x, double y, double wide) {
+    place(pane, x, y, wide, ROW);
+    pane.applyCss();
+    double high = Math.ceil(pane.prefHeight(wide));
+    pane.setMinHeight(high);
+    pane.setMaxHeight(high);
+    pane.resize(wide, high);
+    return high;
   }
 
   private FlowPane contexts() {
@@ -130,10 +138,7 @@ final class SketchPicture extends Picture {
             (name, value) ->
                 all.getChildren()
                     .add(Parts.label(Ui.text("standin.sketch.setting", name, value.shown()))));
-    all.applyCss();
-    double high = Math.max(ROW, all.prefHeight(wide));
-    place(all, x, top, wide, high);
-    return top + high + GAP / 2;
+    return top + placed(all, x, top, wide) + GAP;
   }
 
   private void done(double top, double x, double wide) {
