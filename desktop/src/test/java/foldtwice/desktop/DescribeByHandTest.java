@@ -51,6 +51,14 @@ class DescribeByHandTest {
       hands.type("loom planner");
       hands.press(KeyCode.ENTER);
       assertThat(loom(hands).name()).isEqualTo("loom planner");
+      hands.click("#application-language");
+      hands.type("two words");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#said")).contains("no language tag");
+      hands.click("#application-language");
+      hands.retype("en");
+      hands.press(KeyCode.ENTER);
+      assertThat(said(hands).language()).isEqualTo("en");
       hands.click("#part-commands");
       copied(
           "Menu path\tKeys\tDoes\nDraft > Mirror\tCtrl+M\tturn Grid\nDraft > Band\t\tadd Band\n");
@@ -93,7 +101,8 @@ class DescribeByHandTest {
       hands.press(KeyCode.ENTER);
       hands.click("#part-things");
       copied("Band\t4\n");
-      hands.click("#described-paste");
+      hands.giveKeys("#described");
+      hands.press(KeyCode.CONTROL, KeyCode.V);
       hands.choosing(file);
       lookUp(hands, "save the chosen program");
       hands.waitUntil("it is written", () -> Files.exists(file));

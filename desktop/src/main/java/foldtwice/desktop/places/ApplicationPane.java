@@ -49,6 +49,7 @@ final class ApplicationPane extends HBox {
   private final Session session;
   private final TextField name = new TextField();
   private final TextField version = new TextField();
+  private final TextField language = new TextField();
   private final TextField filter = new TextField();
   private final Label count = Parts.label("", "soft");
   private final Label none = Parts.label("", "soft");
@@ -121,7 +122,17 @@ final class ApplicationPane extends HBox {
     VBox.setVgrow(commands, Priority.ALWAYS);
     Label of = Parts.label(Ui.text("places.version"), "soft");
     of.setMinWidth(Region.USE_PREF_SIZE);
-    HBox head = new HBox(10, name, of, version);
+    language.setId("application-language");
+    language.setPrefColumnCount(3);
+    Parts.prompt(language, Ui.text("places.language.prompt"));
+    language.setAccessibleText(Ui.text("places.language"));
+    Parts.onKept(language, this::keepLanguage);
+    language.managedProperty().bind(language.visibleProperty());
+    Label in = Parts.label(Ui.text("places.language"), "soft");
+    in.setMinWidth(Region.USE_PREF_SIZE);
+    in.visibleProperty().bind(language.visibleProperty());
+    in.managedProperty().bind(language.visibleProperty());
+    HBox head = new HBox(10, name, of, version, in, language);
     head.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(name, Priority.ALWAYS);
     HBox search = new HBox(10, filter, group, count);
@@ -284,6 +295,10 @@ final class ApplicationPane extends HBox {
   /** The table of the chosen part; a program that is simulated has no parts to describe. */
   private void showPart() {
     boolean whole = session.known().program(application.id()).filter(Facts::whole).isPresent();
+    language.setVisible(!whole);
+    if (!language.isFocused()) {
+      language.setText(now.library().description(application.id()).language());
+    }
     for (Toggle t : parts.getToggles()) {
       ToggleButton chip = (ToggleButton) t;
       Part part = (Part) chip.getUserData();
@@ -382,6 +397,21 @@ final class ApplicationPane extends HBox {
       }
     }
     return true;
+  }
+
+  /** The language its labels are written in, as a language tag; anything else is not taken. */
+  private void keepLanguage() {
+    Description said = now.library().description(application.id());
+    String typed = language.getText().strip();
+    boolean tag = typed.isEmpty() || typed.matches("[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*");
+    if (!tag) {
+      language.setText(said.language());
+      session.say(Ui.text("places.language.wrong", typed));
+    } else if (!typed.equals(said.language())) {
+      session.make(
+          new Edit.Describe(application.id(), Optional.of(said.in(typed))),
+          Ui.text("said.changed", application.name()));
+    }
   }
 
   private void rename() {
