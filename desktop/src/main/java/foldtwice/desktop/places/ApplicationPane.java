@@ -132,6 +132,9 @@ final class ApplicationPane extends HBox {
     in.setMinWidth(Region.USE_PREF_SIZE);
     in.visibleProperty().bind(language.visibleProperty());
     in.managedProperty().bind(language.visibleProperty());
+    name.setMinWidth(80);
+    version.setMinWidth(Region.USE_PREF_SIZE);
+    language.setMinWidth(Region.USE_PREF_SIZE);
     HBox head = new HBox(10, name, of, version, in, language);
     head.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(name, Priority.ALWAYS);

@@ -124,6 +124,8 @@ final class ContextsPane extends VBox {
             },
             "quiet");
     choose.setStyle("-fx-padding: 1 4 1 0;");
+    choose.setAlignment(Pos.CENTER_LEFT);
+    choose.setMinWidth(70); // a long name is cut before the others are pushed out
     if (context.isPresent() && context.equals(chosen)) {
       choose.getStyleClass().add("good");
     }

@@ -103,7 +103,7 @@ final class SketchPicture extends Picture {
       String name = thing.name();
       Label row = new Label(name);
       row.setGraphicTextGap(12);
-      if (!thing.values().isEmpty()) {
+      if (whole && !thing.values().isEmpty()) {
         row.setContentDisplay(ContentDisplay.RIGHT);
         row.setGraphic(Parts.label(values(thing), "soft"));
       }
