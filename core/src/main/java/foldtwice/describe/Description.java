@@ -2,9 +2,11 @@ package foldtwice.describe;
 
 import foldtwice.extras.Extras;
 import foldtwice.place.AddOn;
+import foldtwice.place.Versions;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Value;
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -179,12 +181,6 @@ public record Description(
     return equals(none(application));
   }
 
-  /** The same, of a program of another id. */
-  public Description of(String other) {
-    return new Description(
-        other, language, commands, dialogs, settings, values, things, actions, extras);
-  }
-
   public Description withCommands(List<Command> others) {
     return new Description(
         application, language, others, dialogs, settings, values, things, actions, extras);
@@ -225,10 +221,6 @@ public record Description(
     return commands.stream().filter(c -> c.id().equals(id)).findFirst();
   }
 
-  public Optional<Dialog> dialog(String title) {
-    return dialogs.stream().filter(d -> d.title().equals(title)).findFirst();
-  }
-
   /** The add-ons that something of it comes with. */
   public Set<AddOn> addOns() {
     Set<AddOn> all = new LinkedHashSet<>();
@@ -243,14 +235,14 @@ public record Description(
 
   /** The versions in which something comes or goes, in order. */
   public Set<String> versions() {
-    Set<String> all = new TreeSet<>(foldtwice.place.Versions::compare);
+    Set<String> all = new TreeSet<>(Versions::compare);
     spans().forEach(s -> all.addAll(List.of(s.since(), s.until())));
     all.remove("");
     return all;
   }
 
   private List<Span> spans() {
-    List<Span> all = new java.util.ArrayList<>();
+    List<Span> all = new ArrayList<>();
     commands.forEach(c -> all.add(c.span()));
     dialogs.forEach(d -> all.add(d.span()));
     settings.forEach(s -> all.add(s.span()));

@@ -39,17 +39,16 @@ class JourneyTest {
 
   @TempDir Path folder;
 
-  private String before;
+  private OwnData data;
 
   @BeforeEach
   void dataInAFolderOfItsOwn() {
-    before = System.getProperty("foldtwice.data");
-    System.setProperty("foldtwice.data", folder.resolve("data").toString());
+    data = new OwnData(folder);
   }
 
   @AfterEach
   void dataWhereItWas() {
-    System.setProperty("foldtwice.data", before);
+    data.close();
   }
 
   private static void paste(Hands hands, String part, String rows) {

@@ -25,17 +25,16 @@ class LibrariesByHandTest {
 
   @TempDir Path folder;
 
-  private String before;
+  private OwnData data;
 
   @BeforeEach
   void dataInAFolderOfItsOwn() {
-    before = System.getProperty("foldtwice.data");
-    System.setProperty("foldtwice.data", folder.resolve("data").toString());
+    data = new OwnData(folder);
   }
 
   @AfterEach
   void dataWhereItWas() {
-    System.setProperty("foldtwice.data", before);
+    data.close();
   }
 
   private static void lookUp(Hands hands, String words) {

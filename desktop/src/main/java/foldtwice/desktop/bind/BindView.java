@@ -310,7 +310,10 @@ public final class BindView extends BorderPane implements View {
     if (like != null
         && (application.isEmpty()
             || like.place().applicationId().equals(Optional.of(application)))) {
-      add(like.withRoutine(like.routine(), Map.of()).withTriggers(List.of()));
+      add(
+          like.withRoutine(like.routine(), Map.of())
+              .withTriggers(List.of())
+              .withFitting(like.fitting().repeating(0)));
     } else if (routine.isPresent()) {
       Place place = new Place.Whole(routine.get().application());
       add(new Binding("", routine.get().id(), place, List.of(), Map.of(), 0, Extras.NONE));

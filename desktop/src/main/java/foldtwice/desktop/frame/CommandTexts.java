@@ -45,22 +45,38 @@ final class CommandTexts {
 
   private final IdentityHashMap<Application, Of> known = new IdentityHashMap<>();
 
-  /** Puts together what is not yet, wherever it is called. */
-  synchronized void prepare(Library library) {
+  /** More commands than this are not put together while somebody waits. */
+  private static final int AT_ONCE = 5_000;
+
+  /** Puts together what is not yet, beside whoever searches meanwhile. */
+  void prepare(Library library) {
     Set<Application> there = Collections.newSetFromMap(new IdentityHashMap<>());
     there.addAll(library.applications().values());
-    known.keySet().removeIf(a -> !there.contains(a));
-    library.applications().values().forEach(this::of);
+    synchronized (this) {
+      known.keySet().removeIf(a -> !there.contains(a));
+      there.removeAll(known.keySet());
+    }
+    for (Application a : there) {
+      Of made = made(a);
+      synchronized (this) {
+        known.putIfAbsent(a, made);
+      }
+    }
   }
 
+  private static Of made(Application a) {
+    CommandNames names = new CommandNames(a);
+    return new Of(a.commands().stream().map(c -> text(a, c, names.of(c))).toList());
+  }
+
+  /** Those of an application; none of many that are being put together yet. */
   private Of of(Application a) {
     Of of = known.get(a);
-    if (of == null) {
-      CommandNames names = new CommandNames(a);
-      of = new Of(a.commands().stream().map(c -> text(a, c, names.of(c))).toList());
+    if (of == null && a.commands().size() <= AT_ONCE) {
+      of = made(a);
       known.put(a, of);
     }
-    return of;
+    return of == null ? new Of(List.of()) : of;
   }
 
   /**

@@ -91,7 +91,7 @@ final class LookUp {
                 commands.prepare(now);
                 return true;
               },
-              done -> {});
+              done -> search());
     }
   }
 

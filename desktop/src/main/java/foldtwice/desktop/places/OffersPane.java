@@ -35,16 +35,18 @@ final class OffersPane extends VBox {
       getChildren().add(Parts.wrapped(Ui.text("offers.sketched"), "soft"));
     }
     fact("commands", f.menu().size(), Ui.text("places.commands", f.menu().size()), f);
-    fact("dialogs", f.dialogs().size(), listed(names(f, Facts.Aspect.DIALOGS)), f);
+    fact(
+        "dialogs",
+        f.dialogs().size(),
+        listed(f.dialogs().stream().map(Facts.Dialog::title).toList()),
+        f);
     fact("settings", f.settings().size(), listed(f.settings().keySet()), f);
     fact("values", f.values().size(), listed(f.values().keySet()), f);
-    fact("addons", f.actions().size(), listed(names(f, Facts.Aspect.ADD_ONS)), f);
-  }
-
-  private static Collection<String> names(Facts f, Facts.Aspect aspect) {
-    return aspect == Facts.Aspect.DIALOGS
-        ? f.dialogs().stream().map(Facts.Dialog::title).toList()
-        : f.actions().stream().map(Facts.Action::name).toList();
+    fact(
+        "addons",
+        f.actions().size(),
+        listed(f.actions().stream().map(Facts.Action::name).toList()),
+        f);
   }
 
   private void fact(String what, int count, String says, Facts f) {

@@ -7,6 +7,7 @@ import foldtwice.routine.Kind;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.run.Reply;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -124,7 +125,7 @@ record Deed(
   }
 
   private Deed then(Does step) {
-    List<Does> more = new java.util.ArrayList<>(steps);
+    List<Does> more = new ArrayList<>(steps);
     more.add(step);
     return new Deed(page, settings, focus, more, refused);
   }
