@@ -1,7 +1,6 @@
 package foldtwice.desktop.places;
 
 import foldtwice.describe.Description;
-import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -9,34 +8,19 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.known.Facts;
 import foldtwice.library.Edit;
 import foldtwice.place.Application;
-import foldtwice.place.NativeCommand;
 import foldtwice.place.Station;
 import foldtwice.table.Part;
-import foldtwice.words.CommandNames;
 import foldtwice.words.Words;
-import java.util.Comparator;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeSet;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import javafx.beans.property.SimpleObjectProperty;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TableCell;
-import javafx.scene.control.TableColumn;
-import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Toggle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -50,35 +34,26 @@ final class ApplicationPane extends HBox {
   private final TextField name = new TextField();
   private final TextField version = new TextField();
   private final TextField language = new TextField();
-  private final TextField filter = new TextField();
-  private final Label count = Parts.label("", "soft");
-  private final Label none = Parts.label("", "soft");
-  private final TableView<NativeCommand> commands = new TableView<>();
+  private final CommandsPane list;
   private final ContextsPane contexts;
   private final RulesPane rules;
   private final VBox facts = new VBox(5);
-  private final CommandPane command;
   private final WaysPane ways;
   private final ResetsPane resets;
   private final VBox stations = new VBox(2);
-  private final ComboBox<String> group = new ComboBox<>();
   private final OffersPane offers;
   private final TablePane described;
-  private final VBox list;
   private final VBox middle;
   private final ToggleGroup parts = new ToggleGroup();
   private final FlowPane chips = new FlowPane(6, 6);
   private Application application;
-  private CommandNames names;
   private Snapshot now;
-  private String chosen = "";
-  private boolean filling;
 
   ApplicationPane(Session session) {
     this.session = session;
-    this.command = new CommandPane(session, this::next);
+    this.list = new CommandsPane(session);
     this.ways = new WaysPane(session);
-    this.resets = new ResetsPane(session, filter::requestFocus);
+    this.resets = new ResetsPane(session, list::takeKeys);
     this.offers = new OffersPane(session);
     this.described = new TablePane(session);
     this.contexts = new ContextsPane(session, (of, changes) -> resets.show(now, of, changes));
@@ -92,34 +67,6 @@ final class ApplicationPane extends HBox {
     version.setAccessibleText(Ui.text("names.version"));
     version.setPrefColumnCount(6);
     Parts.onKept(version, this::rename);
-    filter.setId("command-filter");
-    Parts.prompt(filter, Ui.text("places.filter"));
-    filter.textProperty().addListener((o, a, b) -> narrow());
-    group.setId("command-group");
-    group.setAccessibleText(Ui.text("places.group"));
-    Parts.shows(group, g -> g.isEmpty() ? Ui.text("places.group.all") : g);
-    Parts.onChosen(group, this::narrow);
-    HBox.setHgrow(filter, Priority.ALWAYS);
-    commands.setId("commands");
-    commands.setAccessibleText(Ui.text("names.commands"));
-    commands.setFixedCellSize(29);
-    commands.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
-    commands.setPlaceholder(none);
-    none.setWrapText(true);
-    column("command", 160, c -> names.of(c), c -> null);
-    column("menu", 200, c -> String.join(" \u203a ", c.menuPath()), c -> null);
-    column("keys", 190, c -> keys(c), this::caps);
-    column(
-        "where",
-        104,
-        c -> now.library().nameOf(c.place()).replaceFirst("^.* \u203a ", ""),
-        c -> null);
-    column(
-        "uses",
-        64,
-        c -> c.usesPerWeek() == 0 ? "" : Long.toString(Math.round(c.usesPerWeek())),
-        c -> null);
-    VBox.setVgrow(commands, Priority.ALWAYS);
     Label of = Parts.label(Ui.text("places.version"), "soft");
     of.setMinWidth(Region.USE_PREF_SIZE);
     language.setId("application-language");
@@ -138,20 +85,6 @@ final class ApplicationPane extends HBox {
     HBox head = new HBox(10, name, of, version, in, language);
     head.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(name, Priority.ALWAYS);
-    HBox search = new HBox(10, filter, group, count);
-    search.setAlignment(Pos.CENTER_LEFT);
-    commands
-        .getSelectionModel()
-        .selectedItemProperty()
-        .addListener(
-            (o, a, c) -> {
-              if (!filling) {
-                chosen = c == null ? "" : c.id();
-                showCommand();
-              }
-            });
-    list = new VBox(8, search, commands, command);
-    VBox.setVgrow(list, Priority.ALWAYS);
     VBox.setVgrow(described, Priority.ALWAYS);
     chips.setId("parts");
     chip(null);
@@ -171,97 +104,16 @@ final class ApplicationPane extends HBox {
     getChildren().addAll(middle, right);
   }
 
-  private void column(
-      String id,
-      double width,
-      Function<NativeCommand, String> text,
-      Function<NativeCommand, Node> graphic) {
-    TableColumn<NativeCommand, NativeCommand> column =
-        new TableColumn<>(Ui.text("places.col." + id));
-    column.setPrefWidth(width);
-    column.setCellValueFactory(c -> new SimpleObjectProperty<>(c.getValue()));
-    column.setComparator(
-        id.equals("uses")
-            ? Comparator.comparingDouble(NativeCommand::usesPerWeek)
-            : Comparator.comparing(text));
-    column.setCellFactory(
-        c ->
-            new TableCell<>() {
-              @Override
-              protected void updateItem(NativeCommand command, boolean empty) {
-                super.updateItem(command, empty);
-                setText(null);
-                setGraphic(null);
-                setTooltip(null);
-                if (!empty && command != null) {
-                  Node shown = graphic.apply(command);
-                  setGraphic(shown);
-                  String says = text.apply(command);
-                  setText(shown == null ? says : null);
-                  if (!says.isEmpty()) {
-                    setTooltip(new Tooltip(says));
-                  }
-                }
-              }
-            });
-    commands.getColumns().add(column);
-  }
-
-  private String keys(NativeCommand c) {
-    return c.triggers().stream().map(now.words()::trigger).collect(Collectors.joining(", "));
-  }
-
-  private Node caps(NativeCommand c) {
-    return c.triggers().isEmpty() ? null : KeyCaps.of(c.triggers().getFirst(), now.words());
-  }
-
-  /** Works down the list as it is narrowed and sorted: to the next command without keys. */
-  private void next() {
-    List<NativeCommand> shown = commands.getItems();
-    int from = commands.getSelectionModel().getSelectedIndex() + 1;
-    for (int i = 0; i < shown.size(); i++) {
-      int at = (from + i) % shown.size();
-      if (shown.get(at).triggers().isEmpty()) {
-        commands.getSelectionModel().clearAndSelect(at);
-        commands.scrollTo(Math.max(0, at - 2));
-        command.focusKeys();
-        return;
-      }
-    }
-    session.say(Ui.text("command.nomore"));
-  }
-
-  private void showCommand() {
-    command.show(now, application, application.command(chosen).orElse(null));
-  }
-
   /** Goes to one of its commands. */
   void chooseCommand(String id) {
-    filter.clear();
-    group.setValue("");
-    narrow();
-    commands.getItems().stream()
-        .filter(c -> c.id().equals(id))
-        .findFirst()
-        .ifPresent(
-            c -> {
-              commands.getSelectionModel().select(c);
-              commands.scrollTo(Math.max(0, commands.getItems().indexOf(c) - 2));
-              commands.requestFocus();
-            });
+    list.choose(id);
   }
 
   void show(Snapshot next, Application of) {
     boolean other = application == null || !application.id().equals(of.id());
-    boolean same = of.equals(application);
     now = next;
     application = of;
-    if (!same) {
-      names = new CommandNames(of);
-    }
     if (other) {
-      filter.clear();
-      chosen = "";
       resets.clear();
     }
     if (!name.isFocused()) {
@@ -270,11 +122,7 @@ final class ApplicationPane extends HBox {
     if (!version.isFocused()) {
       version.setText(of.version());
     }
-    if (!same) {
-      groups();
-      narrow();
-    }
-    showCommand();
+    list.show(now, of);
     facts();
     showPart();
   }
@@ -358,48 +206,6 @@ final class ApplicationPane extends HBox {
         .ifPresent(parts::selectToggle);
     showPart();
     described.takeKeys();
-  }
-
-  /** The groups its commands are in; the chosen one stays chosen while it is one of them. */
-  private void groups() {
-    Set<String> all = new TreeSet<>(Set.of(""));
-    application.commands().forEach(c -> all.add(c.group()));
-    String was = group.getValue();
-    group.getItems().setAll(all);
-    group.setValue(was != null && all.contains(was) ? was : "");
-  }
-
-  private void narrow() {
-    String of = group.getValue() == null ? "" : group.getValue();
-    String[] words = filter.getText().toLowerCase(Locale.ROOT).strip().split("\\s+");
-    List<NativeCommand> found =
-        application.commands().stream()
-            .filter(c -> of.isEmpty() || c.group().equals(of))
-            .filter(c -> matches(c, words))
-            .toList();
-    filling = true;
-    commands.getItems().setAll(found);
-    found.stream()
-        .filter(c -> c.id().equals(chosen))
-        .findFirst()
-        .ifPresent(commands.getSelectionModel()::select);
-    filling = false;
-    none.setText(
-        Ui.text(application.commands().isEmpty() ? "places.nocommandyet" : "places.nocommand"));
-    count.setText(Ui.text("places.count", found.size(), application.commands().size()));
-    commands.sort();
-  }
-
-  private boolean matches(NativeCommand c, String[] words) {
-    String all =
-        (c.name() + " " + String.join(" ", c.menuPath()) + " " + c.group() + " " + keys(c))
-            .toLowerCase(Locale.ROOT);
-    for (String word : words) {
-      if (!all.contains(word)) {
-        return false;
-      }
-    }
-    return true;
   }
 
   /** The language its labels are written in, as a language tag; anything else is not taken. */
