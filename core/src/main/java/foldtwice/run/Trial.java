@@ -81,8 +81,12 @@ public final class Trial {
   /** How long a key is down before what repeats begins to. */
   public static final long REPEAT_DELAY_MILLIS = 400;
 
-  /** A binding that fires again and again while a key is down, and when it does so next. */
-  private record Repeating(KeyCode key, Binding binding, long next) {}
+  /**
+   * A binding that fires again and again while something is down, and when it does so next.
+   *
+   * @param key that is down; none for a key of a device
+   */
+  private record Repeating(Optional<KeyCode> key, Binding binding, long next) {}
 
   private final Library library;
   private final Keymap keymap;
@@ -131,16 +135,24 @@ public final class Trial {
     together.add(press);
     Explanation explanation = Explanation.of(keymap, state.place(), together);
     Result result = take(resolver.press(state, press, now), Optional.of(explanation));
-    repeating =
-        result.effects().stream()
-            .flatMap(e -> e instanceof Effect.Ran r ? Stream.of(r.binding()) : Stream.empty())
-            .filter(b -> b.fitting().repeats() > 0)
-            .map(b -> new Repeating(press.code(), b, now + REPEAT_DELAY_MILLIS))
-            .findFirst();
+    repeating = repeating(result, Optional.of(press.code()), now);
     if (!underway(result)) {
       computer.hold(Modifiers.NONE);
     }
     return result;
+  }
+
+  private static Optional<Repeating> repeating(Result result, Optional<KeyCode> key, long now) {
+    return result.effects().stream()
+        .flatMap(e -> e instanceof Effect.Ran r ? Stream.of(r.binding()) : Stream.empty())
+        .filter(b -> b.fitting().repeats() > 0)
+        .map(b -> new Repeating(key, b, now + REPEAT_DELAY_MILLIS))
+        .findFirst();
+  }
+
+  /** Whatever is down comes up, and nobody hears of it: what repeats does so no more. */
+  public void letGo() {
+    repeating = Optional.empty();
   }
 
   /** Something is done with another thing than a key, or a key goes up. */
@@ -149,7 +161,7 @@ public final class Trial {
       return press(press, now);
     }
     if (signal instanceof Lift(Press up)) {
-      repeating = repeating.filter(r -> r.key() != up.code());
+      repeating = repeating.filter(r -> !r.key().equals(Optional.of(up.code())));
     }
     follow();
     Explanation explanation = Explanation.of(keymap, state.place(), List.of(signal));
@@ -158,13 +170,16 @@ public final class Trial {
 
   /**
    * A key of a device is pressed. What the page that shows has it do of itself comes before what is
-   * bound to it.
+   * bound to it. What repeats does so from then on, until {@link #letGo}.
    */
   public Result key(Device device, String key, Trigger.Duration way, long now) {
     Page page = page(device);
     Optional<Page.Sends> sends = way == Trigger.Duration.TAP ? page.sends(key) : Optional.empty();
     if (sends.isEmpty()) {
-      return signal(new Motion(new Trigger.PadKey(device.id(), page.id(), key, way)), now);
+      Result result = signal(new Motion(new Trigger.PadKey(device.id(), page.id(), key, way)), now);
+      repeating =
+          way == Trigger.Duration.TAP ? repeating(result, Optional.empty(), now) : Optional.empty();
+      return result;
     }
     return switch (sends.get()) {
       case Page.Sends.Turn(String to) -> {

@@ -95,6 +95,10 @@ public record Device(
     return Optional.empty();
   }
 
+  public Device named(String other) {
+    return new Device(id, other, keys, dials, pages, extras);
+  }
+
   /** The same device with a page instead of the one with its id. */
   public Device with(Page page) {
     List<Page> others = pages.stream().map(p -> p.id().equals(page.id()) ? page : p).toList();

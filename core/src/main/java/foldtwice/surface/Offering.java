@@ -12,4 +12,19 @@ public record Offering(String id, String name, Place place, List<Trigger> opens,
   public Offering {
     opens = List.copyOf(opens);
   }
+
+  @Override
+  public Offering named(String other) {
+    return new Offering(id, other, place, opens, extras);
+  }
+
+  @Override
+  public Offering in(Place other) {
+    return new Offering(id, name, other, opens, extras);
+  }
+
+  @Override
+  public Offering openedBy(List<Trigger> others) {
+    return new Offering(id, name, place, others, extras);
+  }
 }

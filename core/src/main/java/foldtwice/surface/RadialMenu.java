@@ -34,4 +34,31 @@ public record RadialMenu(
   public Face face(Direction choice) {
     return faces.getOrDefault(choice, Face.PLAIN);
   }
+
+  @Override
+  public RadialMenu named(String other) {
+    return new RadialMenu(id, other, place, opens, faces, extras);
+  }
+
+  @Override
+  public RadialMenu in(Place other) {
+    return new RadialMenu(id, name, other, opens, faces, extras);
+  }
+
+  @Override
+  public RadialMenu openedBy(List<Trigger> others) {
+    return new RadialMenu(id, name, place, others, faces, extras);
+  }
+
+  /** The same menu, a choice showing this; nothing of its own when the face is plain. */
+  public RadialMenu showing(Direction choice, Face face) {
+    Map<Direction, Face> more = new EnumMap<>(Direction.class);
+    more.putAll(faces);
+    if (face.equals(Face.PLAIN)) {
+      more.remove(choice);
+    } else {
+      more.put(choice, face);
+    }
+    return new RadialMenu(id, name, place, opens, more, extras);
+  }
 }

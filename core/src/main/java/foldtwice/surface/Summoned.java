@@ -12,4 +12,13 @@ public sealed interface Summoned extends Surface permits RadialMenu, Offering {
 
   /** What opens it. */
   List<Trigger> opens();
+
+  /** The same under another name. */
+  Summoned named(String other);
+
+  /** The same, opened elsewhere. */
+  Summoned in(Place other);
+
+  /** The same, opened by others. */
+  Summoned openedBy(List<Trigger> others);
 }

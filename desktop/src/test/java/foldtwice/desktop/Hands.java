@@ -362,6 +362,39 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  /** Puts the mouse down on something and leaves it there. */
+  void mouseDown(String selector) {
+    Bounds b = bounds(selector);
+    run(
+        () -> {
+          robot.mouseMove(b.getCenterX(), b.getCenterY());
+          robot.mousePress(MouseButton.PRIMARY);
+        });
+    settle();
+  }
+
+  void mouseUp() {
+    run(() -> robot.mouseRelease(MouseButton.PRIMARY));
+    settle();
+  }
+
+  /** Lets time go by: what must not happen would. */
+  void pause(long millis) {
+    try {
+      Thread.sleep(millis);
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+    settle();
+  }
+
+  /** Looks words up and goes to the first that is found. */
+  void lookUp(String words) {
+    press(KeyCode.F3);
+    paste("#look-up", words);
+    press(KeyCode.ENTER);
+  }
+
   /** Draws with a button held, from near the top left of a part: pairs of ways across and down. */
   void draw(String selector, MouseButton button, double... ways) {
     Bounds b = bounds(selector);

@@ -153,7 +153,10 @@ class TriggersByHandTest {
       hands.click("#picker-radial");
       hands.click("#picker-new-radial");
       assertThat(hands.session.now().library().menus()).hasSize(2);
-      hands.click("#picker-choice-up");
+      hands.click("#opener-pointer");
+      hands.space("#picker-middle");
+      assertThat(hands.text("#openers")).contains("middle");
+      hands.click("#picker-choice-radial-up");
       assertThat(triggers(hands)).containsExactly(new Trigger.Radial("radial", Direction.UP));
       inTry(hands);
       hands.click("#window-tagpress", MouseButton.MIDDLE);

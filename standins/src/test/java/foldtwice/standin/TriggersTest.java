@@ -2,7 +2,17 @@ package foldtwice.standin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.binding.Binding;
+import foldtwice.check.Checked;
+import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
+import foldtwice.library.Expected;
+import foldtwice.library.Library;
+import foldtwice.library.PressCheck;
+import foldtwice.place.Station;
+import foldtwice.ready.Setup;
 import foldtwice.resolve.Explanation;
+import foldtwice.resolve.Keymap;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
 import foldtwice.script.Ecmascript;
@@ -118,6 +128,49 @@ class TriggersTest {
     assertThat(computer.front().values().get("exposure"))
         .as("not beyond the end of its range")
         .isEqualTo(computer.front().facts().values().get("exposure").most());
+  }
+
+  /** A key of a pad that repeats does so until it is let go; one that is held does not. */
+  @Test
+  void aPadKeyRepeatsUntilItIsLetGo() {
+    Binding step = Demo.LIBRARY.bindings().get("b106");
+    assertThat(step.fitting().repeats()).isEqualTo(10);
+    Trigger tap = new Trigger.PadKey("rowan", "labels", "r3k1", Trigger.Duration.TAP);
+    Library with = new Edit.PutBinding(step.withTriggers(List.of(tap))).on(Demo.LIBRARY);
+    Trial pads =
+        new Trial(
+            with,
+            Keymap.of(with, with.stations().get("camera-bench")),
+            computer,
+            Ecmascript.ENGINE);
+    computer.bringToFront("copystand");
+    java.math.BigDecimal before = exposure();
+    ran(pads.key(rowan, "r3k1", Trigger.Duration.TAP, 0));
+    pads.tick(Trial.REPEAT_DELAY_MILLIS + 250);
+    assertThat(exposure().subtract(before)).as("at once, 0, 100, 200").isEqualByComparingTo("0.4");
+    pads.letGo();
+    assertThat(pads.tick(60_000).effects()).isEmpty();
+    pads.key(rowan, "r3k1", Trigger.Duration.HOLD, 60_000);
+    assertThat(pads.repeatsNext()).isEmpty();
+  }
+
+  /** A check presses and lets go: what repeats fires once. */
+  @Test
+  void aCheckOfWhatRepeatsHolds() {
+    PressCheck check =
+        new PressCheck(
+            "c",
+            "",
+            "",
+            computer.programs().get("copystand").place(),
+            List.of(Notation.read("Up")),
+            new Expected.Fires("b106", true),
+            Extras.NONE);
+    Station station = Demo.LIBRARY.stations().get("camera-bench");
+    assertThat(
+            Checks.on(Demo.LIBRARY, station, Setup.of(Demo.LIBRARY, station.id()), List.of(check)))
+        .extracting(Checked::verdict)
+        .containsExactly(new Checked.Verdict.Holds());
   }
 
   private java.math.BigDecimal exposure() {

@@ -55,7 +55,11 @@ public final class BindView extends BorderPane implements View {
           new Act<>("fold-trifold", BindView::foldTrifold),
           new Act<>("family-open", BindView::mayChange, BindView::openFamily));
 
+  /** Narrower than this there is no room for the count of rows. */
   private static final double NARROW = 1060;
+
+  /** Narrower than this the chips are small. */
+  private static final double TIGHT = 1200;
 
   /** The trifold below: as high as it may be made, as high as it is wished, in pixels. */
   private static final double LOWEST = 150;
@@ -136,7 +140,12 @@ public final class BindView extends BorderPane implements View {
     below.getStyleClass().add("trifold");
     below.setMinHeight(LOWEST);
     below.setPrefHeight(HIGH);
-    widthProperty().addListener((o, a, width) -> narrow(width.doubleValue() < NARROW));
+    widthProperty()
+        .addListener(
+            (o, a, width) -> {
+              chips.narrow(width.doubleValue() < TIGHT);
+              narrow(width.doubleValue() < NARROW);
+            });
     setTop(bar);
     sheet.setOrientation(Orientation.VERTICAL);
     sheet.getItems().addAll(register, below);
@@ -158,9 +167,7 @@ public final class BindView extends BorderPane implements View {
     counted();
   }
 
-  /** Where there is little room the chips are smaller. */
   private void narrow(boolean yes) {
-    chips.narrow(yes);
     count.setVisible(!yes);
     count.setManaged(!yes);
   }

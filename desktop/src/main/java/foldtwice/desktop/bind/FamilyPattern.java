@@ -75,9 +75,8 @@ final class FamilyPattern extends Leaf {
     key.setId("family-key");
     Parts.onChosen(key, this::changed);
     repeat.setId("family-repeat");
-    repeat.getItems().setAll(0, 5, 10, 15, 20, 30);
-    Parts.shows(
-        repeat, times -> times == 0 ? Ui.text("family.once") : Ui.text("family.times", times));
+    repeat.getItems().setAll(WhereRows.RATES);
+    Parts.shows(repeat, WhereRows::rate);
     Parts.onChosen(repeat, this::changed);
     body(kinds, fields);
   }

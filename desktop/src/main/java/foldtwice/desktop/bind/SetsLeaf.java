@@ -13,25 +13,23 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Acts;
 import foldtwice.library.Switching;
 import foldtwice.place.Application;
-import foldtwice.place.Place;
 import foldtwice.place.WayIn;
 import foldtwice.resolve.Afterwards;
+import foldtwice.routine.Routine;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** What sets a binding off: its triggers and its place, with advice before anything is taken. */
@@ -52,15 +50,14 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
               TOP, computePrefHeight(width)); // never squeezed, and steady while capturing
         }
       };
-  private final ComboBox<Place> where = new ComboBox<>();
-  private final ComboBox<WayIn> ways = new ComboBox<>();
+  private final WhereRows where;
   private final TriggerEdits edits;
-  private boolean filling;
 
   /** True while the stroke that is read is one to be held. */
   private boolean holding;
 
-  private final Several several;
+  /** What shall run as that comes up; none for the same binding. */
+  private Optional<Routine> release = Optional.empty();
 
   /**
    * Empty.
@@ -75,7 +72,6 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   private SetsLeaf(Session session, Several several, Runnable onNext, Button press) {
     super("leaf-sets", Ui.text("leaf.sets"), press);
     this.session = session;
-    this.several = several;
     this.onNext = onNext;
     this.edits = new TriggerEdits(session);
     this.press = press;
@@ -85,36 +81,17 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     press.setTooltip(Acts.tooltip("press-keys", ""));
     press.setOnAction(e -> toggle());
     press.setMinWidth(USE_PREF_SIZE);
-    where.setId("where");
-    where.setAccessibleText(Ui.text("sets.where"));
-    where.setMaxWidth(Double.MAX_VALUE);
-    Parts.shows(where, place -> session.now().library().nameOf(place));
-    Parts.onChosen(where, this::chooseWhere);
-    HBox whereRow = Parts.fact(Ui.text("sets.where"), where);
-    HBox.setHgrow(where, Priority.ALWAYS);
-    whereRow.setAlignment(Pos.CENTER_LEFT);
-    ways.setId("way");
-    ways.setAccessibleText(Ui.text("sets.way"));
-    ways.setMaxWidth(Double.MAX_VALUE);
-    Parts.shows(ways, way -> way.name());
-    Parts.onChosen(ways, this::chooseWay);
-    HBox wayRow = Parts.fact(Ui.text("sets.way"), ways);
-    HBox.setHgrow(ways, Priority.ALWAYS);
-    wayRow.setAlignment(Pos.CENTER_LEFT);
-    wayRow.visibleProperty().bind(Bindings.size(ways.getItems()).greaterThan(1));
-    wayRow.managedProperty().bind(wayRow.visibleProperty());
-    body(top, whereRow, wayRow, advice);
+    where = new WhereRows(session, several);
+    body(top, where, advice);
   }
 
   void show(Snapshot now, Binding b) {
     boolean changed = !b.equals(edits.binding());
     boolean other = edits.on(b);
-    filling = true;
-    where.getItems().setAll(now.library().places());
-    where.setValue(b.place());
-    ways.getItems().setAll(edits.application().map(Application::ways).orElse(List.of()));
-    ways.setValue(edits.application().flatMap(a -> a.way(b.fitting().way())).orElse(null));
-    filling = false;
+    where.show(now, b);
+    top.getChildren().stream()
+        .filter(n -> n instanceof TriggerPicker)
+        .forEach(n -> ((TriggerPicker) n).follow(now));
     if (other) {
       stopCapture();
     }
@@ -214,7 +191,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
   private void turn(Trigger.Keys trigger) {
     edits.adding(false);
-    edits.turned(trigger).ifPresent(turned -> take(List.of(turned)));
+    edits.turned(trigger).ifPresent(turned -> take(List.of(turned), Optional.empty()));
   }
 
   private void toggle() {
@@ -295,10 +272,13 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     stopCapture();
     if (held) {
       Stroke stroke = strokesOf(strokes).getFirst();
-      offer(
-          List.of(
-              new Trigger.Held(stroke, Trigger.Edge.DOWN),
-              new Trigger.Held(stroke, Trigger.Edge.UP)));
+      Trigger down = new Trigger.Held(stroke, Trigger.Edge.DOWN);
+      Trigger up = new Trigger.Held(stroke, Trigger.Edge.UP);
+      if (release.isPresent()) {
+        offer(List.of(down), Optional.of(edits.other(release.get().id(), Map.of(), up)));
+      } else {
+        offer(List.of(down, up), Optional.empty());
+      }
       return;
     }
     offer(new Trigger.Keys(strokesOf(strokes)));
@@ -306,20 +286,33 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
   /** Takes a free trigger at once; one with consequences is taken only when a person says so. */
   private void offer(Trigger trigger) {
-    offer(List.of(trigger));
+    offer(List.of(trigger), Optional.empty());
   }
 
-  /** The same for some that belong together; the first is advised on. */
-  private void offer(List<Trigger> triggers) {
+  /**
+   * The same for some that belong together, of which the first is advised on, and for another
+   * binding that is to have the other half.
+   */
+  private void offer(List<Trigger> triggers, Optional<Binding> other) {
     Trigger trigger = triggers.getFirst();
     Advice found = advise(trigger);
-    boolean serious = found.weight().filter(w -> w != Weight.NOTE).isPresent();
+    boolean serious = isSerious(found);
+    if (!serious && other.isPresent()) {
+      Trigger half = other.get().triggers().getLast();
+      Advice ofHalf = Advice.on(session.now().subject(), other.get(), half);
+      if (isSerious(ofHalf)) {
+        found = advice.show(other.get(), half);
+        trigger = half;
+        serious = true;
+      }
+    }
     if (!serious) {
-      take(triggers);
+      take(triggers, other);
       return;
     }
     TriggerCards.Question question =
-        new TriggerCards.Question(trigger, session.now().words(), () -> take(triggers), this::left);
+        new TriggerCards.Question(
+            trigger, session.now().words(), () -> take(triggers, other), this::left);
     if (found.conflicts().stream().anyMatch(c -> c.kind() == ConflictKind.NOT_ACCEPTED)) {
       wayAround()
           .ifPresent(
@@ -328,7 +321,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
                       Parts.button(
                           "take-by-way",
                           Ui.text("sets.around", w.name()),
-                          () -> takeBy(w, triggers),
+                          () -> takeBy(w, triggers, other),
                           "link")));
     }
     top.getChildren().setAll(question);
@@ -343,29 +336,17 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
         .findFirst();
   }
 
-  private void takeBy(WayIn way, List<Trigger> triggers) {
+  private static boolean isSerious(Advice advice) {
+    return advice.weight().filter(w -> w != Weight.NOTE).isPresent();
+  }
+
+  private void takeBy(WayIn way, List<Trigger> triggers, Optional<Binding> other) {
     edits.by(way.id());
-    take(triggers);
+    take(triggers, other);
   }
 
-  private void chooseWay() {
-    WayIn way = ways.getValue();
-    if (filling || way == null || edits.application().isEmpty()) {
-      return;
-    }
-    Binding binding = edits.binding();
-    String id = edits.application().get().ways().getFirst().equals(way) ? "" : way.id();
-    if (!id.equals(binding.fitting().way())) {
-      several.change(
-          binding,
-          b -> b.place().applicationId().equals(binding.place().applicationId()),
-          b -> b.withFitting(b.fitting().by(id)),
-          Ui.text("said.changed", way.name()));
-    }
-  }
-
-  private void take(List<Trigger> fresh) {
-    edits.take(fresh);
+  private void take(List<Trigger> fresh, Optional<Binding> other) {
+    edits.take(fresh, other);
     showTriggers();
     press.requestFocus();
   }
@@ -419,9 +400,15 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
               }
 
               @Override
-              public void captureHeld() {
+              public void pick(Trigger trigger, Binding other) {
+                offer(List.of(trigger), Optional.of(other));
+              }
+
+              @Override
+              public void captureHeld(Optional<Routine> onRelease) {
                 startCapture(false);
                 holding = true;
+                release = onRelease;
               }
 
               @Override
@@ -432,17 +419,6 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     top.getChildren().setAll(picker);
     advice.clear();
     picker.lookup("#picker-device").requestFocus();
-  }
-
-  private void chooseWhere() {
-    Place place = where.getValue();
-    if (!filling && place != null && !place.equals(edits.binding().place())) {
-      several.change(
-          edits.binding(),
-          b -> true,
-          b -> b.withPlace(place),
-          Ui.text("said.changed", session.now().library().nameOf(place)));
-    }
   }
 
   /** Shows what would follow from a trigger, and returns it. */

@@ -4,8 +4,10 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
+import foldtwice.library.Halves;
 import foldtwice.library.Resetting;
 import foldtwice.place.Application;
+import foldtwice.routine.Value;
 import foldtwice.trigger.Key;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Press;
@@ -14,6 +16,7 @@ import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** The binding whose triggers are worked on, which of them is chosen, and what is done to them. */
@@ -75,8 +78,17 @@ final class TriggerEdits {
     binding = binding.withFitting(binding.fitting().by(way));
   }
 
-  /** Gives the binding triggers, in place of the chosen one or besides. */
-  void take(List<Trigger> fresh) {
+  /** The binding that has the other half of what is chosen now. */
+  Binding other(String routine, Map<String, Value> arguments, Trigger half) {
+    return Halves.other(session.now().library(), binding, routine, arguments, half);
+  }
+
+  /**
+   * Gives the binding triggers, in place of the chosen one or besides.
+   *
+   * @param other another binding, as it shall be then
+   */
+  void take(List<Trigger> fresh, Optional<Binding> other) {
     List<Trigger> triggers = new ArrayList<>(binding.triggers());
     boolean replaced = !triggers.isEmpty() && !adding;
     List<Trigger> gone = new ArrayList<>();
@@ -91,6 +103,7 @@ final class TriggerEdits {
     put(
         triggers,
         gone,
+        other,
         Ui.text(
             replaced ? "said.replaced" : "said.bound",
             words.binding(binding),
@@ -101,18 +114,20 @@ final class TriggerEdits {
   Trigger takeAway() {
     List<Trigger> rest = new ArrayList<>(binding.triggers());
     Trigger gone = rest.remove(index);
-    put(rest, List.of(gone), Ui.text("said.tookaway", session.now().words().trigger(gone)));
+    put(
+        rest,
+        List.of(gone),
+        Optional.empty(),
+        Ui.text("said.tookaway", session.now().words().trigger(gone)));
     return gone;
   }
 
-  private void put(List<Trigger> triggers, List<Trigger> gone, String said) {
-    session.make(
-        Resetting.givingBack(
-            session.now().library(),
-            binding,
-            gone,
-            new Edit.PutBinding(binding.withTriggers(triggers))),
-        said);
+  private void put(
+      List<Trigger> triggers, List<Trigger> gone, Optional<Binding> other, String said) {
+    Edit own = new Edit.PutBinding(binding.withTriggers(triggers));
+    Edit all =
+        other.<Edit>map(o -> new Edit.Together(List.of(own, new Edit.PutBinding(o)))).orElse(own);
+    session.make(Resetting.givingBack(session.now().library(), binding, gone, all), said);
   }
 
   static boolean isByPosition(Trigger.Keys trigger) {

@@ -1,10 +1,11 @@
 package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
-import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.Faces;
+import foldtwice.desktop.parts.GestureForm;
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.parts.PointerReader;
+import foldtwice.desktop.parts.PointerForm;
+import foldtwice.desktop.parts.RoutineField;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -12,14 +13,9 @@ import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
 import foldtwice.place.Place;
-import foldtwice.surface.Device;
-import foldtwice.surface.Page;
-import foldtwice.surface.RadialMenu;
+import foldtwice.routine.Routine;
 import foldtwice.surface.Toolbar;
-import foldtwice.trigger.Direction;
-import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Trigger;
-import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -27,17 +23,10 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** Chooses a trigger that is no chord: on a picture of what it is on. */
@@ -47,8 +36,15 @@ final class TriggerPicker extends VBox {
   interface Ways {
     void pick(Trigger trigger);
 
-    /** Reads a stroke; it is held. */
-    void captureHeld();
+    /** The same, and another binding as it shall be, in one go. */
+    void pick(Trigger trigger, Binding other);
+
+    /**
+     * Reads a stroke; it is held.
+     *
+     * @param onRelease what shall run as it comes up; none for this binding again
+     */
+    void captureHeld(Optional<Routine> onRelease);
 
     void leave();
   }
@@ -68,7 +64,6 @@ final class TriggerPicker extends VBox {
   private final Binding binding;
   private final Ways ways;
   private final VBox content = new VBox(8);
-  private final List<Direction> drawn = new ArrayList<>();
 
   /** For a binding, beginning with what is on devices. */
   TriggerPicker(Session session, Binding binding, Ways ways) {
@@ -97,6 +92,13 @@ final class TriggerPicker extends VBox {
         });
   }
 
+  /** Follows what else is changed meanwhile. */
+  void follow(Snapshot now) {
+    content.getChildren().stream()
+        .filter(n -> n instanceof PickMenu)
+        .forEach(n -> ((PickMenu) n).follow(now));
+  }
+
   private Snapshot now() {
     return session.now();
   }
@@ -117,16 +119,12 @@ final class TriggerPicker extends VBox {
         .getChildren()
         .setAll(
             switch (kind) {
-              case DEVICE -> devices();
-              case HELD ->
-                  List.of(
-                      Parts.wrapped(Ui.text("picker.held.hint"), "soft"),
-                      Parts.button(
-                          "picker-hold", Ui.text("picker.held.press"), ways::captureHeld, "main"));
-              case GESTURE -> gesture();
-              case POINTER -> List.of(pointer());
+              case DEVICE -> List.of(new PickDevice(session, binding, ways, faces()));
+              case HELD -> held();
+              case GESTURE -> List.of(new GestureForm(t -> now().words().trigger(t), ways::pick));
+              case POINTER -> List.of(new PointerForm(faces()::does, ways::pick));
               case TOOLBAR -> toolbars();
-              case RADIAL -> menus();
+              case RADIAL -> List.of(new PickMenu(session, binding, faces(), ways::pick));
               case START ->
                   List.of(
                       Parts.wrapped(Ui.text("picker.start.hint"), "soft"),
@@ -138,146 +136,23 @@ final class TriggerPicker extends VBox {
             });
   }
 
-  private List<Node> devices() {
-    List<Device> here =
-        now().station().devices().stream()
-            .flatMap(id -> now().library().device(id).stream())
-            .toList();
-    if (here.isEmpty()) {
-      return List.of(Parts.wrapped(Ui.text("picker.nodevice", now().station().name()), "soft"));
-    }
-    List<Node> all = new ArrayList<>();
-    FlowPane chips = new FlowPane(5, 5);
-    VBox view = new VBox();
-    ToggleGroup group = new ToggleGroup();
-    for (Device d : here) {
-      for (Page p : d.pages()) {
-        String name = p.name().isEmpty() ? d.name() : Ui.text("picker.page", d.name(), p.name());
-        ToggleButton chip = new ToggleButton(name);
-        chip.setId("picker-" + d.id() + (p.id().isEmpty() ? "" : "-" + p.id()));
-        chip.getStyleClass().addAll("chip", "small-chip");
-        chip.setToggleGroup(group);
-        chip.setOnAction(
-            e -> {
-              chip.setSelected(true);
-              view.getChildren().setAll(device(d, p));
-            });
-        chips.getChildren().add(chip);
-      }
-    }
-    Device first = here.getFirst();
-    ((ToggleButton) chips.getChildren().getFirst()).setSelected(true);
-    view.getChildren().setAll(device(first, first.firstPage()));
-    all.add(chips);
-    all.add(view);
-    all.add(Parts.wrapped(Ui.text("picker.device.hint"), "soft"));
-    return all;
-  }
-
-  private DeviceView device(Device device, Page page) {
-    DeviceView view =
-        new DeviceView(
-            53,
-            36,
-            new DeviceView.Listener() {
-              @Override
-              public void key(String key, Trigger.Duration way) {
-                ways.pick(new Trigger.PadKey(device.id(), page.id(), key, way));
-              }
-
-              @Override
-              public void dial(String dial, Trigger.Turn turn) {
-                ways.pick(new Trigger.Dial(device.id(), page.id(), dial, turn));
-              }
-            });
-    Faces faces = faces();
-    view.show(device, page, id -> faces.of(device, page, id));
-    return view;
-  }
-
-  /** Draw it, or put it together from directions. */
-  private List<Node> gesture() {
-    drawn.clear();
-    Label says = Parts.wrapped(Ui.text("picker.gesture.hint"), "soft");
-    says.setId("picker-drawn");
-    Button take =
+  /** A held key; as it comes up something else may run. */
+  private List<Node> held() {
+    RoutineField release =
+        new RoutineField("picker-release", Ui.text("picker.held.release"), Routine::name, () -> {});
+    String application = now().library().routineOf(binding).map(Routine::application).orElse("");
+    release.offer(
+        now().library().routines().values().stream()
+            .filter(r -> r.application().equals(application))
+            .toList());
+    return List.of(
+        Parts.wrapped(Ui.text("picker.held.hint"), "soft"),
+        release,
         Parts.button(
-            "picker-gesture-take",
-            Ui.text("picker.gesture.take"),
-            () -> ways.pick(new Trigger.Gesture(Trigger.PointerButton.RIGHT, drawn)),
-            "main");
-    take.setDisable(true);
-    StackPane area = new StackPane(Parts.label(Ui.text("picker.gesture.area"), "soft"));
-    area.setId("picker-area");
-    area.getStyleClass().add("drawing-area");
-    area.setMinHeight(96);
-    new PointerReader(
-            trigger -> {
-              if (trigger instanceof Trigger.Gesture g) {
-                ways.pick(g);
-              } else {
-                says.setText(Ui.text("gesture.tooshort"));
-              }
-            },
-            unread -> says.setText(PointerReader.why(unread)))
-        .listen(area);
-    GridPane ways8 = new GridPane(3, 3);
-    for (Direction d : Direction.values()) {
-      Button way = Parts.button("picker-way-" + d.id(), "", () -> add(d, says, take), "make");
-      way.setText(ARROWS.get(d));
-      way.setAccessibleText(Words.direction(d));
-      way.setTooltip(new Tooltip(Words.direction(d)));
-      way.setMinWidth(34);
-      ways8.add(way, d.across() + 1, d.down() + 1);
-    }
-    HBox both = new HBox(12, area, ways8);
-    HBox.setHgrow(area, Priority.ALWAYS);
-    return List.of(both, says, take);
-  }
-
-  private static final Map<Direction, String> ARROWS =
-      Map.of(
-          Direction.UP, "\u2191",
-          Direction.UP_RIGHT, "\u2197",
-          Direction.RIGHT, "\u2192",
-          Direction.DOWN_RIGHT, "\u2198",
-          Direction.DOWN, "\u2193",
-          Direction.DOWN_LEFT, "\u2199",
-          Direction.LEFT, "\u2190",
-          Direction.UP_LEFT, "\u2196");
-
-  private void add(Direction way, Label says, Button take) {
-    if (drawn.size() == Trigger.Gesture.MOST_STROKES
-        || (!drawn.isEmpty() && drawn.getLast() == way)) {
-      drawn.clear();
-    }
-    drawn.add(way);
-    says.setText(now().words().trigger(new Trigger.Gesture(Trigger.PointerButton.RIGHT, drawn)));
-    take.setDisable(false);
-  }
-
-  private Node pointer() {
-    FlowPane buttons = new FlowPane(6, 6);
-    for (Trigger.PointerButton b : Trigger.PointerButton.values()) {
-      Trigger trigger = new Trigger.Pointer(b, Modifiers.NONE);
-      buttons
-          .getChildren()
-          .add(
-              choice(
-                  "picker-" + b.name().toLowerCase(Locale.ROOT), Words.pointerButton(b), trigger));
-    }
-    return buttons;
-  }
-
-  private Button choice(String id, String name, Trigger trigger) {
-    Optional<String> does = faces().does(trigger);
-    Button button =
-        Parts.button(
-            id,
-            does.map(d -> Ui.text("picker.taken", name, d)).orElse(name),
-            () -> ways.pick(trigger));
-    button.setWrapText(true);
-    return button;
+            "picker-hold",
+            Ui.text("picker.held.press"),
+            () -> ways.captureHeld(release.chosen()),
+            "main"));
   }
 
   private List<Node> toolbars() {
@@ -321,52 +196,6 @@ final class TriggerPicker extends VBox {
                       new Toolbar(id, name, application, 8, 4, Map.of(), Extras.NONE)),
                   Ui.text("said.newsurface", name));
               again(Kind.TOOLBAR);
-            },
-            "link"));
-    return all;
-  }
-
-  private List<Node> menus() {
-    List<Node> all = new ArrayList<>();
-    for (RadialMenu m : now().library().menus()) {
-      if (m.place().applicationId().equals(binding.place().applicationId())) {
-        String opens =
-            m.opens().isEmpty()
-                ? Ui.text("picker.radial.unopened")
-                : now().words().trigger(m.opens().getFirst());
-        all.add(Parts.label(Ui.text("picker.radial.opens", m.name(), opens), "heading"));
-        GridPane choices = new GridPane(4, 4);
-        for (Direction d : Direction.values()) {
-          Trigger trigger = new Trigger.Radial(m.id(), d);
-          String label = faces().brief(trigger);
-          Button button =
-              Parts.button(
-                  "picker-choice-" + d.id(),
-                  label.isEmpty() ? Words.direction(d) : label.replace("\n", " "),
-                  () -> ways.pick(trigger));
-          button.setMaxWidth(104);
-          button.setMinWidth(104);
-          button.setStyle("-fx-font-size: 11px; -fx-padding: 2 4 2 4;");
-          button.setTooltip(new Tooltip(Words.direction(d)));
-          choices.add(button, d.across() + 1, d.down() + 1);
-        }
-        all.add(choices);
-      }
-    }
-    String name = Ui.text("picker.radial.name", now().library().nameOf(binding.place()));
-    all.add(
-        Parts.button(
-            "picker-new-radial",
-            Ui.text("picker.radial.new"),
-            () -> {
-              String id = freeSurface("radial");
-              Trigger opens = new Trigger.Pointer(Trigger.PointerButton.MIDDLE, Modifiers.NONE);
-              session.make(
-                  new Edit.PutSurface(
-                      new RadialMenu(
-                          id, name, binding.place(), List.of(opens), Map.of(), Extras.NONE)),
-                  Ui.text("said.newsurface", name));
-              again(Kind.RADIAL);
             },
             "link"));
     return all;

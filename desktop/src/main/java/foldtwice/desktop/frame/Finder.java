@@ -11,6 +11,11 @@ import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Owner;
 import foldtwice.routine.Routine;
+import foldtwice.surface.Device;
+import foldtwice.surface.Offering;
+import foldtwice.surface.RadialMenu;
+import foldtwice.surface.Surface;
+import foldtwice.surface.Toolbar;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
@@ -63,6 +68,7 @@ final class Finder {
     finder.actions(deeds);
     finder.routines();
     finder.places();
+    finder.surfaces();
     if (!finder.query.isEmpty()) {
       finder.bindings();
       finder.commands();
@@ -193,6 +199,21 @@ final class Finder {
       String contexts =
           a.allContexts().stream().map(c -> c.name()).collect(Collectors.joining(", "));
       add("place", a.name(), contexts, 3, program(a.id()));
+    }
+  }
+
+  /** Devices, toolbars, and what comes to the pointer. */
+  private void surfaces() {
+    for (Surface s : now.library().surfaces().values()) {
+      String detail =
+          switch (s) {
+            case Device d -> Ui.text("look.device", d.keys().size(), d.pages().size());
+            case Toolbar t ->
+                Ui.text("look.toolbar", words.place(new Place.Whole(t.application())));
+            case RadialMenu m -> Ui.text("look.radial", words.place(m.place()));
+            case Offering o -> Ui.text("look.offering", words.place(o.place()));
+          };
+      add("surface", s.name(), detail, 3, new Target.Surface(s.id()));
     }
   }
 

@@ -6,11 +6,15 @@ import foldtwice.surface.Device;
 import foldtwice.surface.Face;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
@@ -29,6 +33,14 @@ public final class DeviceView extends Pane {
   /** What a hand did. */
   public interface Listener {
     void key(String key, Trigger.Duration way);
+
+    /** A key goes down; true when it acts at once, and shall not be told when it comes up. */
+    default boolean down(String key) {
+      return false;
+    }
+
+    /** A key that acted as it went down comes up. */
+    default void up() {}
 
     void dial(String dial, Trigger.Turn turn);
   }
@@ -60,6 +72,12 @@ public final class DeviceView extends Pane {
   private final Listener listener;
   private long down;
 
+  /** The key that acted as it went down, while it is; empty for none. */
+  private String acting = "";
+
+  /** What is drawn, so that a key that is down is not drawn anew for nothing. */
+  private List<Object> drawn = List.of();
+
   /**
    * Empty until a device is shown.
    *
@@ -84,6 +102,14 @@ public final class DeviceView extends Pane {
 
   /** Shows a device with one of its pages. */
   public void show(Device device, Page page, Function<String, Shown> of) {
+    List<Object> next = new ArrayList<>(List.of(device, page));
+    device.keys().forEach(k -> next.add(of.apply(k.id())));
+    device.dials().forEach(d -> next.add(of.apply(d.id())));
+    if (next.equals(drawn)) {
+      return;
+    }
+    drawn = next;
+    up(); // the key that is down is gone
     getChildren().clear();
     double right = 0;
     double bottom = 0;
@@ -113,6 +139,7 @@ public final class DeviceView extends Pane {
 
   /** Folds another corner of a key of what is shown: something is wrong with it. */
   public void fold(Device.Cap cap, Weight weight) {
+    drawn = List.of(); // the fold goes with the next drawing
     Polygon fold = Corners.second(EAR, weight);
     fold.relocate(cap.x() * unit + 1, (cap.y() + cap.height()) * row - GAP - 10);
     getChildren().add(fold);
@@ -131,8 +158,50 @@ public final class DeviceView extends Pane {
     key.setMinSize(width, height);
     key.setMaxSize(width, height);
     key.relocate(cap.x() * unit, cap.y() * row);
-    key.setOnAction(e -> listener.key(cap.id(), way()));
+    key.setOnAction(
+        e -> {
+          if (acting.isEmpty()) {
+            listener.key(cap.id(), way());
+          }
+        });
+    key.addEventFilter(
+        MouseEvent.MOUSE_PRESSED,
+        e -> {
+          if (e.getButton() == MouseButton.PRIMARY) {
+            down(cap.id());
+          }
+        });
+    key.addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.SPACE) {
+            down(cap.id());
+          }
+        });
+    key.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> up());
+    key.addEventFilter(KeyEvent.KEY_RELEASED, e -> up());
+    key.focusedProperty()
+        .addListener(
+            (o, had, has) -> {
+              if (had) {
+                up();
+              }
+            });
     return key;
+  }
+
+  private void down(String key) {
+    if (acting.isEmpty() && listener.down(key)) {
+      acting = key;
+    }
+  }
+
+  /** What acted as it went down is up; its button is told so after this, and then acts no more. */
+  private void up() {
+    if (!acting.isEmpty()) {
+      listener.up();
+      later(() -> acting = "");
+    }
   }
 
   private Trigger.Duration way() {

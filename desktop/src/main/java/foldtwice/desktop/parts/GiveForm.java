@@ -5,9 +5,13 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.library.OneStep;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Map;
@@ -15,18 +19,36 @@ import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** From a key or a button to what it shall do: what it does already, and a routine to give it. */
 public final class GiveForm extends VBox {
+
+  /** What a key can be given. */
+  private enum What {
+    ROUTINE,
+    /** A program that is started. */
+    PROGRAM,
+    /** A text that is typed. */
+    TEXT
+  }
 
   private final Session session;
   private final VBox does = new VBox(3);
   private final RoutineField routines =
       new RoutineField("give-routine", Ui.text("give.routine"), this::named, this::offerPlaces);
   private final ComboBox<Place> places = new ComboBox<>();
+  private final Map<What, ToggleButton> chips;
+  private final ComboBox<Application> program = new ComboBox<>();
+  private final TextField text = new TextField();
+  private final StackPane given = new StackPane();
+  private What what = What.ROUTINE;
+  private String within = "";
   private final Button give;
   private Trigger trigger;
 
@@ -39,10 +61,36 @@ public final class GiveForm extends VBox {
     places.setAccessibleText(Ui.text("names.giveplace"));
     places.setPrefWidth(190);
     Parts.shows(places, p -> session.now().library().nameOf(p));
+    program.setId("give-program");
+    program.setAccessibleText(Ui.text("give.PROGRAM"));
+    Parts.shows(program, Application::name);
+    Parts.onChosen(program, this::offerPlaces);
+    text.setId("give-text");
+    Parts.prompt(text, Ui.text("give.text"));
+    text.textProperty().addListener((o, a, b) -> offer());
+    text.setOnAction(e -> make());
+    chips = Parts.chips(What.class, "give-as-", w -> Ui.text("give." + w), this::choose);
+    chips.get(What.ROUTINE).setSelected(true);
+    FlowPane kinds = new FlowPane(5, 5);
+    kinds.getChildren().setAll(chips.values());
     give = Parts.button("give", Ui.text("give.make"), this::make);
-    FlowPane row = new FlowPane(8, 6, routines, places, give);
+    FlowPane row = new FlowPane(8, 6, given, places, give);
     row.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(does, row);
+    getChildren().addAll(does, kinds, row);
+    choose(What.ROUTINE);
+  }
+
+  private void choose(What other) {
+    what = other;
+    given
+        .getChildren()
+        .setAll(
+            switch (what) {
+              case ROUTINE -> routines;
+              case PROGRAM -> program;
+              case TEXT -> text;
+            });
+    offerPlaces();
   }
 
   /**
@@ -73,6 +121,8 @@ public final class GiveForm extends VBox {
     if (does.getChildren().isEmpty()) {
       does.getChildren().add(Parts.label(Ui.text("give.nothing"), "soft"));
     }
+    within = application;
+    program.getItems().setAll(now.library().applications().values());
     if (other) {
       List<Routine> fitting =
           now.library().routines().values().stream()
@@ -91,26 +141,77 @@ public final class GiveForm extends VBox {
         session.now().library().nameOf(new Place.Whole(routine.application())));
   }
 
+  /** A routine is bound in its own program; what starts or types, anywhere. */
   private void offerPlaces() {
+    Library library = session.now().library();
     Optional<Application> of =
-        routines.chosen().map(r -> session.now().library().applications().get(r.application()));
-    places.getItems().setAll(of.map(Application::places).orElse(List.of()));
-    places.getSelectionModel().selectFirst();
-    give.setDisable(of.isEmpty());
-    give.requestFocus();
+        (what == What.ROUTINE
+                ? routines.chosen().map(Routine::application)
+                : Optional.of(within).filter(w -> !w.isEmpty()))
+            .map(library.applications()::get);
+    List<Place> next =
+        what == What.ROUTINE || of.isPresent()
+            ? of.map(Application::places).orElse(List.of())
+            : library.places();
+    if (!next.equals(places.getItems())) {
+      places.getItems().setAll(next);
+      places.getSelectionModel().selectFirst();
+    }
+    offer();
+    if (what == What.ROUTINE && routines.chosen().isPresent()) {
+      give.requestFocus();
+    }
+  }
+
+  private void offer() {
+    give.setDisable(
+        switch (what) {
+          case ROUTINE -> routines.chosen().isEmpty();
+          case PROGRAM -> program.getValue() == null;
+          case TEXT -> text.getText().isEmpty() || application().isEmpty();
+        });
+  }
+
+  /** Whose a routine is that types: of where it is bound, or else of any program. */
+  private Optional<String> application() {
+    return Optional.ofNullable(places.getValue())
+        .flatMap(Place::applicationId)
+        .or(() -> session.now().library().applications().keySet().stream().findFirst());
   }
 
   private void make() {
     Place place = places.getValue();
-    if (place == null) {
+    if (place == null || give.isDisabled()) {
       return;
     }
-    Routine routine = routines.chosen().orElseThrow();
-    Binding fresh =
-        Binding.fresh(session.freeBindingId(), routine.id(), place, List.of(trigger), Map.of());
-    session.make(
-        new Edit.PutBinding(fresh),
-        Ui.text("said.bound", routine.name(), session.now().words().trigger(trigger)));
+    Library library = session.now().library();
+    switch (what) {
+      case ROUTINE -> {
+        Routine routine = routines.chosen().orElseThrow();
+        bind(
+            new Edit.PutBinding(
+                Binding.fresh(
+                    session.freeBindingId(), routine.id(), place, List.of(trigger), Map.of())),
+            routine.name());
+      }
+      case PROGRAM -> {
+        Application a = program.getValue();
+        String name = Ui.text("give.starts", a.name());
+        Step step = new Step.StartProgram(a.id(), List.of());
+        bind(OneStep.bind(library, step, name, a.id(), place, trigger), name);
+      }
+      case TEXT -> {
+        String typed = text.getText();
+        String name = Ui.text("give.types", typed);
+        Step step = new Step.TypeText(new Template(typed));
+        text.clear();
+        bind(OneStep.bind(library, step, name, application().orElseThrow(), place, trigger), name);
+      }
+    }
+  }
+
+  private void bind(Edit edit, String name) {
+    session.make(edit, Ui.text("said.bound", name, session.now().words().trigger(trigger)));
   }
 
   private void takeAway(Binding b) {

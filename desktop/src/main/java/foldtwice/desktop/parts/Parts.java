@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.application.Platform;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -170,6 +171,15 @@ public final class Parts {
     Region crease = new Region();
     crease.getStyleClass().add("crease");
     return crease;
+  }
+
+  /** Gives a field the keys, to be typed anew, once it is where it is shown. */
+  public static void retype(TextField field) {
+    Platform.runLater(
+        () -> {
+          field.requestFocus();
+          field.selectAll();
+        });
   }
 
   /**

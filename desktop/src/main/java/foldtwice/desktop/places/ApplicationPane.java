@@ -180,11 +180,7 @@ final class ApplicationPane extends HBox {
 
   /** Gives the keys to its name, to be typed over. */
   void takeName() {
-    javafx.application.Platform.runLater( // once it is where it is shown
-        () -> {
-          name.requestFocus();
-          name.selectAll();
-        });
+    Parts.retype(name);
   }
 
   private int count(Part part, Description said) {

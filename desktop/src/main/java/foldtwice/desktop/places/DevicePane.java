@@ -11,7 +11,7 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
-import foldtwice.library.Ids;
+import foldtwice.library.Pages;
 import foldtwice.place.Place;
 import foldtwice.suggest.Suggestion;
 import foldtwice.suggest.Suggestions;
@@ -294,34 +294,19 @@ final class DevicePane extends VBox {
   }
 
   private void addPage() {
-    String id = Ids.free("page", wanted -> device.page(wanted).isPresent());
-    List<Page> more = new ArrayList<>(device.pages());
-    more.add(new Page(id, Ui.text("device.newpage", more.size() + 1), "", Map.of(), Map.of()));
-    page = id;
-    put(with(device.name(), more));
+    Page fresh = Pages.fresh(device, Ui.text("device.newpage", device.pages().size() + 1));
+    page = fresh.id();
+    put(Pages.with(device, fresh));
   }
 
-  /** Takes a page away; keys that turned to it do so no more. */
   private void removePage() {
-    if (device.pages().size() < 2) {
+    Optional<Device> rest = Pages.without(device, page);
+    if (rest.isEmpty()) {
       session.say(Ui.text("device.lastpage"));
-      return;
+    } else {
+      page = rest.get().firstPage().id();
+      put(rest.get());
     }
-    String gone = page;
-    List<Page> rest = new ArrayList<>();
-    for (Page p : device.pages()) {
-      Page kept = p;
-      for (Map.Entry<String, Page.Sends> s : p.sends().entrySet()) {
-        if (s.getValue().equals(new Page.Sends.Turn(gone))) {
-          kept = kept.sending(s.getKey(), Optional.empty());
-        }
-      }
-      if (!p.id().equals(gone)) {
-        rest.add(kept);
-      }
-    }
-    page = rest.getFirst().id();
-    put(with(device.name(), rest));
   }
 
   private void renamePage() {
@@ -335,12 +320,8 @@ final class DevicePane extends VBox {
   private void rename() {
     String named = name.getText().strip();
     if (!filling && !named.isEmpty()) {
-      put(with(named, device.pages()));
+      put(device.named(named));
     }
-  }
-
-  private Device with(String named, List<Page> others) {
-    return new Device(device.id(), named, device.keys(), device.dials(), others, device.extras());
   }
 
   private void face(Face shows) {

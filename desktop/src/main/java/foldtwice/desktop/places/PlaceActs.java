@@ -2,6 +2,7 @@ package foldtwice.desktop.places;
 
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
+import foldtwice.extras.Extras;
 import foldtwice.library.Clearing;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
@@ -9,10 +10,16 @@ import foldtwice.library.Library;
 import foldtwice.library.Rules;
 import foldtwice.library.file.ProgramDescription;
 import foldtwice.place.Application;
+import foldtwice.place.Place;
 import foldtwice.place.Station;
+import foldtwice.surface.Offering;
+import foldtwice.surface.RadialMenu;
+import foldtwice.surface.Surface;
+import foldtwice.surface.Toolbar;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -50,6 +57,46 @@ final class PlaceActs {
     String id = Ids.free(Ids.of(name, "station"), all::containsKey);
     session.make(new Edit.PutStation(of.as(id, name)), Ui.text("said.newstation", name, of.name()));
     return id;
+  }
+
+  /** A toolbar for a program, with nothing on it; its id. */
+  String newToolbar(Application a) {
+    String name = surfaceName("picker.toolbar.name", a);
+    return make(new Toolbar(surfaceId(name, "toolbar"), name, a.id(), 8, 4, Map.of(), Extras.NONE));
+  }
+
+  /** A radial menu for a program that nothing opens yet; its id. */
+  String newRadial(Application a) {
+    String name = surfaceName("summoned.radial.name", a);
+    return make(
+        new RadialMenu(
+            surfaceId(name, "radial"),
+            name,
+            new Place.Whole(a.id()),
+            List.of(),
+            Map.of(),
+            Extras.NONE));
+  }
+
+  /** A list of what fits in a program that nothing opens yet; its id. */
+  String newOffering(Application a) {
+    String name = surfaceName("summoned.offering.name", a);
+    return make(
+        new Offering(
+            surfaceId(name, "fits"), name, new Place.Whole(a.id()), List.of(), Extras.NONE));
+  }
+
+  private String surfaceName(String text, Application a) {
+    return free(Ui.text(text, a.name()), library().surfaces(), Surface::name);
+  }
+
+  private String surfaceId(String name, String otherwise) {
+    return Ids.free(Ids.of(name, otherwise), library().surfaces()::containsKey);
+  }
+
+  private String make(Surface surface) {
+    session.make(new Edit.PutSurface(surface), Ui.text("said.newsurface", surface.name()));
+    return surface.id();
   }
 
   private static <T> String free(String wanted, Map<String, T> all, Function<T, String> name) {

@@ -16,6 +16,7 @@ import foldtwice.library.file.FormatException;
 import foldtwice.place.Application;
 import foldtwice.place.Station;
 import foldtwice.surface.Device;
+import foldtwice.surface.Summoned;
 import foldtwice.surface.Surface;
 import foldtwice.surface.Toolbar;
 import foldtwice.table.Part;
@@ -24,6 +25,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -56,7 +58,10 @@ public final class PlacesView extends BorderPane implements View {
                       && (v.application().isPresent()
                           || (v.station().isPresent() && v.makes.canRemoveStation())),
               PlacesView::remove),
-          new Act<>("add-device", v -> v.session.mayWrite(), PlacesView::importDevice));
+          new Act<>("add-device", v -> v.session.mayWrite(), PlacesView::importDevice),
+          new Act<>("new-toolbar", PlacesView::canLay, v -> v.lay(v.makes::newToolbar)),
+          new Act<>("new-radial", PlacesView::canLay, v -> v.lay(v.makes::newRadial)),
+          new Act<>("new-offering", PlacesView::canLay, v -> v.lay(v.makes::newOffering)));
 
   /** A row of the list. */
   private sealed interface Entry {
@@ -80,9 +85,11 @@ public final class PlacesView extends BorderPane implements View {
   private final StationPane station;
   private final DevicePane device;
   private final ToolbarPane toolbar;
+  private final SummonedPane summoned;
   private final OwnKeysPane own;
   private final ScrollPane deviceScroll;
   private final ScrollPane toolbarScroll;
+  private final ScrollPane summonedScroll;
   private final ImportPane importing;
   private final ScrollPane stationScroll;
   private final ScrollPane ownScroll;
@@ -99,8 +106,10 @@ public final class PlacesView extends BorderPane implements View {
     importing = new ImportPane(session, id -> choose("a " + id), this::showChosen);
     device = new DevicePane(session);
     toolbar = new ToolbarPane(session);
+    summoned = new SummonedPane(session);
     deviceScroll = Parts.leaf(device, true);
     toolbarScroll = Parts.leaf(toolbar, true);
+    summonedScroll = Parts.leaf(summoned, true);
     stationScroll = Parts.leaf(station, true);
     own = new OwnKeysPane(session);
     ownScroll = Parts.leaf(own, true);
@@ -130,6 +139,9 @@ public final class PlacesView extends BorderPane implements View {
                 "places-more",
                 Ui.text("places.more"),
                 "add-device",
+                "new-toolbar",
+                "new-radial",
+                "new-offering",
                 "",
                 "describe-program",
                 "save-program",
@@ -197,6 +209,7 @@ public final class PlacesView extends BorderPane implements View {
     list.getItems().add(new Entry.Heading(Ui.text("places.surfaces")));
     now.library().devices().forEach(d -> list.getItems().add(new Entry.On(d)));
     now.library().toolbars().forEach(t -> list.getItems().add(new Entry.On(t)));
+    now.library().summoned().forEach(s -> list.getItems().add(new Entry.On(s)));
     list.getItems().add(new Entry.Heading(Ui.text("places.itself")));
     list.getItems().add(new Entry.Own());
     list.getItems().stream()
@@ -227,6 +240,9 @@ public final class PlacesView extends BorderPane implements View {
     } else if (chosen.startsWith("d ") && now.library().surfaces().get(id) instanceof Toolbar t) {
       toolbar.show(now, t);
       show(toolbarScroll);
+    } else if (chosen.startsWith("d ") && now.library().surfaces().get(id) instanceof Summoned s) {
+      summoned.show(now, s);
+      show(summonedScroll);
     } else if (chosen.startsWith("s ") && now.library().stations().containsKey(id)) {
       station.show(now, now.library().stations().get(id));
       show(stationScroll);
@@ -264,6 +280,21 @@ public final class PlacesView extends BorderPane implements View {
     return chosen.startsWith("s ")
         ? Optional.ofNullable(session.now().library().stations().get(chosen.substring(2)))
         : Optional.empty();
+  }
+
+  private boolean canLay() {
+    return session.mayWrite() && !session.now().library().applications().isEmpty();
+  }
+
+  /** Makes something for the chosen application, or the first, and shows it. */
+  private void lay(Function<Application, String> make) {
+    Application of =
+        application()
+            .orElseGet(() -> session.now().library().applications().values().iterator().next());
+    choose("d " + make.apply(of));
+    if (session.now().library().surfaces().get(chosen.substring(2)) instanceof Summoned) {
+      summoned.takeName();
+    }
   }
 
   private void newApplication() {

@@ -64,11 +64,7 @@ final class StationPane extends VBox {
 
   /** Gives the keys to its name, to be typed over. */
   void takeName() {
-    javafx.application.Platform.runLater( // once it is where it is shown
-        () -> {
-          name.requestFocus();
-          name.selectAll();
-        });
+    Parts.retype(name);
   }
 
   void show(Snapshot now, Station of) {

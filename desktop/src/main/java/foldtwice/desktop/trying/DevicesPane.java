@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -27,6 +28,12 @@ final class DevicesPane extends VBox {
   /** What a hand did on a device. */
   interface Listener {
     void key(Device device, String key, Trigger.Duration way);
+
+    /** A key goes down; true when it acts at once, and shall not be told when it comes up. */
+    boolean down(Device device, String key);
+
+    /** A key that acted as it went down comes up. */
+    void up();
 
     void dial(Device device, String dial, Trigger.Turn turn);
   }
@@ -44,6 +51,7 @@ final class DevicesPane extends VBox {
   private final Label page = Parts.label("", "strong");
   private final DeviceView view;
   private final VBox legend = new VBox(4);
+  private final HBox board;
   private String open = "";
   private List<String> offered = List.of();
   private Snapshot now;
@@ -68,10 +76,21 @@ final class DevicesPane extends VBox {
               }
 
               @Override
+              public boolean down(String key) {
+                return inView().filter(d -> listener.down(d, key)).isPresent();
+              }
+
+              @Override
+              public void up() {
+                listener.up();
+              }
+
+              @Override
               public void dial(String dial, Trigger.Turn turn) {
                 inView().ifPresent(d -> listener.dial(d, dial, turn));
               }
             });
+    board = new HBox(24, view, legend);
     setSpacing(6);
     names.setAlignment(Pos.CENTER_LEFT);
     page.setId("device-page");
@@ -165,11 +184,18 @@ final class DevicesPane extends VBox {
     return row;
   }
 
+  /** In view, unless it is: what is taken out and put back loses the key that is down on it. */
+  private void show(Node node) {
+    if (!holder.getChildren().equals(List.of(node))) {
+      holder.getChildren().setAll(node);
+    }
+  }
+
   private void draw() {
     Optional<Device> device = inView();
     if (device.isEmpty()) {
       page.setText("");
-      holder.getChildren().setAll(keyboard);
+      show(keyboard);
       return;
     }
     Page shows = pages.apply(device.get());
@@ -177,6 +203,6 @@ final class DevicesPane extends VBox {
     Faces faces = new Faces(now, place);
     view.show(device.get(), shows, id -> faces.of(device.get(), shows, id));
     legend(device.get(), shows, faces);
-    holder.getChildren().setAll(new HBox(24, view, legend));
+    show(board);
   }
 }

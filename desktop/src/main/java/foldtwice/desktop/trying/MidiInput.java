@@ -5,9 +5,11 @@ import foldtwice.surface.Midi;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import javafx.application.Platform;
 import javax.sound.midi.MidiDevice;
 import javax.sound.midi.MidiMessage;
@@ -26,6 +28,9 @@ final class MidiInput implements Receiver {
   private final Device device;
   private final DevicesPane.Listener listener;
   private final Map<String, Long> down = new HashMap<>();
+
+  /** Those that acted as they went down. */
+  private final Set<String> acted = new HashSet<>();
 
   MidiInput(Device device, DevicesPane.Listener listener) {
     this.device = device;
@@ -70,8 +75,17 @@ final class MidiInput implements Receiver {
 
   private void hear(Midi.Event event) {
     switch (event) {
-      case Midi.Event.Down(String key) -> down.put(key, System.nanoTime());
+      case Midi.Event.Down(String key) -> {
+        if (listener.down(device, key)) {
+          acted.add(key);
+        } else {
+          down.put(key, System.nanoTime());
+        }
+      }
       case Midi.Event.Up(String key) -> {
+        if (acted.remove(key)) {
+          listener.up();
+        }
         Long since = down.remove(key);
         if (since != null) {
           boolean held = System.nanoTime() - since >= Trigger.HOLD_MILLIS * 1_000_000;

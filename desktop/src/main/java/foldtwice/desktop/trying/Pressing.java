@@ -18,12 +18,14 @@ import foldtwice.run.Run;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
 import foldtwice.surface.Device;
+import foldtwice.surface.Page;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Lift;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Motion;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
@@ -68,6 +70,10 @@ final class Pressing {
   private final Session session;
   private final Listener listener;
   private final Map<KeyCode, Press> down = new EnumMap<>(KeyCode.class);
+
+  /** The key of a device that is down and fires again and again. */
+  private Optional<Trigger> padDown = Optional.empty();
+
   private final HeldKeys held = new HeldKeys();
   private final Timeline limit =
       new Timeline(
@@ -166,8 +172,8 @@ final class Pressing {
         .ifPresent(this::lift);
   }
 
-  private List<Outcome> outcomes(Press press) {
-    return Resolver.outcomes(session.now().heard().keymap(), program().place(), List.of(press));
+  private List<Outcome> outcomes(Signal signal) {
+    return Resolver.outcomes(session.now().heard().keymap(), program().place(), List.of(signal));
   }
 
   private boolean isClaimed(Press press) {
@@ -195,10 +201,11 @@ final class Pressing {
   /** Fires again what repeats, when its time has come. */
   private void repeat() {
     Optional<Long> next = trial().repeatsNext();
-    if (next.isEmpty() || down.isEmpty()) {
+    if (next.isEmpty() || (down.isEmpty() && padDown.isEmpty())) {
       repeating.stop();
     } else if (millis() >= next.get()) {
-      strokes(trial().tick(millis()));
+      Trial.Result result = trial().tick(millis());
+      padDown.ifPresentOrElse(pad -> came(result, pad), () -> strokes(result));
     }
   }
 
@@ -264,11 +271,40 @@ final class Pressing {
     hand(begin().signal(new Motion(trigger), millis()), trigger);
   }
 
+  /**
+   * A key of a device goes down.
+   *
+   * @return true when it fires at once, because what is bound to it repeats
+   */
+  boolean down(Device device, String key) {
+    Page page = trial().page(device);
+    Trigger tap = new Trigger.PadKey(device.id(), page.id(), key, Trigger.Duration.TAP);
+    if (page.sends(key).isPresent()
+        || outcomes(new Motion(tap)).stream()
+            .noneMatch(o -> o instanceof Outcome.Fired(Claim claim) && repeats(claim))) {
+      return false;
+    }
+    padDown = Optional.of(tap);
+    key(device, key, Trigger.Duration.TAP);
+    repeating.playFromStart();
+    return true;
+  }
+
+  /** A key of a device that repeated comes up. */
+  void up() {
+    padDown = Optional.empty();
+    trial().letGo();
+  }
+
   /** A key of a device is pressed. */
   void key(Device device, String key, Trigger.Duration way) {
     last = () -> key(device, key, way);
     String page = trial().page(device).id();
-    hand(begin().key(device, key, way, millis()), new Trigger.PadKey(device.id(), page, key, way));
+    Trial.Result result = begin().key(device, key, way, millis());
+    if (padDown.isEmpty()) {
+      trial.letGo(); // it is up again by now
+    }
+    hand(result, new Trigger.PadKey(device.id(), page, key, way));
   }
 
   void dial(Device device, String dial, Trigger.Turn turn) {

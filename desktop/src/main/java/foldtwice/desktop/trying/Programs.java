@@ -88,7 +88,7 @@ final class Programs {
     return session.programs().get(application);
   }
 
-  /** Where the pointer was pressed last, in the scene. */
+  /** Where the pointer was last over the program, in the scene. */
   Optional<Point2D> pointer() {
     return Optional.ofNullable(pointer);
   }
@@ -158,6 +158,8 @@ final class Programs {
           }
         });
     window.addEventFilter(MouseEvent.MOUSE_PRESSED, this::clicked);
+    window.addEventFilter(
+        MouseEvent.MOUSE_MOVED, e -> pointer = new Point2D(e.getSceneX(), e.getSceneY()));
     new PointerReader(pressing::motion, drawn -> session.say(PointerReader.why(drawn)))
         .listen(window);
     window.setOnPane(onChange);

@@ -44,6 +44,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
   private final Pressing pressing;
   private final Programs programs;
   private final Summons summons;
+  private final Echo echo;
   private final KeyboardView keyboard;
   private final DevicesPane devices;
   private final MidiInputs midi;
@@ -60,6 +61,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
     pressing = new Pressing(session, this);
     programs = new Programs(session, pressing, this::follow);
     summons = new Summons(session, programs, pressing);
+    echo = new Echo(programs);
     recording =
         new RecordPanel(
             session.recorder(),
@@ -71,6 +73,16 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
           @Override
           public void key(Device device, String key, Trigger.Duration way) {
             pressing.key(device, key, way);
+          }
+
+          @Override
+          public boolean down(Device device, String key) {
+            return pressing.down(device, key);
+          }
+
+          @Override
+          public void up() {
+            pressing.up();
           }
 
           @Override
@@ -148,6 +160,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
     checks.show(now);
     checksSide.setText(Ui.text("try.tab.checks", now.library().checks().size()));
     midi.follow(now);
+    echo.look();
     if (program != null) {
       programs.follow(now);
       devices.show(now, program.place());
@@ -159,6 +172,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
 
   @Override
   public void came(Trial.Result result, String notation, Optional<Trigger> trigger, Place before) {
+    echo.tell(); // before what is shown looks at the values again
     fired.show(result, notation, trigger, programs.name(programs.application()), before);
     programs.draw();
     programs.worked();
@@ -168,6 +182,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
   @Override
   public void stood() {
     if (fired.isShown()) {
+      echo.tell();
       fired.explain();
       programs.worked();
       programs.draw();
