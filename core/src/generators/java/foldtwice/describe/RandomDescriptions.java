@@ -70,7 +70,25 @@ public final class RandomDescriptions {
         some(this::value),
         some(() -> new Description.Thing(name(), random.nextInt(5), names())),
         some(this::action),
+        some(this::state),
         random.nextInt(4) == 0 ? new Extras(Map.of("later", "[1]"), List.of()) : Extras.NONE);
+  }
+
+  private Description.State state() {
+    List<String> contexts = of.allContexts().stream().map(Context::id).toList();
+    String context =
+        contexts.isEmpty() || random.nextInt(6) == 0
+            ? "nowhere"
+            : contexts.get(random.nextInt(contexts.size()));
+    While holds =
+        switch (random.nextInt(5)) {
+          case 0 -> new While.Selected("");
+          case 1 -> new While.Selected(name().strip());
+          case 2 -> new While.NothingSelected();
+          case 3 -> new While.DialogOpen("Options");
+          default -> new While.Document();
+        };
+    return new Description.State(context, holds);
   }
 
   private <T> List<T> some(Supplier<T> make) {

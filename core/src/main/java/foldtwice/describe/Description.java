@@ -21,6 +21,7 @@ import java.util.TreeSet;
  * @param language in which its labels are written, as an IETF BCP 47 tag; empty when nobody said
  * @param commands what is known of its commands, by their ids
  * @param things the kinds of things that can be selected in it
+ * @param states while it is in which context, of those of which more is known than their names
  */
 public record Description(
     String application,
@@ -31,7 +32,15 @@ public record Description(
     List<Adjustable> values,
     List<Thing> things,
     List<Action> actions,
+    List<State> states,
     Extras extras) {
+
+  /**
+   * While the program is in a context of its own accord, beside commands that lead there.
+   *
+   * @param context its id; one that lies in no other is chosen by focus where nothing is said
+   */
+  public record State(String context, While holds) {}
 
   /**
    * What a command does.
@@ -160,6 +169,7 @@ public record Description(
     values = List.copyOf(values);
     things = List.copyOf(things);
     actions = List.copyOf(actions);
+    states = List.copyOf(states);
   }
 
   /** Nothing said of a program. */
@@ -167,6 +177,7 @@ public record Description(
     return new Description(
         application,
         "",
+        List.of(),
         List.of(),
         List.of(),
         List.of(),
@@ -183,38 +194,75 @@ public record Description(
 
   public Description withCommands(List<Command> others) {
     return new Description(
-        application, language, others, dialogs, settings, values, things, actions, extras);
+        application, language, others, dialogs, settings, values, things, actions, states, extras);
   }
 
   public Description withDialogs(List<Dialog> others) {
     return new Description(
-        application, language, commands, others, settings, values, things, actions, extras);
+        application, language, commands, others, settings, values, things, actions, states, extras);
   }
 
   public Description withSettings(List<Setting> others) {
     return new Description(
-        application, language, commands, dialogs, others, values, things, actions, extras);
+        application, language, commands, dialogs, others, values, things, actions, states, extras);
   }
 
   public Description withValues(List<Adjustable> others) {
     return new Description(
-        application, language, commands, dialogs, settings, others, things, actions, extras);
+        application,
+        language,
+        commands,
+        dialogs,
+        settings,
+        others,
+        things,
+        actions,
+        states,
+        extras);
   }
 
   public Description withThings(List<Thing> others) {
     return new Description(
-        application, language, commands, dialogs, settings, values, others, actions, extras);
+        application,
+        language,
+        commands,
+        dialogs,
+        settings,
+        values,
+        others,
+        actions,
+        states,
+        extras);
   }
 
   public Description withActions(List<Action> others) {
     return new Description(
-        application, language, commands, dialogs, settings, values, things, others, extras);
+        application, language, commands, dialogs, settings, values, things, others, states, extras);
+  }
+
+  public Description withStates(List<State> others) {
+    return new Description(
+        application,
+        language,
+        commands,
+        dialogs,
+        settings,
+        values,
+        things,
+        actions,
+        others,
+        extras);
+  }
+
+  /** While it is in this context, where that is said. */
+  public Optional<While> holds(String context) {
+    return states.stream().filter(s -> s.context().equals(context)).map(State::holds).findFirst();
   }
 
   /** The same, with labels in another language. */
   public Description in(String other) {
     return new Description(
-        application, other, commands, dialogs, settings, values, things, actions, extras);
+        application, other, commands, dialogs, settings, values, things, actions, states, extras);
   }
 
   public Optional<Command> command(String id) {

@@ -90,12 +90,35 @@ public record Slip(Kind kind, String where, String what) {
                   t.values().stream()
                       .filter(v -> d.values().stream().noneMatch(a -> a.name().equals(v)))
                       .forEach(v -> add(Kind.NO_VALUE, t.kind(), v)));
+      d.states().forEach(s -> state(s, titles));
       d.settings().forEach(s -> never(s.span(), s.name()));
       d.values().forEach(v -> never(v.span(), v.name()));
       return List.copyOf(slips);
     }
 
+    private void state(Description.State state, Set<String> titles) {
+      if (application.context(state.context()).isEmpty()
+          || application.isByPointer(state.context())) {
+        add(Kind.NO_CONTEXT, state.context(), state.context());
+      }
+      switch (state.holds()) {
+        case While.Selected(String kind) -> {
+          if (!kind.isEmpty() && d.things().stream().noneMatch(t -> t.kind().equals(kind))) {
+            add(Kind.NO_THING, state.context(), kind);
+          }
+        }
+        case While.DialogOpen(String title) -> {
+          if (!titles.contains(title)) {
+            add(Kind.NO_DIALOG, state.context(), title);
+          }
+        }
+        case While.NothingSelected n -> {}
+        case While.Document x -> {}
+      }
+    }
+
     private void twice() {
+      twice(d.states().stream().map(Description.State::context).toList());
       twice(d.commands().stream().map(c -> c.id() + " " + c.span()).toList());
       twice(d.dialogs().stream().map(x -> x.title() + " " + x.span()).toList());
       twice(d.settings().stream().map(s -> s.name() + " " + s.span()).toList());

@@ -35,6 +35,13 @@ public record Effects(
         Optional.empty());
   }
 
+  /** The same, and this may change too. */
+  public Effects touching(Touch more) {
+    EnumSet<Touch> all = EnumSet.of(more);
+    all.addAll(touches);
+    return new Effects(all, settings, needsSelection, addOn);
+  }
+
   /** Changes this setting too. */
   public Effects setting(String name) {
     Set<String> more = new LinkedHashSet<>(settings);

@@ -16,6 +16,7 @@ public enum Part {
       Column.DANGER,
       Column.NEEDS,
       Column.VERSIONS),
+  CONTEXTS(Column.NAME, Column.WITHIN, Column.KIND, Column.WHILE, Column.FROM),
   DIALOGS(Column.DIALOG, Column.LABEL, Column.KIND, Column.START, Column.DOES, Column.VERSIONS),
   SETTINGS(Column.NAME, Column.OPTIONS, Column.START, Column.WHEN, Column.VERSIONS),
   VALUES(Column.NAME, Column.RANGE, Column.START, Column.VERSIONS),
@@ -48,7 +49,10 @@ public enum Part {
     ADD_ON,
     VERSION,
     PARAMETERS,
-    CONTEXTS
+    CONTEXTS,
+    WITHIN,
+    WHILE,
+    FROM
   }
 
   private final List<Column> columns;

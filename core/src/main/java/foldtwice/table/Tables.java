@@ -20,6 +20,7 @@ public final class Tables {
   public static List<Row> rows(Part part, Application application, Description d) {
     return switch (part) {
       case COMMANDS -> CommandRows.rows(application, d);
+      case CONTEXTS -> ContextRows.rows(application, d);
       case DIALOGS -> DialogRows.rows(d);
       case SETTINGS -> PartRows.settings(d);
       case VALUES -> PartRows.values(d);
@@ -34,6 +35,7 @@ public final class Tables {
     Read.Made made =
         switch (part) {
           case COMMANDS -> CommandRows.read(rows, application, d, reading);
+          case CONTEXTS -> ContextRows.read(rows, application, d, reading);
           case DIALOGS -> new Read.Made(application, DialogRows.read(rows, d, reading));
           case SETTINGS -> new Read.Made(application, PartRows.settings(rows, d, reading));
           case VALUES -> new Read.Made(application, PartRows.values(rows, d, reading));
@@ -82,6 +84,14 @@ public final class Tables {
         fault(column, expected, "");
       }
       return text;
+    }
+
+    boolean hasFaults() {
+      return !faults.isEmpty();
+    }
+
+    void fault(int at, Column column, String expected, String found) {
+      faults.add(new Read.Fault(at, column, expected, found));
     }
 
     void fault(Column column, String expected, String found) {

@@ -2,6 +2,12 @@ package foldtwice.standin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.describe.Description;
+import foldtwice.describe.Does;
+import foldtwice.describe.Slip;
+import foldtwice.describe.Span;
+import foldtwice.describe.While;
+import foldtwice.extras.Extras;
 import foldtwice.known.Facts;
 import foldtwice.known.Touch;
 import foldtwice.library.Edit;
@@ -9,6 +15,10 @@ import foldtwice.library.Library;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.library.file.ProgramDescription;
 import foldtwice.place.AddOn;
+import foldtwice.place.Application;
+import foldtwice.place.Context;
+import foldtwice.place.Danger;
+import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.reading.Checker;
@@ -204,10 +214,16 @@ class SketchTest {
   void everyStateIsReached(@ForAll long seed) {
     Sketch sketch = RandomSketches.any(new Random(seed));
     for (Place state : sketch.described().states()) {
+      Place before = sketch.place();
       if (sketch.enter(state) instanceof Reply.Done) {
         assertThat(sketch.place()).isEqualTo(state);
       } else {
-        assertThat(sketch.focus()).as("only the pointer's places are not gone into").isEmpty();
+        assertThat(sketch.focus().isEmpty() || !sketch.description().states().isEmpty())
+            .as("only the pointer's places, and what is said never to be so, are not gone into")
+            .isTrue();
+        assertThat(sketch.dialog().isPresent() || sketch.place().equals(before))
+            .as("refused, it is where it was, but for a dialog that was left")
+            .isTrue();
       }
     }
     assertThat(sketch.described().states()).contains(sketch.place());
@@ -232,6 +248,9 @@ class SketchTest {
       keys.addAll(after.keySet());
       keys.removeIf(k -> Objects.equals(before.get(k), after.get(k)));
       keys.removeIf(k -> k.startsWith("field ") || k.equals("view dialog"));
+      if (!sketch.description().states().isEmpty()) {
+        keys.remove("view place"); // it follows what is selected, and the dialog that is open
+      }
       for (String key : keys) {
         if (key.startsWith("setting ")) {
           String name = key.substring("setting ".length());
@@ -420,5 +439,75 @@ class SketchTest {
                 .filter(f -> f.command("old").isPresent())
                 .map(Facts::version))
         .containsExactly("3.2");
+  }
+
+  /** Contexts follow what is selected, the dialog that is open, and the kind of document. */
+  @Test
+  void contextsHoldWhileWhatIsSaidIsSo() {
+    Application loom =
+        Application.unknown("loom")
+            .withContexts(
+                List.of(
+                    group("pattern", context("chosen"), context("bare")),
+                    context("drafts"),
+                    context("sizes")))
+            .withCommands(List.of(command("size", "Size"), command("drafts", "Drafts")));
+    Description said =
+        Description.none("loom")
+            .withThings(List.of(new Description.Thing("Thread", 2, List.of())))
+            .withDialogs(List.of(new Description.Dialog("Size", List.of(), List.of(), Span.ALWAYS)))
+            .withCommands(
+                List.of(
+                    new Description.Command("size", List.of(), "Size", false, "", Span.ALWAYS),
+                    new Description.Command(
+                        "drafts", List.of(new Does.Leads("drafts")), "", false, "", Span.ALWAYS)))
+            .withStates(
+                List.of(
+                    new Description.State("chosen", new While.Selected("Thread")),
+                    new Description.State("bare", new While.NothingSelected()),
+                    new Description.State("drafts", new While.Document()),
+                    new Description.State("sizes", new While.DialogOpen("Size"))));
+    assertThat(Slip.of(loom, said)).isEmpty();
+    Sketch sketch = new Sketch(loom, said, Edition.of("", List.of()));
+    assertThat(sketch.place().id()).isEqualTo("loom/bare");
+    sketch.select(Whom.Group.ALL, false);
+    assertThat(sketch.place().id()).isEqualTo("loom/chosen");
+    sketch.enter(new Place.Within("loom", "bare"));
+    assertThat(sketch.selected()).isEmpty();
+    sketch.enter(new Place.Within("loom", "chosen"));
+    assertThat(sketch.selected()).containsExactly("Thread 1");
+    sketch.fire("size");
+    assertThat(sketch.place().id()).isEqualTo("loom/sizes");
+    sketch.cancel();
+    assertThat(sketch.place().id()).isEqualTo("loom/chosen");
+    sketch.fire("drafts");
+    assertThat(sketch.place().id()).as("another document").isEqualTo("loom/drafts");
+    sketch.select(Whom.Group.NOTHING, false);
+    assertThat(sketch.place().id()).isEqualTo("loom/drafts");
+    assertThat(sketch.enter(new Place.Within("loom", "sizes"))).isInstanceOf(Reply.Done.class);
+    assertThat(sketch.dialog().map(Dialog::title)).contains("Size");
+  }
+
+  private static Context context(String id) {
+    return new Context(id, id, List.of(), false, false, false, Extras.NONE);
+  }
+
+  private static Context group(String id, Context... inner) {
+    return new Context(id, id, List.of(inner), true, false, false, Extras.NONE);
+  }
+
+  private static NativeCommand command(String id, String name) {
+    return new NativeCommand(
+        id,
+        name,
+        "",
+        List.of("Do", name),
+        List.of(),
+        Optional.empty(),
+        new Place.Whole("loom"),
+        0,
+        Danger.NONE,
+        Optional.empty(),
+        Extras.NONE);
   }
 }

@@ -6,6 +6,7 @@ import foldtwice.describe.Description;
 import foldtwice.describe.Does;
 import foldtwice.describe.DoesNotation;
 import foldtwice.describe.Span;
+import foldtwice.describe.While;
 import foldtwice.place.AddOn;
 import foldtwice.routine.Kind;
 import java.util.ArrayList;
@@ -16,7 +17,16 @@ import java.util.Set;
 final class DescriptionJson {
 
   private static final Set<String> ALL =
-      Set.of("of", "language", "commands", "dialogs", "settings", "values", "things", "actions");
+      Set.of(
+          "of",
+          "language",
+          "commands",
+          "dialogs",
+          "settings",
+          "values",
+          "things",
+          "actions",
+          "contexts");
   private static final Set<String> COMMAND =
       Set.of("id", "does", "opens", "onSelection", "addOn", "since", "until");
   private static final Set<String> DIALOG = Set.of("title", "fields", "buttons", "since", "until");
@@ -27,6 +37,7 @@ final class DescriptionJson {
       Set.of("name", "options", "start", "fromRestart", "since", "until");
   private static final Set<String> VALUE =
       Set.of("name", "scale", "least", "most", "step", "start", "since", "until");
+  private static final Set<String> STATE = Set.of("id", "while");
   private static final Set<String> THING = Set.of("kind", "count", "values");
   private static final Set<String> ACTION =
       Set.of("addOn", "version", "id", "name", "parameters", "contexts", "does");
@@ -52,6 +63,7 @@ final class DescriptionJson {
         in.list("values", DescriptionJson::value),
         in.list("things", DescriptionJson::thing),
         in.list("actions", DescriptionJson::action),
+        in.list("contexts", DescriptionJson::state),
         in.rest(ALL));
   }
 
@@ -132,6 +144,22 @@ final class DescriptionJson {
         DescriptionJson::write);
   }
 
+  private static Description.State state(In in) throws FormatException {
+    String id = in.id("id");
+    In text = in.at("while");
+    String holds = in.text("while");
+    return in.part(
+        STATE,
+        text.placing(
+            () ->
+                new Description.State(
+                    id,
+                    While.read(holds)
+                        .orElseThrow(
+                            () -> new IllegalArgumentException("expected while it holds")))),
+        DescriptionJson::write);
+  }
+
   private static Description.Thing thing(In in) throws FormatException {
     String kind = in.text("kind");
     int count = in.whole("count");
@@ -164,6 +192,7 @@ final class DescriptionJson {
     list("values", d.values().stream().map(DescriptionJson::write).toList(), out);
     list("things", d.things().stream().map(DescriptionJson::write).toList(), out);
     list("actions", d.actions().stream().map(DescriptionJson::write).toList(), out);
+    list("contexts", d.states().stream().map(DescriptionJson::write).toList(), out);
     return Json.with(d.extras(), out);
   }
 
@@ -212,6 +241,10 @@ final class DescriptionJson {
     out.remove("kind"); // they are all amounts on a scale
     out.put("start", v.start().shown());
     return span(v.span(), out);
+  }
+
+  private static ObjectNode write(Description.State s) {
+    return Json.object().put("id", s.context()).put("while", While.write(s.holds()));
   }
 
   private static ObjectNode write(Description.Thing t) {

@@ -186,6 +186,7 @@ final class ApplicationPane extends HBox {
   private int count(Part part, Description said) {
     return switch (part) {
       case COMMANDS -> application.commands().size();
+      case CONTEXTS -> application.allContexts().size();
       case DIALOGS -> said.dialogs().size();
       case SETTINGS -> said.settings().size();
       case VALUES -> said.values().size();

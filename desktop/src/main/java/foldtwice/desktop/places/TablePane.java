@@ -21,6 +21,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import javafx.beans.property.SimpleStringProperty;
+import javafx.scene.control.Label;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TablePosition;
@@ -45,6 +46,7 @@ final class TablePane extends VBox {
   private final Session session;
   private final TableView<Row> table = new TableView<>();
   private final VBox says = new VBox(3);
+  private final Label hint = Parts.wrapped("", "soft");
   private Part part;
   private Application application;
   private Description description;
@@ -77,7 +79,7 @@ final class TablePane extends VBox {
             Parts.button("described-paste", Ui.text("described.paste"), this::paste),
             Parts.button("described-copy", Ui.text("described.copy"), this::copy),
             Parts.button("described-remove", Ui.text("described.remove"), this::remove));
-    getChildren().addAll(Parts.wrapped(Ui.text("described.hint"), "soft"), table, says, buttons);
+    getChildren().addAll(hint, table, says, buttons);
   }
 
   /** Shows a part of an application; what was typed and cannot be read yet stays. */
@@ -93,6 +95,8 @@ final class TablePane extends VBox {
       return;
     }
     if (shown != part) {
+      String own = "described.hint." + shown;
+      hint.setText(Ui.text(Ui.has(own) ? own : "described.hint"));
       columns(shown);
       faults = List.of();
     }
@@ -150,8 +154,8 @@ final class TablePane extends VBox {
   private static double width(Column c) {
     return switch (c) {
       case MENU, DOES, PARAMETERS -> 210;
-      case NAME, KIND, OPTIONS, RANGE, LABEL, DIALOG -> 150;
-      case KEYS, WHERE, OPENS, VALUES, CONTEXTS, ADD_ON, NEEDS, VERSIONS -> 120;
+      case NAME, KIND, OPTIONS, WHILE, RANGE, LABEL, DIALOG -> 150;
+      case KEYS, WHERE, WITHIN, FROM, OPENS, VALUES, CONTEXTS, ADD_ON, NEEDS, VERSIONS -> 120;
       default -> 84;
     };
   }

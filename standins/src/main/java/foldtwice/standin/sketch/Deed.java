@@ -2,6 +2,7 @@ package foldtwice.standin.sketch;
 
 import foldtwice.describe.Description;
 import foldtwice.describe.Does;
+import foldtwice.describe.While;
 import foldtwice.known.Touch;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Value;
@@ -48,6 +49,9 @@ record Deed(
 
     /** True for a context the keys can go to. */
     boolean isContext(String id);
+
+    /** While it is in a context, where that is said. */
+    Optional<While> holds(String context);
   }
 
   /**
@@ -117,11 +121,18 @@ record Deed(
       case Does.Selects(Does.Which which) -> selected(which);
       case Does.Adds(String kind) -> with(page.adding(on.thing(kind).orElseThrow(), on.values()));
       case Does.Removes r -> onSelection().orElseGet(() -> with(page.removing()));
-      case Does.Leads(String context) -> new Deed(page, settings, context, steps, refused);
+      case Does.Leads(String context) -> led(context, on.holds(context));
       case Does.Undoes u -> then(u);
       case Does.Redoes r -> then(r);
       case Does.Changes(Touch touch) -> byName(word(touch) + name);
     };
+  }
+
+  private Deed led(String context, Optional<While> holds) {
+    Optional<Page> then = holds.isEmpty() ? Optional.of(page) : page.during(holds.get());
+    return then.isEmpty()
+        ? refused(While.write(holds.get()), "nothing of that kind")
+        : new Deed(then.get(), settings, context, steps, refused);
   }
 
   private Deed then(Does step) {

@@ -1,6 +1,7 @@
 package foldtwice.standin.sketch;
 
 import foldtwice.describe.Description;
+import foldtwice.describe.While;
 import foldtwice.routine.Value;
 import foldtwice.run.Change;
 import foldtwice.standin.base.StandIn;
@@ -9,6 +10,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 
@@ -39,6 +41,11 @@ public record Page(
   public record Thing(String name, Map<String, Value.Quantity> values) {
     public Thing {
       values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
+    }
+
+    /** Whether it is of a kind: its name without its number. Any is of an empty kind. */
+    boolean is(String kind) {
+      return kind.isEmpty() || name.substring(0, name.lastIndexOf(' ')).equals(kind);
     }
 
     Thing with(String value, Value.Quantity amount) {
@@ -116,6 +123,22 @@ public record Page(
 
   Page selecting(List<String> names) {
     return new Page(things, names, text, done, given);
+  }
+
+  /** With that selected which has to be; empty where there is nothing of it. */
+  Optional<Page> during(While holds) {
+    return switch (holds) {
+      case While.Selected(String kind) ->
+          chosen().stream().anyMatch(t -> t.is(kind))
+              ? Optional.of(this)
+              : things.stream()
+                  .filter(t -> t.is(kind))
+                  .findFirst()
+                  .map(t -> selecting(List.of(t.name())));
+      case While.NothingSelected n -> Optional.of(selected.isEmpty() ? this : selecting(List.of()));
+      case While.DialogOpen d -> Optional.of(this);
+      case While.Document d -> Optional.of(this);
+    };
   }
 
   Page typing(String more) {

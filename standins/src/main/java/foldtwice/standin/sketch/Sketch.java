@@ -2,6 +2,7 @@ package foldtwice.standin.sketch;
 
 import foldtwice.describe.Description;
 import foldtwice.describe.Does;
+import foldtwice.describe.While;
 import foldtwice.known.Effects;
 import foldtwice.known.Facts;
 import foldtwice.known.Touch;
@@ -42,6 +43,26 @@ public final class Sketch extends StandIn<Page> {
   /** The context that has the focus; empty for a program without contexts of the focus. */
   private String focus;
 
+  private final Standing standing;
+
+  private final Standing.Now here =
+      new Standing.Now() {
+        @Override
+        public boolean isSelected(String kind) {
+          return document().chosen().stream().anyMatch(t -> t.is(kind));
+        }
+
+        @Override
+        public boolean nothingSelected() {
+          return document().selected().isEmpty();
+        }
+
+        @Override
+        public String dialog() {
+          return Sketch.this.dialog().map(Dialog::title).orElse("");
+        }
+      };
+
   /** What deeds may know of this. */
   private final Deed.On on =
       new Deed.On() {
@@ -66,7 +87,13 @@ public final class Sketch extends StandIn<Page> {
 
         @Override
         public boolean isContext(String id) {
-          return isState(id);
+          return isState(id)
+              && standing.of(id).filter(w -> w instanceof While.DialogOpen).isEmpty();
+        }
+
+        @Override
+        public Optional<While> holds(String context) {
+          return standing.of(context);
         }
       };
 
@@ -81,6 +108,7 @@ public final class Sketch extends StandIn<Page> {
     this.of = of;
     this.described = described;
     this.values = values;
+    this.standing = new Standing(of, described);
     this.focus = firstFocus();
     Set<String> names = new HashSet<>();
     described.settings().stream()
@@ -122,7 +150,7 @@ public final class Sketch extends StandIn<Page> {
   private void add(NativeCommand c, Description.Command says, Description.Dialog opens) {
     String name = "command " + c.name();
     List<Does> all = known(says.does(), Set.of());
-    Effects effects = opens != null && all.isEmpty() ? Effects.NONE : Does.effects(all);
+    Effects effects = opens != null && all.isEmpty() ? Effects.NONE : effects(all);
     if (says.onSelection()) {
       effects = effects.onSelection();
     }
@@ -167,6 +195,16 @@ public final class Sketch extends StandIn<Page> {
         .toList();
   }
 
+  /** What it may change; to go to where something is selected may select it. */
+  private Effects effects(List<Does> all) {
+    Effects effects = Does.effects(all);
+    boolean selects =
+        all.stream()
+            .anyMatch(
+                d -> d instanceof Does.Leads(String context) && standing.of(context).isPresent());
+    return selects ? effects.touching(Touch.SELECTION) : effects;
+  }
+
   private static final Set<String> ON = Set.of("on", "yes");
 
   private String now(String setting) {
@@ -179,8 +217,7 @@ public final class Sketch extends StandIn<Page> {
     a.parameters().forEach(p -> names.add(p.name()));
     List<Does> all = known(a.does(), names);
     action(
-        new Facts.Action(
-            a.addOn(), a.id(), a.name(), a.parameters(), a.contexts(), Does.effects(all)),
+        new Facts.Action(a.addOn(), a.id(), a.name(), a.parameters(), a.contexts(), effects(all)),
         arguments -> does(all, "action " + a.name(), false, label -> arguments.get(label).shown()));
   }
 
@@ -195,7 +232,7 @@ public final class Sketch extends StandIn<Page> {
     OpenDialog dialog = OpenDialog.of(d.title(), fields);
     for (Description.Button b : d.buttons()) {
       List<Does> all = known(b.does(), labels);
-      Effects effects = all.isEmpty() ? Effects.NONE : Does.effects(all);
+      Effects effects = all.isEmpty() ? Effects.NONE : effects(all);
       OpenDialog.Action action =
           (program, open) ->
               all.isEmpty()
@@ -238,7 +275,7 @@ public final class Sketch extends StandIn<Page> {
       }
     }
     if (!deed.focus().equals(focus)) {
-      reply = both(reply, goTo(deed.focus()));
+      reply = both(reply, focusOn(deed.focus()));
     }
     for (Does step : deed.steps()) {
       Reply next = step instanceof Does.Undoes ? undo() : redo();
@@ -261,9 +298,14 @@ public final class Sketch extends StandIn<Page> {
     return of;
   }
 
-  /** The context that has the focus, if there are such contexts. */
+  /** The same, beyond its contexts and commands. */
+  public Description description() {
+    return described;
+  }
+
+  /** The context that it is in, if there are such contexts. */
   public Optional<Context> focus() {
-    return of.context(focus);
+    return of.context(standing.at(focus, here));
   }
 
   /** Of what is described in any version, with any add-on, the rest is not there. */
@@ -296,7 +338,7 @@ public final class Sketch extends StandIn<Page> {
   @Override
   public Place place() {
     if (!focus.isEmpty()) {
-      return within(focus);
+      return within(standing.at(focus, here));
     }
     return pane().isEmpty()
         ? new Place.Whole(application())
@@ -316,9 +358,56 @@ public final class Sketch extends StandIn<Page> {
     if (!isState(context)) {
       return new Reply.Refused("a context of " + of.name(), context);
     }
+    String then = standing.at(context, here);
+    if (standing.of(context).isEmpty() && !then.equals(context)) {
+      return new Reply.Refused(context + " alone", "it is in " + then);
+    }
+    Optional<Reply> first = making(context);
+    if (first.filter(r -> r instanceof Reply.Refused).isPresent()) {
+      return first.get();
+    }
+    Reply there = focusOn(context);
+    return first.map(r -> both(r, there)).orElse(there);
+  }
+
+  private Reply focusOn(String context) {
     String before = focus;
     focus = context;
     return changed("keys go to", before, context);
+  }
+
+  /** What has to be done for a context to hold; nothing where it is only a matter of focus. */
+  private Optional<Reply> making(String context) {
+    return standing
+        .of(context)
+        .flatMap(
+            holds ->
+                switch (holds) {
+                  case While.DialogOpen(String title) -> opening(title);
+                  case While.Selected c -> selecting(holds);
+                  case While.NothingSelected n -> selecting(holds);
+                  case While.Document d -> Optional.<Reply>empty();
+                });
+  }
+
+  private Optional<Reply> selecting(While holds) {
+    Optional<Page> then = document().during(holds);
+    if (then.isEmpty()) {
+      return Optional.of(new Reply.Refused(While.write(holds), "nothing of that kind"));
+    }
+    return then.get().equals(document()) ? Optional.empty() : Optional.of(become(then.get()));
+  }
+
+  private Optional<Reply> opening(String title) {
+    if (here.dialog().equals(title)) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        described.commands().stream()
+            .filter(c -> c.opens().equals(title) && commandIds().contains(c.id()))
+            .findFirst()
+            .map(c -> fire(c.id()))
+            .orElseGet(() -> new Reply.Refused("a command that opens it", title)));
   }
 
   /** A context the keys can go to. */

@@ -1,0 +1,120 @@
+package foldtwice.standin.sketch;
+
+import foldtwice.describe.Description;
+import foldtwice.describe.While;
+import foldtwice.place.Application;
+import foldtwice.place.Context;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * In which context a sketch stands: the one that has the focus, or, where it is said while it is in
+ * which, the one of those that holds.
+ *
+ * <p>A dialog that is open decides first. Where the context with the focus says while it is so,
+ * those beside it that say so too are looked at, else those inside it; the one with the focus
+ * itself comes first, then the innermost. What is said of something that is not described is passed
+ * over.
+ */
+final class Standing {
+
+  /** What is so now. */
+  interface Now {
+    boolean isSelected(String kind);
+
+    boolean nothingSelected();
+
+    String dialog();
+  }
+
+  private final Application of;
+  private final Map<String, While> said = new HashMap<>();
+
+  Standing(Application of, Description described) {
+    this.of = of;
+    for (Description.State s : described.states()) {
+      boolean state =
+          of.context(s.context()).filter(c -> !c.groupOnly()).isPresent()
+              && !of.isByPointer(s.context());
+      boolean known =
+          switch (s.holds()) {
+            case While.Selected(String kind) ->
+                kind.isEmpty() || described.things().stream().anyMatch(t -> t.kind().equals(kind));
+            case While.DialogOpen(String title) ->
+                described.dialogs().stream().anyMatch(d -> d.title().equals(title));
+            case While.NothingSelected n -> true;
+            case While.Document d -> false; // such a context is gone to like any other
+          };
+      if (state && known) {
+        said.putIfAbsent(s.context(), s.holds());
+      }
+    }
+  }
+
+  /** While this context holds, where that is known. */
+  Optional<While> of(String context) {
+    return Optional.ofNullable(said.get(context));
+  }
+
+  /** The context it is in, with the focus there. */
+  String at(String focus, Now now) {
+    if (said.isEmpty() || focus.isEmpty()) {
+      return focus;
+    }
+    if (!now.dialog().isEmpty()) {
+      While open = new While.DialogOpen(now.dialog());
+      if (open.equals(said.get(focus))) {
+        return focus;
+      }
+      for (Context c : of.allContexts()) {
+        if (open.equals(said.get(c.id()))) {
+          return c.id();
+        }
+      }
+    }
+    if (!said.containsKey(focus)) {
+      return first(of.context(focus).orElseThrow().inner(), now).orElse(focus);
+    }
+    if (holds(focus, now)) {
+      return focus;
+    }
+    List<Context> path = of.path(focus);
+    Optional<String> outer =
+        path.size() > 1 ? Optional.of(path.get(path.size() - 2).id()) : Optional.empty();
+    List<Context> beside =
+        outer.isPresent() ? of.context(outer.get()).orElseThrow().inner() : of.contexts();
+    return first(beside, now)
+        .or(() -> outer.filter(o -> !of.context(o).orElseThrow().groupOnly()))
+        .orElse(focus);
+  }
+
+  /** The first of them that holds, or the first in one of them. */
+  private Optional<String> first(List<Context> some, Now now) {
+    List<Context> outward = new ArrayList<>(some);
+    for (Context c : outward) {
+      Optional<String> inner =
+          said.containsKey(c.id()) && !holds(c.id(), now)
+              ? Optional.empty()
+              : first(c.inner(), now);
+      if (inner.isPresent()) {
+        return inner;
+      }
+      if (said.containsKey(c.id()) && holds(c.id(), now)) {
+        return Optional.of(c.id());
+      }
+    }
+    return Optional.empty();
+  }
+
+  private boolean holds(String context, Now now) {
+    return switch (said.get(context)) {
+      case While.Selected(String kind) -> now.isSelected(kind);
+      case While.NothingSelected n -> now.nothingSelected();
+      case While.DialogOpen(String title) -> now.dialog().equals(title);
+      case While.Document d -> false;
+    };
+  }
+}
