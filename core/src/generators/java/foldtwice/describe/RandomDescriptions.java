@@ -85,7 +85,7 @@ public final class RandomDescriptions {
           case 0 -> new While.Selected("");
           case 1 -> new While.Selected(name().strip());
           case 2 -> new While.NothingSelected();
-          case 3 -> new While.DialogOpen("Options");
+          case 3 -> new While.DialogOpen(random.nextBoolean() ? "Options" : "");
           default -> new While.Document();
         };
     return new Description.State(context, holds);
@@ -116,7 +116,13 @@ public final class RandomDescriptions {
   private Description.Dialog dialog() {
     return new Description.Dialog(
         name(),
-        some(() -> new Description.Field(name(), kind(), random.nextBoolean() ? "" : "3")),
+        some(
+            () ->
+                new Description.Field(
+                    name(),
+                    kind(),
+                    random.nextBoolean() ? "" : "3",
+                    random.nextInt(4) == 0 ? "Grid" : "")),
         some(() -> new Description.Button(name(), some(this::any), random.nextBoolean())),
         span());
   }

@@ -76,8 +76,9 @@ public record Description(
    *
    * @param kind what may stand in it
    * @param start what stands in it when the dialog opens
+   * @param unitOf the setting that says in which unit a length is meant; empty for that of its kind
    */
-  public record Field(String label, Kind kind, String start) {}
+  public record Field(String label, Kind kind, String start, String unitOf) {}
 
   /**
    * A button of a dialog.

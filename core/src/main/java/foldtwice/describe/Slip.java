@@ -73,7 +73,13 @@ public record Slip(Kind kind, String where, String what) {
         }
         never(x.span(), x.title());
         Set<String> labels = new HashSet<>();
-        x.fields().forEach(f -> labels.add(f.label()));
+        for (Description.Field f : x.fields()) {
+          labels.add(f.label());
+          if (!f.unitOf().isEmpty()
+              && d.settings().stream().noneMatch(s -> s.name().equals(f.unitOf()))) {
+            add(Kind.NO_SETTING, x.title() + " \u203a " + f.label(), f.unitOf());
+          }
+        }
         x.buttons().forEach(b -> does(b.does(), x.title() + " \u203a " + b.label(), labels));
       }
       for (Description.Action a : d.actions()) {
@@ -108,7 +114,7 @@ public record Slip(Kind kind, String where, String what) {
           }
         }
         case While.DialogOpen(String title) -> {
-          if (!titles.contains(title)) {
+          if (!title.isEmpty() && !titles.contains(title)) {
             add(Kind.NO_DIALOG, state.context(), title);
           }
         }

@@ -11,7 +11,7 @@ public sealed interface While {
   /** Nothing is selected. */
   record NothingSelected() implements While {}
 
-  /** A dialog of this title is open. */
+  /** A dialog of this title is open; any, where the title is empty. */
   record DialogOpen(String title) implements While {}
 
   /** A document of a kind of its own is in front: what holds here holds in such documents only. */
@@ -19,7 +19,7 @@ public sealed interface While {
 
   String SELECTED = "selected";
   String NOTHING = "nothing selected";
-  String DIALOG = "dialog ";
+  String DIALOG = "dialog";
   String DOCUMENT = "document";
 
   /** How it is written, such as {@code selected Box} or {@code dialog Export}. */
@@ -27,7 +27,7 @@ public sealed interface While {
     return switch (one) {
       case Selected(String kind) -> kind.isEmpty() ? SELECTED : SELECTED + " " + kind;
       case NothingSelected n -> NOTHING;
-      case DialogOpen(String title) -> DIALOG + title;
+      case DialogOpen(String title) -> title.isEmpty() ? DIALOG : DIALOG + " " + title;
       case Document d -> DOCUMENT;
     };
   }
@@ -54,11 +54,14 @@ public sealed interface While {
     if (plain.startsWith(SELECTED + " ")) {
       return Optional.of(new Selected(plain.substring(SELECTED.length()).strip()));
     }
-    if (plain.startsWith(DIALOG) && plain.length() > DIALOG.length()) {
+    if (plain.equals(DIALOG)) {
+      return Optional.of(new DialogOpen(""));
+    }
+    if (plain.startsWith(DIALOG + " ")) {
       return Optional.of(new DialogOpen(plain.substring(DIALOG.length()).strip()));
     }
     throw new IllegalArgumentException(
-        "expected selected and a kind of thing, nothing selected, dialog and its title, document,"
+        "expected selected and a kind of thing, nothing selected, dialog and its title or none, document,"
             + " or nothing; found \""
             + plain
             + "\"");

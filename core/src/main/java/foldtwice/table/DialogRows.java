@@ -32,7 +32,8 @@ final class DialogRows {
                 Map.of(
                     Column.LABEL, f.label(),
                     Column.KIND, Cells.kind(f.kind()),
-                    Column.START, f.start())));
+                    Column.START, f.start(),
+                    Column.UNIT, f.unitOf())));
       }
       for (Description.Button b : dialog.buttons()) {
         rows.add(
@@ -106,7 +107,11 @@ final class DialogRows {
         kind.isEmpty()
             ? new Kind.Words()
             : reading.cell(r, Column.KIND, DialogRows::kind, new Kind.Words());
-    return new Piece(title, span, new Description.Field(label, of, r.cell(Column.START)), null);
+    return new Piece(
+        title,
+        span,
+        new Description.Field(label, of, r.cell(Column.START), r.cell(Column.UNIT)),
+        null);
   }
 
   private static Kind kind(String text) {

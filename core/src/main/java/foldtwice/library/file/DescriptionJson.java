@@ -31,7 +31,7 @@ final class DescriptionJson {
       Set.of("id", "does", "opens", "onSelection", "addOn", "since", "until");
   private static final Set<String> DIALOG = Set.of("title", "fields", "buttons", "since", "until");
   private static final Set<String> FIELD =
-      Set.of("label", "start", "kind", "least", "most", "step", "scale", "options");
+      Set.of("label", "start", "kind", "least", "most", "step", "scale", "options", "unitOf");
   private static final Set<String> BUTTON = Set.of("label", "does", "stays");
   private static final Set<String> SETTING =
       Set.of("name", "options", "start", "fromRestart", "since", "until");
@@ -107,7 +107,8 @@ final class DescriptionJson {
   private static Description.Field field(In in) throws FormatException {
     return in.part(
         FIELD,
-        new Description.Field(in.text("label"), RoutineJson.kind(in), in.text("start", "")),
+        new Description.Field(
+            in.text("label"), RoutineJson.kind(in), in.text("start", ""), in.text("unitOf", "")),
         DescriptionJson::write);
   }
 
@@ -216,6 +217,7 @@ final class DescriptionJson {
     ObjectNode out = Json.object().put("label", f.label());
     RoutineJson.write(f.kind(), out);
     text("start", f.start(), out);
+    text("unitOf", f.unitOf(), out);
     return out;
   }
 

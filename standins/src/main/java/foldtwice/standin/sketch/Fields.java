@@ -2,9 +2,12 @@ package foldtwice.standin.sketch;
 
 import foldtwice.describe.Description;
 import foldtwice.routine.Kind;
+import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Value;
 import foldtwice.run.Dialog;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
 /** Fields of a dialog as they are described, as a dialog has them. */
 final class Fields {
@@ -12,17 +15,29 @@ final class Fields {
   /** A field takes as many decimals as its step has, and at least these. */
   private static final int DECIMALS = 2;
 
+  /** As many where a setting says the unit: an inch is worth more of them than a millimetre. */
+  private static final int FINE = 6;
+
   private Fields() {}
 
-  static Dialog.Field of(Description.Field f) {
+  /**
+   * A field as it opens.
+   *
+   * @param settings what the settings are now
+   */
+  static Dialog.Field of(Description.Field f, Map<String, Value> settings) {
     return switch (f.kind()) {
-      case Kind.Distance(var least, var most, var step) ->
-          Dialog.Field.length(
-                  f.label(),
-                  begins(f, least.amount().toPlainString()),
-                  least.unit(),
-                  Math.max(DECIMALS, step.amount().scale()))
-              .within(f.kind());
+      case Kind.Distance(var least, var most, var step) -> {
+        Optional<LengthUnit> set =
+            Optional.ofNullable(settings.get(f.unitOf())).flatMap(v -> LengthUnit.of(v.shown()));
+        String begins = begins(f, least.amount().toPlainString());
+        yield Dialog.Field.length(
+                f.label(),
+                set.filter(u -> u != least.unit()).isPresent() ? "0" : begins,
+                set.orElse(least.unit()),
+                set.isPresent() ? FINE : Math.max(DECIMALS, step.amount().scale()))
+            .within(f.kind());
+      }
       case Kind.Measure(var least, var most, var step) ->
           Dialog.Field.amount(
                   f.label(),

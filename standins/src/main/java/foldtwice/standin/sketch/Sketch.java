@@ -227,7 +227,7 @@ public final class Sketch extends StandIn<Page> {
     Dialog.Field[] fields =
         d.fields().stream()
             .filter(f -> labels.add(f.label()))
-            .map(Fields::of)
+            .map(f -> Fields.of(f, settings()))
             .toArray(Dialog.Field[]::new);
     OpenDialog dialog = OpenDialog.of(d.title(), fields);
     for (Description.Button b : d.buttons()) {
@@ -285,10 +285,20 @@ public final class Sketch extends StandIn<Page> {
     return reply;
   }
 
+  /** The first context that is no dialog's; one of a dialog where there are no others. */
   private String firstFocus() {
-    return switch (of.states().getFirst()) {
-      case Place.Within(var id, String context) when !of.isByPointer(context) -> context;
-      case Place.Over(var id, String context, var pointer) -> context;
+    List<String> all = of.states().stream().map(this::focusIn).filter(c -> !c.isEmpty()).toList();
+    return all.stream()
+        .filter(c -> standing.of(c).filter(w -> w instanceof While.DialogOpen).isEmpty())
+        .findFirst()
+        .or(() -> all.stream().findFirst())
+        .orElse("");
+  }
+
+  private String focusIn(Place state) {
+    return switch (state) {
+      case Place.Within(var id, String c) when !of.isByPointer(c) -> c;
+      case Place.Over(var id, String c, var pointer) -> c;
       default -> "";
     };
   }
@@ -366,6 +376,9 @@ public final class Sketch extends StandIn<Page> {
     if (first.filter(r -> r instanceof Reply.Refused).isPresent()) {
       return first.get();
     }
+    if (standing.of(context).filter(w -> w instanceof While.DialogOpen).isPresent()) {
+      return first.orElse(Reply.QUIET); // when it closes, keys go where they went before
+    }
     Reply there = focusOn(context);
     return first.map(r -> both(r, there)).orElse(there);
   }
@@ -399,14 +412,16 @@ public final class Sketch extends StandIn<Page> {
   }
 
   private Optional<Reply> opening(String title) {
-    if (here.dialog().equals(title)) {
+    if (title.isEmpty() ? !here.dialog().isEmpty() : here.dialog().equals(title)) {
       return Optional.empty();
     }
     return Optional.of(
         described.commands().stream()
-            .filter(c -> c.opens().equals(title) && commandIds().contains(c.id()))
-            .findFirst()
+            .filter(c -> title.isEmpty() ? !c.opens().isEmpty() : c.opens().equals(title))
+            .filter(c -> commandIds().contains(c.id()))
             .map(c -> fire(c.id()))
+            .filter(r -> !here.dialog().isEmpty())
+            .findFirst()
             .orElseGet(() -> new Reply.Refused("a command that opens it", title)));
   }
 

@@ -44,7 +44,8 @@ final class Standing {
             case While.Selected(String kind) ->
                 kind.isEmpty() || described.things().stream().anyMatch(t -> t.kind().equals(kind));
             case While.DialogOpen(String title) ->
-                described.dialogs().stream().anyMatch(d -> d.title().equals(title));
+                described.dialogs().stream()
+                    .anyMatch(d -> title.isEmpty() || d.title().equals(title));
             case While.NothingSelected n -> true;
             case While.Document d -> false; // such a context is gone to like any other
           };
@@ -65,13 +66,13 @@ final class Standing {
       return focus;
     }
     if (!now.dialog().isEmpty()) {
-      While open = new While.DialogOpen(now.dialog());
-      if (open.equals(said.get(focus))) {
-        return focus;
-      }
-      for (Context c : of.allContexts()) {
-        if (open.equals(said.get(c.id()))) {
-          return c.id();
+      List<String> all = new ArrayList<>(List.of(focus));
+      of.allContexts().forEach(c -> all.add(c.id()));
+      for (String title : List.of(now.dialog(), "")) {
+        While open = new While.DialogOpen(title);
+        Optional<String> there = all.stream().filter(c -> open.equals(said.get(c))).findFirst();
+        if (there.isPresent()) {
+          return there.get();
         }
       }
     }
@@ -113,7 +114,8 @@ final class Standing {
     return switch (said.get(context)) {
       case While.Selected(String kind) -> now.isSelected(kind);
       case While.NothingSelected n -> now.nothingSelected();
-      case While.DialogOpen(String title) -> now.dialog().equals(title);
+      case While.DialogOpen(String title) ->
+          !now.dialog().isEmpty() && (title.isEmpty() || now.dialog().equals(title));
       case While.Document d -> false;
     };
   }
