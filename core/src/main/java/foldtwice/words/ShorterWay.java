@@ -2,17 +2,19 @@ package foldtwice.words;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Library;
-import foldtwice.outline.Comparison;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
+import foldtwice.place.Place;
+import foldtwice.recording.Retracing;
 import foldtwice.resolve.Keymap;
-import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
+import foldtwice.routine.Value;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** What already does what a person just did the long way. */
@@ -86,21 +88,54 @@ public final class ShorterWay {
     return !keymap.paths(trigger).isEmpty();
   }
 
-  /** A routine of the application that takes the very same steps. */
-  public static Optional<Routine> toSteps(Library library, String application, List<Line> steps) {
-    return library.routines().values().stream()
-        .filter(r -> r.application().equals(application))
-        .filter(
-            r ->
-                switch (r) {
-                  case Routine.Macro m ->
-                      m.steps().size() == steps.size()
-                          && Comparison.of(m.steps(), steps).stream()
-                              .allMatch(Comparison.Pair::same);
-                  case Routine.Script s -> false;
-                  case Routine.PluginAction p -> false;
-                  case Routine.Stored c -> false;
-                })
-        .findFirst();
+  /**
+   * A binding whose trigger does what was done last by hand.
+   *
+   * @param keys its trigger, in words
+   * @param steps how many of the last steps
+   */
+  public record Lately(Binding binding, String keys, int steps) {}
+
+  /** More steps than this are not looked back over. */
+  public static final int MOST_STEPS = 8;
+
+  /**
+   * The binding that does the most of what was done last, two steps at least, in this state.
+   *
+   * @param last what was done, the last at the end
+   */
+  public static Optional<Lately> lately(
+      Library library, Keymap keymap, Place state, List<Step> last) {
+    List<Binding> here =
+        library.bindings().values().stream()
+            .filter(b -> b.triggers().stream().anyMatch(t -> canBeMade(keymap, t)))
+            .filter(b -> keymap.statesOf(b.place()).contains(state))
+            .toList();
+    for (int n = Math.min(MOST_STEPS, last.size()); n > 1; n--) {
+      List<Step> these = last.subList(last.size() - n, last.size());
+      for (Binding b : here) {
+        if (library.routineOf(b).orElse(null) instanceof Routine.Macro m
+            && m.application().equals(state.applicationId().orElse(""))
+            && Retracing.of(m, these).filter(given -> gives(b, m, given)).isPresent()) {
+          Trigger trigger =
+              b.triggers().stream().filter(t -> canBeMade(keymap, t)).findFirst().orElseThrow();
+          return Optional.of(
+              new Lately(b, new Words(library, keymap.layout()).trigger(trigger), n));
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Whether a binding gives its routine these arguments. */
+  private static boolean gives(Binding b, Routine.Macro macro, Map<String, Value> wanted) {
+    return wanted.entrySet().stream()
+        .allMatch(
+            e ->
+                macro
+                    .parameter(e.getKey())
+                    .map(p -> Library.argument(b, p).shown())
+                    .filter(e.getValue().shown()::equals)
+                    .isPresent());
   }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Library;
+import foldtwice.routine.Routine;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.input.KeyCode;
@@ -85,7 +86,13 @@ class SeveralByHandTest {
   void theLookUpFindsWhatCanBecomeABinding() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       lookUp(hands, "exposure");
-      assertThat(hands.text("#look-list")).contains("Value to step", "a macro that turns it up");
+      assertThat(hands.text("#look-list")).contains("Value to step", "can take no trigger itself");
+      hands.press(KeyCode.ESCAPE);
+      lookUp(hands, "rowan");
+      assertThat(hands.text("#look-list")).contains("Device or menu", "a device with 16 keys");
+      hands.press(KeyCode.ESCAPE);
+      lookUp(hands, "no trigger vasculum");
+      assertThat(hands.text("#look-list")).contains("Native command", "no trigger, Vasculum");
       hands.press(KeyCode.ESCAPE);
       lookUp(hands, "plugin action");
       assertThat(hands.text("#look-list")).contains("Routine", "plugin action");
@@ -119,6 +126,54 @@ class SeveralByHandTest {
       assertThat(copy.routine()).isEqualTo(first.routine());
       assertThat(copy.fitting().way()).isEqualTo("presets");
       assertThat(copy.fitting().repeats()).isEqualTo(8);
+    }
+  }
+
+  /** Lists are narrowed by kind, heading, and having no trigger; what is chosen is always shown. */
+  @Test
+  void listsAreNarrowedByKindAndTrigger() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("plugin action");
+      long actions =
+          library(hands).bindings().values().stream()
+              .filter(b -> library(hands).routineOf(b).orElse(null) instanceof Routine.PluginAction)
+              .count();
+      assertThat(actions).isPositive();
+      assertThat(hands.text("#count")).startsWith(actions + " of ");
+      hands.choose("no trigger");
+      long without = library(hands).bindings().values().stream().filter(Binding::isDraft).count();
+      assertThat(hands.text("#count")).startsWith(without + " of ");
+
+      hands.press(KeyCode.CONTROL, KeyCode.PAGE_UP);
+      hands.click("#place-vasculum");
+      lookUp(hands, "exposure step by");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#filter")).as("nothing hides what was gone to").isEmpty();
+      assertThat(hands.text("#count")).isEqualTo("273");
+      assertThat(hands.text("#leaf-does")).contains("Exposure step");
+
+      hands.press(KeyCode.F12);
+      hands.click("#command-filter");
+      hands.retype("no trigger");
+      assertThat(hands.text("#commands")).isNotEmpty().doesNotContain("Ctrl");
+    }
+  }
+
+  /** Four steps by hand that a key does earn a hint; so does a recording that is there already. */
+  @Test
+  void whatIsDoneByHandEarnsAHint() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.click("#tab-try");
+      hands.click("#try-copystand");
+      hands.menu("Edit", "Select all");
+      hands.menu("Adjust", "Straighten");
+      hands.waitForText("#said", "does the last 2 steps");
+      assertThat(hands.text("#said")).contains("Straighten all shots");
+
+      hands.click("#record");
+      hands.menu("Looks", "Archive");
+      hands.click("#record-keep");
+      assertThat(hands.text("#said")).contains("does the same as Apply look, look Archive");
     }
   }
 }

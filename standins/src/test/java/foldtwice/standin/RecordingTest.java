@@ -2,7 +2,9 @@ package foldtwice.standin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.place.Place;
 import foldtwice.recording.Recording;
+import foldtwice.recording.Retracing;
 import foldtwice.recording.Route;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
@@ -16,6 +18,7 @@ import foldtwice.run.Run;
 import foldtwice.run.Trace;
 import foldtwice.standin.base.StandIn;
 import foldtwice.trigger.Notation;
+import foldtwice.words.ShorterWay;
 import foldtwice.words.StepWords;
 import java.util.List;
 import java.util.Map;
@@ -248,26 +251,86 @@ class RecordingTest {
   @Test
   void whatIsThereAlreadyIsFound() {
     var keymap = Demo.keymap("camera-bench");
-    assertThat(
-            foldtwice.words.ShorterWay.toCommand(
-                Demo.LIBRARY, keymap, "vasculum", List.of("Register", "Save")))
+    assertThat(ShorterWay.toCommand(Demo.LIBRARY, keymap, "vasculum", List.of("Register", "Save")))
         .as("a native key")
         .contains("Ctrl+S");
-    assertThat(
-            foldtwice.words.ShorterWay.toCommand(
-                Demo.LIBRARY, keymap, "vasculum", List.of("Flags", "Moss")))
+    assertThat(ShorterWay.toCommand(Demo.LIBRARY, keymap, "vasculum", List.of("Flags", "Moss")))
         .as("a binding whose routine chooses it, with its argument")
         .contains("Ctrl+[Digit3]");
     assertThat(
-            foldtwice.words.ShorterWay.toCommand(
-                Demo.LIBRARY, keymap, "vasculum", List.of("Register", "Compact")))
+            ShorterWay.toCommand(Demo.LIBRARY, keymap, "vasculum", List.of("Register", "Compact")))
         .as("only a routine that does more than that")
         .isEmpty();
     Recording recording =
         record(fresh("copystand"), choose("Edit", "Select all"), choose("Adjust", "Straighten"));
-    assertThat(foldtwice.words.ShorterWay.toSteps(Demo.LIBRARY, "copystand", recording.steps()))
-        .map(Routine::name)
+    assertThat(Retracing.among(Demo.LIBRARY, "copystand", taken(recording)))
+        .map(f -> f.routine().name())
         .contains("Straighten all shots");
+  }
+
+  private static List<Step> taken(Recording recording) {
+    return recording.steps().stream().map(Line::step).toList();
+  }
+
+  /** What was recorded is a routine with parameters, given the constants; also in its branches. */
+  @Test
+  void aRecordingIsMatchedUpToConstants() {
+    Recording shift =
+        record(
+            fresh("tagpress"),
+            choose("Edit", "Select all"),
+            choose("Box", "Shift \u2026"),
+            new Act.Fill("Right by", "0.5"),
+            new Act.PressButton("Shift"),
+            new Act.PressButton("Close"));
+    List<Step> steps = taken(shift);
+    Retracing.Found found =
+        Retracing.among(Demo.LIBRARY, "tagpress", steps.subList(1, steps.size())).orElseThrow();
+    assertThat(found.routine().id()).isEqualTo("shift-boxes");
+    assertThat(found.arguments()).containsOnlyKeys("dx");
+    assertThat(found.arguments().get("dx").shown()).isEqualTo("0.5 mm");
+
+    Recording look = record(fresh("copystand"), choose("Looks", "Archive"));
+    assertThat(Retracing.among(Demo.LIBRARY, "copystand", taken(look)))
+        .hasValueSatisfying(
+            f -> {
+              assertThat(f.routine().id()).isEqualTo("apply-look");
+              assertThat(f.arguments().get("look").shown()).isEqualTo("Archive");
+            });
+
+    var keymap = Demo.keymap("camera-bench");
+    Place state = fresh("tagpress").place();
+    assertThat(ShorterWay.lately(Demo.LIBRARY, keymap, state, steps))
+        .hasValueSatisfying(
+            l -> {
+              assertThat(l.keys()).isEqualTo("Alt+.");
+              assertThat(l.steps()).isEqualTo(4);
+            });
+    assertThat(ShorterWay.lately(Demo.LIBRARY, keymap, state, steps.subList(0, 3))).isEmpty();
+  }
+
+  /** Every macro of the demo retraces its own steps where it has no branches. */
+  @Test
+  void aMacroRetracesItself() {
+    int plain = 0;
+    for (Routine r : Demo.LIBRARY.routines().values()) {
+      if (r instanceof Routine.Macro m
+          && m.parameters().isEmpty()
+          && m.steps().stream()
+              .allMatch(
+                  l ->
+                      l.on()
+                          && l.step().bodies().isEmpty()
+                          && !(l.step() instanceof Step.Note)
+                          && !(l.step() instanceof Step.Modifiers)
+                          && !(l.step() instanceof Step.ChangeSetting))) {
+        plain++;
+        List<Step> steps = m.steps().stream().map(Line::step).toList();
+        assertThat(Retracing.of(m, steps)).as(m.name()).contains(Map.of());
+        assertThat(Retracing.of(m, steps.subList(1, steps.size()))).isEmpty();
+      }
+    }
+    assertThat(plain).isGreaterThan(10);
   }
 
   @Test

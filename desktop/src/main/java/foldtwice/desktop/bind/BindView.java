@@ -155,6 +155,7 @@ public final class BindView extends BorderPane implements View {
     setCenter(sheet);
     chips.show(session.now().library());
     register.show(session.now());
+    register.setOnHidden(this::showAll);
     register
         .chosenProperty()
         .addListener(
@@ -170,6 +171,13 @@ public final class BindView extends BorderPane implements View {
   private void narrow(boolean yes) {
     count.setVisible(!yes);
     count.setManaged(!yes);
+  }
+
+  /** Leaves the filter, in the words and in the chips, so that both say what is shown. */
+  private void showAll() {
+    chips.showAll();
+    filter.clear();
+    refilter();
   }
 
   private void refilter() {

@@ -49,6 +49,15 @@ final class PlaceChips extends HBox {
     return chosen;
   }
 
+  /** Those of all applications are seen from now on; nobody is told. */
+  void showAll() {
+    chosen = "";
+    filling = true;
+    chips.forEach((id, chip) -> chip.setSelected(id.isEmpty()));
+    list.setValue("");
+    filling = false;
+  }
+
   private void choose(String id) {
     chosen = id;
     onChosen.run();

@@ -55,6 +55,7 @@ final class Register extends TableView<Row> {
   private String application = "";
   private String filter = "";
   private boolean filling;
+  private Runnable onHidden = () -> {};
 
   Register() {
     setId("register");
@@ -264,11 +265,16 @@ final class Register extends TableView<Row> {
     return true;
   }
 
-  /** Chooses a binding; the first row when it is not shown. */
+  /** True for a binding that is there, but that the filter hides. */
+  boolean hides(String id) {
+    return rows.stream().anyMatch(r -> r.binding().id().equals(id))
+        && getItems().stream().noneMatch(r -> r.binding().id().equals(id));
+  }
+
+  /** Chooses a binding; the filter is left when it hides it. */
   void choose(String id) {
-    if (rows.stream().anyMatch(r -> r.binding().id().equals(id))
-        && getItems().stream().noneMatch(r -> r.binding().id().equals(id))) {
-      filter("", "");
+    if (hides(id)) {
+      onHidden.run();
     }
     select(id);
     scrollTo(Math.max(0, getSelectionModel().getSelectedIndex() - 3));
@@ -298,6 +304,11 @@ final class Register extends TableView<Row> {
         return;
       }
     }
+  }
+
+  /** What leaves the filter, where a binding it hides is chosen. */
+  void setOnHidden(Runnable leave) {
+    onHidden = leave;
   }
 
   void chooseFirst() {

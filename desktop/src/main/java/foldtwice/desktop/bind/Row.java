@@ -5,6 +5,7 @@ import foldtwice.binding.Readiness;
 import foldtwice.conflict.Conflict;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.routine.Routine;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.List;
@@ -23,7 +24,8 @@ record Row(
     String family,
     Readiness readiness,
     Optional<Conflict> conflict,
-    String conflictText) {
+    String conflictText,
+    String besides) {
 
   static Row of(Binding b, String family, Snapshot now, Words words) {
     List<Conflict> conflicts = now.conflictsOf(b.id());
@@ -39,7 +41,17 @@ record Row(
         family,
         now.outlook(b).stage(),
         worst,
-        worst.map(c -> brief(c, b, words)).orElse(""));
+        worst.map(c -> brief(c, b, words)).orElse(""),
+        now.library().routineOf(b).map(Row::besides).orElse(""));
+  }
+
+  /** What a routine is found by beside its name: its kind, its heading, its tags. */
+  private static String besides(Routine r) {
+    return String.join(
+        " ",
+        Ui.text("look.kind." + r.getClass().getSimpleName()),
+        r.category(),
+        String.join(" ", r.card().tags()));
   }
 
   /** A double claim names the other of the two, from whichever side it is told. */
@@ -56,8 +68,9 @@ record Row(
     String all =
         String.join(
                 " ",
-                trigger,
+                trigger.isEmpty() ? Ui.text("notrigger") : trigger,
                 routine,
+                besides,
                 arguments,
                 place,
                 family,

@@ -3,6 +3,7 @@ package foldtwice.desktop.collect;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
+import foldtwice.place.Place;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
@@ -70,7 +71,7 @@ final class RoutineOrder {
             e.routine().category().isEmpty()
                 ? Ui.text("collect.noheading")
                 : e.routine().category();
-        case PROGRAM -> library.nameOf(new foldtwice.place.Place.Whole(e.routine().application()));
+        case PROGRAM -> library.nameOf(new Place.Whole(e.routine().application()));
         case COLOUR ->
             e.routine().card().colour().isEmpty()
                 ? Ui.text("collect.nocolour")
@@ -97,14 +98,14 @@ final class RoutineOrder {
   /**
    * The routines to show under their headings, pinned ones first and those set aside last in each.
    *
-   * @param typed every word of it must be in the name, the heading, the program, the tags or the
-   *     triggers
+   * @param typed every word of it must be in the name, the heading, the kind, the program, the tags
+   *     or the triggers
    */
   static Map<String, List<Entry>> of(Library library, String typed, Shown shown, By by) {
     Map<String, List<Entry>> under = new LinkedHashMap<>();
     entries(library).stream()
         .filter(shown::shows)
-        .filter(e -> matches(e, typed))
+        .filter(e -> matches(e, library, typed))
         .sorted(by.order())
         .forEach(e -> under.computeIfAbsent(by.heading(e, library), h -> new ArrayList<>()).add(e));
     if (by == By.HEADING || by == By.PROGRAM) {
@@ -142,15 +143,17 @@ final class RoutineOrder {
     return new Entry(routine, bindings.size(), uses, keys.toString());
   }
 
-  private static boolean matches(Entry e, String typed) {
+  private static boolean matches(Entry e, Library library, String typed) {
     Routine r = e.routine();
     String text =
         String.join(
                 " ",
                 r.name(),
                 r.category(),
-                r.application(),
+                Ui.text("look.kind." + r.getClass().getSimpleName()),
+                library.nameOf(new Place.Whole(r.application())),
                 String.join(" ", r.card().tags()),
+                r.card().off() ? Ui.text("collect.off") : "",
                 e.keys().isEmpty() ? Ui.text("notrigger") : e.keys())
             .toLowerCase(Locale.ROOT);
     for (String word : typed.toLowerCase(Locale.ROOT).split("\\s+")) {

@@ -105,6 +105,12 @@ final class ConflictList extends ListView<ConflictList.Row> {
         .toList();
   }
 
+  /** True when the conflict with this trouble is in the list. */
+  boolean shows(Object topic) {
+    return getItems().stream()
+        .anyMatch(r -> r instanceof Row.One(Conflict c) && c.topic().equals(topic));
+  }
+
   /** Chooses the conflict with this trouble, if it is in the list. */
   void choose(Object topic) {
     for (int i = 0; i < getItems().size(); i++) {

@@ -206,6 +206,9 @@ public final class ConflictsView extends BorderPane implements View {
         .ifPresent(
             w -> {
               wanted = Optional.empty();
+              if (!list.shows(w.topic())) {
+                filter.clear(); // it would hide what was gone to
+              }
               list.choose(w.topic());
               list.requestFocus();
             });

@@ -1,5 +1,6 @@
 package foldtwice.desktop.frame;
 
+import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
@@ -108,7 +109,10 @@ final class CommandTexts {
   }
 
   private static Text text(Application a, NativeCommand c, String title) {
-    String keys = c.triggers().stream().map(Notation::write).collect(Collectors.joining(", "));
+    String keys =
+        c.triggers().isEmpty()
+            ? Ui.text("notrigger")
+            : c.triggers().stream().map(Notation::write).collect(Collectors.joining(", "));
     String menu =
         a.name()
             + (c.menuPath().isEmpty() ? "" : " \u203a " + String.join(" \u203a ", c.menuPath()));

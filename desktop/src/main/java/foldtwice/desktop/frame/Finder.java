@@ -21,9 +21,11 @@ import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Supplier;
@@ -33,6 +35,9 @@ import java.util.stream.Collectors;
 final class Finder {
 
   private static final int MOST = 60;
+
+  /** Triggers of a routine longer than this are cut. */
+  private static final int LONG = 40;
 
   private final Snapshot now;
   private final Words words;
@@ -183,10 +188,18 @@ final class Finder {
   }
 
   private void routines() {
+    Map<String, String> keys = new HashMap<>();
+    for (Binding b : now.library().bindings().values()) {
+      for (Trigger t : b.triggers()) {
+        keys.merge(
+            b.routine(), words.trigger(t), (a, more) -> a.length() > LONG ? a : a + " " + more);
+      }
+    }
     for (Routine r : now.library().routines().values()) {
       String detail =
           String.join(
               ", ",
+              keys.getOrDefault(r.id(), Ui.text("notrigger")),
               Ui.text("look.kind." + r.getClass().getSimpleName()),
               r.category(),
               words.place(new Place.Whole(r.application())));

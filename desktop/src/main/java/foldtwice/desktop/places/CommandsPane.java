@@ -157,6 +157,11 @@ final class CommandsPane extends VBox {
     return c.triggers().stream().map(now.words()::trigger).collect(Collectors.joining(", "));
   }
 
+  /** Its keys as they are found: by none too. */
+  private String found(NativeCommand c) {
+    return c.triggers().isEmpty() ? Ui.text("notrigger") : keys(c);
+  }
+
   private Node caps(NativeCommand c) {
     return c.triggers().isEmpty() ? null : KeyCaps.of(c.triggers().getFirst(), now.words());
   }
@@ -229,7 +234,7 @@ final class CommandsPane extends VBox {
 
   private boolean matches(NativeCommand c, String[] words) {
     String all =
-        (c.name() + " " + String.join(" ", c.menuPath()) + " " + c.group() + " " + keys(c))
+        (c.name() + " " + String.join(" ", c.menuPath()) + " " + c.group() + " " + found(c))
             .toLowerCase(Locale.ROOT);
     for (String word : words) {
       if (!all.contains(word)) {

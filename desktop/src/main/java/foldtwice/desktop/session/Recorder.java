@@ -4,16 +4,22 @@ import foldtwice.binding.Binding;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
+import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.recording.Recording;
+import foldtwice.recording.Retracing;
 import foldtwice.recording.Route;
 import foldtwice.routine.Head;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
+import foldtwice.routine.Value;
 import foldtwice.run.Act;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
+import foldtwice.standin.SimulatedComputer;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.ShorterWay;
 import java.util.ArrayList;
@@ -27,14 +33,16 @@ import javafx.beans.property.ReadOnlyIntegerWrapper;
 public final class Recorder {
 
   /** What is being recorded. */
-  private record On(Recording recording, Route route, Place place) {}
+  private record On(Recording recording, Route route, Place place, SimulatedComputer before) {}
 
   private final Session session;
   private final ReadOnlyIntegerWrapper heard = new ReadOnlyIntegerWrapper(-1);
+  private final ByHand byHand;
   private On on;
 
   Recorder(Session session) {
     this.session = session;
+    this.byHand = new ByHand(session);
   }
 
   /** How many acts have been heard; negative while nothing is recorded. */
@@ -67,7 +75,13 @@ public final class Recorder {
   }
 
   public void start(Program program) {
-    on = new On(new Recording(program.application()), new Route(), program.place());
+    on =
+        new On(
+            new Recording(program.application()),
+            new Route(),
+            program.place(),
+            session.computer().copy());
+    byHand.forget();
     heard.set(0);
     session.say(Ui.text("record.on", nameOf(program.application())));
   }
@@ -81,6 +95,7 @@ public final class Recorder {
   /** Takes note of an act that was done. */
   public void hear(Act act, Reply reply, Program program) {
     if (on == null) {
+      byHand.hear(act, reply, program);
       return;
     }
     on.recording().hear(act, reply, program);
@@ -147,14 +162,66 @@ public final class Recorder {
                         Map.of(),
                         0,
                         Extras.NONE))));
-    Optional<Routine> same = ShorterWay.toSteps(session.now().library(), application(), steps);
+    Optional<String> same = same(steps);
+    On was = on;
     on = null;
     heard.set(-1);
     session.make(
         new Edit.Together(edits),
-        same.map(r -> Ui.text("record.same", title, r.name()))
+        same.map(r -> Ui.text("record.same", title, r))
             .orElseGet(() -> Ui.text("record.kept", title, steps.size())));
+    if (same.isEmpty()) {
+      sameEffect(was, macro);
+    }
     return Optional.of(macro.id());
+  }
+
+  /** What takes the very same steps: a routine, given these constants, or a command's own keys. */
+  private Optional<String> same(List<Line> lines) {
+    Library library = session.now().library();
+    List<Step> steps = lines.stream().map(Line::step).toList();
+    return Retracing.among(library, application(), steps)
+        .map(f -> named(f.routine().id(), f.arguments()))
+        .or(() -> steps.size() == 1 ? ofCommand(steps.getFirst()) : Optional.empty());
+  }
+
+  private Optional<String> ofCommand(Step step) {
+    return step instanceof Step.Choose(List<Template> menu)
+        ? ShorterWay.toCommand(
+            session.now().library(),
+            session.now().keymap(),
+            application(),
+            menu.stream().map(Template::source).toList())
+        : Optional.empty();
+  }
+
+  private String named(String routine, Map<String, Value> arguments) {
+    return session
+        .now()
+        .words()
+        .binding(Binding.fresh("", routine, new Place.Everywhere(), List.of(), arguments));
+  }
+
+  /** Looks in the background for what comes to the same by other steps, and says so. */
+  private void sameEffect(On was, Routine.Macro macro) {
+    Program program = session.programs().get(macro.application());
+    if (program == null) {
+      return;
+    }
+    SameEffect same =
+        new SameEffect(
+            session.now(), macro.application(), was.before(), Map.copyOf(program.state()));
+    session
+        .background()
+        .once(
+            Background.Lane.IDLE,
+            () -> same.find(macro.id()),
+            found ->
+                found.ifPresent(
+                    b ->
+                        session.say(
+                            Ui.text(
+                                "record.same", macro.name(), named(b.routine(), b.arguments())))));
   }
 
   /** The heading most routines of the application stand under. */

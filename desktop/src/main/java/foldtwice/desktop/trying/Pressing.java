@@ -343,11 +343,8 @@ final class Pressing {
     }
   }
 
-  /** Tells the recorder what keys came to. */
+  /** Tells the recorder what keys came to, whether it is on or not. */
   private void record(Trial.Result result, String in) {
-    if (!session.recorder().isOn()) {
-      return;
-    }
     Program program = session.programs().get(in);
     for (Effect effect : result.effects()) {
       switch (effect) {

@@ -12,13 +12,10 @@ import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.run.Act;
 import foldtwice.run.Program;
-import foldtwice.run.Reply;
 import foldtwice.standin.SimulatedComputer;
 import foldtwice.standin.base.StandIn;
-import foldtwice.words.ShorterWay;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -154,7 +151,6 @@ final class Programs {
           session.recorder().hear(act, reply, session.programs().get(id));
           if (!(act instanceof Act.Fill)) {
             worked();
-            hint(act, reply);
           }
         });
     window.addEventFilter(MouseEvent.MOUSE_PRESSED, this::clicked);
@@ -171,15 +167,6 @@ final class Programs {
     window.focusedProperty().addListener((o, a, b) -> onChange.run());
     window.focusWithinProperty().addListener((o, a, within) -> pressing.letGo());
     return window;
-  }
-
-  /** Quietly says that keys would have done what was chosen from a menu. */
-  private void hint(Act act, Reply reply) {
-    if (act instanceof Act.Choose(List<String> menu) && reply instanceof Reply.Done) {
-      Snapshot now = session.now();
-      ShorterWay.toCommand(now.library(), now.keymap(), application, menu)
-          .ifPresent(keys -> session.say(Ui.text("try.shorter", keys)));
-    }
   }
 
   private void clicked(MouseEvent e) {
