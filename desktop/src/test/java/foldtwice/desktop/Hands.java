@@ -161,6 +161,15 @@ final class Hands implements AutoCloseable {
         });
   }
 
+  private static int gestures;
+
+  /** How often a hand did something since this was asked last: a chord, a click, a text typed. */
+  static int gestures() {
+    int so = gestures;
+    gestures = 0;
+    return so;
+  }
+
   /** How many frames go by after each act. */
   private int frames = 3;
 
@@ -201,6 +210,7 @@ final class Hands implements AutoCloseable {
 
   /** Presses keys together, the last one under the others, and lets them go. */
   void press(KeyCode... keys) {
+    gestures++;
     run(() -> pressNow(keys));
     settle();
   }
@@ -221,6 +231,7 @@ final class Hands implements AutoCloseable {
 
   /** Types a text of small letters, digits and a few signs, key by key. */
   void type(String text) {
+    gestures++;
     for (int i = 0; i < text.length(); i++) {
       char c = text.charAt(i);
       KeyCode code =
@@ -313,6 +324,7 @@ final class Hands implements AutoCloseable {
   }
 
   void click(String selector) {
+    gestures++;
     Node node = node(selector);
     run(
         () -> {
@@ -522,6 +534,7 @@ final class Hands implements AutoCloseable {
 
   /** Puts a text into a field, as pasting does. */
   void paste(String selector, String text) {
+    gestures++;
     TextInputControl field = (TextInputControl) node(selector);
     run(() -> field.setText(text));
     settle();

@@ -52,12 +52,7 @@ class JourneyTest {
   }
 
   private static void paste(Hands hands, String part, String rows) {
-    Hands.ask(
-        () -> {
-          ClipboardContent content = new ClipboardContent();
-          content.putString(rows);
-          return Clipboard.getSystemClipboard().setContent(content);
-        });
+    copied(rows);
     hands.click("#part-" + part);
     hands.click("#described-paste");
   }
@@ -66,9 +61,8 @@ class JourneyTest {
   @Test
   void fromAnEmptyPageToTheFirstPressAndFurther() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      hands.press(KeyCode.F3);
-      hands.paste("#look-up", "begin a library");
-      hands.press(KeyCode.ENTER);
+      Hands.gestures();
+      lookUp(hands, "begin a library");
       Hands begin = hands.window("A library of your own");
       begin.type("seed house");
       begin.press(KeyCode.ENTER);
@@ -99,6 +93,60 @@ class JourneyTest {
       seed.waitForText("#register", "Dry lot");
       again.onlyThis();
     }
+  }
+
+  /** The shortest way to a first key of one's own, without touching the mouse, and its length. */
+  @Test
+  void byKeyboardAlone() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      Hands.gestures();
+      lookUp(hands, "begin a library");
+      Hands begin = hands.window("A library of your own");
+      begin.type("seed house");
+      begin.press(KeyCode.ENTER);
+      Hands seed = hands.window("seed house");
+      lookUp(seed, "add a program");
+      seed.type("siftbook");
+      seed.press(KeyCode.ENTER);
+      lookUp(seed, "describe the chosen program");
+      copied(COMMANDS);
+      seed.press(KeyCode.CONTROL, KeyCode.V);
+      assertThat(seed.text("#described")).contains("Turn out");
+      seed.press(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
+      seed.press(KeyCode.F6); // its keys are the program's, all but this
+      seed.press(KeyCode.F9);
+      seed.press(KeyCode.CONTROL, KeyCode.A);
+      seed.press(KeyCode.CONTROL, KeyCode.B);
+      assertThat(seed.text("#record-steps")).contains("View \u203a Labels");
+      seed.press(KeyCode.F6);
+      seed.press(KeyCode.F9);
+      seed.waitForText("#outline", "View");
+      seed.press(KeyCode.CONTROL, KeyCode.PAGE_UP);
+      seed.press(KeyCode.CONTROL, KeyCode.N);
+      seed.press(KeyCode.F4);
+      seed.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.D);
+      seed.waitForText("#register", "Shift");
+      seed.press(KeyCode.F5);
+      seed.waitForText("#result", "Done");
+      assertThat(seed.text("#said")).contains("Ctrl+Shift+D", "siftbook");
+      assertThat(Hands.gestures()).as("gestures to the first key that fires").isLessThan(40);
+      hands.onlyThis();
+    }
+  }
+
+  private static void lookUp(Hands hands, String words) {
+    hands.press(KeyCode.F3);
+    hands.paste("#look-up", words);
+    hands.press(KeyCode.ENTER);
+  }
+
+  private static void copied(String rows) {
+    Hands.ask(
+        () -> {
+          ClipboardContent content = new ClipboardContent();
+          content.putString(rows);
+          return Clipboard.getSystemClipboard().setContent(content);
+        });
   }
 
   private static void firstPress(Hands seed) {
@@ -133,6 +181,7 @@ class JourneyTest {
     seed.press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.D);
     seed.waitForText("#thing-Lot-2", "Moisture 8%");
     assertThat(seed.text("#try-why")).contains("takes it: Dry lot");
+    assertThat(Hands.gestures()).as("gestures to the first key that fires").isLessThan(40);
   }
 
   /** While it is off its keys are the program's again; on again, they are its own. */

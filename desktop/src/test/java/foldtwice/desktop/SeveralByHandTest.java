@@ -92,7 +92,7 @@ class SeveralByHandTest {
       assertThat(hands.text("#look-list")).contains("Device or menu", "a device with 16 keys");
       hands.press(KeyCode.ESCAPE);
       lookUp(hands, "no trigger vasculum");
-      assertThat(hands.text("#look-list")).contains("Native command", "no trigger, Vasculum");
+      assertThat(hands.text("#look-list")).contains("Native command", "no trigger yet, Vasculum");
       hands.press(KeyCode.ESCAPE);
       lookUp(hands, "plugin action");
       assertThat(hands.text("#look-list")).contains("Routine", "plugin action");
