@@ -42,6 +42,9 @@ public final class Described {
 
   private static final String[] MENUS = {"File", "Edit", "Draft", "View", "Weave", "Check"};
 
+  /** As a quick hand types, so that the picture before has been painted. */
+  private static final int BETWEEN_LETTERS_MILLIS = 120;
+
   private Described() {}
 
   /** Takes no arguments. */
@@ -65,6 +68,8 @@ public final class Described {
     for (int i = 0; i < 9; i++) {
       Frame frame = frame(three);
       on(() -> frame.show(TryView.class).go("one"));
+      drawn(frame.getScene());
+      Thread.sleep(BETWEEN_LETTERS_MILLIS);
       long from = System.nanoTime();
       on(() -> frame.show(TryView.class).go("big"));
       drawn(frame.getScene());
@@ -88,6 +93,7 @@ public final class Described {
     for (String word : List.of("weave 77", "mirror 5", "ctrl m", "check 99", "zzz")) {
       for (int end = 1; end <= word.length(); end++) {
         String typed = word.substring(0, end);
+        Thread.sleep(BETWEEN_LETTERS_MILLIS);
         long from = System.nanoTime();
         on(() -> ((TextField) frame.getScene().lookup("#look-up")).setText(typed));
         answered.add((System.nanoTime() - from) / 1e6);

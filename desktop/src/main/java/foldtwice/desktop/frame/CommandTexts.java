@@ -15,6 +15,7 @@ import java.util.Locale;
 import java.util.Set;
 import java.util.function.ToIntBiFunction;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -23,8 +24,13 @@ import java.util.stream.Stream;
  */
 final class CommandTexts {
 
-  /** A command, as it is shown and as it is searched. */
-  record Text(String id, String title, String detail, String lowTitle, String lowDetail) {}
+  /**
+   * A command, as it is shown and as it is searched.
+   *
+   * @param has which letters and digits are in it at all, so that most are passed over at a glance
+   */
+  record Text(
+      String id, String title, String detail, String lowTitle, String lowDetail, long has) {}
 
   /**
    * One that fits what is typed.
@@ -90,22 +96,48 @@ final class CommandTexts {
       Application a, String typed, ToIntBiFunction<String, String> match) {
     Of of = of(a);
     boolean goesOn = !of.typed.isEmpty() && typed.startsWith(of.typed);
-    List<Fit> fits = new ArrayList<>();
-    if (goesOn) {
-      of.fitted.forEach(f -> add(f.text, match, fits));
-    } else {
-      of.all.forEach(t -> add(t, match, fits));
-    }
+    List<Text> among = goesOn ? of.fitted.stream().map(Fit::text).toList() : of.all;
+    List<Fit> fits = fitting(among, letters(typed), match);
     of.typed = typed;
     of.fitted = fits;
     return fits;
   }
 
-  private static void add(Text t, ToIntBiFunction<String, String> match, List<Fit> fits) {
-    int how = match.applyAsInt(t.lowTitle, t.lowDetail);
-    if (how >= 0) {
-      fits.add(new Fit(t, how));
+  /** In parts of so many, side by side. */
+  private static final int PART = 4_000;
+
+  private static List<Fit> fitting(
+      List<Text> all, long letters, ToIntBiFunction<String, String> match) {
+    int parts = (all.size() + PART - 1) / PART;
+    return IntStream.range(0, parts)
+        .parallel()
+        .mapToObj(
+            i -> {
+              List<Fit> fits = new ArrayList<>();
+              for (Text t : all.subList(i * PART, Math.min(all.size(), (i + 1) * PART))) {
+                int how = (letters & ~t.has) == 0 ? match.applyAsInt(t.lowTitle, t.lowDetail) : -1;
+                if (how >= 0) {
+                  fits.add(new Fit(t, how));
+                }
+              }
+              return fits;
+            })
+        .flatMap(List::stream)
+        .toList();
+  }
+
+  /** Which letters a to z and digits are in a text. */
+  private static long letters(String text) {
+    long all = 0;
+    for (int i = 0; i < text.length(); i++) {
+      char c = text.charAt(i);
+      if (c >= 'a' && c <= 'z') {
+        all |= 1L << (c - 'a');
+      } else if (c >= '0' && c <= '9') {
+        all |= 1L << (26 + c - '0');
+      }
     }
+    return all;
   }
 
   private static Text text(Application a, NativeCommand c, String title) {
@@ -120,7 +152,9 @@ final class CommandTexts {
         Stream.of(keys, menu, c.group(), Words.finding(c).orElse(""))
             .filter(s -> !s.isEmpty())
             .collect(Collectors.joining(", "));
+    String lowTitle = title.toLowerCase(Locale.ROOT);
+    String lowDetail = detail.toLowerCase(Locale.ROOT);
     return new Text(
-        c.id(), title, detail, title.toLowerCase(Locale.ROOT), detail.toLowerCase(Locale.ROOT));
+        c.id(), title, detail, lowTitle, lowDetail, letters(lowTitle) | letters(lowDetail));
   }
 }

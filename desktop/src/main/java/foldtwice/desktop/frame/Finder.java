@@ -95,10 +95,14 @@ final class Finder {
 
   /** Keeps one of a rank, while there is room for more of it. */
   private void found(int rank, Supplier<Hit> hit) {
-    List<Hit> alike = found.computeIfAbsent(rank, r -> new ArrayList<>());
-    if (alike.size() < MOST) {
-      alike.add(hit.get());
+    if (hasRoom(rank)) {
+      found.computeIfAbsent(rank, r -> new ArrayList<>()).add(hit.get());
     }
+  }
+
+  private boolean hasRoom(int rank) {
+    List<Hit> alike = found.get(rank);
+    return alike == null || alike.size() < MOST;
   }
 
   /**
@@ -250,6 +254,9 @@ final class Finder {
     for (Application a : now.library().applications().values()) {
       for (CommandTexts.Fit fit : texts.fitting(a, query, this::match)) {
         CommandTexts.Text t = fit.text();
+        if (!hasRoom(5 + fit.match())) {
+          continue; // of a hundred thousand that fit alike, most
+        }
         if (!byKey.contains(new Owner.Native(a.id(), t.id()))) {
           found(
               5 + fit.match(),
