@@ -13,8 +13,8 @@ import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -73,9 +73,8 @@ final class Chains {
   private List<Conflict> chord(Claim its, Trigger.Keys keys) {
     Optional<List<Signal>> path = keymap.paths(keys).stream().findFirst();
     List<Claim> claims = keymap.claimsOn(keys);
-    Set<Place> listening = new LinkedHashSet<>();
     List<Claim> yours = claims.stream().filter(Claim::isYours).toList();
-    yours.forEach(c -> listening.addAll(keymap.statesOf(c.place())));
+    List<Place> listening = listening(yours);
     if (path.isEmpty() || claims.isEmpty()) {
       List<Place> all = keymap.states();
       Evidence evidence =
@@ -106,6 +105,13 @@ final class Chains {
                     Optional.of(keys),
                     new Evidence(places.getFirst(), path.get()))));
     return found;
+  }
+
+  /** The states in which one of them is heard, in the order of the keymap, not of the claims. */
+  private List<Place> listening(List<Claim> claims) {
+    Set<Place> heard = new HashSet<>();
+    claims.forEach(c -> heard.addAll(keymap.statesOf(c.place())));
+    return keymap.states().stream().filter(heard::contains).toList();
   }
 
   /** Who is set off by presses, or has an equal right to them; nobody when nothing is. */

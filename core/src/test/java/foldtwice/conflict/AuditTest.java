@@ -27,6 +27,7 @@ import java.util.Optional;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
 
 /** Looking again after an edit finds what looking at everything finds. */
 class AuditTest {
@@ -34,6 +35,16 @@ class AuditTest {
   /** A hundred sequences of a hundred edits. */
   @Property(tries = 100)
   void whatIsLookedAtAgainIsAllThatChanged(@ForAll long seed) {
+    isAllThatChanged(seed);
+  }
+
+  /** A sequence in which a chain was told with its places in the order of the claims. */
+  @Test
+  void aChainIsToldAlikeInWhateverOrderItsClaimsCame() {
+    isAllThatChanged(22369);
+  }
+
+  private static void isAllThatChanged(long seed) {
     Random random = new Random(seed);
     Library library = Fixture.withPad(RandomClaims.library(random, 8), true, 2, Optional.empty());
     Audit audit = Audit.of(Subject.of(library, Fixture.keymap(library)));

@@ -155,7 +155,7 @@ final class RoutineList extends VBox {
 
   private void fill() {
     List<Item> items = new ArrayList<>();
-    RoutineOrder.of(now.library(), filter.getText(), shown.getValue(), by.getValue())
+    RoutineOrder.of(now, filter.getText(), shown.getValue(), by.getValue())
         .forEach(
             (heading, entries) -> {
               if (!heading.isEmpty()) {
@@ -176,6 +176,9 @@ final class RoutineList extends VBox {
         : Integer.toString(e.bindings());
   }
 
+  /** Of the triggers of a routine the first is shown, so wide at most. */
+  private static final double KEYS_WIDTH = 76;
+
   private static final class Cell extends ListCell<Item> {
     @Override
     protected void updateItem(Item item, boolean empty) {
@@ -194,14 +197,16 @@ final class RoutineList extends VBox {
           setGraphic(Parts.label(text, "heading"));
           setDisable(true);
         }
-        case Item.One(var entry, String figure) -> setGraphic(row(entry.routine(), figure));
+        case Item.One(var entry, String figure) -> setGraphic(row(entry, figure));
       }
     }
 
-    private static HBox row(Routine r, String figure) {
+    private static HBox row(RoutineOrder.Entry entry, String figure) {
+      Routine r = entry.routine();
       Label name = Parts.label(r.name(), r.card().off() || r.card().setAside() ? "soft" : "plain");
       name.setMinWidth(0);
-      name.setTooltip(new Tooltip(r.name()));
+      String keys = entry.keys().isEmpty() ? Ui.text("notrigger") : String.join(", ", entry.keys());
+      name.setTooltip(new Tooltip(Ui.text("collect.rowsays", r.name(), keys)));
       HBox row = new HBox(6, KindMarks.of(r), name, Parts.gap());
       flag(r)
           .ifPresent(
@@ -210,6 +215,12 @@ final class RoutineList extends VBox {
                 flag.setMinWidth(USE_PREF_SIZE);
                 row.getChildren().add(flag);
               });
+      if (!entry.keys().isEmpty()) {
+        Label first = Parts.label(entry.keys().getFirst(), "mono", "soft", "small");
+        first.setMinWidth(0);
+        first.setMaxWidth(KEYS_WIDTH);
+        row.getChildren().add(first);
+      }
       Label count = Parts.label(figure, "mono", "soft");
       count.setMinWidth(USE_PREF_SIZE);
       row.getChildren().add(count);

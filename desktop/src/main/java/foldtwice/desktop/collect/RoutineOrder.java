@@ -1,12 +1,12 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.binding.Binding;
+import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
-import foldtwice.trigger.Notation;
-import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -89,9 +89,13 @@ final class RoutineOrder {
   /**
    * A routine of the list.
    *
-   * @param keys all its triggers in words, for finding it by them
+   * @param keys its triggers as they are written, the most used first
    */
-  record Entry(Routine routine, int bindings, double usesPerWeek, String keys) {}
+  record Entry(Routine routine, int bindings, double usesPerWeek, List<String> keys) {
+    Entry {
+      keys = List.copyOf(keys);
+    }
+  }
 
   private RoutineOrder() {}
 
@@ -101,9 +105,10 @@ final class RoutineOrder {
    * @param typed every word of it must be in the name, the heading, the kind, the program, the tags
    *     or the triggers
    */
-  static Map<String, List<Entry>> of(Library library, String typed, Shown shown, By by) {
+  static Map<String, List<Entry>> of(Snapshot now, String typed, Shown shown, By by) {
+    Library library = now.library();
     Map<String, List<Entry>> under = new LinkedHashMap<>();
-    entries(library).stream()
+    entries(library, now.words()).stream()
         .filter(shown::shows)
         .filter(e -> matches(e, library, typed))
         .sorted(by.order())
@@ -120,27 +125,27 @@ final class RoutineOrder {
     return under;
   }
 
-  private static List<Entry> entries(Library library) {
+  private static List<Entry> entries(Library library, Words words) {
     Map<String, List<Binding>> bindings = new HashMap<>();
     library
         .bindings()
         .values()
         .forEach(b -> bindings.computeIfAbsent(b.routine(), r -> new ArrayList<>()).add(b));
     return library.routines().values().stream()
-        .map(r -> entry(r, bindings.getOrDefault(r.id(), List.of())))
+        .map(r -> entry(r, bindings.getOrDefault(r.id(), List.of()), words))
         .toList();
   }
 
-  private static Entry entry(Routine routine, List<Binding> bindings) {
-    StringBuilder keys = new StringBuilder();
-    double uses = 0;
-    for (Binding b : bindings) {
-      uses += b.usesPerWeek();
-      for (Trigger t : b.triggers()) {
-        keys.append(' ').append(Notation.write(t));
-      }
-    }
-    return new Entry(routine, bindings.size(), uses, keys.toString());
+  private static Entry entry(Routine routine, List<Binding> bindings, Words words) {
+    double uses = bindings.stream().mapToDouble(Binding::usesPerWeek).sum();
+    List<String> keys =
+        bindings.stream()
+            .sorted(Comparator.comparingDouble(Binding::usesPerWeek).reversed())
+            .flatMap(b -> b.triggers().stream())
+            .map(words::trigger)
+            .distinct()
+            .toList();
+    return new Entry(routine, bindings.size(), uses, keys);
   }
 
   private static boolean matches(Entry e, Library library, String typed) {
@@ -154,7 +159,7 @@ final class RoutineOrder {
                 library.nameOf(new Place.Whole(r.application())),
                 String.join(" ", r.card().tags()),
                 r.card().off() ? Ui.text("collect.off") : "",
-                e.keys().isEmpty() ? Ui.text("notrigger") : e.keys())
+                e.keys().isEmpty() ? Ui.text("notrigger") : String.join(" ", e.keys()))
             .toLowerCase(Locale.ROOT);
     for (String word : typed.toLowerCase(Locale.ROOT).split("\\s+")) {
       if (!text.contains(word)) {
