@@ -66,7 +66,8 @@ class StartTest {
     assertThat(Files.readAllBytes(folder.resolve("data/fernhollow.json"))).isEqualTo(demo);
     assertThat(Hands.root().resolve("demo").toFile().list())
         .as("demo/ itself is never written")
-        .containsExactlyInAnyOrder("fernhollow.json", "seedhouse.json", "to-collect", "devices");
+        .containsExactlyInAnyOrder(
+            "fernhollow.json", "seedhouse.json", "to-collect", "devices", "programs");
   }
 
   @Test

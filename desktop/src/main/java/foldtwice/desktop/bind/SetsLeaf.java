@@ -5,13 +5,11 @@ import foldtwice.conflict.Advice;
 import foldtwice.conflict.ConflictKind;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Capture;
-import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Acts;
-import foldtwice.library.Switching;
 import foldtwice.place.Application;
 import foldtwice.place.WayIn;
 import foldtwice.resolve.Afterwards;
@@ -24,12 +22,9 @@ import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What sets a binding off: its triggers and its place, with advice before anything is taken. */
@@ -104,26 +99,6 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     }
   }
 
-  /** What it has again when it is switched on, and the way to that. */
-  private Node parked(Binding binding) {
-    HBox parked = new HBox(8, Parts.label(Ui.text("sets.off"), "soft"));
-    parked.setId("parked");
-    parked.setAlignment(Pos.CENTER_LEFT);
-    binding.fitting().parked().stream()
-        .map(t -> KeyCaps.of(t, session.now().words()))
-        .forEach(parked.getChildren()::add);
-    parked
-        .getChildren()
-        .add(
-            Parts.button(
-                "switch-on",
-                Ui.text("sets.on"),
-                () ->
-                    session.make(Switching.bindings(List.of(binding), true), Ui.text("said.on", 1)),
-                "link"));
-    return parked;
-  }
-
   private void showTriggers() {
     Binding binding = edits.binding();
     top.getChildren().clear();
@@ -131,23 +106,14 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       top.getChildren().add(Parts.label(Ui.text("notrigger"), "title"));
     }
     if (!binding.fitting().parked().isEmpty()) {
-      top.getChildren().add(parked(binding));
-    }
-    FlowPane all = new FlowPane(10, 6);
-    for (int i = 0; i < binding.triggers().size(); i++) {
-      KeyCaps caps = KeyCaps.of(binding.triggers().get(i), session.now().words());
-      if (i == edits.index()) {
-        caps.large();
-      }
-      int which = i;
-      Button choose = Parts.button("trigger-" + i, "", () -> choose(which), "caps-link");
-      choose.setGraphic(caps);
-      choose.setAccessibleText(session.now().words().trigger(binding.triggers().get(i)));
-      all.getChildren().add(choose);
+      top.getChildren().add(TriggerCards.parked(session, binding));
     }
     FlowPane actions = new FlowPane(10, 4);
     if (!binding.triggers().isEmpty()) {
-      top.getChildren().add(all);
+      top.getChildren()
+          .add(
+              TriggerCards.triggers(
+                  binding.triggers(), edits.index(), session.now().words(), this::choose));
       actions
           .getChildren()
           .addAll(

@@ -1,8 +1,11 @@
 package foldtwice.desktop.bind;
 
+import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Switching;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
@@ -12,12 +15,14 @@ import foldtwice.words.Words;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -25,6 +30,38 @@ import javafx.scene.layout.VBox;
 final class TriggerCards {
 
   private TriggerCards() {}
+
+  /** What a binding has again when it is switched on, and the way to that. */
+  static Node parked(Session session, Binding binding) {
+    HBox parked = new HBox(8, Parts.label(Ui.text("sets.off"), "soft"));
+    parked.setId("parked");
+    parked.setAlignment(Pos.CENTER_LEFT);
+    binding.fitting().parked().stream()
+        .map(t -> KeyCaps.of(t, session.now().words()))
+        .forEach(parked.getChildren()::add);
+    Runnable on =
+        () -> session.make(Switching.bindings(List.of(binding), true), Ui.text("said.on", 1));
+    parked.getChildren().add(Parts.button("switch-on", Ui.text("sets.on"), on, "link"));
+    return parked;
+  }
+
+  /** The triggers there are, the chosen one large, each to be chosen. */
+  static Node triggers(
+      List<Trigger> triggers, int chosen, Words words, Consumer<Integer> onChosen) {
+    FlowPane all = new FlowPane(10, 6);
+    for (int i = 0; i < triggers.size(); i++) {
+      KeyCaps caps = KeyCaps.of(triggers.get(i), words);
+      if (i == chosen) {
+        caps.large();
+      }
+      int which = i;
+      Button choose = Parts.button("trigger-" + i, "", () -> onChosen.accept(which), "caps-link");
+      choose.setGraphic(caps);
+      choose.setAccessibleText(words.trigger(triggers.get(i)));
+      all.getChildren().add(choose);
+    }
+    return all;
+  }
 
   /** Keys as they are pressed: the strokes so far, what is held now, and what to do. */
   static Node capturing(List<Stroke> strokes, Modifiers held, String hint) {

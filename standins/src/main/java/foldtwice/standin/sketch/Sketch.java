@@ -18,7 +18,6 @@ import foldtwice.run.Reply;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
 import foldtwice.standin.base.StandIn;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -99,7 +98,7 @@ public final class Sketch extends StandIn<Page> {
 
   /** A fresh one of this application, as it is described. */
   public Sketch(Application of, Description described, Edition edition) {
-    this(of, described, edition, values(described, edition.version()));
+    this(of, described, edition, Told.values(described, edition.version()));
   }
 
   private Sketch(
@@ -109,7 +108,7 @@ public final class Sketch extends StandIn<Page> {
     this.described = described;
     this.values = values;
     this.standing = new Standing(of, described);
-    this.focus = firstFocus();
+    this.focus = standing.first();
     Set<String> names = new HashSet<>();
     described.settings().stream()
         .filter(s -> s.span().has(edition.version()) && names.add(s.name()))
@@ -128,14 +127,6 @@ public final class Sketch extends StandIn<Page> {
       }
     }
     described.actions().forEach(this::add);
-  }
-
-  /** Those of a version, one of each name. */
-  private static List<Description.Adjustable> values(Description described, String version) {
-    Set<String> names = new HashSet<>();
-    return described.values().stream()
-        .filter(v -> v.span().has(version) && names.add(v.name()))
-        .toList();
   }
 
   private void add(Description.Setting s) {
@@ -285,24 +276,6 @@ public final class Sketch extends StandIn<Page> {
     return reply;
   }
 
-  /** The first context that is no dialog's; one of a dialog where there are no others. */
-  private String firstFocus() {
-    List<String> all = of.states().stream().map(this::focusIn).filter(c -> !c.isEmpty()).toList();
-    return all.stream()
-        .filter(c -> standing.of(c).filter(w -> w instanceof While.DialogOpen).isEmpty())
-        .findFirst()
-        .or(() -> all.stream().findFirst())
-        .orElse("");
-  }
-
-  private String focusIn(Place state) {
-    return switch (state) {
-      case Place.Within(var id, String c) when !of.isByPointer(c) -> c;
-      case Place.Over(var id, String c, var pointer) -> c;
-      default -> "";
-    };
-  }
-
   /** What the library says of it. */
   public Application described() {
     return of;
@@ -318,24 +291,9 @@ public final class Sketch extends StandIn<Page> {
     return of.context(standing.at(focus, here));
   }
 
-  /** Of what is described in any version, with any add-on, the rest is not there. */
   @Override
   protected Set<Facts.Aspect> told() {
-    Set<Facts.Aspect> told = EnumSet.noneOf(Facts.Aspect.class);
-    tell(
-        told, Facts.Aspect.COMMANDS, of.commands().stream().anyMatch(c -> !c.menuPath().isEmpty()));
-    tell(told, Facts.Aspect.DIALOGS, !described.dialogs().isEmpty());
-    tell(told, Facts.Aspect.SETTINGS, !described.settings().isEmpty());
-    tell(told, Facts.Aspect.VALUES, !described.values().isEmpty());
-    tell(
-        told, Facts.Aspect.ADD_ONS, !described.addOns().isEmpty() || !edition().addOns().isEmpty());
-    return told;
-  }
-
-  private static void tell(Set<Facts.Aspect> told, Facts.Aspect aspect, boolean described) {
-    if (described) {
-      told.add(aspect);
-    }
+    return Told.of(of, described, edition());
   }
 
   @Override
@@ -432,7 +390,7 @@ public final class Sketch extends StandIn<Page> {
 
   @Override
   protected void restarted() {
-    focus = firstFocus();
+    focus = standing.first();
   }
 
   @Override

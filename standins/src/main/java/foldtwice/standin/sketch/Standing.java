@@ -4,6 +4,7 @@ import foldtwice.describe.Description;
 import foldtwice.describe.While;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
+import foldtwice.place.Place;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -53,6 +54,24 @@ final class Standing {
         said.putIfAbsent(s.context(), s.holds());
       }
     }
+  }
+
+  /** Where keys go at first: to the first context that is no dialog's, if there is one. */
+  String first() {
+    List<String> all = of.states().stream().map(this::focusIn).filter(c -> !c.isEmpty()).toList();
+    return all.stream()
+        .filter(c -> !(said.get(c) instanceof While.DialogOpen))
+        .findFirst()
+        .or(() -> all.stream().findFirst())
+        .orElse("");
+  }
+
+  private String focusIn(Place state) {
+    return switch (state) {
+      case Place.Within(var id, String c) when !of.isByPointer(c) -> c;
+      case Place.Over(var id, String c, var pointer) -> c;
+      default -> "";
+    };
   }
 
   /** While this context holds, where that is known. */
