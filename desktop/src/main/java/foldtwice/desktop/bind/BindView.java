@@ -55,7 +55,7 @@ public final class BindView extends BorderPane implements View {
           new Act<>("fold-trifold", BindView::foldTrifold),
           new Act<>("family-open", BindView::mayChange, BindView::openFamily));
 
-  /** Narrower than this there is no room for the count of rows. */
+  /** Narrower than this there is no room for chips. */
   private static final double NARROW = 1060;
 
   /** Narrower than this the chips are small. */
@@ -144,7 +144,7 @@ public final class BindView extends BorderPane implements View {
         .addListener(
             (o, a, width) -> {
               chips.narrow(width.doubleValue() < TIGHT);
-              narrow(width.doubleValue() < NARROW);
+              chips.listed(width.doubleValue() < NARROW);
             });
     setTop(bar);
     sheet.setOrientation(Orientation.VERTICAL);
@@ -166,11 +166,6 @@ public final class BindView extends BorderPane implements View {
     register.sort();
     register.chooseFirst();
     counted();
-  }
-
-  private void narrow(boolean yes) {
-    count.setVisible(!yes);
-    count.setManaged(!yes);
   }
 
   /** Leaves the filter, in the words and in the chips, so that both say what is shown. */

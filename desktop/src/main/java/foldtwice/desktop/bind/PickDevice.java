@@ -37,6 +37,11 @@ final class PickDevice extends VBox {
   private final CheckBox both = new CheckBox();
   private final Optional<Map<String, Value>> opposite;
 
+  /** Draws what is in view again, and how wide a key was drawn. */
+  private Runnable again = () -> {};
+
+  private double drawn;
+
   PickDevice(Session session, Binding binding, TriggerPicker.Ways ways, Faces faces) {
     super(8);
     this.session = session;
@@ -46,6 +51,8 @@ final class PickDevice extends VBox {
     Snapshot now = session.now();
     Library library = now.library();
     opposite = library.routineOf(binding).flatMap(r -> Opposites.of(r, binding.arguments()));
+    setMinWidth(0); // a picture that is too wide is drawn smaller, and widens nothing
+    view.setMinWidth(0);
     both.setId("picker-both");
     both.setSelected(true);
     opposite.ifPresent(
@@ -60,10 +67,20 @@ final class PickDevice extends VBox {
       return;
     }
     show(here, here.getFirst().id(), here.getFirst().firstPage().id());
-    getChildren().addAll(chips, view, Parts.wrapped(Ui.text("picker.device.hint"), "soft"));
+    getChildren().add(chips);
     if (opposite.isPresent() && here.stream().anyMatch(d -> !d.dials().isEmpty())) {
       getChildren().add(both);
     }
+    getChildren().addAll(view, Parts.wrapped(Ui.text("picker.device.hint"), "soft"));
+    widthProperty()
+        .addListener(
+            (o, a, width) -> {
+              boolean had = Parts.hasKeys(view);
+              boolean fits = drawn == KEY && width.doubleValue() >= view.prefWidth(-1);
+              if (!had && !fits) {
+                again.run();
+              }
+            });
   }
 
   private void show(List<Device> devices, String device, String page) {
@@ -90,11 +107,24 @@ final class PickDevice extends VBox {
     }
   }
 
+  /** A key is as wide as fits, up to this. */
+  private static final double KEY = 53;
+
+  private static final double ROW = 36;
+
+  /** How wide a key can be so that the whole device is seen. */
+  private double unit(Device device) {
+    double across = device.keys().stream().mapToDouble(k -> k.x() + k.width()).max().orElse(1);
+    return getWidth() == 0 ? KEY : Math.min(KEY, getWidth() / across);
+  }
+
   private VBox device(List<Device> devices, Device device, Page page) {
+    again = () -> view.getChildren().setAll(device(devices, device, page));
+    drawn = unit(device);
     DeviceView picture =
         new DeviceView(
-            53,
-            36,
+            drawn,
+            ROW,
             new DeviceView.Listener() {
               @Override
               public void key(String key, Trigger.Duration way) {

@@ -26,6 +26,10 @@ final class PlaceChips extends HBox {
   private Map<String, String> names = Map.of();
   private String chosen = "";
   private boolean small;
+
+  /** True where there is no room for chips at all. */
+  private boolean listed;
+
   private boolean filling;
 
   PlaceChips(Runnable onChosen) {
@@ -97,7 +101,7 @@ final class PlaceChips extends HBox {
   private void build() {
     chips.clear();
     getChildren().clear();
-    if (names.size() > MOST_CHIPS + 1) {
+    if (listed || names.size() > MOST_CHIPS + 1) {
       getChildren().add(list);
       return;
     }
@@ -121,6 +125,14 @@ final class PlaceChips extends HBox {
         });
     getChildren().setAll(all);
     narrow(small);
+  }
+
+  /** Where there is no room for chips there is a list. */
+  void listed(boolean yes) {
+    if (yes != listed) {
+      listed = yes;
+      build();
+    }
   }
 
   /** Where there is little room the chips are smaller. */

@@ -111,7 +111,7 @@ public final class CollectView extends BorderPane implements View {
         .addListener(
             (o, a, wide) -> {
               narrow = wide.doubleValue() < NARROW;
-              list.setPrefWidth(narrow ? 212 : 246);
+              list.setPrefWidth(narrow ? 212 : 268);
               beside.setPrefWidth(narrow ? 246 : 300);
               showNow();
             });

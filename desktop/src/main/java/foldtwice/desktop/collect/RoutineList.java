@@ -176,8 +176,8 @@ final class RoutineList extends VBox {
         : Integer.toString(e.bindings());
   }
 
-  /** Of the triggers of a routine the first is shown, so wide at most. */
-  private static final double KEYS_WIDTH = 76;
+  /** The first trigger of a routine is shown that is no longer than this; all are in the tip. */
+  private static final int LONGEST = 12;
 
   private static final class Cell extends ListCell<Item> {
     @Override
@@ -215,12 +215,15 @@ final class RoutineList extends VBox {
                 flag.setMinWidth(USE_PREF_SIZE);
                 row.getChildren().add(flag);
               });
-      if (!entry.keys().isEmpty()) {
-        Label first = Parts.label(entry.keys().getFirst(), "mono", "soft", "small");
-        first.setMinWidth(0);
-        first.setMaxWidth(KEYS_WIDTH);
-        row.getChildren().add(first);
-      }
+      entry.keys().stream()
+          .filter(k -> k.length() <= LONGEST)
+          .findFirst()
+          .ifPresent(
+              k -> {
+                Label first = Parts.label(k, "mono", "soft", "small");
+                first.setMinWidth(USE_PREF_SIZE);
+                row.getChildren().add(first);
+              });
       Label count = Parts.label(figure, "mono", "soft");
       count.setMinWidth(USE_PREF_SIZE);
       row.getChildren().add(count);

@@ -64,6 +64,7 @@ public final class GiveForm extends VBox {
     program.setId("give-program");
     program.setAccessibleText(Ui.text("give.PROGRAM"));
     Parts.shows(program, Application::name);
+    Parts.prompt(program, Ui.text("give.program"));
     Parts.onChosen(program, this::offerPlaces);
     text.setId("give-text");
     Parts.prompt(text, Ui.text("give.text"));
@@ -155,7 +156,9 @@ public final class GiveForm extends VBox {
             : library.places();
     if (!next.equals(places.getItems())) {
       places.getItems().setAll(next);
-      places.getSelectionModel().selectFirst();
+      Place everywhere = new Place.Everywhere();
+      places.setValue(
+          next.contains(everywhere) ? everywhere : next.stream().findFirst().orElse(null));
     }
     offer();
     if (what == What.ROUTINE && routines.chosen().isPresent()) {

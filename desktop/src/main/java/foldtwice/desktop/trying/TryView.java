@@ -39,6 +39,9 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
           new Act<>("checks-here", TryView::check),
           new Act<>("checks-everywhere", TryView::checkEverywhere));
 
+  /** Kept beside the chips of the programs for the button that records. */
+  private static final double RECORD_WIDTH = 130;
+
   private final Session session;
   private final Acts<TryView> acts = new Acts<>(this, ACTS);
   private final Pressing pressing;
@@ -99,6 +102,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
     HBox.setHgrow(programs.bar(), Priority.ALWAYS);
     HBox head = new HBox(programs.bar(), acts.button("record"));
     head.getStyleClass().add("bar");
+    programs.bar().prefWrapLengthProperty().bind(head.widthProperty().subtract(RECORD_WIDTH));
     VBox.setVgrow(programs.front(), Priority.ALWAYS);
     VBox.setMargin(programs.front(), new Insets(0, 14, 8, 14));
     VBox board = new VBox(6, devices, Parts.wrapped(Ui.text("try.hint"), "soft"));
