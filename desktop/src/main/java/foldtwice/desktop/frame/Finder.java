@@ -196,7 +196,7 @@ final class Finder {
     for (Binding b : now.library().bindings().values()) {
       for (Trigger t : b.triggers()) {
         keys.merge(
-            b.routine(), words.trigger(t), (a, more) -> a.length() > LONG ? a : a + " " + more);
+            b.routine(), words.trigger(t), (a, more) -> a.length() > LONG ? a : a + "; " + more);
       }
     }
     for (Routine r : now.library().routines().values()) {
