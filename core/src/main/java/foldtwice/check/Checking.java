@@ -71,8 +71,7 @@ public final class Checking {
       }
       List<Effect> effects = new ArrayList<>(press(trial, t, pages, now));
       now += PAUSE_MILLIS;
-      trial.letGo();
-      effects.addAll(trial.tick(now).effects());
+      effects.addAll(trial.rest(now).effects());
       last = effects;
     }
     List<Expected> came = came(last);

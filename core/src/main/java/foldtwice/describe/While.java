@@ -6,13 +6,21 @@ import java.util.Optional;
 public sealed interface While {
 
   /** Something of a kind is selected; anything, where the kind is empty. */
-  record Selected(String kind) implements While {}
+  record Selected(String kind) implements While {
+    public boolean fits(String other) {
+      return kind.isEmpty() || kind.equals(other);
+    }
+  }
 
   /** Nothing is selected. */
   record NothingSelected() implements While {}
 
   /** A dialog of this title is open; any, where the title is empty. */
-  record DialogOpen(String title) implements While {}
+  record DialogOpen(String title) implements While {
+    public boolean fits(String other) {
+      return !other.isEmpty() && (title.isEmpty() || title.equals(other));
+    }
+  }
 
   /** A document of a kind of its own is in front: what holds here holds in such documents only. */
   record Document() implements While {}

@@ -32,14 +32,7 @@ public final class Halves {
             .orElseGet(
                 () ->
                     Binding.fresh(
-                            Ids.next(
-                                "b",
-                                library.bindings()::containsKey,
-                                library.bindings().size() + 1),
-                            routine,
-                            half.place(),
-                            List.of(),
-                            arguments)
+                            Ids.ofBinding(library), routine, half.place(), List.of(), arguments)
                         .withFitting(
                             half.fitting()
                                 .replacing(Optional.empty())

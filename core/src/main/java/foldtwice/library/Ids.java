@@ -29,6 +29,11 @@ public final class Ids {
     return String.format(Locale.ROOT, "%s%02d", letter, n);
   }
 
+  /** One no binding of a library has. */
+  public static String ofBinding(Library library) {
+    return next("b", library.bindings()::containsKey, library.bindings().size() + 1);
+  }
+
   /** The first of {@code wanted}, {@code wanted-2}, {@code wanted-3} … that is not taken. */
   public static String free(String wanted, Predicate<String> taken) {
     String id = wanted;

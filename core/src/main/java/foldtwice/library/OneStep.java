@@ -44,8 +44,7 @@ public final class OneStep {
     if (there.isEmpty()) {
       edits.add(new Edit.PutRoutine(routine));
     }
-    String id =
-        Ids.next("b", library.bindings()::containsKey, Math.max(1, library.bindings().size() + 1));
+    String id = Ids.ofBinding(library);
     edits.add(
         new Edit.PutBinding(Binding.fresh(id, routine.id(), place, List.of(trigger), Map.of())));
     return new Edit.Together(edits);

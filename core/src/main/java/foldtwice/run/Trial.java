@@ -155,6 +155,12 @@ public final class Trial {
     repeating = Optional.empty();
   }
 
+  /** Whatever is down comes up, and time passes. */
+  public Result rest(long now) {
+    letGo();
+    return tick(now);
+  }
+
   /** Something is done with another thing than a key, or a key goes up. */
   public Result signal(Signal signal, long now) {
     if (signal instanceof Press press) {

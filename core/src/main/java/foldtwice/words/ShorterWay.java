@@ -13,6 +13,8 @@ import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -106,36 +108,45 @@ public final class ShorterWay {
    */
   public static Optional<Lately> lately(
       Library library, Keymap keymap, Place state, List<Step> last) {
-    List<Binding> here =
-        library.bindings().values().stream()
-            .filter(b -> b.triggers().stream().anyMatch(t -> canBeMade(keymap, t)))
-            .filter(b -> keymap.statesOf(b.place()).contains(state))
-            .toList();
+    Map<Routine.Macro, List<Binding>> here = new LinkedHashMap<>();
+    for (Binding b : library.bindings().values()) {
+      if (library.routineOf(b).orElse(null) instanceof Routine.Macro m
+          && state.applicationId().equals(Optional.of(m.application()))
+          && keymap.statesOf(b.place()).contains(state)
+          && trigger(keymap, b).isPresent()) {
+        here.computeIfAbsent(m, x -> new ArrayList<>()).add(b);
+      }
+    }
     for (int n = Math.min(MOST_STEPS, last.size()); n > 1; n--) {
       List<Step> these = last.subList(last.size() - n, last.size());
-      for (Binding b : here) {
-        if (library.routineOf(b).orElse(null) instanceof Routine.Macro m
-            && m.application().equals(state.applicationId().orElse(""))
-            && Retracing.of(m, these).filter(given -> gives(b, m, given)).isPresent()) {
-          Trigger trigger =
-              b.triggers().stream().filter(t -> canBeMade(keymap, t)).findFirst().orElseThrow();
-          return Optional.of(
-              new Lately(b, new Words(library, keymap.layout()).trigger(trigger), n));
+      for (Map.Entry<Routine.Macro, List<Binding>> e : here.entrySet()) {
+        Optional<Binding> found =
+            Retracing.of(e.getKey(), these)
+                .flatMap(
+                    given ->
+                        e.getValue().stream().filter(b -> gives(b, e.getKey(), given)).findFirst());
+        if (found.isPresent()) {
+          Words words = new Words(library, keymap.layout());
+          String keys = words.trigger(trigger(keymap, found.get()).orElseThrow());
+          return Optional.of(new Lately(found.get(), keys, n));
         }
       }
     }
     return Optional.empty();
   }
 
-  /** Whether a binding gives its routine these arguments. */
+  /** The first of its triggers that can be made on the station. */
+  private static Optional<Trigger> trigger(Keymap keymap, Binding b) {
+    return b.triggers().stream().filter(t -> canBeMade(keymap, t)).findFirst();
+  }
+
+  /** Whether a binding gives its routine these arguments, and of the others the defaults. */
   private static boolean gives(Binding b, Routine.Macro macro, Map<String, Value> wanted) {
-    return wanted.entrySet().stream()
+    return macro.parameters().stream()
         .allMatch(
-            e ->
-                macro
-                    .parameter(e.getKey())
-                    .map(p -> Library.argument(b, p).shown())
-                    .filter(e.getValue().shown()::equals)
-                    .isPresent());
+            p ->
+                Library.argument(b, p)
+                    .shown()
+                    .equals(wanted.getOrDefault(p.name(), p.otherwise()).shown()));
   }
 }

@@ -259,8 +259,7 @@ final class HappensLeaf extends Leaf {
     for (Signal s : path()) {
       effects.addAll(trial.signal(s, 0).effects());
     }
-    trial.letGo();
-    effects.addAll(trial.tick(Resolver.TIME_LIMIT_MILLIS + 1).effects());
+    effects.addAll(trial.rest(Resolver.TIME_LIMIT_MILLIS + 1).effects());
     firedFor = binding.id();
     firedIn = acted.application();
     firedBefore = before;

@@ -266,7 +266,7 @@ final class Register extends TableView<Row> {
   }
 
   /** True for a binding that is there, but that the filter hides. */
-  boolean hides(String id) {
+  private boolean hides(String id) {
     return rows.stream().anyMatch(r -> r.binding().id().equals(id))
         && getItems().stream().noneMatch(r -> r.binding().id().equals(id));
   }

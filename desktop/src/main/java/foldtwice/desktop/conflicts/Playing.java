@@ -92,8 +92,7 @@ final class Playing {
         effects.addAll(trial.signal(s, 0).effects());
       }
     }
-    trial.letGo();
-    effects.addAll(trial.tick(foldtwice.resolve.Resolver.TIME_LIMIT_MILLIS + 1).effects());
+    effects.addAll(trial.rest(foldtwice.resolve.Resolver.TIME_LIMIT_MILLIS + 1).effects());
     return effects.stream().flatMap(e -> line(e).stream()).toList();
   }
 

@@ -84,7 +84,7 @@ final class ByHand {
     return menu.isEmpty()
         ? Optional.empty()
         : ShorterWay.toCommand(now.library(), now.keymap(), application, menu)
-            .map(keys -> Ui.text("try.shorter", keys));
+            .map(trigger -> Ui.text("try.shorter", trigger));
   }
 
   private void say(Optional<String> hint) {

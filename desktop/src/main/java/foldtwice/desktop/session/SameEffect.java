@@ -9,6 +9,7 @@ import foldtwice.run.Trial;
 import foldtwice.script.Ecmascript;
 import foldtwice.standin.SimulatedComputer;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -52,16 +53,17 @@ final class SameEffect {
 
   /** The routines of the application that may be run, each with all it is given anywhere. */
   private List<Binding> candidates(String except) {
+    Map<String, Set<Map<String, Value>>> given = new HashMap<>();
+    for (Binding b : now.library().bindings().values()) {
+      given.computeIfAbsent(b.routine(), r -> new LinkedHashSet<>()).add(b.arguments());
+    }
     List<Binding> all = new ArrayList<>();
     for (Routine r : now.library().routines().values()) {
       boolean may = r.origin().seen() && !r.card().off() && !r.id().equals(except);
       if (may && r.application().equals(application)) {
-        Set<Map<String, Value>> given = new LinkedHashSet<>();
-        now.library().bindings().values().stream()
-            .filter(b -> b.routine().equals(r.id()))
-            .forEach(b -> given.add(b.arguments()));
-        given.add(Map.of());
-        given.forEach(
+        Set<Map<String, Value>> its = given.getOrDefault(r.id(), new LinkedHashSet<>());
+        its.add(Map.of());
+        its.forEach(
             a -> all.add(Binding.fresh("", r.id(), new Place.Whole(application), List.of(), a)));
       }
     }

@@ -179,8 +179,7 @@ public final class Session implements AutoCloseable {
 
   /** An id no binding has yet. */
   public String freeBindingId() {
-    Map<String, Binding> bindings = now().library().bindings();
-    return Ids.next("b", bindings::containsKey, bindings.size() + 1);
+    return Ids.ofBinding(now().library());
   }
 
   /** An id no routine has yet, made of a name. */

@@ -354,7 +354,7 @@ public final class Sketch extends StandIn<Page> {
         .flatMap(
             holds ->
                 switch (holds) {
-                  case While.DialogOpen(String title) -> opening(title);
+                  case While.DialogOpen open -> opening(context, open);
                   case While.Selected c -> selecting(holds);
                   case While.NothingSelected n -> selecting(holds);
                   case While.Document d -> Optional.<Reply>empty();
@@ -369,18 +369,19 @@ public final class Sketch extends StandIn<Page> {
     return then.get().equals(document()) ? Optional.empty() : Optional.of(become(then.get()));
   }
 
-  private Optional<Reply> opening(String title) {
-    if (title.isEmpty() ? !here.dialog().isEmpty() : here.dialog().equals(title)) {
+  private Optional<Reply> opening(String context, While.DialogOpen open) {
+    if (standing.holds(context, here)) {
       return Optional.empty();
     }
-    return Optional.of(
-        described.commands().stream()
-            .filter(c -> title.isEmpty() ? !c.opens().isEmpty() : c.opens().equals(title))
-            .filter(c -> commandIds().contains(c.id()))
-            .map(c -> fire(c.id()))
-            .filter(r -> !here.dialog().isEmpty())
-            .findFirst()
-            .orElseGet(() -> new Reply.Refused("a command that opens it", title)));
+    for (Description.Command c : described.commands()) {
+      if (open.fits(c.opens()) && commandIds().contains(c.id())) {
+        Reply reply = fire(c.id());
+        if (standing.holds(context, here)) {
+          return Optional.of(reply);
+        }
+      }
+    }
+    return Optional.of(new Reply.Refused("a command that opens it", open.title()));
   }
 
   /** A context the keys can go to. */

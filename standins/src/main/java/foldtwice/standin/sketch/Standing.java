@@ -15,10 +15,9 @@ import java.util.Optional;
  * In which context a sketch stands: the one that has the focus, or, where it is said while it is in
  * which, the one of those that holds.
  *
- * <p>A dialog that is open decides first. Where the context with the focus says while it is so,
- * those beside it that say so too are looked at, else those inside it; the one with the focus
- * itself comes first, then the innermost. What is said of something that is not described is passed
- * over.
+ * <p>A dialog that is open decides first. The context with the focus is left only while it does not
+ * hold itself, for one beside it that does; where nothing is said of it, for one inside it that
+ * does, the innermost first. What is said of something that is not described is passed over.
  */
 final class Standing {
 
@@ -42,11 +41,11 @@ final class Standing {
               && !of.isByPointer(s.context());
       boolean known =
           switch (s.holds()) {
-            case While.Selected(String kind) ->
-                kind.isEmpty() || described.things().stream().anyMatch(t -> t.kind().equals(kind));
-            case While.DialogOpen(String title) ->
-                described.dialogs().stream()
-                    .anyMatch(d -> title.isEmpty() || d.title().equals(title));
+            case While.Selected chosen ->
+                chosen.kind().isEmpty()
+                    || described.things().stream().anyMatch(t -> chosen.fits(t.kind()));
+            case While.DialogOpen open ->
+                described.dialogs().stream().anyMatch(d -> open.fits(d.title()));
             case While.NothingSelected n -> true;
             case While.Document d -> false; // such a context is gone to like any other
           };
@@ -113,8 +112,7 @@ final class Standing {
 
   /** The first of them that holds, or the first in one of them. */
   private Optional<String> first(List<Context> some, Now now) {
-    List<Context> outward = new ArrayList<>(some);
-    for (Context c : outward) {
+    for (Context c : some) {
       Optional<String> inner =
           said.containsKey(c.id()) && !holds(c.id(), now)
               ? Optional.empty()
@@ -129,12 +127,12 @@ final class Standing {
     return Optional.empty();
   }
 
-  private boolean holds(String context, Now now) {
+  /** Whether a context of which it is said while it holds does so now. */
+  boolean holds(String context, Now now) {
     return switch (said.get(context)) {
       case While.Selected(String kind) -> now.isSelected(kind);
       case While.NothingSelected n -> now.nothingSelected();
-      case While.DialogOpen(String title) ->
-          !now.dialog().isEmpty() && (title.isEmpty() || now.dialog().equals(title));
+      case While.DialogOpen open -> open.fits(now.dialog());
       case While.Document d -> false;
     };
   }
