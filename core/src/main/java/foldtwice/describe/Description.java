@@ -61,6 +61,11 @@ public record Description(
     public static Command unknown(String id) {
       return new Command(id, List.of(), "", false, "", Span.ALWAYS);
     }
+
+    /** The same, doing this. */
+    public Command doing(List<Does> others) {
+      return new Command(id, others, opens, onSelection, addOn, span);
+    }
   }
 
   /** A dialog; its first button is the one Enter presses. */

@@ -29,6 +29,15 @@ public final class Ids {
     return String.format(Locale.ROOT, "%s%02d", letter, n);
   }
 
+  /** The first of {@code wanted}, {@code wanted 2}, {@code wanted 3} … that is not taken. */
+  public static String freeName(String wanted, Predicate<String> taken) {
+    String name = wanted;
+    for (int i = 2; taken.test(name); i++) {
+      name = wanted + " " + i;
+    }
+    return name;
+  }
+
   /** One no binding of a library has. */
   public static String ofBinding(Library library) {
     return next("b", library.bindings()::containsKey, library.bindings().size() + 1);

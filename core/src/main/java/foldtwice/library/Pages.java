@@ -22,7 +22,7 @@ public final class Pages {
   public static Device with(Device device, Page page) {
     List<Page> more = new ArrayList<>(device.pages());
     more.add(page);
-    return of(device, more);
+    return device.withPages(more);
   }
 
   /**
@@ -36,7 +36,7 @@ public final class Pages {
         rest.add(notTurningTo(page, p));
       }
     }
-    return rest.isEmpty() ? Optional.empty() : Optional.of(of(device, rest));
+    return rest.isEmpty() ? Optional.empty() : Optional.of(device.withPages(rest));
   }
 
   private static Page notTurningTo(String gone, Page page) {
@@ -47,10 +47,5 @@ public final class Pages {
       }
     }
     return kept;
-  }
-
-  private static Device of(Device device, List<Page> pages) {
-    return new Device(
-        device.id(), device.name(), device.keys(), device.dials(), pages, device.extras());
   }
 }

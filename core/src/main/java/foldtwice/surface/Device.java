@@ -95,13 +95,16 @@ public record Device(
     return Optional.empty();
   }
 
+  public Device withPages(List<Page> others) {
+    return new Device(id, name, keys, dials, others, extras);
+  }
+
   public Device named(String other) {
     return new Device(id, other, keys, dials, pages, extras);
   }
 
   /** The same device with a page instead of the one with its id. */
   public Device with(Page page) {
-    List<Page> others = pages.stream().map(p -> p.id().equals(page.id()) ? page : p).toList();
-    return new Device(id, name, keys, dials, others, extras);
+    return withPages(pages.stream().map(p -> p.id().equals(page.id()) ? page : p).toList());
   }
 }

@@ -2,7 +2,6 @@ package foldtwice.table;
 
 import foldtwice.describe.Description;
 import foldtwice.describe.Does;
-import foldtwice.describe.Span;
 import foldtwice.describe.While;
 import foldtwice.extras.Extras;
 import foldtwice.library.FreeIds;
@@ -263,21 +262,14 @@ final class ContextRows {
       }
       to.forEach(context -> does.add(new Does.Leads(context)));
       wanted.remove(c.id());
-      commands.add(
-          new Description.Command(c.id(), does, c.opens(), c.onSelection(), c.addOn(), c.span()));
+      commands.add(c.doing(does));
     }
-    application.commands().stream()
-        .filter(c -> wanted.containsKey(c.id()))
-        .forEach(
-            c ->
-                commands.add(
-                    new Description.Command(
-                        c.id(),
-                        wanted.get(c.id()).stream().<Does>map(Does.Leads::new).toList(),
-                        "",
-                        false,
-                        "",
-                        Span.ALWAYS)));
+    for (NativeCommand c : application.commands()) {
+      if (wanted.containsKey(c.id())) {
+        List<Does> leads = wanted.get(c.id()).stream().<Does>map(Does.Leads::new).toList();
+        commands.add(Description.Command.unknown(c.id()).doing(leads));
+      }
+    }
     return d.withCommands(commands);
   }
 }

@@ -17,11 +17,6 @@ class ActsByHandTest {
 
   @TempDir Path folder;
 
-  private static void lookUp(Hands hands, String words) {
-    hands.press(KeyCode.F3);
-    hands.paste("#look-up", words);
-  }
-
   @Test
   void theLookUpFindsEveryActionOfEveryView() throws Exception {
     try (Hands hands = Hands.open(folder)) {
@@ -31,7 +26,7 @@ class ActsByHandTest {
       for (var act : OwnKeys.get().acts().entrySet()) {
         boolean now = !List.of("back", "forward", "undo", "redo", "look-up").contains(act.getKey());
         if (now) {
-          lookUp(hands, act.getValue());
+          hands.find(act.getValue());
           if (!hands.text("#look-list").contains(act.getValue())) {
             lost.add(act.getKey());
           }
@@ -45,16 +40,16 @@ class ActsByHandTest {
   @Test
   void anActionOfAnotherViewIsDoneThere() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      lookUp(hands, "take in routines");
+      hands.find("take in routines");
       hands.press(KeyCode.ENTER);
       assertThat(hands.focus().getId()).isEqualTo("take-in-text");
-      lookUp(hands, "conflicts on all stations");
+      hands.find("conflicts on all stations");
       hands.press(KeyCode.ENTER);
       hands.waitUntil(
           "stations are shown",
           () ->
               hands.scene().lookup("#scope-stations") instanceof ToggleButton t && t.isSelected());
-      lookUp(hands, "settle the easy");
+      hands.find("settle the easy");
       hands.press(KeyCode.ENTER);
       hands.waitUntil("it is looked for", () -> hands.scene().lookup("#settling") != null);
     }
@@ -65,7 +60,7 @@ class ActsByHandTest {
   void aButtonThatIsSeenIsFound() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.routine("shift boxes");
-      lookUp(hands, "add a parameter");
+      hands.find("add a parameter");
       assertThat(hands.text("#look-list")).contains("Add a parameter", "in Collect");
       hands.press(KeyCode.ENTER);
       assertThat(hands.has("#parameter-name")).isTrue();
@@ -75,7 +70,7 @@ class ActsByHandTest {
   @Test
   void aPersonGivesAnActionAnotherKeyUnderAdvice() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      lookUp(hands, "keys of fold twice");
+      hands.find("keys of fold twice");
       hands.press(KeyCode.ENTER);
       hands.paste("#own-filter", "day sheet");
       hands.space("#own-change-day-night");
@@ -131,12 +126,12 @@ class ActsByHandTest {
   @Test
   void theWayBackLeadsToWhatWasLookedAt() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      lookUp(hands, "boxes as a stair");
+      hands.find("boxes as a stair");
       hands.press(KeyCode.ENTER);
       assertThat(hands.text("#routine-name")).isEqualTo("Lay boxes as a stair");
-      lookUp(hands, "go to atlas");
+      hands.find("go to atlas");
       hands.press(KeyCode.ENTER);
-      lookUp(hands, "go to places");
+      hands.find("go to places");
       hands.press(KeyCode.ENTER);
       hands.press(KeyCode.CONTROL, KeyCode.F2);
       assertThat(hands.has("#atlas-keys")).isTrue();

@@ -13,8 +13,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Set;
 import java.util.stream.Collectors;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -23,15 +21,6 @@ import org.junit.jupiter.api.io.TempDir;
 class DescribeByHandTest {
 
   @TempDir Path folder;
-
-  private static void copied(String text) {
-    Hands.ask(
-        () -> {
-          ClipboardContent content = new ClipboardContent();
-          content.putString(text);
-          return Clipboard.getSystemClipboard().setContent(content);
-        });
-  }
 
   private static Application loom(Hands hands) {
     return hands.session.now().library().applications().get("new-program");
@@ -60,7 +49,7 @@ class DescribeByHandTest {
       hands.press(KeyCode.ENTER);
       assertThat(said(hands).language()).isEqualTo("en");
       hands.click("#part-commands");
-      copied(
+      Hands.copied(
           "Menu path\tKeys\tDoes\nDraft > Mirror\tCtrl+M\tturn Grid\nDraft > Band\t\tadd Band\n");
       hands.click("#described-paste");
       assertThat(loom(hands).commands()).hasSize(2);
@@ -100,7 +89,7 @@ class DescribeByHandTest {
       hands.click("#new-application");
       hands.press(KeyCode.ENTER);
       hands.click("#part-things");
-      copied("Band\t4\n");
+      Hands.copied("Band\t4\n");
       hands.giveKeys("#described");
       hands.press(KeyCode.CONTROL, KeyCode.V);
       hands.choosing(file);

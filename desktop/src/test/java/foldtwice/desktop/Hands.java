@@ -31,6 +31,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -400,11 +401,26 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
-  /** Looks words up and goes to the first that is found. */
-  void lookUp(String words) {
+  /** Looks words up, and leaves the list open. */
+  void find(String words) {
     press(KeyCode.F3);
     paste("#look-up", words);
+  }
+
+  /** Looks words up and goes to the first that is found. */
+  void lookUp(String words) {
+    find(words);
     press(KeyCode.ENTER);
+  }
+
+  /** Something was copied elsewhere. */
+  static void copied(String text) {
+    ask(
+        () -> {
+          ClipboardContent content = new ClipboardContent();
+          content.putString(text);
+          return Clipboard.getSystemClipboard().setContent(content);
+        });
   }
 
   /** Draws with a button held, from near the top left of a part: pairs of ways across and down. */

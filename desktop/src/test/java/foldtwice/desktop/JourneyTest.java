@@ -8,8 +8,6 @@ import foldtwice.routine.Routine;
 import foldtwice.trigger.Notation;
 import java.nio.file.Path;
 import javafx.scene.control.Labeled;
-import javafx.scene.input.Clipboard;
-import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -52,7 +50,7 @@ class JourneyTest {
   }
 
   private static void paste(Hands hands, String part, String rows) {
-    copied(rows);
+    Hands.copied(rows);
     hands.click("#part-" + part);
     hands.click("#described-paste");
   }
@@ -62,7 +60,7 @@ class JourneyTest {
   void fromAnEmptyPageToTheFirstPressAndFurther() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       Hands.gestures();
-      lookUp(hands, "begin a library");
+      hands.lookUp("begin a library");
       Hands begin = hands.window("A library of your own");
       begin.type("seed house");
       begin.press(KeyCode.ENTER);
@@ -83,9 +81,7 @@ class JourneyTest {
     assertThat(kept.bindings().values().stream().flatMap(b -> b.triggers().stream()))
         .contains(Notation.read("Ctrl+Shift+D"));
     try (Hands again = Hands.open(folder)) {
-      again.press(KeyCode.F3);
-      again.paste("#look-up", "begin a library");
-      again.press(KeyCode.ENTER);
+      again.lookUp("begin a library");
       Hands begin = again.window("A library of your own");
       begin.click("#lately-0");
       Hands seed = again.window("seed house");
@@ -100,16 +96,16 @@ class JourneyTest {
   void byKeyboardAlone() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       Hands.gestures();
-      lookUp(hands, "begin a library");
+      hands.lookUp("begin a library");
       Hands begin = hands.window("A library of your own");
       begin.type("seed house");
       begin.press(KeyCode.ENTER);
       Hands seed = hands.window("seed house");
-      lookUp(seed, "add a program");
+      seed.lookUp("add a program");
       seed.type("siftbook");
       seed.press(KeyCode.ENTER);
-      lookUp(seed, "describe the chosen program");
-      copied(COMMANDS);
+      seed.lookUp("describe the chosen program");
+      Hands.copied(COMMANDS);
       seed.press(KeyCode.CONTROL, KeyCode.V);
       assertThat(seed.text("#described")).contains("Turn out");
       seed.press(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
@@ -132,21 +128,6 @@ class JourneyTest {
       assertThat(Hands.gestures()).as("gestures to the first key that fires").isLessThan(40);
       hands.onlyThis();
     }
-  }
-
-  private static void lookUp(Hands hands, String words) {
-    hands.press(KeyCode.F3);
-    hands.paste("#look-up", words);
-    hands.press(KeyCode.ENTER);
-  }
-
-  private static void copied(String rows) {
-    Hands.ask(
-        () -> {
-          ClipboardContent content = new ClipboardContent();
-          content.putString(rows);
-          return Clipboard.getSystemClipboard().setContent(content);
-        });
   }
 
   private static void firstPress(Hands seed) {

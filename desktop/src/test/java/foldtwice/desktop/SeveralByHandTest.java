@@ -22,11 +22,6 @@ class SeveralByHandTest {
     return hands.session.now().library();
   }
 
-  private static void lookUp(Hands hands, String words) {
-    hands.press(KeyCode.F3);
-    hands.paste("#look-up", words);
-  }
-
   /** What is typed for one is so for all that are chosen; one undo takes it back. */
   @Test
   void usesAreTypedForAllThatAreChosen() throws Exception {
@@ -66,13 +61,13 @@ class SeveralByHandTest {
               .orElseThrow()
               .id();
       List<String> members = before.families().get(chosen).members();
-      lookUp(hands, "switch the family of the chosen");
+      hands.find("switch the family of the chosen");
       hands.press(KeyCode.ENTER);
       assertThat(members).allMatch(m -> library(hands).bindings().get(m).isOff());
-      lookUp(hands, "switch the family of the chosen");
+      hands.find("switch the family of the chosen");
       hands.press(KeyCode.ENTER);
       assertThat(library(hands)).isEqualTo(before);
-      lookUp(hands, "switch all that is bound in the place");
+      hands.find("switch all that is bound in the place");
       hands.press(KeyCode.ENTER);
       assertThat(library(hands).bindings().values().stream().filter(Binding::isOff).count())
           .isGreaterThan(members.size());
@@ -85,21 +80,21 @@ class SeveralByHandTest {
   @Test
   void theLookUpFindsWhatCanBecomeABinding() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      lookUp(hands, "exposure");
+      hands.find("exposure");
       assertThat(hands.text("#look-list")).contains("Value to step", "can take no trigger itself");
       hands.press(KeyCode.ESCAPE);
-      lookUp(hands, "rowan");
+      hands.find("rowan");
       assertThat(hands.text("#look-list")).contains("Device or menu", "a device with 16 keys");
       hands.press(KeyCode.ESCAPE);
-      lookUp(hands, "no trigger vasculum");
+      hands.find("no trigger vasculum");
       assertThat(hands.text("#look-list")).contains("Native command", "no trigger yet, Vasculum");
       hands.press(KeyCode.ESCAPE);
-      lookUp(hands, "plugin action");
+      hands.find("plugin action");
       assertThat(hands.text("#look-list")).contains("Routine", "plugin action");
       hands.press(KeyCode.ESCAPE);
       hands.choose("exposure step");
       hands.click("#off-binding");
-      lookUp(hands, "exposure off in");
+      hands.find("exposure off in");
       assertThat(hands.text("#look-list")).contains("Binding", "off in Copystand");
     }
   }
@@ -146,7 +141,7 @@ class SeveralByHandTest {
 
       hands.press(KeyCode.CONTROL, KeyCode.PAGE_UP);
       hands.click("#place-vasculum");
-      lookUp(hands, "exposure step by");
+      hands.find("exposure step by");
       hands.press(KeyCode.ENTER);
       assertThat(hands.text("#filter")).as("nothing hides what was gone to").isEmpty();
       assertThat(hands.text("#count")).isEqualTo("273");

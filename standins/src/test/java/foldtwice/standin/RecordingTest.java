@@ -2,10 +2,14 @@ package foldtwice.standin;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
 import foldtwice.place.Place;
 import foldtwice.recording.Recording;
 import foldtwice.recording.Retracing;
 import foldtwice.recording.Route;
+import foldtwice.resolve.Keymap;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Scale;
@@ -307,6 +311,22 @@ class RecordingTest {
               assertThat(l.steps()).isEqualTo(4);
             });
     assertThat(ShorterWay.lately(Demo.LIBRARY, keymap, state, steps.subList(0, 3))).isEmpty();
+
+    Binding slanted =
+        Demo.LIBRARY.bindings().values().stream()
+            .filter(b -> b.triggers().contains(Notation.read("Alt+.")))
+            .filter(b -> b.routine().equals("shift-boxes"))
+            .findFirst()
+            .orElseThrow()
+            .withArgument("dy", found.arguments().get("dx"));
+    Library other = new Edit.PutBinding(slanted).on(Demo.LIBRARY);
+    assertThat(
+            ShorterWay.lately(
+                other, Keymap.of(other, other.stations().get("camera-bench")), state, steps))
+        .map(l -> l.binding().id())
+        .as("it shifts down too, which nobody did: another binding is told")
+        .isPresent()
+        .isNotEqualTo(Optional.of(slanted.id()));
   }
 
   /** Every macro of the demo retraces its own steps where it has no branches. */

@@ -28,6 +28,11 @@ import javafx.scene.layout.VBox;
 /** A key or a dial of a device that is plugged in, chosen on its picture. */
 final class PickDevice extends VBox {
 
+  /** A key is as wide as fits, up to this. */
+  private static final double KEY = 53;
+
+  private static final double ROW = 36;
+
   private final Session session;
   private final Binding binding;
   private final TriggerPicker.Ways ways;
@@ -106,11 +111,6 @@ final class PickDevice extends VBox {
       }
     }
   }
-
-  /** A key is as wide as fits, up to this. */
-  private static final double KEY = 53;
-
-  private static final double ROW = 36;
 
   /** How wide a key can be so that the whole device is seen. */
   private double unit(Device device) {

@@ -7,15 +7,13 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
-import foldtwice.library.Ids;
+import foldtwice.library.NewSurfaces;
 import foldtwice.surface.RadialMenu;
 import foldtwice.trigger.Direction;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import javafx.scene.Node;
@@ -100,30 +98,29 @@ final class PickMenu extends VBox {
 
   private Node choices(RadialMenu m) {
     GridPane choices = new GridPane(4, 4);
-    for (Direction d : Direction.values()) {
-      Trigger trigger = new Trigger.Radial(m.id(), d);
-      String label = faces.brief(trigger);
-      Button button =
-          Parts.button(
-              "picker-choice-" + m.id() + "-" + d.id(),
-              label.isEmpty() ? Words.direction(d) : label.replace("\n", " "),
-              () -> onPicked.accept(trigger));
-      button.setMaxWidth(104);
-      button.setMinWidth(104);
-      button.setStyle("-fx-font-size: 11px; -fx-padding: 2 4 2 4;");
-      button.setTooltip(new Tooltip(Words.direction(d)));
-      choices.add(button, d.across() + 1, d.down() + 1);
-    }
+    Parts.around(choices, d -> choice(m, d));
     return choices;
+  }
+
+  private Button choice(RadialMenu m, Direction d) {
+    Trigger trigger = new Trigger.Radial(m.id(), d);
+    String label = faces.brief(trigger);
+    Button button =
+        Parts.button(
+            "picker-choice-" + m.id() + "-" + d.id(),
+            label.isEmpty() ? Words.direction(d) : label.replace("\n", " "),
+            () -> onPicked.accept(trigger));
+    button.setMaxWidth(104);
+    button.setMinWidth(104);
+    button.setStyle("-fx-font-size: 11px; -fx-padding: 2 4 2 4;");
+    button.setTooltip(new Tooltip(Words.direction(d)));
+    return button;
   }
 
   /** Nothing opens it yet: that is asked for at once. */
   private void make(String name) {
-    String id = Ids.free("radial", session.now().library().surfaces()::containsKey);
-    session.make(
-        new Edit.PutSurface(
-            new RadialMenu(id, name, binding.place(), List.of(), Map.of(), Extras.NONE)),
-        Ui.text("said.newsurface", name));
-    show(id);
+    RadialMenu made = NewSurfaces.radial(session.now().library(), name, binding.place());
+    session.make(new Edit.PutSurface(made), Ui.text("said.newsurface", made.name()));
+    show(made.id());
   }
 }

@@ -3,9 +3,9 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Readiness;
 import foldtwice.conflict.Conflict;
+import foldtwice.desktop.parts.FoundBy;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.routine.Routine;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.List;
@@ -42,16 +42,7 @@ record Row(
         now.outlook(b).stage(),
         worst,
         worst.map(c -> brief(c, b, words)).orElse(""),
-        now.library().routineOf(b).map(Row::besides).orElse(""));
-  }
-
-  /** What a routine is found by beside its name: its kind, its heading, its tags. */
-  private static String besides(Routine r) {
-    return String.join(
-        " ",
-        Ui.text("look.kind." + r.getClass().getSimpleName()),
-        r.category(),
-        String.join(" ", r.card().tags()));
+        now.library().routineOf(b).map(FoundBy::of).orElse(""));
   }
 
   /** A double claim names the other of the two, from whichever side it is told. */

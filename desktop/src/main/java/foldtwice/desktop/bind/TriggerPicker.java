@@ -9,9 +9,8 @@ import foldtwice.desktop.parts.RoutineField;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
-import foldtwice.library.Ids;
+import foldtwice.library.NewSurfaces;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
 import foldtwice.surface.Toolbar;
@@ -19,7 +18,6 @@ import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -190,18 +188,11 @@ final class TriggerPicker extends VBox {
             "picker-new-toolbar",
             Ui.text("picker.toolbar.new"),
             () -> {
-              String id = freeSurface("toolbar-" + application);
-              session.make(
-                  new Edit.PutSurface(
-                      new Toolbar(id, name, application, 8, 4, Map.of(), Extras.NONE)),
-                  Ui.text("said.newsurface", name));
+              Toolbar made = NewSurfaces.toolbar(now().library(), name, application);
+              session.make(new Edit.PutSurface(made), Ui.text("said.newsurface", made.name()));
               again(Kind.TOOLBAR);
             },
             "link"));
     return all;
-  }
-
-  private String freeSurface(String wanted) {
-    return Ids.free(wanted, now().library().surfaces()::containsKey);
   }
 }

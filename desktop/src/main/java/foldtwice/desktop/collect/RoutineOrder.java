@@ -1,6 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.FoundBy;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
@@ -154,10 +155,8 @@ final class RoutineOrder {
         String.join(
                 " ",
                 r.name(),
-                r.category(),
-                Ui.text("look.kind." + r.getClass().getSimpleName()),
+                FoundBy.of(r),
                 library.nameOf(new Place.Whole(r.application())),
-                String.join(" ", r.card().tags()),
                 r.card().off() ? Ui.text("collect.off") : "",
                 e.keys().isEmpty() ? Ui.text("notrigger") : String.join(" ", e.keys()))
             .toLowerCase(Locale.ROOT);

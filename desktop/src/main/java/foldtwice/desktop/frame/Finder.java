@@ -1,6 +1,7 @@
 package foldtwice.desktop.frame;
 
 import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.FoundBy;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Going;
@@ -204,7 +205,7 @@ final class Finder {
           String.join(
               ", ",
               keys.getOrDefault(r.id(), Ui.text("notrigger")),
-              Ui.text("look.kind." + r.getClass().getSimpleName()),
+              FoundBy.kind(r),
               r.category(),
               words.place(new Place.Whole(r.application())));
       add("routine", r.name(), detail, 1, new Target.Routine(r.id()));

@@ -32,6 +32,15 @@ public record Faces(Snapshot now, Place place) {
     return claim(trigger).map(c -> now.words().owner(c.owner()));
   }
 
+  /** What is bound to a trigger in whatever place, the first of it; empty for nothing. */
+  public static String anywhere(Snapshot now, Trigger trigger) {
+    return now.library().bindings().values().stream()
+        .filter(b -> b.triggers().contains(trigger))
+        .map(now.words()::binding)
+        .findFirst()
+        .orElse("");
+  }
+
   /** The same in two short lines: the routine, and what it is given. */
   public String brief(Trigger trigger) {
     return claim(trigger)

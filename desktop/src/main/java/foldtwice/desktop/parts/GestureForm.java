@@ -78,16 +78,18 @@ public final class GestureForm extends VBox {
             unread -> says.setText(PointerReader.why(unread)))
         .listen(area);
     GridPane ways = new GridPane(3, 3);
-    for (Direction d : Direction.values()) {
-      Button way = Parts.button("picker-way-" + d.id(), ARROWS.get(d), () -> add(d), "make");
-      way.setAccessibleText(Words.direction(d));
-      way.setTooltip(new Tooltip(Words.direction(d)));
-      way.setMinWidth(34);
-      ways.add(way, d.across() + 1, d.down() + 1);
-    }
+    Parts.around(ways, this::way);
     HBox both = new HBox(12, area, ways);
     HBox.setHgrow(area, Priority.ALWAYS);
     getChildren().addAll(both, says, new HBox(8, button, take));
+  }
+
+  private Button way(Direction d) {
+    Button way = Parts.button("picker-way-" + d.id(), ARROWS.get(d), () -> add(d), "make");
+    way.setAccessibleText(Words.direction(d));
+    way.setTooltip(new Tooltip(Words.direction(d)));
+    way.setMinWidth(34);
+    return way;
   }
 
   private Trigger gesture() {

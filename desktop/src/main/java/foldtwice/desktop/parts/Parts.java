@@ -1,5 +1,6 @@
 package foldtwice.desktop.parts;
 
+import foldtwice.trigger.Direction;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
@@ -21,6 +22,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -171,6 +173,14 @@ public final class Parts {
     Region crease = new Region();
     crease.getStyleClass().add("crease");
     return crease;
+  }
+
+  /** Fills a grid with what lies in each direction around its middle. */
+  public static void around(GridPane grid, Function<Direction, ? extends Node> of) {
+    grid.getChildren().clear();
+    for (Direction d : Direction.values()) {
+      grid.add(of.apply(d), d.across() + 1, d.down() + 1);
+    }
   }
 
   /** Gives a field the keys, to be typed anew, once it is where it is shown. */

@@ -2,24 +2,20 @@ package foldtwice.desktop.places;
 
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
-import foldtwice.extras.Extras;
 import foldtwice.library.Clearing;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
 import foldtwice.library.Library;
+import foldtwice.library.NewSurfaces;
 import foldtwice.library.Rules;
 import foldtwice.library.file.ProgramDescription;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
-import foldtwice.surface.Offering;
-import foldtwice.surface.RadialMenu;
 import foldtwice.surface.Surface;
-import foldtwice.surface.Toolbar;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -61,37 +57,19 @@ final class PlaceActs {
 
   /** A toolbar for a program, with nothing on it; its id. */
   String newToolbar(Application a) {
-    String name = surfaceName("picker.toolbar.name", a);
-    return make(new Toolbar(surfaceId(name, "toolbar"), name, a.id(), 8, 4, Map.of(), Extras.NONE));
+    return make(NewSurfaces.toolbar(library(), Ui.text("picker.toolbar.name", a.name()), a.id()));
   }
 
   /** A radial menu for a program that nothing opens yet; its id. */
   String newRadial(Application a) {
-    String name = surfaceName("summoned.radial.name", a);
-    return make(
-        new RadialMenu(
-            surfaceId(name, "radial"),
-            name,
-            new Place.Whole(a.id()),
-            List.of(),
-            Map.of(),
-            Extras.NONE));
+    String name = Ui.text("summoned.radial.name", a.name());
+    return make(NewSurfaces.radial(library(), name, new Place.Whole(a.id())));
   }
 
   /** A list of what fits in a program that nothing opens yet; its id. */
   String newOffering(Application a) {
-    String name = surfaceName("summoned.offering.name", a);
-    return make(
-        new Offering(
-            surfaceId(name, "fits"), name, new Place.Whole(a.id()), List.of(), Extras.NONE));
-  }
-
-  private String surfaceName(String text, Application a) {
-    return free(Ui.text(text, a.name()), library().surfaces(), Surface::name);
-  }
-
-  private String surfaceId(String name, String otherwise) {
-    return Ids.free(Ids.of(name, otherwise), library().surfaces()::containsKey);
+    String name = Ui.text("summoned.offering.name", a.name());
+    return make(NewSurfaces.offering(library(), name, new Place.Whole(a.id())));
   }
 
   private String make(Surface surface) {
@@ -101,11 +79,7 @@ final class PlaceActs {
 
   private static <T> String free(String wanted, Map<String, T> all, Function<T, String> name) {
     var taken = all.values().stream().map(name).collect(Collectors.toSet());
-    String free = wanted;
-    for (int i = 2; taken.contains(free); i++) {
-      free = wanted + " " + i;
-    }
-    return free;
+    return Ids.freeName(wanted, taken::contains);
   }
 
   /** Takes a program out with all that is bound in it. */

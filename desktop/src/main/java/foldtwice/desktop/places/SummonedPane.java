@@ -1,5 +1,6 @@
 package foldtwice.desktop.places;
 
+import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.OpensForm;
 import foldtwice.desktop.parts.Parts;
@@ -113,28 +114,7 @@ final class SummonedPane extends VBox {
 
   private void choices(Snapshot now, RadialMenu menu) {
     boolean had = Parts.hasKeys(choices);
-    choices.getChildren().clear();
-    for (Direction d : Direction.values()) {
-      Face shows = menu.face(d);
-      String does = does(now, menu, d);
-      Button button =
-          Parts.button(
-              "choice-" + d.id(),
-              shows.label().isEmpty() ? does.isEmpty() ? Words.direction(d) : does : shows.label(),
-              () -> {
-                chosen = d;
-                show(session.now(), shown);
-              });
-      button.setMinWidth(132);
-      button.setMaxWidth(132);
-      button.setTooltip(
-          new Tooltip(
-              Words.direction(d) + ": " + (does.isEmpty() ? Ui.text("device.free") : does)));
-      if (d == chosen) {
-        button.getStyleClass().add("taken");
-      }
-      choices.add(button, d.across() + 1, d.down() + 1);
-    }
+    Parts.around(choices, d -> choice(now, menu, d));
     if (had) {
       choices.lookup("#choice-" + chosen.id()).requestFocus();
     }
@@ -143,13 +123,26 @@ final class SummonedPane extends VBox {
     face.show(menu.face(chosen));
   }
 
-  private static String does(Snapshot now, RadialMenu menu, Direction d) {
-    Trigger trigger = new Trigger.Radial(menu.id(), d);
-    return now.library().bindings().values().stream()
-        .filter(b -> b.triggers().contains(trigger))
-        .map(now.words()::binding)
-        .findFirst()
-        .orElse("");
+  private Button choice(Snapshot now, RadialMenu menu, Direction d) {
+    Face shows = menu.face(d);
+    String does = Faces.anywhere(now, new Trigger.Radial(menu.id(), d));
+    String otherwise = does.isEmpty() ? Words.direction(d) : does;
+    Button button =
+        Parts.button(
+            "choice-" + d.id(),
+            shows.label().isEmpty() ? otherwise : shows.label(),
+            () -> {
+              chosen = d;
+              show(session.now(), shown);
+            });
+    button.setMinWidth(132);
+    button.setMaxWidth(132);
+    button.setTooltip(
+        new Tooltip(Words.direction(d) + ": " + (does.isEmpty() ? Ui.text("device.free") : does)));
+    if (d == chosen) {
+      button.getStyleClass().add("taken");
+    }
+    return button;
   }
 
   private void face(Face shows) {

@@ -1,5 +1,6 @@
 package foldtwice.desktop.places;
 
+import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.Icons;
 import foldtwice.desktop.parts.Parts;
@@ -124,12 +125,7 @@ final class ToolbarPane extends VBox {
 
   private Button button(Snapshot now, int slot) {
     Trigger trigger = new Trigger.Button(toolbar.id(), slot);
-    String does =
-        now.library().bindings().values().stream()
-            .filter(b -> b.triggers().contains(trigger))
-            .map(now.words()::binding)
-            .findFirst()
-            .orElse("");
+    String does = Faces.anywhere(now, trigger);
     Face shows = toolbar.face(slot);
     Button button =
         Parts.button(
