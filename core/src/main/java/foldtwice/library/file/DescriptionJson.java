@@ -157,7 +157,9 @@ final class DescriptionJson {
                     id,
                     While.read(holds)
                         .orElseThrow(
-                            () -> new IllegalArgumentException("expected while it holds")))),
+                            () ->
+                                new IllegalArgumentException(
+                                    "expected what is so meanwhile, such as nothing selected")))),
         DescriptionJson::write);
   }
 

@@ -22,10 +22,11 @@ final class ByHand {
 
   private final Session session;
   private Optional<Recording> lately = Optional.empty();
-  private Optional<Question<Optional<String>>> question = Optional.empty();
+  private final Question<Optional<String>> question;
 
   ByHand(Session session) {
     this.session = session;
+    question = session.background().question(Background.Lane.WORK, this::say);
   }
 
   /** What was done so far counts no more. */
@@ -61,14 +62,9 @@ final class ByHand {
   private void look(Place state, List<String> menu) {
     Snapshot now = session.now();
     List<Step> steps = lately.orElseThrow().steps().stream().map(Line::step).toList();
-    if (question.isEmpty()) {
-      question = Optional.of(session.background().question(Background.Lane.WORK, this::say));
-    }
-    question
-        .get()
-        .ask(
-            List.of(steps, state, menu, new Question.Same(now.library())),
-            () -> shorter(now, state, steps).or(() -> ofCommand(now, state, menu)));
+    question.ask(
+        List.of(steps, state, menu, new Question.Same(now.library())),
+        () -> shorter(now, state, steps).or(() -> ofCommand(now, state, menu)));
   }
 
   private static Optional<String> shorter(Snapshot now, Place state, List<Step> steps) {
