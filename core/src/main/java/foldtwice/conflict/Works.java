@@ -284,7 +284,7 @@ final class Works {
           when keys.strokes().stream()
               .anyMatch(s -> !s.modifiers().and(held).equals(s.modifiers())) ->
           new Walk.Harmed(Detail.Harm.PRESSES);
-      case Step.Select(Whom whom, boolean adding)
+      case Step.Select(Whom whom, boolean adding, var edge)
           when shift && !adding && whom == Whom.Group.AT_POINTER ->
           new Walk.Harmed(Detail.Harm.SELECTS);
       case Step.RunRoutine(String id, var arguments) ->

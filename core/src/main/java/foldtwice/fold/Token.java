@@ -1,6 +1,7 @@
 package foldtwice.fold;
 
 import foldtwice.outline.StepFields;
+import foldtwice.outline.StepParts;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Line;
@@ -69,7 +70,8 @@ record Token(Line line, String shape, List<Slot> slots) {
       }
       case TEXT -> {
         boolean group =
-            step instanceof Step.Select(Whom whom, boolean adding) && whom instanceof Whom.Group;
+            step instanceof Step.Select(Whom whom, boolean adding, var edge)
+                && whom instanceof Whom.Group;
         if (group || !new Template(text).names().isEmpty()) {
           yield text;
         }
@@ -77,17 +79,17 @@ record Token(Line line, String shape, List<Slot> slots) {
         yield "\u2039\u203a";
       }
       case MENU -> {
-        int last = text.lastIndexOf(StepFields.UNDER);
+        int last = text.lastIndexOf(StepParts.UNDER);
         if (last < 0 || !new Template(text).names().isEmpty()) {
           yield text;
         }
         slots.add(
             new Slot.Fixed(
                 Constant.of(
-                    Constant.Place.LABEL, text.substring(last + StepFields.UNDER.length()))));
+                    Constant.Place.LABEL, text.substring(last + StepParts.UNDER.length()))));
         yield text.substring(0, last);
       }
-      case NAME, WORD -> text;
+      case NAME -> text;
     };
   }
 
@@ -150,8 +152,8 @@ record Token(Line line, String shape, List<Slot> slots) {
           case Slot.Counted(String written) -> written;
         };
     return field.holds() == StepFields.Holds.MENU
-        ? field.text().substring(0, field.text().lastIndexOf(StepFields.UNDER))
-            + StepFields.UNDER
+        ? field.text().substring(0, field.text().lastIndexOf(StepParts.UNDER))
+            + StepParts.UNDER
             + text
         : text;
   }

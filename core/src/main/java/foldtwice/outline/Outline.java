@@ -60,6 +60,22 @@ public final class Outline {
     return Optional.ofNullable(found);
   }
 
+  /** True when a line stands at a number, or a first one could inside what lies around it. */
+  public static boolean isPlace(List<Line> lines, String number) {
+    if (at(lines, number).isPresent()) {
+      return true;
+    }
+    boolean otherwise =
+        number.contains(".e") && number.lastIndexOf(".e") == number.lastIndexOf('.');
+    int body = otherwise ? 1 : 0;
+    return around(number)
+        .flatMap(n -> at(lines, n))
+        .map(l -> l.step().bodies())
+        .filter(b -> body < b.size() && b.get(body).isEmpty())
+        .filter(b -> number.endsWith(otherwise ? ".e1" : ".1"))
+        .isPresent();
+  }
+
   /** With the line of a number changed. */
   public static List<Line> change(List<Line> lines, String number, UnaryOperator<Line> change) {
     return within(

@@ -17,6 +17,7 @@ import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -54,6 +55,38 @@ public final class Checker {
     return checker.slips.marks();
   }
 
+  /** What the names of a macro hold, as far as it can be told; parameters as they are declared. */
+  public static Map<String, Kind> kinds(Routine.Macro macro, Known known) {
+    Checker checker = new Checker(macro, known);
+    macro.parameters().forEach(p -> checker.types.put(p.name(), Types.of(p.kind())));
+    checker.lines(macro.steps(), "");
+    Map<String, Kind> kinds = new HashMap<>();
+    checker.types.names().forEach(n -> kinds.put(n, checker.types.kind(n)));
+    macro.parameters().forEach(p -> kinds.put(p.name(), p.kind()));
+    return kinds;
+  }
+
+  /** What a parameter of a kind is when nobody gives it anything else. */
+  public static Value usual(Kind kind) {
+    return switch (kind) {
+      case Kind.Distance(var least, var most, var step) -> within(least, most, step);
+      case Kind.Measure(var least, var most, var step) -> least;
+      case Kind.Count(long least, long most, long step) ->
+          Value.Amount.of(Math.clamp(1, least, most));
+      case Kind.Decimal(var least, var most, var step) ->
+          new Value.Amount(java.math.BigDecimal.ONE.max(least).min(most));
+      case Kind.Choice(List<String> options) -> new Value.Text(options.getFirst());
+      case Kind.Words w -> new Value.Text("");
+      case Kind.YesNo y -> new Value.Flag(false);
+      case Kind.KeyPress k -> new Value.Text("Esc");
+      case Kind.Colour c -> new Value.Text("#000000");
+    };
+  }
+
+  private static Value within(Value.Length least, Value.Length most, Value.Length step) {
+    return step.compareTo(least) >= 0 && step.compareTo(most) <= 0 ? step : least;
+  }
+
   private void lines(List<Line> lines, String prefix) {
     for (int i = 0; i < lines.size(); i++) {
       if (lines.get(i).on()) {
@@ -79,7 +112,7 @@ public final class Checker {
           setting(setting, values, s -> new Step.Cycle(s, values, lasting));
       case Step.Adjust(String value, Step.Adjusting way, Expr to, Step.Edge edge) ->
           adjust(value, way, to, edge);
-      case Step.Select(Whom whom, boolean adding) -> select(whom);
+      case Step.Select(Whom whom, boolean adding, Step.Edge edge) -> select(whom, adding, edge);
       case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) -> {
         slips.wants(rows, ValueType.NUMBER);
         slips.wants(columns, ValueType.NUMBER);
@@ -168,6 +201,10 @@ public final class Checker {
         slips.wants(text, ValueType.TEXT);
         yield ValueType.TEXT;
       }
+      case Step.Items.LinesOfFile(Template file) -> {
+        slips.names(file, t -> null);
+        yield ValueType.TEXT;
+      }
       case Step.Items.Selected() -> ValueType.TEXT;
     };
   }
@@ -224,10 +261,10 @@ public final class Checker {
     }
   }
 
-  private void select(Whom whom) {
+  private void select(Whom whom, boolean adding, Step.Edge edge) {
     switch (whom) {
       case Whom.Named(Template name) ->
-          slips.names(name, t -> new Step.Select(new Whom.Named(new Template(t)), false));
+          slips.names(name, t -> new Step.Select(new Whom.Named(new Template(t)), adding, edge));
       case Whom.Group group -> {
         if (tells(Facts.Aspect.SELECTING) && !facts.get().selects().contains(group)) {
           slips.mark(Mark.Fault.NO_SUCH_VALUE, group.toString(), "a way of selecting it has");
@@ -337,6 +374,8 @@ public final class Checker {
       case Condition.InFront(String application) ->
           program(application, a -> new Step.BringToFront(a));
       case Condition.Not(Condition of) -> condition(of);
+      case Condition.All(List<Condition> of) -> of.forEach(this::condition);
+      case Condition.Any(List<Condition> of) -> of.forEach(this::condition);
       case Condition.VersionAtLeast v -> {}
       case Condition.SomethingSelected s -> {}
     }

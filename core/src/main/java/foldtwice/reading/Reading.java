@@ -172,7 +172,7 @@ public record Reading(
         case Step.Cycle(String setting, var values, Step.Lasting lasting) ->
             change(setting, lasting, sure);
         case Step.Adjust a -> touches.add(Touch.OBJECTS);
-        case Step.Select(Whom whom, boolean adding) -> {
+        case Step.Select(Whom whom, boolean adding, var edge) -> {
           touches.add(Touch.SELECTION);
           selects |= whom != Whom.Group.NOTHING;
           if (whom instanceof Whom.Named && touches.contains(Touch.VIEW)) {

@@ -2,8 +2,10 @@ package foldtwice.reading;
 
 import foldtwice.routine.Expr;
 import foldtwice.routine.Kind;
+import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Value;
+import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.Map;
 
@@ -45,10 +47,33 @@ final class Types {
     }
   }
 
+  private static final BigDecimal FAR = BigDecimal.valueOf(1_000_000);
+
   private final Map<String, ValueType> names = new HashMap<>();
 
   Types() {
     Builtin.ALWAYS.forEach(name -> names.put(name, ValueType.TEXT));
+  }
+
+  /** What a parameter would be that takes what a name holds. */
+  Kind kind(String name) {
+    ValueType type = names.getOrDefault(name, ValueType.ANY);
+    if (type.equals(ValueType.NUMBER)) {
+      return new Kind.Decimal(FAR.negate(), FAR, BigDecimal.ONE);
+    }
+    if (type.equals(ValueType.LENGTH)) {
+      Value.Length far = new Value.Length(FAR, LengthUnit.MM);
+      return new Kind.Distance(far.negated(), far, new Value.Length(BigDecimal.ONE, LengthUnit.MM));
+    }
+    if (type.equals(ValueType.FLAG)) {
+      return new Kind.YesNo();
+    }
+    return type.scale() == null
+        ? new Kind.Words()
+        : new Kind.Measure(
+            new Value.Quantity(FAR.negate(), type.scale()),
+            new Value.Quantity(FAR, type.scale()),
+            new Value.Quantity(BigDecimal.ONE, type.scale()));
   }
 
   boolean knows(String name) {
@@ -68,6 +93,7 @@ final class Types {
     return switch (kind) {
       case Kind.Distance d -> ValueType.LENGTH;
       case Kind.Count c -> ValueType.NUMBER;
+      case Kind.Decimal d -> ValueType.NUMBER;
       case Kind.Measure m -> ValueType.amount(m.least().scale());
       case Kind.Words w -> ValueType.TEXT;
       case Kind.Choice c -> ValueType.TEXT;

@@ -2,7 +2,7 @@ package foldtwice.reading;
 
 import foldtwice.known.Facts;
 import foldtwice.known.Known;
-import foldtwice.outline.StepFields;
+import foldtwice.outline.StepParts;
 import foldtwice.place.Finding;
 import foldtwice.reading.Types.ValueType;
 import foldtwice.routine.Expr;
@@ -80,7 +80,7 @@ final class WorkedDialogs {
     if (open != null && !unsure) {
       slips.mark(
           Mark.Fault.NO_SUCH_MENU,
-          StepFields.path(path),
+          StepParts.path(path),
           "no open dialog; \"" + open.title() + "\" is open");
     }
     List<Facts.Command> may =
@@ -123,10 +123,10 @@ final class WorkedDialogs {
         new Mark(
             slips.number(),
             Mark.Fault.KNOWN_NOT_TO_WORK,
-            String.join(StepFields.UNDER, command.menu()),
+            String.join(StepParts.UNDER, command.menu()),
             "a command known to work" + (note.isEmpty() ? "" : "; this one: " + note),
             works.map(path -> new Step.Choose(Template.all(path))),
-            works.map(path -> String.join(StepFields.UNDER, path))));
+            works.map(path -> String.join(StepParts.UNDER, path))));
   }
 
   private static Step swapped(List<Template> path, String wrong, String right) {
@@ -142,7 +142,7 @@ final class WorkedDialogs {
 
   /** Says in which version a menu path is, or which path is near. */
   void noMenu(List<Template> path) {
-    String text = StepFields.path(path);
+    String text = StepParts.path(path);
     for (Facts other : known.otherVersions()) {
       if (!other.application().equals(macro.application())) {
         continue;
@@ -172,15 +172,15 @@ final class WorkedDialogs {
                   + "; this one is of "
                   + other.version(),
               here.map(c -> new Step.Choose(Template.all(c.menu()))),
-              here.map(c -> String.join(StepFields.UNDER, c.menu()))));
+              here.map(c -> String.join(StepParts.UNDER, c.menu()))));
       return;
     }
     slips.mark(
         Mark.Fault.NO_SUCH_MENU,
         text,
         "a menu path of " + macro.application() + " " + facts.get().version(),
-        menu.keySet().stream().map(p -> String.join(StepFields.UNDER, p)).toList(),
-        near -> new Step.Choose(StepFields.menu(near)));
+        menu.keySet().stream().map(p -> String.join(StepParts.UNDER, p)).toList(),
+        near -> new Step.Choose(StepParts.menu(near)));
   }
 
   private boolean tellsDialogs() {

@@ -238,6 +238,12 @@ public final class Retracing {
     if (condition instanceof Condition.Not(Condition of)) {
       return holds(of, known).map(h -> !h);
     }
+    if (condition instanceof Condition.All(List<Condition> of)) {
+      return several(of, known, false);
+    }
+    if (condition instanceof Condition.Any(List<Condition> of)) {
+      return several(of, known, true);
+    }
     if (!(condition instanceof Condition.Compare(Expr left, var relation, Expr right))) {
       return Optional.empty();
     }
@@ -252,6 +258,19 @@ public final class Retracing {
       case IS_NOT -> Optional.of(!equal);
       case LESS, MORE -> Optional.empty();
     };
+  }
+
+  /** Whether one is so, where that can be told; that all hold is that none does not. */
+  private Optional<Boolean> several(List<Condition> of, Known known, boolean so) {
+    boolean told = true;
+    for (Condition c : of) {
+      Optional<Boolean> one = holds(c, known);
+      if (one.equals(Optional.of(so))) {
+        return Optional.of(so);
+      }
+      told &= one.isPresent();
+    }
+    return told ? Optional.of(!so) : Optional.empty();
   }
 
   private static boolean isEqual(Value a, Value b) {

@@ -33,6 +33,27 @@ public sealed interface Condition {
   /** The other does not hold. */
   record Not(Condition of) implements Condition {}
 
+  /** Each of two or more holds; those after one that does not are not looked at. */
+  record All(List<Condition> of) implements Condition {
+    public All {
+      of = several(of);
+    }
+  }
+
+  /** One of two or more holds; those after it are not looked at. */
+  record Any(List<Condition> of) implements Condition {
+    public Any {
+      of = several(of);
+    }
+  }
+
+  private static List<Condition> several(List<Condition> of) {
+    if (of.size() < 2) {
+      throw new ValueException(of.size() + " of them", "two conditions or more");
+    }
+    return List.copyOf(of);
+  }
+
   /** How two values compare. Lengths compare by size, whatever their units. */
   enum Relation {
     IS("is"),

@@ -33,8 +33,12 @@ public final class ExprNotation {
   /** Nesting beyond this is refused. */
   public static final int DEEPEST = 50;
 
+  /** A number and its unit; what may follow an expression is no unit. */
   private static final Pattern NUMBER =
-      Pattern.compile("(\\d{1,12}(?:\\.\\d{1,12})?)(?:\\s*([a-zA-Z]+|\u00b0|%))?");
+      Pattern.compile(
+          "(\\d{1,12}(?:\\.\\d{1,12})?)(?:\\s*+(?!"
+              + "(?:is|and|or|rows?|columns?|times|at|as|to|with|by|from)\\b"
+              + ")([a-zA-Z]+|\u00b0|%))?");
 
   private final String text;
   private int at;
@@ -57,6 +61,21 @@ public final class ExprNotation {
       throw in.fault("the end, or +, - or * and another value");
     }
     return e;
+  }
+
+  /** An expression and the place behind it. */
+  public record Begun(Expr expr, int end) {}
+
+  /**
+   * Reads the expression that begins at a place and goes as far as it makes one.
+   *
+   * @throws ValueException as {@link #read}
+   */
+  public static Begun begun(String text, int from) {
+    ExprNotation in = new ExprNotation(text);
+    in.at = from;
+    Expr e = in.sum();
+    return new Begun(e, in.at);
   }
 
   public static String write(Expr e) {

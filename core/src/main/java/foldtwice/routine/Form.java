@@ -37,8 +37,16 @@ public sealed interface Form<T> {
   /** The name of a variable of the macro. */
   record Variable() implements Form<String> {}
 
-  /** One word of some; {@code otherwise} where none is written. */
-  record Word<E extends Enum<E>>(Class<E> type, E otherwise) implements Form<E> {}
+  /**
+   * One word of some; {@code otherwise} where none is written.
+   *
+   * @param always false when {@code otherwise} is not written
+   */
+  record Word<E extends Enum<E>>(Class<E> type, E otherwise, boolean always) implements Form<E> {
+    public Word(Class<E> type, E otherwise) {
+      this(type, otherwise, true);
+    }
+  }
 
   /** Yes or no; no is not written. */
   record Flag() implements Form<Boolean> {}

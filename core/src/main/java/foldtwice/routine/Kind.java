@@ -15,8 +15,32 @@ public sealed interface Kind {
   /** A length between two others, both included; {@code step} is what one press up or down adds. */
   record Distance(Length least, Length most, Length step) implements Kind {}
 
-  /** A whole number between two others, both included. */
-  record Count(long least, long most) implements Kind {}
+  /**
+   * A whole number between two others, both included; {@code step} is what one press up or down
+   * adds.
+   */
+  record Count(long least, long most, long step) implements Kind {
+    public Count(long least, long most) {
+      this(least, most, 1);
+    }
+  }
+
+  /** A number without a unit between two others, both included. */
+  record Decimal(BigDecimal least, BigDecimal most, BigDecimal step) implements Kind {
+
+    /** As far as numbers are read. */
+    public static final Decimal WIDEST =
+        new Decimal(
+            new BigDecimal("-999999999999.999999999999"),
+            new BigDecimal("999999999999.999999999999"),
+            BigDecimal.ONE);
+
+    public Decimal {
+      least = least.stripTrailingZeros();
+      most = most.stripTrailingZeros();
+      step = step.stripTrailingZeros();
+    }
+  }
 
   /** An amount on a scale, between two others, both included. */
   record Measure(Quantity least, Quantity most, Quantity step) implements Kind {}
@@ -73,6 +97,7 @@ public sealed interface Kind {
     return switch (this) {
       case Distance d -> length(typed);
       case Count c -> new Value.Amount(amount(typed, "a whole number"));
+      case Decimal d -> new Value.Amount(amount(typed, "a number"));
       case Measure m -> quantity(typed, m.least().scale());
       case KeyPress k -> keys(typed);
       case Colour c -> new Value.Text(typed.strip().toLowerCase(java.util.Locale.ROOT));
@@ -97,11 +122,15 @@ public sealed interface Kind {
         switch (this) {
           case Distance(Length least, Length most, Length step) ->
               value instanceof Length l && l.compareTo(least) >= 0 && l.compareTo(most) <= 0;
-          case Count(long least, long most) ->
+          case Count(long least, long most, long step) ->
               value instanceof Value.Amount(BigDecimal n)
                   && n.scale() <= 0
                   && n.compareTo(BigDecimal.valueOf(least)) >= 0
                   && n.compareTo(BigDecimal.valueOf(most)) <= 0;
+          case Decimal(BigDecimal least, BigDecimal most, BigDecimal step) ->
+              value instanceof Value.Amount(BigDecimal n)
+                  && n.compareTo(least) >= 0
+                  && n.compareTo(most) <= 0;
           case Measure(Quantity least, Quantity most, Quantity step) ->
               value instanceof Quantity q
                   && q.scale() == least.scale()
@@ -125,7 +154,10 @@ public sealed interface Kind {
     return switch (this) {
       case Distance(Length least, Length most, Length step) ->
           "a distance from " + least.shown() + " to " + most.shown();
-      case Count(long least, long most) -> "a whole number from " + least + " to " + most;
+      case Count(long least, long most, long step) ->
+          "a whole number from " + least + " to " + most;
+      case Decimal(BigDecimal least, BigDecimal most, BigDecimal step) ->
+          "a number from " + least.toPlainString() + " to " + most.toPlainString();
       case Measure(Quantity least, Quantity most, Quantity step) ->
           "from " + least.shown() + " to " + most.shown();
       case KeyPress k -> "keys, such as Ctrl+M";

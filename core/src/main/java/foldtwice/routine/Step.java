@@ -47,8 +47,16 @@ public sealed interface Step {
   /** Set an adjustable value, or move it by a step. */
   record Adjust(String value, Adjusting way, Expr to, Edge edge) implements Plain {}
 
-  /** Select something, in place of what is selected or besides it. */
-  record Select(Whom whom, boolean adding) implements Plain {}
+  /**
+   * Select something, in place of what is selected or besides it.
+   *
+   * @param edge what happens where there is no next or previous one
+   */
+  record Select(Whom whom, boolean adding, Edge edge) implements Plain {
+    public Select(Whom whom, boolean adding) {
+      this(whom, adding, Edge.REPORT);
+    }
+  }
 
   /** Move the selection by rows and columns. */
   record SelectOffset(Expr rows, Expr columns, Edge edge) implements Plain {}
@@ -187,8 +195,21 @@ public sealed interface Step {
     SELECTION
   }
 
-  /** What a person is asked: the answer becomes a variable. */
-  record Question(String variable, Kind kind, Expr otherwise) {}
+  /**
+   * What a person is asked: the answer becomes a variable.
+   *
+   * @param offered answers to choose from, besides any other that the kind allows
+   * @param kept true when the answer is offered first the next time
+   */
+  record Question(String variable, Kind kind, Expr otherwise, List<Value> offered, boolean kept) {
+    public Question {
+      offered = List.copyOf(offered);
+    }
+
+    public Question(String variable, Kind kind, Expr otherwise) {
+      this(variable, kind, otherwise, List.of(), false);
+    }
+  }
 
   /** What a loop goes through. */
   sealed interface Items {
@@ -202,6 +223,9 @@ public sealed interface Step {
 
     /** Each line of a text. */
     record LinesOf(Expr text) implements Items {}
+
+    /** Each line of a text file that lies beside the library. */
+    record LinesOfFile(Template file) implements Items {}
 
     /**
      * Each selected object by its name; in its turn it is the only one selected, and at the end all

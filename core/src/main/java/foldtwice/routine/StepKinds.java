@@ -67,8 +67,13 @@ public final class StepKinds {
           StepKind.of("select", Step.Select.class)
               .part("what", "what", new Form.Selected(), Step.Select::whom)
               .part("adding", "besides", new Form.Flag(), Step.Select::adding)
+              .part(
+                  "edge",
+                  "edge",
+                  new Form.Word<>(Step.Edge.class, Step.Edge.REPORT, false),
+                  Step.Select::edge)
               .call("select")
-              .made(p -> new Step.Select(p.at(0), p.at(1))),
+              .made(p -> new Step.Select(p.at(0), p.at(1), p.at(2))),
           StepKind.of("offset", Step.SelectOffset.class)
               .part("rows", "rows", VALUE, Step.SelectOffset::rows)
               .part("columns", "columns", VALUE, Step.SelectOffset::columns)

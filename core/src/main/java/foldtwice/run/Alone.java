@@ -77,6 +77,11 @@ public final class Alone implements Computer {
   }
 
   @Override
+  public File file(String name) {
+    return new File.Refused("a library with files beside it", "none");
+  }
+
+  @Override
   public String clipboard() {
     return "";
   }

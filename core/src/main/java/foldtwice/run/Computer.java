@@ -33,6 +33,23 @@ public interface Computer {
    */
   Reply capture(Step.Area area, String file);
 
+  /** What a file a macro asks for comes to. */
+  sealed interface File {
+
+    /** What is in it. */
+    record Text(String text) implements File {}
+
+    /** It cannot be had. */
+    record Refused(String expected, String found) implements File {}
+  }
+
+  /**
+   * The text of a file that lies beside the library.
+   *
+   * @param name of the file, without a folder
+   */
+  File file(String name);
+
   /** The text on the clipboard; what is no text is in brackets. */
   String clipboard();
 

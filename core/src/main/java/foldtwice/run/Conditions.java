@@ -34,7 +34,19 @@ final class Conditions {
           scope.program.dialog().filter(d -> d.title().equals(title)).isPresent();
       case Condition.InFront(String application) -> computer.frontWindow().equals(application);
       case Condition.Not(Condition of) -> !holds(of);
+      case Condition.All(List<Condition> of) -> any(of, false);
+      case Condition.Any(List<Condition> of) -> any(of, true);
     };
+  }
+
+  /** Looks until one is so; that all hold is that none does not. */
+  private boolean any(List<Condition> of, boolean so) throws StepFailure {
+    for (Condition c : of) {
+      if (holds(c) == so) {
+        return so;
+      }
+    }
+    return !so;
   }
 
   List<String> path(List<Template> menu) throws StepFailure {

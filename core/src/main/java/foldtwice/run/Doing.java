@@ -57,7 +57,7 @@ final class Doing {
           change(setting, next(setting, values), lasting);
       case Step.Adjust(String value, Step.Adjusting way, Expr to, Step.Edge edge) ->
           adjust(value, way, scope.value(to), edge);
-      case Step.Select(Whom whom, boolean adding) -> select(whom, adding);
+      case Step.Select(Whom whom, boolean adding, Step.Edge edge) -> select(whom, adding, edge);
       case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) ->
           offset(scope.evaluator.whole(rows), scope.evaluator.whole(columns), edge);
       case Step.TypeText(Template text) -> type(scope.evaluator.text(text));
@@ -127,16 +127,30 @@ final class Doing {
     return new Did(amount.shown(), reply);
   }
 
-  private Did select(Whom whom, boolean adding) throws StepFailure {
+  private Did select(Whom whom, boolean adding, Step.Edge edge) throws StepFailure, Stop {
     return switch (whom) {
       case Whom.Group group -> {
         boolean more = group == Whom.Group.AT_POINTER && held().has(Modifier.SHIFT);
-        yield new Did("", scope.program.select(group, adding || more));
+        Reply reply = scope.program.select(group, adding || more);
+        boolean past =
+            reply instanceof Reply.Refused
+                && (group == Whom.Group.NEXT || group == Whom.Group.PREVIOUS)
+                && scope.program.somethingSelected();
+        yield new Did("", past ? past(edge, (Reply.Refused) reply) : reply);
       }
       case Whom.Named(Template name) -> {
         String text = scope.evaluator.text(name);
         yield new Did(text, scope.program.selectNamed(text, adding));
       }
+    };
+  }
+
+  /** Past the last one, or before the first: what is selected stays so. */
+  private static Reply past(Step.Edge edge, Reply.Refused refused) throws Stop {
+    return switch (edge) {
+      case REPORT -> refused;
+      case CLAMP -> Reply.QUIET;
+      case STOP_QUIETLY -> throw new Stop(refused.found() + " (" + refused.expected() + ")");
     };
   }
 

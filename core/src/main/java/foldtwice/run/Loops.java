@@ -4,6 +4,7 @@ import foldtwice.reading.Builtin;
 import foldtwice.routine.Expr;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Step;
+import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import java.math.BigDecimal;
 import java.util.ArrayList;
@@ -22,7 +23,8 @@ final class Loops {
     };
   }
 
-  static Activation.Turns of(Scope scope, String variable, Step.Items items) throws StepFailure {
+  static Activation.Turns of(Scope scope, String variable, Step.Items items, Computer computer)
+      throws StepFailure {
     return switch (items) {
       case Step.Items.Given(List<Expr> values) -> {
         List<Value> all = new ArrayList<>();
@@ -37,12 +39,22 @@ final class Loops {
               variable,
               scope.value(text).shown().lines().<Value>map(Value.Text::new).toList(),
               false);
+      case Step.Items.LinesOfFile(Template file) ->
+          new Each(scope, variable, lines(scope.evaluator.text(file), computer), false);
       case Step.Items.Selected() ->
           new Each(
               scope,
               variable,
               scope.program.selected().stream().<Value>map(Value.Text::new).toList(),
               true);
+    };
+  }
+
+  private static List<Value> lines(String file, Computer computer) throws StepFailure {
+    return switch (computer.file(file)) {
+      case Computer.File.Text(String text) -> text.lines().<Value>map(Value.Text::new).toList();
+      case Computer.File.Refused(String expected, String found) ->
+          throw new StepFailure(expected, found);
     };
   }
 

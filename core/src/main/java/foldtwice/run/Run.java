@@ -388,7 +388,7 @@ public final class Run {
         loop(frame, body, number, Loops.counted(scope, turns));
       }
       case Step.ForEach(String variable, Step.Items items, List<Line> body) -> {
-        Activation.Turns turns = Loops.of(scope, variable, items);
+        Activation.Turns turns = Loops.of(scope, variable, items, around.computer());
         note(number, step, Loops.size(turns), Reply.QUIET, began);
         loop(frame, body, number, turns);
       }

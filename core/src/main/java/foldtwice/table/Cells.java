@@ -38,6 +38,7 @@ final class Cells {
   private static final String YES_NO = "yes or no";
   private static final String CHOICE = "choice ";
   private static final String NUMBER = "number ";
+  private static final String DECIMAL = "decimal ";
 
   private Cells() {}
 
@@ -114,7 +115,10 @@ final class Cells {
       case Kind.Distance(var least, var most, var step) ->
           range(least.shown(), most.shown(), step.shown());
       case Kind.Measure m -> measure(m);
-      case Kind.Count(long least, long most) -> NUMBER + least + " to " + most;
+      case Kind.Count(long least, long most, long step) ->
+          NUMBER + least + " to " + most + (step == 1 ? "" : " by " + step);
+      case Kind.Decimal(var least, var most, var step) ->
+          DECIMAL + range(least.toPlainString(), most.toPlainString(), step.toPlainString());
       case Kind.Choice(List<String> options) -> CHOICE + list(options);
       case Kind.Words w -> TEXT;
       case Kind.KeyPress k -> KEY;
@@ -149,15 +153,30 @@ final class Cells {
       return new Kind.Choice(options);
     }
     boolean number = text.startsWith(NUMBER);
-    Matcher m = RANGE.matcher(number ? text.substring(NUMBER.length()) : text);
+    boolean decimal = text.startsWith(DECIMAL);
+    Matcher m =
+        RANGE.matcher(
+            number
+                ? text.substring(NUMBER.length())
+                : decimal ? text.substring(DECIMAL.length()) : text);
     if (!m.matches()) {
       throw new ValueException(
           text,
-          "text, key, colour, yes or no, choice left, right, number 1 to 9, or a range such as 0 mm"
+          "text, key, colour, yes or no, choice left, right, number 1 to 9, decimal 0 to 1 by 0.1,"
+              + " or a range such as 0 mm"
               + " to 20 mm");
     }
     if (number) {
-      return new Kind.Count(whole(m.group("least")), whole(m.group("most")));
+      return new Kind.Count(
+          whole(m.group("least")),
+          whole(m.group("most")),
+          m.group("step") == null ? 1 : whole(m.group("step")));
+    }
+    if (decimal) {
+      return new Kind.Decimal(
+          number(m.group("least")),
+          number(m.group("most")),
+          m.group("step") == null ? BigDecimal.ONE : number(m.group("step")));
     }
     return unit(m.group("most")).flatMap(LengthUnit::of).isPresent() ? distance(m) : measure(m);
   }
@@ -167,6 +186,10 @@ final class Cells {
       return Long.parseLong(text.strip());
     }
     throw new ValueException(text, "a whole number");
+  }
+
+  private static BigDecimal number(String text) {
+    return ((Value.Amount) Kind.Decimal.WIDEST.read(text)).amount();
   }
 
   private static Optional<String> unit(String amount) {

@@ -1,5 +1,8 @@
 package foldtwice.words;
 
+import foldtwice.outline.ConditionText;
+import foldtwice.outline.ReadoutText;
+import foldtwice.outline.StepParts;
 import foldtwice.routine.Condition;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
@@ -42,15 +45,15 @@ public final class StepWords {
       case Step.Choose(List<Template> menu) -> path(menu);
       case Step.Fill(String field, Expr value) -> text("step.fill", field, expr(value));
       case Step.PressButton(String label) -> label;
-      case Step.Read(Readout what, String variable) -> text("step.read", readable(what), variable);
+      case Step.Read(Readout what, String variable) ->
+          text("step.read", ReadoutText.write(what), variable);
       case Step.ChangeSetting(String setting, Expr value, Step.Lasting lasting) ->
           text("step.change." + lasting, setting, expr(value));
       case Step.Cycle(String setting, List<Expr> values, Step.Lasting lasting) ->
           text("step.cycle." + lasting, setting, exprs(values));
       case Step.Adjust(String value, Step.Adjusting way, Expr to, Step.Edge edge) ->
           text("step.adjust." + way, value, expr(to), text("edge." + edge));
-      case Step.Select(Whom whom, boolean adding) ->
-          text(adding ? "step.select.adding" : "step.select.only", whom(whom));
+      case Step.Select(Whom whom, boolean adding, Step.Edge edge) -> selected(whom, adding, edge);
       case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) ->
           text("step.offset", expr(rows), expr(columns), text("edge." + edge));
       case Step.TypeText(Template text) -> text.source();
@@ -77,15 +80,15 @@ public final class StepWords {
                   arguments.stream().map(Template::source).collect(Collectors.joining(" ")));
       case Step.BringToFront(String application) -> application;
       case Step.WaitUntil(Condition condition, Expr limit) ->
-          text("step.wait", condition(condition), expr(limit));
+          text("step.wait", ConditionText.write(condition), expr(limit));
       case Step.Ask(Template ask, List<Step.Question> questions) ->
           text("step.ask", ask.source(), names(questions));
       case Step.Pause(Template note, List<Step.Question> offers) ->
           offers.isEmpty() ? note.source() : text("step.pause", note.source(), names(offers));
-      case Step.If(Condition condition, var then, var otherwise) -> condition(condition);
+      case Step.If(Condition condition, var then, var otherwise) -> ConditionText.write(condition);
       case Step.Repeat(Expr times, var body) -> text("step.repeat", expr(times));
       case Step.ForEach(String variable, Step.Items items, var body) ->
-          text("step.each", variable, items(items));
+          text("step.each", variable, StepParts.items(items));
       case Step.Stop(Template reason) -> reason.source();
       case Step.Note(Template note) -> note.source();
     };
@@ -119,45 +122,15 @@ public final class StepWords {
         .collect(Collectors.joining(", "));
   }
 
+  private static String selected(Whom whom, boolean adding, Step.Edge edge) {
+    String what = text(adding ? "step.select.adding" : "step.select.only", whom(whom));
+    return edge == Step.Edge.REPORT ? what : text("step.select.edge", what, text("edge." + edge));
+  }
+
   private static String whom(Whom whom) {
     return switch (whom) {
       case Whom.Group group -> text("whom." + group);
       case Whom.Named(Template name) -> name.source();
-    };
-  }
-
-  private static String items(Step.Items items) {
-    return switch (items) {
-      case Step.Items.Given(List<Expr> values) -> exprs(values);
-      case Step.Items.LinesOf(Expr of) -> text("items.lines", expr(of));
-      case Step.Items.Selected() -> text("items.selected");
-    };
-  }
-
-  /** What can be read, in words: {@code unit}, {@code how many are selected}. */
-  public static String readable(Readout what) {
-    return switch (what) {
-      case Readout.Setting(String name) -> name;
-      case Readout.Adjustable(String name) -> name;
-      case Readout.Indicator(String name) -> name;
-      case Readout.Field(String label) -> text("readable.field", label);
-      case Readout.Of of -> text("readable." + of);
-    };
-  }
-
-  /** A condition in words. */
-  public static String condition(Condition condition) {
-    return switch (condition) {
-      case Condition.Compare(var left, Condition.Relation relation, var right) ->
-          expr(left) + " " + relation.words() + " " + expr(right);
-      case Condition.Reads(Readout what, Condition.Relation relation, var value) ->
-          readable(what) + " " + relation.words() + " " + expr(value);
-      case Condition.SomethingSelected() -> text("condition.selected");
-      case Condition.Ticked(List<Template> menu) -> text("condition.ticked", path(menu));
-      case Condition.VersionAtLeast(String version) -> text("condition.version", version);
-      case Condition.DialogOpen(String title) -> text("condition.dialog", title);
-      case Condition.InFront(String application) -> text("condition.front", application);
-      case Condition.Not(Condition of) -> text("condition.not", condition(of));
     };
   }
 
@@ -181,7 +154,8 @@ public final class StepWords {
           text("line.change", setting, detail);
       case Step.Adjust(String value, Step.Adjusting way, var to, var edge) ->
           text(way == Step.Adjusting.TO ? "line.change" : "line.by", value, detail);
-      case Step.Read(Readout what, String variable) -> text("line.read", readable(what), detail);
+      case Step.Read(Readout what, String variable) ->
+          text("line.read", ReadoutText.write(what), detail);
       case Step.SetVariable(String name, var value) -> text("line.change", name, detail);
       case Step.SelectOffset s -> text("line.offset", detail);
       case Step.If i -> rest(step) + ": " + detail;

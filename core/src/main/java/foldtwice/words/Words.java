@@ -308,6 +308,7 @@ public final class Words {
         switch (parameter.kind()) {
           case Kind.Distance d -> d.least().amount().signum() < 0;
           case Kind.Count c -> c.least() < 0;
+          case Kind.Decimal d -> d.least().signum() < 0;
           case Kind.Measure m -> m.least().amount().signum() < 0;
           default -> false;
         };

@@ -35,6 +35,7 @@ public final class Making {
       String number, int field, String name, Value value, Optional<Kind> known) {}
 
   private static final BigDecimal ROOM = BigDecimal.valueOf(200);
+  private static final BigDecimal HUNDRED = BigDecimal.valueOf(100);
 
   private Making() {}
 
@@ -60,16 +61,16 @@ public final class Making {
     List<StepFields.Field> fields = StepFields.of(step);
     for (int i = 0; i < fields.size(); i++) {
       StepFields.Field f = fields.get(i);
-      if (f.holds() == StepFields.Holds.VALUE && f.text().indexOf(',') < 0) {
+      int field = i;
+      if (f.holds() == StepFields.Holds.VALUE) {
         ExprNotation.read(f.text())
             .constant()
-            .filter(v -> !(v instanceof Value.Amount(BigDecimal n)) || n.scale() <= 0)
             .ifPresent(
                 value ->
                     found.add(
                         new Constant(
                             number,
-                            fields.indexOf(f),
+                            field,
                             free(macro, name(step, f)),
                             value,
                             known(macro, step, known))));
@@ -201,7 +202,10 @@ public final class Making {
               ? new Kind.Count(
                   n.min(BigDecimal.ZERO).longValue() - 100,
                   n.max(BigDecimal.ZERO).longValue() + 100)
-              : new Kind.Words();
+              : new Kind.Decimal(
+                  n.min(BigDecimal.ZERO).subtract(HUNDRED),
+                  n.max(BigDecimal.ZERO).add(HUNDRED),
+                  step(n));
       case Value.Text t -> new Kind.Words();
       case Value.Flag f -> new Kind.YesNo();
     };

@@ -88,10 +88,14 @@ public final class Opposites {
           value instanceof Value.Length l && l.compareTo(least) >= 0 && l.compareTo(most) <= 0;
       case Kind.Measure(var least, var most, var step) ->
           value instanceof Value.Quantity q && q.compareTo(least) >= 0 && q.compareTo(most) <= 0;
-      case Kind.Count(long least, long most) ->
+      case Kind.Count(long least, long most, long step) ->
           value instanceof Value.Amount(BigDecimal n)
               && n.compareTo(BigDecimal.valueOf(least)) >= 0
               && n.compareTo(BigDecimal.valueOf(most)) <= 0;
+      case Kind.Decimal(BigDecimal least, BigDecimal most, BigDecimal step) ->
+          value instanceof Value.Amount(BigDecimal n)
+              && n.compareTo(least) >= 0
+              && n.compareTo(most) <= 0;
       default -> true;
     };
   }

@@ -33,6 +33,7 @@ public record ParameterText(
   public enum Sort {
     DISTANCE,
     COUNT,
+    DECIMAL,
     MEASURE,
     TEXT,
     CHOICE,
@@ -40,14 +41,9 @@ public record ParameterText(
     KEYS,
     COLOUR;
 
-    /** True when it lies between a least and a most. */
+    /** True when it lies between a least and a most, and goes up and down by a step. */
     public boolean hasRange() {
-      return this == DISTANCE || this == COUNT || this == MEASURE;
-    }
-
-    /** True when it goes up and down by a step. */
-    public boolean hasStep() {
-      return this == DISTANCE || this == MEASURE;
+      return this == DISTANCE || this == COUNT || this == DECIMAL || this == MEASURE;
     }
   }
 
@@ -68,6 +64,7 @@ public record ParameterText(
   }
 
   private static final long FAR = 1000;
+  private static final BigDecimal TENTH = new BigDecimal("0.1");
 
   /** A parameter as it would be written. */
   public static ParameterText of(Parameter p) {
@@ -76,8 +73,17 @@ public record ParameterText(
       case Kind.Distance(var least, var most, var step) ->
           new ParameterText(
               p.name(), Sort.DISTANCE, otherwise, least.shown(), most.shown(), step.shown(), "");
-      case Kind.Count(long least, long most) ->
-          new ParameterText(p.name(), Sort.COUNT, otherwise, "" + least, "" + most, "", "");
+      case Kind.Count(long least, long most, long step) ->
+          new ParameterText(p.name(), Sort.COUNT, otherwise, "" + least, "" + most, "" + step, "");
+      case Kind.Decimal(var least, var most, var step) ->
+          new ParameterText(
+              p.name(),
+              Sort.DECIMAL,
+              otherwise,
+              least.toPlainString(),
+              most.toPlainString(),
+              step.toPlainString(),
+              "");
       case Kind.Measure(var least, var most, var step) ->
           new ParameterText(
               p.name(), Sort.MEASURE, otherwise, least.shown(), most.shown(), step.shown(), "");
@@ -99,7 +105,7 @@ public record ParameterText(
     String otherwise =
         switch (sort) {
           case DISTANCE -> "1 mm";
-          case COUNT -> "1";
+          case COUNT, DECIMAL -> "1";
           case MEASURE -> "1 %";
           case TEXT -> "";
           case CHOICE -> "one";
@@ -117,14 +123,34 @@ public record ParameterText(
    * @throws FieldException naming the first field that does not fit, and what it should hold
    */
   public Parameter read() throws FieldException {
+    Kind kind = kind();
+    return named(kind, field("default", () -> kind.read(otherwise)));
+  }
+
+  private Parameter named(Kind kind, Value value) throws FieldException {
     String plain = name.strip();
     if (plain.isEmpty() || plain.matches(".*[\u2039\u203a\\p{Cntrl}].*")) {
       throw new FieldException(
           "name", new ValueException(name, "a name without \u2039 and \u203a"));
     }
-    Kind kind = kind();
-    Value value = field("default", () -> kind.read(otherwise));
     return new Parameter(plain, kind, value, Extras.NONE);
+  }
+
+  /** Of the scale its least amount is written in, as there is no default to tell it. */
+  private Kind measureOf(String amount) throws FieldException {
+    return withDefault(amount.isBlank() ? otherwise : amount).kind();
+  }
+
+  /** The same with another text for the default. */
+  ParameterText withDefault(String other) {
+    return new ParameterText(name, sort, other, least, most, step, options);
+  }
+
+  /** The parameter that is written here, with what its kind has first as the default. */
+  Parameter readWithAnyDefault() throws FieldException {
+    ParameterText any = withDefault(fresh(name, sort).otherwise());
+    Kind kind = sort == Sort.MEASURE ? any.measureOf(least) : any.kind();
+    return any.named(kind, foldtwice.reading.Checker.usual(kind));
   }
 
   private Kind kind() throws FieldException {
@@ -133,8 +159,20 @@ public record ParameterText(
       case COUNT -> {
         Kind any = new Kind.Count(-1_000_000_000, 1_000_000_000);
         Kind.Count range =
-            new Kind.Count(number("least", least, any, -FAR), number("most", most, any, FAR));
+            new Kind.Count(
+                number("least", least, any, -FAR).longValueExact(),
+                number("most", most, any, FAR).longValueExact(),
+                number("step", step, new Kind.Count(1, 1_000_000_000), 1).longValueExact());
         yield ordered(range.least() <= range.most(), range);
+      }
+      case DECIMAL -> {
+        Kind any = Kind.Decimal.WIDEST;
+        Kind.Decimal range =
+            new Kind.Decimal(
+                number("least", least, any, -FAR),
+                number("most", most, any, FAR),
+                step.isBlank() ? TENTH : number("step", step, any, 1));
+        yield ordered(range.least().compareTo(range.most()) <= 0, range);
       }
       case MEASURE -> measure();
       case TEXT -> new Kind.Words();
@@ -157,12 +195,11 @@ public record ParameterText(
     };
   }
 
-  private long number(String field, String text, Kind any, long usual) throws FieldException {
-    if (text.isBlank()) {
-      return usual;
-    }
-    Value value = field(field, () -> any.read(text));
-    return value instanceof Value.Amount(BigDecimal n) ? n.longValueExact() : usual;
+  private static BigDecimal number(String field, String text, Kind any, long usual)
+      throws FieldException {
+    return text.isBlank()
+        ? BigDecimal.valueOf(usual)
+        : ((Value.Amount) field(field, () -> any.read(text))).amount();
   }
 
   private Kind distance() throws FieldException {

@@ -4,17 +4,11 @@ import foldtwice.known.Facts;
 import foldtwice.known.Known;
 import foldtwice.routine.Condition;
 import foldtwice.routine.Expr;
-import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Readout;
-import foldtwice.routine.Scale;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
-import foldtwice.routine.ValueException;
-import foldtwice.text.Blanks;
-import foldtwice.trigger.Notation;
-import foldtwice.trigger.NotationException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -36,11 +30,11 @@ public final class StepFinder {
 
   private static final Expr ONE = new Expr.Literal(Value.Amount.of(1));
   private static final Expr NONE = new Expr.Literal(Value.Amount.of(0));
-  private static final Expr HALF_A_MINUTE = new Expr.Literal(Value.Quantity.of("30", Scale.SECOND));
 
   private final Optional<Facts> facts;
   private final Known known;
   private final Function<Step, String> words;
+  private final Sayings sayings;
 
   /**
    * @param words a step as it reads, verb first
@@ -49,25 +43,32 @@ public final class StepFinder {
     this.facts = known.program(application);
     this.known = known;
     this.words = words;
+    this.sayings = new Sayings(facts, known);
   }
 
-  /** The steps that may be meant, the nearest first. */
+  /**
+   * The steps that may be meant, the nearest first; a step of every kind that is called by its
+   * first word is among them.
+   */
   public List<Step> find(String typed) {
     String text = typed.strip();
     if (text.isEmpty()) {
       return List.of();
     }
-    List<Step> found = new ArrayList<>(said(text));
+    List<Step> found = new ArrayList<>(sayings.said(text));
+    sayings.adjustedPlainly(text).ifPresent(found::add);
+    List<Step> blanks = sayings.blanks(text).stream().filter(b -> !found.contains(b)).toList();
     String[] sought = text.toLowerCase(Locale.ROOT).split("[\\s\u203a>]+");
-    List<Step> offered = new ArrayList<>(offered());
     record Ranked(Step step, int rank) {}
-    offered.stream()
+    offered().stream()
         .map(s -> new Ranked(s, rank(s, words.apply(s).toLowerCase(Locale.ROOT), sought)))
         .filter(r -> r.rank() >= 0)
         .sorted(Comparator.comparingInt(Ranked::rank))
         .map(Ranked::step)
-        .filter(s -> !found.contains(s))
+        .filter(s -> !found.contains(s) && !blanks.contains(s))
+        .limit(Math.max(0, MOST - found.size() - blanks.size()))
         .forEach(found::add);
+    found.addAll(blanks);
     return found.subList(0, Math.min(MOST, found.size()));
   }
 
@@ -104,85 +105,6 @@ public final class StepFinder {
     return -1;
   }
 
-  /** Steps that are said in so many words, with what follows the first of them. */
-  private List<Step> said(String text) {
-    int space = text.indexOf(' ');
-    String verb = (space < 0 ? text : text.substring(0, space)).toLowerCase(Locale.ROOT);
-    String rest = space < 0 ? "" : text.substring(space + 1).strip();
-    List<Step> said = new ArrayList<>();
-    switch (verb) {
-      case "type" -> said.add(new Step.TypeText(new Template(rest)));
-      case "note" -> said.add(new Step.Note(new Template(rest)));
-      case "stop" -> said.add(new Step.Stop(new Template(rest)));
-      case "pause" -> said.add(new Step.Pause(new Template(rest), List.of()));
-      case "ask" ->
-          said.add(
-              new Step.Ask(
-                  new Template(rest),
-                  List.of(
-                      new Step.Question(
-                          "answer", new Kind.Words(), new Expr.Literal(new Value.Text(""))))));
-      case "keys" -> keys(rest, said);
-      case "repeat" -> said.add(new Step.Repeat(number(rest), List.of()));
-      case "set" -> set(rest, said);
-      default -> {}
-    }
-    adjust(text, said);
-    return said;
-  }
-
-  private static void keys(String rest, List<Step> said) {
-    try {
-      said.add(new Step.PressKeys(Notation.read(rest)));
-    } catch (NotationException e) {
-      return; // not a trigger yet: nothing to offer
-    }
-  }
-
-  private static Expr number(String text) {
-    String digits = text.replaceAll("\\D.*", "");
-    return digits.isEmpty() || digits.length() > 6
-        ? new Expr.Literal(Value.Amount.of(2))
-        : new Expr.Literal(Value.Amount.of(Long.parseLong(digits)));
-  }
-
-  private static void set(String rest, List<Step> said) {
-    String[] parts = Blanks.single(rest).split(" to ", 2);
-    if (parts.length == 2 && !parts[0].isBlank()) {
-      expr(parts[1]).ifPresent(value -> said.add(new Step.SetVariable(parts[0].strip(), value)));
-    }
-  }
-
-  /** {@code exposure by 0.1}, {@code white balance to 5200 K}. */
-  private void adjust(String text, List<Step> said) {
-    for (var e : facts.map(Facts::values).orElse(Map.of()).entrySet()) {
-      for (Step.Adjusting way : Step.Adjusting.values()) {
-        String begin = e.getKey() + " " + way.name().toLowerCase(Locale.ROOT) + " ";
-        if (text.toLowerCase(Locale.ROOT).startsWith(begin)) {
-          amount(text.substring(begin.length()), e.getValue())
-              .ifPresent(to -> said.add(new Step.Adjust(e.getKey(), way, to, Step.Edge.CLAMP)));
-        }
-      }
-    }
-  }
-
-  private static Optional<Expr> amount(String text, Kind.Measure range) {
-    Optional<Expr> e = expr(text);
-    return e.map(
-        x ->
-            x instanceof Expr.Literal(Value.Amount a)
-                ? new Expr.Literal(new Value.Quantity(a.amount(), range.least().scale()))
-                : x);
-  }
-
-  private static Optional<Expr> expr(String text) {
-    try {
-      return Optional.of(ExprNotation.read(text));
-    } catch (ValueException e) {
-      return Optional.empty(); // half typed
-    }
-  }
-
   /** Every step the program offers as it is, and those any program has. */
   private List<Step> offered() {
     List<Step> all = new ArrayList<>();
@@ -202,7 +124,7 @@ public final class StepFinder {
                           new Step.WaitUntil(
                               new Condition.Reads(
                                   new Readout.Indicator(name), Condition.Relation.IS, NONE),
-                              HALF_A_MINUTE)));
+                              Sayings.HALF_A_MINUTE)));
         });
     all.add(new Step.SelectOffset(ONE, NONE, Step.Edge.STOP_QUIETLY));
     all.add(new Step.SelectOffset(NONE, ONE, Step.Edge.STOP_QUIETLY));
@@ -224,7 +146,7 @@ public final class StepFinder {
     for (String window : known.windows()) {
       all.add(new Step.BringToFront(window));
       all.add(new Step.StartProgram(window, List.of()));
-      all.add(new Step.WaitUntil(new Condition.InFront(window), HALF_A_MINUTE));
+      all.add(new Step.WaitUntil(new Condition.InFront(window), Sayings.HALF_A_MINUTE));
     }
     known.routines().forEach(id -> all.add(new Step.RunRoutine(id, defaults(id))));
     return all;

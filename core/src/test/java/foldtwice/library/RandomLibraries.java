@@ -60,6 +60,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Stream;
 
 /** Whole libraries of every kind of value there is, drawn from a seed. */
 public final class RandomLibraries {
@@ -415,6 +416,12 @@ public final class RandomLibraries {
                     Value.Quantity.of("4", scale),
                     Value.Quantity.of("0.5", scale)),
                 Value.Quantity.of("1.5", scale)),
+            parameter("many", new Kind.Count(0, 90, 10), Value.Amount.of(20)),
+            parameter(
+                "share",
+                new Kind.Decimal(
+                    new BigDecimal("-0.5"), new BigDecimal("2"), new BigDecimal("0.25")),
+                new Value.Amount(new BigDecimal("0.75"))),
             parameter("press", new Kind.KeyPress(), new Value.Text("Ctrl+M")),
             parameter("paint", new Kind.Colour(), new Value.Text("#1e6b5e")));
     Head head =
@@ -526,7 +533,22 @@ public final class RandomLibraries {
             Readout.Of.CLIPBOARD));
   }
 
+  /** Conditions of every kind, some made of others. */
+  public static Condition condition(Random random) {
+    return new RandomLibraries(random.nextLong()).condition();
+  }
+
   private Condition condition() {
+    Condition one = plain();
+    return switch (random.nextInt(6)) {
+      case 0 -> new Condition.All(List.of(one, condition()));
+      case 1 -> new Condition.Any(List.of(one, condition(), plain()));
+      case 2 -> new Condition.Not(condition());
+      default -> one;
+    };
+  }
+
+  private Condition plain() {
     Condition.Relation relation = one(List.of(Condition.Relation.values()));
     return one(
         List.of(
@@ -543,7 +565,14 @@ public final class RandomLibraries {
   private List<Step.Question> questions() {
     return random.nextBoolean()
         ? List.of()
-        : List.of(new Step.Question("margin", new Kind.Count(1, 9), value()));
+        : List.of(
+            new Step.Question("margin", new Kind.Count(1, 9), value()),
+            new Step.Question(
+                "share",
+                new Kind.Words(),
+                value(),
+                List.of(new Value.Text(text()), new Value.Text("a, b")),
+                random.nextBoolean()));
   }
 
   private Step step(int kind, int depth) {
@@ -557,10 +586,11 @@ public final class RandomLibraries {
       case 5 -> new Step.SelectOffset(value(), value(), edge);
       case 6 -> new Step.SetVariable("v", value());
       case 7 ->
-          new Step.Cycle(text(), List.of(value(), value()), one(List.of(Step.Lasting.values())));
+          new Step.Cycle(
+              text(), Stream.generate(this::value).limit(random.nextInt(4)).toList(), one(List.of(Step.Lasting.values())));
       case 8 -> new Step.Adjust(text(), one(List.of(Step.Adjusting.values())), value(), edge);
-      case 9 -> new Step.Select(one(List.of(Whom.Group.values())), random.nextBoolean());
-      case 10 -> new Step.Select(new Whom.Named(template()), random.nextBoolean());
+      case 9 -> new Step.Select(one(List.of(Whom.Group.values())), random.nextBoolean(), edge);
+      case 10 -> new Step.Select(new Whom.Named(template()), random.nextBoolean(), edge);
       case 11 -> new Step.TypeText(template());
       case 12 -> new Step.PressKeys(Notation.read(one(KEYS)));
       case 13 -> new Step.Leave(one(List.of(Step.Leaving.values())));
@@ -583,8 +613,9 @@ public final class RandomLibraries {
               "it",
               one(
                   List.of(
-                      new Step.Items.Given(List.of(value())),
+                      new Step.Items.Given(Stream.generate(this::value).limit(random.nextInt(4)).toList()),
                       new Step.Items.LinesOf(value()),
+                      new Step.Items.LinesOfFile(template()),
                       new Step.Items.Selected())),
               lines(depth - 1));
       default -> new Step.Repeat(value(), lines(depth - 1));

@@ -256,22 +256,31 @@ final class Hands implements AutoCloseable {
 
   /** A key of whatever keyboard types this in what has the keys. */
   void typed(String text) {
-    run(
-        () -> {
-          Node focus = scene.getFocusOwner();
-          javafx.event.Event.fireEvent(
-              focus,
-              new javafx.scene.input.KeyEvent(
-                  javafx.scene.input.KeyEvent.KEY_TYPED,
-                  text,
-                  "",
-                  KeyCode.UNDEFINED,
-                  false,
-                  false,
-                  false,
-                  false));
-        });
+    typedNow(text);
     settle();
+  }
+
+  /** Types any text into what has the keys, letter by letter. */
+  void letters(String text) {
+    gestures++;
+    text.codePoints().mapToObj(Character::toString).forEach(this::typedNow);
+    settle();
+  }
+
+  private void typedNow(String letter) {
+    run(
+        () ->
+            javafx.event.Event.fireEvent(
+                scene.getFocusOwner(),
+                new javafx.scene.input.KeyEvent(
+                    javafx.scene.input.KeyEvent.KEY_TYPED,
+                    letter,
+                    "",
+                    KeyCode.UNDEFINED,
+                    false,
+                    false,
+                    false,
+                    false)));
   }
 
   /** Selects all in the field that has the keys and types over it. */

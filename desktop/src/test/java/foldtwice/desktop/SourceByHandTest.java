@@ -256,6 +256,7 @@ class SourceByHandTest {
       hands.click("#parameter-kind");
       hands.press(KeyCode.UP);
       hands.press(KeyCode.UP);
+      hands.press(KeyCode.UP);
       hands.press(KeyCode.ENTER);
       hands.paste("#parameter-default", "many");
       hands.click("#parameter-keep");

@@ -19,6 +19,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** All stand-ins on one computer: they share its clipboard, its clock and its windows. */
 public final class SimulatedComputer implements Computer {
@@ -28,6 +29,8 @@ public final class SimulatedComputer implements Computer {
   private final Desk desk;
   private final Clipboard clipboard = new Clipboard();
   private Modifiers held = Modifiers.NONE;
+  private Function<String, File> files =
+      name -> new File.Refused("a library with files beside it", "none");
 
   /**
    * @param desk one of the programs, or one that is there without being one of the library's
@@ -91,6 +94,17 @@ public final class SimulatedComputer implements Computer {
     return this;
   }
 
+  /** The same computer, from now on with these files beside its library, by name. */
+  public SimulatedComputer with(Function<String, File> beside) {
+    files = beside;
+    return this;
+  }
+
+  @Override
+  public File file(String name) {
+    return files.apply(name);
+  }
+
   /** Fresh programs; time passes only when a run lets it. */
   public static SimulatedComputer fresh() {
     return with(StandIns.all(), standingClock());
@@ -113,6 +127,7 @@ public final class SimulatedComputer implements Computer {
             copies, copies.get(Desk.ID) instanceof Desk d ? d : (Desk) desk.copy(), ticking);
     copy.clipboard.put(clipboard.text());
     copy.held = held;
+    copy.files = files;
     return copy;
   }
 

@@ -6,6 +6,7 @@ import foldtwice.routine.Condition;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Form;
+import foldtwice.routine.Kind;
 import foldtwice.routine.Line;
 import foldtwice.routine.Readout;
 import foldtwice.routine.Step;
@@ -24,6 +25,8 @@ final class FormJson {
   private static final Set<String> CONDITION =
       Set.of(
           "not",
+          "all",
+          "any",
           "ticked",
           "versionAtLeast",
           "dialogOpen",
@@ -48,7 +51,7 @@ final class FormJson {
       case Form.ToRead r ->
           Set.of("setting", "adjustable", "indicator", "field", "selected", "clipboard");
       case Form.Selected w -> Set.of("what", "name");
-      case Form.Through t -> Set.of("in", "lines");
+      case Form.Through t -> Set.of("in", "lines", "file");
       default -> Set.of(name);
     };
   }
@@ -102,7 +105,11 @@ final class FormJson {
       case Form.Menu m -> templates(list(value, Template.class), out.putArray(name));
       case Form.Name n -> out.put(name, (String) value);
       case Form.Variable v -> out.put(name, (String) value);
-      case Form.Word<?> word -> out.put(name, In.word(word.type().cast(value)));
+      case Form.Word<?> word -> {
+        if (word.always() || value != word.otherwise()) {
+          out.put(name, In.word(word.type().cast(value)));
+        }
+      }
       case Form.Flag f -> {
         if ((Boolean) value) {
           out.put(name, true);
@@ -138,6 +145,7 @@ final class FormJson {
         switch ((Step.Items) value) {
           case Step.Items.Given(List<Expr> values) -> exprs(values, out.putArray("in"));
           case Step.Items.LinesOf(Expr text) -> out.put("lines", ExprNotation.write(text));
+          case Step.Items.LinesOfFile(Template file) -> out.put("file", file.source());
           case Step.Items.Selected() -> {}
         }
       }
@@ -165,7 +173,15 @@ final class FormJson {
   private static ObjectNode write(Step.Question q) {
     ObjectNode question = Json.object().put("name", q.variable());
     RoutineJson.write(q.kind(), question);
-    return question.put("default", ExprNotation.write(q.otherwise()));
+    question.put("default", ExprNotation.write(q.otherwise()));
+    if (!q.offered().isEmpty()) {
+      ArrayNode offered = question.putArray("offered");
+      q.offered().forEach(v -> offered.add(v.shown()));
+    }
+    if (q.kept()) {
+      question.put("kept", true);
+    }
+    return question;
   }
 
   private static List<Template> templates(In in) throws FormatException {
@@ -186,18 +202,25 @@ final class FormJson {
   }
 
   private static List<Step.Question> questions(In in, String name) throws FormatException {
-    return in.list(
-        name,
-        q ->
-            q.part(
-                RoutineJson.PARAMETER,
-                new Step.Question(q.text("name"), RoutineJson.kind(q), expr(q.at("default"))),
-                FormJson::write));
+    return in.list(name, q -> q.part(RoutineJson.QUESTION, question(q), FormJson::write));
+  }
+
+  private static Step.Question question(In q) throws FormatException {
+    Kind kind = RoutineJson.kind(q);
+    return new Step.Question(
+        q.text("name"),
+        kind,
+        expr(q.at("default")),
+        q.list("offered", v -> RoutineJson.value(v, kind)),
+        q.flag("kept"));
   }
 
   private static Step.Items items(In in) throws FormatException {
     if (in.has("in")) {
       return new Step.Items.Given(in.at("in").list(FormJson::expr));
+    }
+    if (in.has("file")) {
+      return new Step.Items.LinesOfFile(new Template(in.text("file")));
     }
     return in.has("lines")
         ? new Step.Items.LinesOf(expr(in.at("lines")))
@@ -243,6 +266,12 @@ final class FormJson {
     if (in.has("not")) {
       return new Condition.Not(condition(in.at("not")));
     }
+    if (in.has("all")) {
+      return several(in.at("all"), Condition.All::new);
+    }
+    if (in.has("any")) {
+      return several(in.at("any"), Condition.Any::new);
+    }
     if (in.has("ticked")) {
       return new Condition.Ticked(templates(in.at("ticked")));
     }
@@ -263,6 +292,19 @@ final class FormJson {
     return in.has("left")
         ? new Condition.Compare(expr(in.at("left")), relation, expr(in.at("right")))
         : new Condition.Reads(readable(in), relation, expr(in.at("value")));
+  }
+
+  private static Condition several(
+      In in, java.util.function.Function<List<Condition>, Condition> together)
+      throws FormatException {
+    List<Condition> of = in.list(FormJson::condition);
+    return in.placing(() -> together.apply(of));
+  }
+
+  private static ArrayNode write(List<Condition> conditions) {
+    ArrayNode all = Json.MAPPER.createArrayNode();
+    conditions.forEach(c -> all.add(write(c)));
+    return all;
   }
 
   private static void write(Readout what, ObjectNode to) {
@@ -294,6 +336,8 @@ final class FormJson {
       case Condition.DialogOpen(String title) -> to.put("dialogOpen", title);
       case Condition.InFront(String application) -> to.put("inFront", application);
       case Condition.Not(Condition of) -> to.set("not", write(of));
+      case Condition.All(List<Condition> of) -> to.set("all", write(of));
+      case Condition.Any(List<Condition> of) -> to.set("any", write(of));
     }
     return to;
   }

@@ -14,6 +14,8 @@ import foldtwice.routine.Target;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Yardstick;
+import java.math.BigDecimal;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
@@ -51,6 +53,12 @@ final class RoutineJson {
   private static final Set<String> MOVE = Set.of("move", "count", "distance", "width", "levels");
   static final Set<String> PARAMETER =
       Set.of("name", "kind", "least", "most", "step", "scale", "options", "default");
+
+  static final Set<String> QUESTION = new HashSet<>(PARAMETER);
+
+  static {
+    QUESTION.addAll(List.of("offered", "kept"));
+  }
 
   private RoutineJson() {}
 
@@ -149,7 +157,11 @@ final class RoutineJson {
     return switch (kind) {
       case "distance" ->
           new Kind.Distance(length(in.at("least")), length(in.at("most")), length(in.at("step")));
-      case "count" -> new Kind.Count(in.whole("least"), in.whole("most"));
+      case "count" ->
+          new Kind.Count(
+              in.whole("least"), in.whole("most"), in.has("step") ? in.whole("step") : 1);
+      case "decimal" ->
+          new Kind.Decimal(decimal(in.at("least")), decimal(in.at("most")), decimal(in.at("step")));
       case "measure" -> measure(in);
       case "key" -> new Kind.KeyPress();
       case "colour" -> new Kind.Colour();
@@ -159,7 +171,8 @@ final class RoutineJson {
       default ->
           throw in.at("kind")
               .fault(
-                  "expected one of distance, count, measure, text, choice, yes-no, key, colour, found \""
+                  "expected one of distance, count, decimal, measure, text, choice, yes-no, key,"
+                      + " colour, found \""
                       + kind
                       + "\"");
     };
@@ -177,6 +190,11 @@ final class RoutineJson {
         quantity(in.at("least"), known),
         quantity(in.at("most"), known),
         quantity(in.at("step"), known));
+  }
+
+  private static BigDecimal decimal(In in) throws FormatException {
+    String text = in.text();
+    return in.placing(() -> ((Value.Amount) Kind.Decimal.WIDEST.read(text)).amount());
   }
 
   private static Value.Quantity quantity(In in, Scale scale) throws FormatException {
@@ -307,8 +325,17 @@ final class RoutineJson {
               .put("least", least.shown())
               .put("most", most.shown())
               .put("step", step.shown());
-      case Kind.Count(long least, long most) ->
-          out.put("kind", "count").put("least", (int) least).put("most", (int) most);
+      case Kind.Count(long least, long most, long step) -> {
+        out.put("kind", "count").put("least", (int) least).put("most", (int) most);
+        if (step != 1) {
+          out.put("step", (int) step);
+        }
+      }
+      case Kind.Decimal(var least, var most, var step) ->
+          out.put("kind", "decimal")
+              .put("least", least.toPlainString())
+              .put("most", most.toPlainString())
+              .put("step", step.toPlainString());
       case Kind.Measure(var least, var most, var step) ->
           out.put("kind", "measure")
               .put("scale", least.scale().symbol())

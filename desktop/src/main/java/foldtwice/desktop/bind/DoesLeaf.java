@@ -275,8 +275,8 @@ final class DoesLeaf extends Leaf {
           switch (p.kind()) {
             case Kind.Distance(Value.Length least, Value.Length most, Value.Length step) ->
                 ((Value.Length) now).plus(direction > 0 ? step : step.negated());
-            case Kind.Count c ->
-                new Value.Amount(((Value.Amount) now).amount().add(BigDecimal.valueOf(direction)));
+            case Kind.Count c -> moved(now, BigDecimal.valueOf(c.step()), direction);
+            case Kind.Decimal d -> moved(now, d.step(), direction);
             case Kind.Measure(var least, var most, var step) -> {
               Value.Quantity q = (Value.Quantity) now;
               yield q.plus(
@@ -288,6 +288,11 @@ final class DoesLeaf extends Leaf {
     } catch (ValueException e) {
       field.selectAll(); // at the end of the range, or not a number yet: what stands there stays
     }
+  }
+
+  private static Value moved(Value now, BigDecimal step, int direction) {
+    return new Value.Amount(
+        ((Value.Amount) now).amount().add(step.multiply(BigDecimal.valueOf(direction))));
   }
 
   /** Gives a binding an argument: the one its field was made for, whichever is chosen by now. */

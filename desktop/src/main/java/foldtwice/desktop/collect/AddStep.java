@@ -7,7 +7,6 @@ import foldtwice.words.StepWords;
 import foldtwice.writing.StepFinder;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
@@ -30,7 +29,18 @@ final class AddStep extends VBox {
   private final Supplier<StepFinder> finder;
   private final Function<Step, String> words;
   private final Function<Step, Optional<String>> finding;
-  private final Consumer<Step> onTaken;
+  private final Actions actions;
+
+  /** What comes of it. */
+  interface Actions {
+    void add(Step step);
+
+    /** The keys go to the lines. */
+    void toLines();
+
+    /** The keys go into the first part of the step added last. */
+    void toStep();
+  }
 
   /**
    * A field and what it finds.
@@ -42,11 +52,11 @@ final class AddStep extends VBox {
       Supplier<StepFinder> finder,
       Function<Step, String> words,
       Function<Step, Optional<String>> finding,
-      Consumer<Step> onTaken) {
+      Actions actions) {
     this.finder = finder;
     this.words = words;
     this.finding = finding;
-    this.onTaken = onTaken;
+    this.actions = actions;
     setSpacing(2);
     field.setId("add-step");
     Parts.prompt(field, Ui.text("collect.add"));
@@ -62,9 +72,11 @@ final class AddStep extends VBox {
     getChildren().addAll(field, list);
   }
 
-  /** Gives it the keys. */
-  void focusField() {
+  /** Gives it the keys, with some letters typed. */
+  void begin(String letters) {
     field.requestFocus();
+    field.setText(letters);
+    field.positionCaret(letters.length());
   }
 
   private void showList(boolean yes) {
@@ -87,9 +99,13 @@ final class AddStep extends VBox {
     int at = list.getSelectionModel().getSelectedIndex();
     switch (e.getCode()) {
       case DOWN -> list.getSelectionModel().select(Math.min(at + 1, list.getItems().size() - 1));
-      case UP -> list.getSelectionModel().select(Math.max(at - 1, 0));
-      case ENTER -> take();
-      case ESCAPE -> field.clear();
+      case UP -> up(at);
+      case ENTER -> {
+        if (take() && e.isShortcutDown()) {
+          actions.toStep();
+        }
+      }
+      case ESCAPE -> escape();
       default -> {
         return;
       }
@@ -97,13 +113,32 @@ final class AddStep extends VBox {
     e.consume();
   }
 
-  private void take() {
-    Step step = list.getSelectionModel().getSelectedItem();
-    if (step != null) {
-      field.clear();
-      onTaken.accept(step);
-      field.requestFocus();
+  /** Up in what was found; above it stand the lines. */
+  private void up(int at) {
+    if (field.getText().isBlank()) {
+      actions.toLines();
+    } else {
+      list.getSelectionModel().select(Math.max(at - 1, 0));
     }
+  }
+
+  private void escape() {
+    if (field.getText().isEmpty()) {
+      actions.toLines();
+    } else {
+      field.clear();
+    }
+  }
+
+  private boolean take() {
+    Step step = list.getSelectionModel().getSelectedItem();
+    if (step == null) {
+      return false;
+    }
+    field.clear();
+    actions.add(step);
+    field.requestFocus();
+    return true;
   }
 
   private static Label found(String finding) {

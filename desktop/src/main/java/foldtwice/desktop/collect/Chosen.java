@@ -20,8 +20,8 @@ final class Chosen {
   /** Empty for none. */
   private String id = "";
 
-  /** The number of a step; empty for none. */
-  private String step = "";
+  /** The numbers of the chosen steps, the one chosen last at the end. */
+  private List<String> steps = List.of();
 
   Chosen(Session session) {
     this.session = session;
@@ -34,15 +34,24 @@ final class Chosen {
   /** Another routine, with no step chosen. */
   void choose(String routine) {
     id = routine;
-    step = "";
+    steps = List.of();
   }
 
+  /** The number of the step that was chosen last; empty for none. */
   String step() {
-    return step;
+    return steps.isEmpty() ? "" : steps.getLast();
+  }
+
+  List<String> steps() {
+    return steps;
   }
 
   void chooseStep(String number) {
-    step = number;
+    steps = number.isEmpty() ? List.of() : List.of(number);
+  }
+
+  void chooseSteps(List<String> numbers) {
+    steps = List.copyOf(numbers);
   }
 
   Optional<Routine> routine() {

@@ -23,6 +23,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -63,9 +64,11 @@ public final class CollectView extends BorderPane implements View {
   private final RoutineHead head;
   private final Hints hints;
   private final StepActs stepActs;
+  private final CopyTo copyTo;
   private final Stepping stepping;
   private final OutlineView outline;
   private final AddStep add;
+  private final VBox writing;
   private final SourcePane source;
   private final VBox content = new VBox(6);
   private final VBox middle = new VBox(6);
@@ -82,8 +85,12 @@ public final class CollectView extends BorderPane implements View {
     head = new RoutineHead(chosen, going, acts);
     stepping = new Stepping(chosen, head::arguments, this::showNow);
     hints = new Hints(chosen, this::choose);
-    stepActs = new StepActs(chosen, this::stepChosen, stepping::runTo);
-    outline = new OutlineView(stepActs);
+    copyTo = new CopyTo(chosen);
+    stepActs =
+        new StepActs(
+            chosen, this::stepChosen, stepping::runTo, this::toLines, this::beginStep, copyTo::ask, making::cutOut);
+    outline = new OutlineView(stepActs, () -> session.now().keymap().layout());
+    outline.within(steps);
     facts = new FactsPanel(session, id -> going.to(new Target.Binding(id)));
     running =
         new RunPanel(
@@ -94,7 +101,31 @@ public final class CollectView extends BorderPane implements View {
               making.keepValues(values, head.with());
             });
     source = new SourcePane(session);
-    add = new AddStep(this::finder, this::words, stepActs::finding, stepActs::add);
+    add =
+        new AddStep(
+            this::finder,
+            this::words,
+            stepActs::finding,
+            new AddStep.Actions() {
+              @Override
+              public void add(Step step) {
+                stepActs.add(step);
+              }
+
+              @Override
+              public void toLines() {
+                CollectView.this.toLines();
+              }
+
+              @Override
+              public void toStep() {
+                outline.edit();
+              }
+            });
+    VBox beneath = new VBox(6, copyTo, add);
+    beneath.getStyleClass().add("collect-beneath");
+    writing = new VBox(steps, beneath);
+    VBox.setVgrow(steps, Priority.ALWAYS);
     middle.getStyleClass().add("collect-middle");
     middle.getChildren().addAll(head, hints, content);
     session.proposals().allProperty().addListener((o, a, b) -> showNow());
@@ -117,7 +148,7 @@ public final class CollectView extends BorderPane implements View {
             });
     takeDrops();
     setLeft(new HBox(list, Parts.crease()));
-    setCenter(steps);
+    setCenter(writing);
     setRight(new HBox(Parts.crease(), beside));
     list.show(session.now());
     session.now().library().routines().keySet().stream().findFirst().ifPresent(chosen::choose);
@@ -186,6 +217,9 @@ public final class CollectView extends BorderPane implements View {
   public void show(Snapshot now) {
     list.show(now);
     Optional<Routine> shown = chosen.routine();
+    boolean isMacro = shown.filter(r -> r instanceof Routine.Macro).isPresent();
+    add.getParent().setVisible(isMacro);
+    add.getParent().setManaged(isMacro);
     middle.setDisable(shown.isEmpty());
     head.show(now, shown, narrow);
     acts.refresh();
@@ -199,7 +233,7 @@ public final class CollectView extends BorderPane implements View {
     }
     boolean keysBeside = Parts.hasKeys(right);
     if (of instanceof Routine.Macro macro) {
-      content(outline, add);
+      content(outline);
       steps(now, macro);
     } else {
       content(source);
@@ -228,17 +262,28 @@ public final class CollectView extends BorderPane implements View {
   }
 
   private void steps(Snapshot now, Routine.Macro macro) {
-    if (Outline.at(macro.steps(), chosen.step().isEmpty() ? "1" : chosen.step()).isEmpty()) {
-      chosen.chooseStep("");
+    List<String> there =
+        chosen.steps().stream().filter(n -> Outline.isPlace(macro.steps(), n)).toList();
+    if (!there.equals(chosen.steps())) {
+      chosen.chooseSteps(there);
     }
     outline.show(
         macro,
         session.known(),
         Checker.check(macro, session.known()),
-        chosen.step(),
+        chosen.steps(),
         stepping.number(),
+        stepping.failed(),
         stepActs::namesakes,
         now.words());
+  }
+
+  private void beginStep(String letters) {
+    add.begin(letters);
+  }
+
+  private void toLines() {
+    outline.requestFocus();
   }
 
   /** The keys go to what stands below. */
@@ -272,7 +317,9 @@ public final class CollectView extends BorderPane implements View {
   }
 
   private void stepChosen(String number) {
-    showNow();
+    if (getScene() != null) {
+      chosen.macro().ifPresent(m -> steps(session.now(), m)); // nothing else knows of steps
+    }
     outline.rowOf(number).ifPresent(this::scrollTo);
   }
 
@@ -355,7 +402,7 @@ public final class CollectView extends BorderPane implements View {
 
   /** Shows the routine again. */
   private void back() {
-    setCenter(steps);
+    setCenter(writing);
     chosen.routine().ifPresent(this::keysBack);
   }
 }

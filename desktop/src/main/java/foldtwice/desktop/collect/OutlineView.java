@@ -10,233 +10,349 @@ import foldtwice.reading.Mark;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
-import foldtwice.words.StepWords;
+import foldtwice.trigger.Layout;
 import foldtwice.words.Words;
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
-import javafx.geometry.Pos;
+import java.util.function.Supplier;
+import javafx.collections.ObservableList;
+import javafx.geometry.Bounds;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.input.TransferMode;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
-/** The steps of a macro as readable lines; the chosen one is open for editing. */
+/**
+ * The steps of a macro as readable lines; the chosen one is open for editing. Only the rows near
+ * those that are seen are there, and a row that stays the same stays the same node.
+ */
 final class OutlineView extends VBox {
 
   /** What can be done to the lines. */
-  interface Actions extends StepEditor.Actions {
+  interface Actions extends StepEditor.Actions, SeveralBar.Actions {
     void chooseStep(String number);
+
+    /** Several lines are chosen; the last is the one that was added. */
+    void chooseSteps(List<String> numbers);
 
     void move(String from, String to);
 
     void mend(Mark mark);
 
     void found(NativeCommand command, Optional<Finding> finding);
+
+    /** A step begins with these letters. */
+    void beginStep(String letters);
+
+    void toClipboard(boolean away);
+
+    void fromClipboard();
   }
 
-  private static final double VERB = 86;
-  private static final double INDENT = 24;
+  /** So many rows are there at most, but for those of the chosen line. */
+  static final int MOST_ROWS = 160;
+
+  /** So many rows before the first that is seen are there. */
+  private static final int BEFORE = 50;
+
+  private static final double ROW_HEIGHT = 31;
 
   private final Actions actions;
+  private final StepEditor editor;
+  private final SeveralBar several;
+  private final Region above = new Region();
+  private final Region below = new Region();
   private Words words;
-  private final Map<String, Node> rows = new LinkedHashMap<>();
+  private List<OutlineRow> rows = List.of();
+  private List<String> chosen = List.of();
+  private Optional<Node> namesakes = Optional.empty();
+  private Map<OutlineRow, Node> nodes = new HashMap<>();
+  private int from;
+  private ScrollPane around;
 
-  OutlineView(Actions actions) {
+  OutlineView(Actions actions, Supplier<Layout> layout) {
     this.actions = actions;
+    this.editor = new StepEditor(actions, layout);
+    this.several = new SeveralBar(actions);
     setId("outline");
     getStyleClass().add("outline");
     setFocusTraversable(true);
     setAccessibleText(Ui.text("collect.steps"));
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    addEventHandler(KeyEvent.KEY_TYPED, this::typed);
+    addEventHandler(MouseEvent.MOUSE_CLICKED, this::clicked);
+    drags();
+  }
+
+  /** What scrolls it. */
+  void within(ScrollPane pane) {
+    around = pane;
+    pane.vvalueProperty().addListener((o, a, b) -> scrolled());
+    pane.viewportBoundsProperty().addListener((o, a, b) -> scrolled());
   }
 
   /**
    * Shows the lines.
    *
-   * @param chosen the number of the chosen line; empty for none
+   * @param numbers of the chosen lines; the last is the one that is open where it is alone
    * @param at the number of the line a run stands before; empty for none
-   * @param namesakes the commands of the label a step chooses, if there are several
+   * @param failed the number of the line a run failed at; empty for none
+   * @param same the commands of the label a step chooses, if there are several
    */
   void show(
       Routine.Macro macro,
       Known known,
       List<Mark> marks,
-      String chosen,
+      List<String> numbers,
       String at,
-      Function<Step, List<NativeCommand>> namesakes,
-      Words words) {
-    this.words = words;
+      String failed,
+      Function<Step, List<NativeCommand>> same,
+      Words now) {
     boolean focused = Parts.hasKeys(this);
-    rows.clear();
-    getChildren().clear();
-    for (Outline.Row row : Outline.rows(macro.steps())) {
-      List<Mark> wrong = marks.stream().filter(m -> m.number().equals(row.number())).toList();
-      Node node = row(macro, row, wrong, chosen.equals(row.number()), at.equals(row.number()));
-      rows.put(row.number(), node);
-      getChildren().add(node);
-      if (chosen.equals(row.number())) {
-        StepEditor editor =
-            new StepEditor(
-                macro,
-                row.number(),
-                row.line(),
-                known,
-                DialogStop.stops(macro, row.number()),
-                actions);
-        List<NativeCommand> same = namesakes.apply(row.line().step());
-        if (!same.isEmpty()) {
-          editor.getChildren().add(new Namesakes(same, actions::found));
-        }
-        VBox.setMargin(editor, new javafx.geometry.Insets(0, 0, 0, row.depth() * INDENT + 40));
-        getChildren().add(editor);
-      }
-      for (Mark mark : wrong) {
-        getChildren().add(mark(mark, row.depth()));
-      }
+    boolean others = !now.equals(words);
+    words = now;
+    chosen = numbers;
+    rows = OutlineRow.of(macro, marks, numbers, at, failed);
+    if (others) {
+      nodes.clear(); // the names of routines may read otherwise
     }
-    if (macro.steps().isEmpty()) {
-      getChildren().add(Parts.wrapped(Ui.text("collect.nosteps"), "soft"));
-    }
-    if (focused) {
+    Optional<Line> open = open(macro);
+    open.ifPresent(line -> editor.show(macro, numbers.getLast(), line, known));
+    namesakes =
+        open.map(line -> same.apply(line.step()))
+            .filter(all -> !all.isEmpty())
+            .map(all -> new Namesakes(all, actions::found));
+    several.show(macro, numbers);
+    fill();
+    if (focused && !Parts.hasKeys(this)) {
       requestFocus();
     }
   }
 
+  private Optional<Line> open(Routine.Macro macro) {
+    return chosen.size() == 1 ? Outline.at(macro.steps(), chosen.getLast()) : Optional.empty();
+  }
+
+  /** Puts the rows of the window there, and takes the others away. */
+  private void fill() {
+    int most = Math.min(rows.size(), MOST_ROWS);
+    from = Math.clamp(from, 0, rows.size() - most);
+    List<Node> wanted = new ArrayList<>();
+    Map<OutlineRow, Node> next = new HashMap<>();
+    above.setPrefHeight(from * ROW_HEIGHT);
+    below.setPrefHeight((rows.size() - from - most) * ROW_HEIGHT);
+    wanted.add(above);
+    int last = lastChosen();
+    for (int i = from; i < from + most; i++) {
+      OutlineRow row = rows.get(i);
+      Node node = nodes.get(row);
+      if (node == null) {
+        node = OutlineRow.node(row, words, actions);
+      }
+      next.put(row, node);
+      wanted.add(node);
+      if (i == last) {
+        open(row, wanted);
+      }
+    }
+    wanted.add(below);
+    nodes = next;
+    if (rows.isEmpty()) {
+      wanted.add(Parts.wrapped(Ui.text("collect.nosteps"), "soft"));
+    }
+    sync(getChildren(), wanted);
+  }
+
+  private int lastChosen() {
+    int last = -1;
+    for (int i = 0; i < rows.size() && !chosen.isEmpty(); i++) {
+      if (rows.get(i) instanceof OutlineRow.Step s && s.chosen()) {
+        last = i;
+      }
+    }
+    return last;
+  }
+
+  /** What is open below the last chosen line. */
+  private void open(OutlineRow row, List<Node> wanted) {
+    int depth = ((OutlineRow.Step) row).row().depth();
+    Node open = chosen.size() == 1 ? editor : several;
+    VBox.setMargin(open, new Insets(0, 0, 0, depth * OutlineRow.INDENT + 40));
+    wanted.add(open);
+    if (chosen.size() == 1) {
+      namesakes.ifPresent(
+          n -> {
+            VBox.setMargin(n, new Insets(0, 0, 0, depth * OutlineRow.INDENT + 40));
+            wanted.add(n);
+          });
+    }
+  }
+
+  /** Makes a list another one, with what is in both left alone: what has the keys keeps them. */
+  private static void sync(ObservableList<Node> there, List<Node> wanted) {
+    Set<Node> all = new HashSet<>(wanted);
+    there.removeIf(n -> !all.contains(n));
+    for (int i = 0; i < wanted.size(); i++) {
+      Node node = wanted.get(i);
+      if (i < there.size() && there.get(i).equals(node)) {
+        continue;
+      }
+      there.remove(node);
+      there.add(i, node);
+    }
+  }
+
+  // what is seen of it
+
+  private void scrolled() {
+    if (rows.size() <= MOST_ROWS || getScene() == null) {
+      return;
+    }
+    int first = firstSeen();
+    boolean upwards = from > 0 && first < from + BEFORE / 4;
+    if (upwards || first > from + MOST_ROWS - 2 * BEFORE) {
+      from = Math.clamp(first - BEFORE, 0, rows.size() - MOST_ROWS);
+      fill();
+    }
+  }
+
+  /** About which row is the first that is seen. */
+  private int firstSeen() {
+    Bounds here = around.getContent().sceneToLocal(localToScene(getBoundsInLocal()));
+    double high = around.getContent().getBoundsInLocal().getHeight();
+    double top =
+        around.getVvalue() * Math.max(0, high - around.getViewportBounds().getHeight())
+            - here.getMinY();
+    return (int) Math.max(0, top / ROW_HEIGHT);
+  }
+
   /** The row of a number, to scroll to. */
   Optional<Node> rowOf(String number) {
-    return Optional.ofNullable(rows.get(number));
-  }
-
-  /** Puts the keys into the first field of the chosen step. */
-  void edit() {
-    Node field = lookup("#step-field-0");
-    if (field != null) {
-      field.requestFocus();
+    for (int i = 0; i < rows.size(); i++) {
+      if (rows.get(i).number().equals(number)) {
+        if (i < from || i >= from + MOST_ROWS) {
+          from = Math.clamp(i - BEFORE, 0, Math.max(0, rows.size() - MOST_ROWS));
+          fill();
+        }
+        return Optional.ofNullable(nodes.get(rows.get(i)));
+      }
     }
+    return Optional.empty();
   }
 
-  private Node row(
-      Routine.Macro macro, Outline.Row row, List<Mark> wrong, boolean chosen, boolean at) {
-    Line line = row.line();
-    Label number = Parts.label(row.number(), "mono", "soft", "step-number");
-    number.setMinWidth(34);
-    Label verb = Parts.label(StepWords.verb(line.step()), "strong");
-    verb.setMinWidth(VERB);
-    verb.setPrefWidth(VERB);
-    Node text = StepText.of(words.step(line.step()));
-    HBox.setHgrow(text, Priority.ALWAYS);
-    HBox box = new HBox(8, number, verb, text);
-    StepText.preview(macro, line.step())
+  // mouse
+
+  private Optional<OutlineRow> rowAt(Object target) {
+    Node node = target instanceof Node n ? n : null;
+    while (node != null && !this.equals(node.getParent())) {
+      node = node.getParent();
+    }
+    Node found = node;
+    return nodes.entrySet().stream()
+        .filter(e -> e.getValue().equals(found))
+        .map(Map.Entry::getKey)
+        .findFirst();
+  }
+
+  private void clicked(MouseEvent e) {
+    rowAt(e.getTarget())
+        .filter(OutlineView::canBeChosen)
         .ifPresent(
-            p -> {
-              Label preview = Parts.label(p, "mono", "soft");
-              preview.setTooltip(new Tooltip(Ui.text("collect.preview")));
-              preview.setMinWidth(0);
-              preview.setMaxWidth(190);
-              box.getChildren().add(preview);
+            row -> {
+              requestFocus();
+              if (e.isShiftDown()) {
+                extendTo(row.number());
+              } else if (e.isShortcutDown()) {
+                toggle(row.number());
+              } else {
+                actions.chooseStep(row.number());
+              }
             });
-    if (!line.comment().isEmpty()) {
-      Label comment = Parts.label(line.comment(), "soft", "step-comment");
-      comment.setMinWidth(0);
-      box.getChildren().add(comment);
-    }
-    if (!line.on()) {
-      box.getStyleClass().add("step-off");
-      box.getChildren().add(Parts.label(Ui.text("collect.off"), "soft", "small"));
-    }
-    box.setAlignment(Pos.CENTER_LEFT);
-    box.setId("step-" + row.number());
-    box.getStyleClass().add("step-row");
-    if (row.depth() > 0) {
-      box.getStyleClass().add("step-inside");
-    }
-    if (chosen) {
-      box.getStyleClass().add("chosen");
-    }
-    if (at) {
-      box.getStyleClass().add("at");
-    }
-    if (!wrong.isEmpty()) {
-      box.getStyleClass().add("marked");
-    }
-    VBox.setMargin(box, new javafx.geometry.Insets(0, 0, 0, row.depth() * INDENT));
-    box.setOnMouseClicked(
-        e -> {
-          requestFocus();
-          actions.chooseStep(row.number());
-        });
-    draggable(box, row.number());
-    return box;
   }
 
-  private void draggable(HBox box, String number) {
-    box.setOnDragDetected(
+  private static boolean canBeChosen(OutlineRow row) {
+    return row instanceof OutlineRow.Step || (row instanceof OutlineRow.Slot s && !s.taken());
+  }
+
+  private void drags() {
+    setOnDragDetected(
+        e ->
+            rowAt(e.getTarget())
+                .filter(r -> r instanceof OutlineRow.Step)
+                .ifPresent(
+                    row -> {
+                      ClipboardContent content = new ClipboardContent();
+                      content.putString(row.number());
+                      startDragAndDrop(TransferMode.MOVE).setContent(content);
+                      e.consume();
+                    }));
+    setOnDragOver(
         e -> {
-          ClipboardContent content = new ClipboardContent();
-          content.putString(number);
-          box.startDragAndDrop(TransferMode.MOVE).setContent(content);
-          e.consume();
-        });
-    box.setOnDragOver(
-        e -> {
-          if (e.getDragboard().hasString()) {
+          boolean over = rowAt(e.getTarget()).filter(r -> !r.number().isEmpty()).isPresent();
+          if (over && e.getDragboard().hasString()) {
             e.acceptTransferModes(TransferMode.MOVE);
+            dropHere(e.getTarget());
+            e.consume();
           }
-          e.consume();
         });
-    box.setOnDragEntered(e -> box.getStyleClass().add("drop-here"));
-    box.setOnDragExited(e -> box.getStyleClass().remove("drop-here"));
-    box.setOnDragDropped(
-        e -> {
-          actions.move(e.getDragboard().getString(), number);
-          e.setDropCompleted(true);
-          e.consume();
-        });
+    setOnDragExited(e -> dropHere(null));
+    setOnDragDropped(
+        e ->
+            rowAt(e.getTarget())
+                .ifPresent(
+                    row -> {
+                      actions.move(e.getDragboard().getString(), row.number());
+                      e.setDropCompleted(true);
+                      e.consume();
+                    }));
   }
 
-  private Node mark(Mark mark, int depth) {
-    Label says =
-        Parts.wrapped(Ui.text("mark." + mark.fault(), mark.found(), mark.expected()), "blocks");
-    HBox.setHgrow(says, Priority.ALWAYS);
-    HBox box = new HBox(8, says);
-    mark.mended()
-        .ifPresent(
-            step ->
-                box.getChildren()
-                    .add(
-                        Parts.button(
-                            "mend-" + mark.number(),
-                            Ui.text("mark.take", mark.nearest().orElse("")),
-                            () -> actions.mend(mark))));
-    box.setAlignment(Pos.CENTER_LEFT);
-    box.getStyleClass().addAll("said", "blocks", "step-mark");
-    box.setId("mark-" + mark.number());
-    VBox.setMargin(box, new javafx.geometry.Insets(2, 0, 4, depth * INDENT + 40));
-    return box;
+  private void dropHere(Object target) {
+    nodes.values().forEach(n -> n.getStyleClass().remove("drop-here"));
+    rowAt(target).map(nodes::get).ifPresent(n -> n.getStyleClass().add("drop-here"));
   }
 
-  /** Arrow keys go through the lines, with Alt they move the chosen one. */
+  // keys
+
+  /** Puts the keys into the first part of the chosen step. */
+  void edit() {
+    if (getChildren().contains(editor)) {
+      editor.edit();
+    }
+  }
+
+  /** Arrow keys go through the lines, with Shift they choose more, with Alt they move them. */
   private void key(KeyEvent e) {
     if (e.getTarget() != this) {
       return;
     }
     boolean taken = true;
     switch (e.getCode()) {
-      case UP -> step(e.isAltDown() ? StepEditor.Action.UP : null, -1);
-      case DOWN -> step(e.isAltDown() ? StepEditor.Action.DOWN : null, 1);
-      case RIGHT -> taken = alt(e, StepEditor.Action.IN);
-      case LEFT -> taken = alt(e, StepEditor.Action.OUT);
+      case UP -> step(e, StepEditor.Action.UP, -1);
+      case DOWN -> step(e, StepEditor.Action.DOWN, 1);
+      case HOME -> taken = end(0);
+      case END -> taken = end(numbers().size() - 1);
+      case RIGHT -> taken = act(e.isAltDown(), StepEditor.Action.IN);
+      case LEFT -> taken = act(e.isAltDown(), StepEditor.Action.OUT);
       case DELETE -> actions.act(StepEditor.Action.REMOVE);
       case SPACE -> actions.act(StepEditor.Action.SWITCH);
       case ENTER -> edit();
+      case ESCAPE -> taken = alone();
+      case A -> taken = shortcut(e, this::chooseAll);
+      case C -> taken = shortcut(e, () -> actions.toClipboard(false));
+      case X -> taken = shortcut(e, () -> actions.toClipboard(true));
+      case V -> taken = shortcut(e, actions::fromClipboard);
       default -> taken = false;
     }
     if (taken) {
@@ -244,28 +360,94 @@ final class OutlineView extends VBox {
     }
   }
 
-  private boolean alt(KeyEvent e, StepEditor.Action action) {
-    if (e.isAltDown()) {
-      actions.act(action);
+  /** A letter typed on the lines begins a step after the chosen one. */
+  private void typed(KeyEvent e) {
+    String letter = e.getCharacter();
+    boolean plain = !e.isControlDown() && !e.isAltDown() && !e.isMetaDown();
+    boolean begins = letter.length() == 1 && Character.isLetterOrDigit(letter.charAt(0));
+    if (e.getTarget() == this && plain && begins) {
+      e.consume();
+      actions.beginStep(letter);
     }
-    return e.isAltDown();
   }
 
-  private void step(StepEditor.Action action, int by) {
-    if (action != null) {
+  private static boolean shortcut(KeyEvent e, Runnable action) {
+    boolean it = e.isShortcutDown() && !e.isShiftDown() && !e.isAltDown();
+    if (it) {
+      action.run();
+    }
+    return it;
+  }
+
+  private boolean act(boolean it, StepEditor.Action action) {
+    if (it) {
+      actions.act(action);
+    }
+    return it;
+  }
+
+  private boolean end(int at) {
+    List<String> numbers = numbers();
+    if (!numbers.isEmpty()) {
+      actions.chooseStep(numbers.get(at));
+    }
+    return true;
+  }
+
+  private boolean alone() {
+    boolean several = chosen.size() > 1;
+    if (several) {
+      actions.chooseStep(chosen.getLast());
+    }
+    return several;
+  }
+
+  private List<String> numbers() {
+    return rows.stream().filter(OutlineView::canBeChosen).map(OutlineRow::number).toList();
+  }
+
+  private void chooseAll() {
+    actions.chooseSteps(
+        rows.stream().filter(r -> r instanceof OutlineRow.Step).map(OutlineRow::number).toList());
+  }
+
+  private void step(KeyEvent e, StepEditor.Action action, int by) {
+    if (e.isAltDown()) {
       actions.act(action);
       return;
     }
-    List<String> numbers = List.copyOf(rows.keySet());
+    List<String> numbers = numbers();
     if (numbers.isEmpty()) {
       return;
     }
-    int at = -1;
-    for (int i = 0; i < numbers.size(); i++) {
-      if (rows.get(numbers.get(i)).getStyleClass().contains("chosen")) {
-        at = i;
-      }
+    int at = chosen.isEmpty() ? -1 : numbers.indexOf(chosen.getLast());
+    String next = numbers.get(Math.clamp(at + by, 0, numbers.size() - 1));
+    if (e.isShiftDown()) {
+      extendTo(next);
+    } else {
+      actions.chooseStep(next);
     }
-    actions.chooseStep(numbers.get(Math.clamp(at + by, 0, numbers.size() - 1)));
+  }
+
+  /** All from the one that was chosen first to this one. */
+  private void extendTo(String number) {
+    List<String> numbers = numbers();
+    int first = chosen.isEmpty() ? -1 : numbers.indexOf(chosen.getFirst());
+    int last = numbers.indexOf(number);
+    if (first < 0 || last < 0) {
+      actions.chooseStep(number);
+      return;
+    }
+    List<String> all =
+        new ArrayList<>(numbers.subList(Math.min(first, last), Math.max(first, last) + 1));
+    actions.chooseSteps(first <= last ? all : all.reversed());
+  }
+
+  private void toggle(String number) {
+    List<String> all = new ArrayList<>(chosen);
+    if (!all.remove(number)) {
+      all.add(number);
+    }
+    actions.chooseSteps(all);
   }
 }

@@ -3,11 +3,14 @@ package foldtwice.desktop.collect;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.routine.Parameter;
+import foldtwice.routine.Step;
 import foldtwice.writing.ParameterText;
 import foldtwice.writing.ParameterText.Sort;
+import foldtwice.writing.QuestionText;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import javafx.geometry.Pos;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -20,8 +23,8 @@ import javafx.scene.layout.VBox;
 final class ParameterForm extends VBox {
 
   /** What can come of it. */
-  interface Ways {
-    void keep(Parameter parameter);
+  interface Ways<T> {
+    void keep(T made);
 
     void remove();
 
@@ -31,15 +34,49 @@ final class ParameterForm extends VBox {
   private final ComboBox<Sort> sort = new ComboBox<>();
   private final Map<String, TextField> fields = new LinkedHashMap<>();
   private final VBox rows = new VBox(4);
+  private final VBox more = new VBox(4);
   private final Label wrong = Parts.wrapped("", "blocks");
-  private final Ways ways;
+  private final Taking taking;
   private Sort shown;
 
+  /** Makes something of what is written. */
+  private interface Taking {
+    void take(ParameterText text) throws ParameterText.FieldException;
+  }
+
   /**
+   * A parameter.
+   *
    * @param isNew true when it is not there yet, and so cannot be removed
    */
-  ParameterForm(ParameterText text, boolean isNew, Ways ways) {
-    this.ways = ways;
+  static ParameterForm of(ParameterText text, boolean isNew, Ways<Parameter> ways) {
+    return new ParameterForm(text, isNew, ways, t -> ways.keep(t.read()));
+  }
+
+  /** What a person is asked: besides the same, answers that are offered and whether one is kept. */
+  static ParameterForm ofQuestion(QuestionText text, boolean isNew, Ways<Step.Question> ways) {
+    TextField offered = new TextField(text.offered());
+    CheckBox kept = new CheckBox(Ui.text("question.kept"));
+    ParameterForm form =
+        new ParameterForm(
+            text.parameter(),
+            isNew,
+            ways,
+            t -> ways.keep(new QuestionText(t, offered.getText(), kept.isSelected()).read()));
+    offered.setId("parameter-offered");
+    Parts.prompt(offered, Ui.text("question.noneoffered"));
+    offered.setOnAction(e -> form.keep());
+    kept.setId("parameter-kept");
+    kept.setSelected(text.kept());
+    form.fields.put("offered", offered);
+    var row = Parts.fact(Ui.text("parameter.offered"), offered);
+    row.setAlignment(Pos.CENTER_LEFT);
+    form.more.getChildren().setAll(row, kept);
+    return form;
+  }
+
+  private ParameterForm(ParameterText text, boolean isNew, Ways<?> ways, Taking taking) {
+    this.taking = taking;
     setId("parameter-form");
     setSpacing(6);
     getStyleClass().add("parameter-form");
@@ -58,7 +95,7 @@ final class ParameterForm extends VBox {
           .getChildren()
           .add(Parts.button("parameter-remove", Ui.text("parameter.remove"), ways::remove, "link"));
     }
-    getChildren().addAll(rows, wrong, buttons);
+    getChildren().addAll(rows, more, wrong, buttons);
     show(text);
     Parts.onChosen(
         sort,
@@ -80,7 +117,7 @@ final class ParameterForm extends VBox {
   private void show(ParameterText text) {
     shown = text.sort();
     sort.setValue(shown);
-    fields.clear();
+    fields.keySet().removeIf(name -> !name.equals("offered"));
     rows.getChildren().clear();
     field("name", text.name());
     var kind = Parts.fact(Ui.text("parameter.kind"), sort);
@@ -90,8 +127,6 @@ final class ParameterForm extends VBox {
     if (shown.hasRange()) {
       field("least", text.least());
       field("most", text.most());
-    }
-    if (shown.hasStep()) {
       field("step", text.step());
     }
     if (shown == Sort.CHOICE) {
@@ -132,7 +167,7 @@ final class ParameterForm extends VBox {
             typed("step"),
             typed("options"));
     try {
-      ways.keep(text.read());
+      taking.take(text);
     } catch (ParameterText.FieldException e) {
       refuse(e.field(), e.getMessage());
     }

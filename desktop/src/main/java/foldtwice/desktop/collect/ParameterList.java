@@ -106,10 +106,10 @@ final class ParameterList extends VBox {
             .orElseGet(() -> ParameterText.fresh(freeName(), ParameterText.Sort.TEXT));
     ParameterForm[] form = new ParameterForm[1];
     form[0] =
-        new ParameterForm(
+        ParameterForm.of(
             text,
             was.isEmpty(),
-            new ParameterForm.Ways() {
+            new ParameterForm.Ways<Parameter>() {
               @Override
               public void keep(Parameter parameter) {
                 if (isTaken(parameter.name(), was)) {
@@ -167,7 +167,10 @@ final class ParameterList extends VBox {
     return switch (p.kind()) {
       case Kind.Distance(var least, var most, var step) ->
           Ui.text("facts.range", value, least.shown(), most.shown());
-      case Kind.Count(long least, long most) -> Ui.text("facts.range", value, least, most);
+      case Kind.Count(long least, long most, long step) ->
+          Ui.text("facts.range", value, least, most);
+      case Kind.Decimal(var least, var most, var step) ->
+          Ui.text("facts.range", value, least.toPlainString(), most.toPlainString());
       case Kind.Measure(var least, var most, var step) ->
           Ui.text("facts.range", value, least.shown(), most.shown());
       case Kind.Choice(List<String> options) -> String.join(", ", options);

@@ -12,6 +12,7 @@ import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.writing.CutOut;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -99,6 +100,28 @@ final class RoutineActs {
                       ? Ui.text("said.removed", r.name())
                       : Ui.text("said.removedrafts", r.name(), used));
               session.now().library().routines().keySet().stream().findFirst().ifPresent(onOther);
+            });
+  }
+
+  /** Cuts steps out of the chosen macro into a routine of their own, which is shown then. */
+  void cutOut(List<String> numbers) {
+    chosen
+        .macro()
+        .ifPresent(
+            m -> {
+              String title = Ui.text("several.cutname", m.name());
+              String id = session.freeRoutineId(title);
+              switch (CutOut.of(m, numbers, id, title, session.known())) {
+                case CutOut.Made(Routine.Macro rest, Routine.Macro own) -> {
+                  session.make(
+                      new Edit.Together(
+                          List.of(new Edit.PutRoutine(own), new Edit.PutRoutine(rest))),
+                      Ui.text("said.cutout", own.name()));
+                  onFresh.accept(own.id());
+                }
+                case CutOut.Refused(CutOut.Reason reason, String about, String step) ->
+                    session.say(Ui.text("several.nocut." + reason, about, step));
+              }
             });
   }
 

@@ -1,15 +1,29 @@
 package foldtwice.desktop.collect;
 
+import foldtwice.desktop.parts.KeysField;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Known;
-import foldtwice.outline.StepFields;
+import foldtwice.outline.Outline;
+import foldtwice.outline.StepParts;
+import foldtwice.reading.Checker;
+import foldtwice.routine.Form;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
-import foldtwice.routine.ValueException;
+import foldtwice.routine.StepKinds;
+import foldtwice.trigger.Layout;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Trigger;
+import foldtwice.writing.Completing;
+import foldtwice.writing.InScope;
 import foldtwice.writing.Making;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -17,12 +31,14 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
-/** The fields of the chosen step, edited in place, and what can be done with it. */
-final class StepEditor extends VBox {
+/** The parts of the chosen step, edited in place, and what can be done with it. */
+final class StepEditor extends VBox implements PartField.Host {
 
   /** What the editor asks the outline to do. */
   interface Actions {
@@ -31,6 +47,9 @@ final class StepEditor extends VBox {
     void parameter(Making.Constant constant);
 
     void act(Action action);
+
+    /** The keys go to the lines. */
+    void toLines();
   }
 
   /** What can be done with a step. */
@@ -49,22 +68,211 @@ final class StepEditor extends VBox {
   /** Values on buttons are cut after so many letters. */
   private static final int LONGEST = 24;
 
-  private final Label wrong = Parts.wrapped("", "blocks");
+  /** Strokes of a step that presses keys. */
+  private static final int STROKES = 3;
 
-  StepEditor(
-      Routine.Macro macro, String number, Line line, Known known, boolean stops, Actions actions) {
+  private final Actions actions;
+  private final Supplier<Layout> layout;
+  private final Map<Integer, PartField> fields = new HashMap<>();
+  private final QuestionList questions;
+  private final FlowPane buttons = new FlowPane(6, 6);
+  private Routine.Macro macro;
+  private String number = "";
+  private Line line;
+  private Known known;
+
+  /**
+   * Shows no step yet.
+   *
+   * @param layout of the keyboard in view, for steps that press keys
+   */
+  StepEditor(Actions actions, Supplier<Layout> layout) {
+    this.actions = actions;
+    this.layout = layout;
+    this.questions = new QuestionList(this::putQuestions);
+    buttons.setAlignment(Pos.CENTER_LEFT);
     getStyleClass().add("step-editor");
     setId("step-editor");
-    say("");
-    FlowPane fields = new FlowPane(8, 6);
-    fields.setPrefWrapLength(300);
-    Step step = line.step();
-    List<StepFields.Field> all = StepFields.of(step);
-    for (int i = 0; i < all.size(); i++) {
-      fields.getChildren().add(field(all.get(i), i, number, line, actions));
+    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+  }
+
+  /** Shows a step; where it is the same one as before, what is being typed stays. */
+  void show(Routine.Macro of, String at, Line now, Known programs) {
+    boolean same =
+        macro != null
+            && macro.id().equals(of.id())
+            && number.equals(at)
+            && line.step().getClass().equals(now.step().getClass());
+    boolean keys = Parts.hasKeys(this);
+    boolean equal = same && line.equals(now) && macro.equals(of) && programs == known;
+    macro = of;
+    number = at;
+    line = now;
+    known = programs;
+    if (equal) {
+      return;
     }
-    fields.getChildren().add(comment(number, line, actions));
-    FlowPane buttons = new FlowPane(6, 6);
+    if (same && isUnderway(now.step())) {
+      StepParts.of(now.step())
+          .forEach(p -> Optional.ofNullable(fields.get(p.index())).ifPresent(f -> f.show(p)));
+      asked(now.step()).ifPresent(questions::show);
+      buttons();
+      return;
+    }
+    fill();
+    if (keys) {
+      actions.toLines();
+    }
+  }
+
+  /** True when all that may have changed stands in fields that can show it. */
+  private boolean isUnderway(Step step) {
+    return StepParts.of(step).stream()
+        .allMatch(p -> fields.containsKey(p.index()) || !p.options().isEmpty());
+  }
+
+  private void fill() {
+    fields.clear();
+    buttons.getChildren().clear();
+    FlowPane parts = new FlowPane(10, 6);
+    parts.setPrefWrapLength(300);
+    List<StepParts.Part> all = StepParts.of(line.step());
+    for (int i = 0; i < all.size(); i++) {
+      parts.getChildren().add(field(all.get(i), i));
+    }
+    parts.getChildren().add(comment());
+    getChildren().setAll(parts);
+    asked(line.step())
+        .ifPresent(
+            q -> {
+              questions.show(q);
+              getChildren().add(questions);
+            });
+    buttons();
+    getChildren().add(buttons);
+  }
+
+  private static Optional<List<Step.Question>> asked(Step step) {
+    return switch (step) {
+      case Step.Ask(var text, List<Step.Question> all) -> Optional.of(all);
+      case Step.Pause(var text, List<Step.Question> all) -> Optional.of(all);
+      default -> Optional.empty();
+    };
+  }
+
+  private void putQuestions(List<Step.Question> next) {
+    put(
+        switch (line.step()) {
+          case Step.Ask(var text, var all) -> new Step.Ask(text, next);
+          case Step.Pause(var text, var all) -> new Step.Pause(text, next);
+          default -> throw new IllegalStateException("nothing is asked by " + line.step());
+        });
+  }
+
+  // one part
+
+  private Node field(StepParts.Part part, int place) {
+    String id = "step-field-" + place;
+    Node input;
+    Node named;
+    if (!part.options().isEmpty()) {
+      ComboBox<String> box = new ComboBox<>();
+      box.getItems().setAll(part.options());
+      box.setValue(part.text());
+      box.setId(id);
+      box.setAccessibleText(part.label());
+      Parts.onChosen(box, () -> put(StepParts.with(step(), part.index(), box.getValue())));
+      input = box;
+      named = box;
+    } else if (part.form() instanceof Form.Keys) {
+      KeysField keys =
+          new KeysField(
+              id,
+              layout,
+              () -> STROKES,
+              pressed -> put(StepParts.with(step(), part.index(), Notation.write(pressed))));
+      keys.set((Trigger.Keys) StepKinds.of(step()).parts(step()).at(part.index()));
+      input = keys;
+      named = keys;
+    } else {
+      PartField field = new PartField(part, id, this);
+      fields.put(part.index(), field);
+      input = field;
+      named = field.input();
+    }
+    Label name = Parts.label(part.label(), "soft");
+    name.setLabelFor(named);
+    HBox box = part.label().isEmpty() ? new HBox(input) : new HBox(5, name, input);
+    box.setAlignment(Pos.TOP_LEFT);
+    name.setMinHeight(28);
+    return box;
+  }
+
+  private Node comment() {
+    TextField text = new TextField(line.comment());
+    text.setId("step-comment");
+    Parts.prompt(text, Ui.text("step.comment"));
+    text.setPrefColumnCount(14);
+    Parts.onKept(
+        text,
+        () -> {
+          if (!text.getText().equals(line.comment())) {
+            actions.replace(number, line.saying(text.getText()));
+          }
+        });
+    return text;
+  }
+
+  // what the parts ask
+
+  @Override
+  public Step step() {
+    return line.step();
+  }
+
+  @Override
+  public Optional<PartField.Said> said(Step next) {
+    Routine.Macro would = macro.withSteps(Outline.change(macro.steps(), number, l -> l.with(next)));
+    return Checker.check(would, known).stream()
+        .filter(m -> m.number().equals(number))
+        .findFirst()
+        .map(m -> new PartField.Said(OutlineRow.says(m), true))
+        .or(() -> StepText.preview(macro, next).map(p -> new PartField.Said(p, false)));
+  }
+
+  @Override
+  public List<Completing.Completion> completions(StepParts.Part part, String written) {
+    return new Completing(macro.application(), known, InScope.of(macro, number))
+        .of(line.step(), part, written);
+  }
+
+  @Override
+  public void put(Step next) {
+    if (!next.equals(line.step())) {
+      actions.replace(number, line.with(next));
+    }
+  }
+
+  @Override
+  public void leave() {
+    actions.toLines();
+  }
+
+  private void key(KeyEvent e) {
+    if (e.getCode() == KeyCode.ESCAPE) {
+      e.consume();
+      actions.toLines();
+    }
+  }
+
+  // what can be done
+
+  private static String brief(String text) {
+    return text.length() <= LONGEST ? text : text.substring(0, LONGEST - 1).strip() + "\u2026";
+  }
+
+  private void buttons() {
+    List<Button> all = new ArrayList<>();
     for (Making.Constant c : Making.constants(macro, number, known)) {
       Button make =
           Parts.button(
@@ -73,95 +281,41 @@ final class StepEditor extends VBox {
               () -> actions.parameter(c),
               "make");
       make.setTooltip(new Tooltip(Ui.text("step.parameter", c.value().shown())));
-      buttons.getChildren().add(make);
+      all.add(make);
     }
     for (Action action : Action.values()) {
-      if (action == Action.STOP_HERE && !(step instanceof Step.PressButton)) {
-        continue;
+      if (action != Action.STOP_HERE || line.step() instanceof Step.PressButton) {
+        all.add(
+            Parts.button(
+                "step-" + action, Ui.text(word(action)), () -> actions.act(action), "link"));
       }
-      String key =
-          action == Action.SWITCH
-              ? line.on() ? "step.off" : "step.on"
-              : action == Action.STOP_HERE
-                  ? stops ? "step.through" : "step.stophere"
-                  : "step." + action;
-      Button button =
-          Parts.button("step-" + action, Ui.text(key), () -> actions.act(action), "link");
-      buttons.getChildren().add(button);
     }
-    buttons.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(fields, wrong, buttons);
-  }
-
-  private static String brief(String text) {
-    return text.length() <= LONGEST ? text : text.substring(0, LONGEST - 1).strip() + "\u2026";
-  }
-
-  private Node field(StepFields.Field field, int index, String number, Line line, Actions actions) {
-    Node input;
-    if (field.holds() == StepFields.Holds.WORD) {
-      ComboBox<String> box = new ComboBox<>();
-      box.getItems().setAll(field.options());
-      box.setValue(field.text());
-      Parts.onChosen(box, () -> put(index, box.getValue(), number, line, actions, box));
-      input = box;
-    } else {
-      TextField text = new TextField(field.text());
-      text.getStyleClass().add("value");
-      text.setPrefColumnCount(Math.clamp(field.text().length() + 1, 6, 27));
-      text.setOnAction(e -> put(index, text.getText(), number, line, actions, text));
-      text.focusedProperty()
-          .addListener(
-              (o, was, is) -> {
-                if (was && !text.getText().equals(field.text())) {
-                  put(index, text.getText(), number, line, actions, text);
-                }
-              });
-      input = text;
-    }
-    input.setId("step-field-" + index);
-    Label name = Parts.label(field.label(), "soft");
-    name.setLabelFor(input);
-    HBox box = field.label().isEmpty() ? new HBox(input) : new HBox(5, name, input);
-    box.setAlignment(Pos.CENTER_LEFT);
-    return box;
-  }
-
-  private Node comment(String number, Line line, Actions actions) {
-    TextField text = new TextField(line.comment());
-    text.setId("step-comment");
-    Parts.prompt(text, Ui.text("step.comment"));
-    text.setPrefColumnCount(14);
-    Runnable keep =
-        () -> {
-          if (!text.getText().equals(line.comment())) {
-            actions.replace(number, line.saying(text.getText()));
-          }
-        };
-    Parts.onKept(text, keep);
-    return text;
-  }
-
-  private void put(int index, String text, String number, Line line, Actions actions, Node input) {
-    try {
-      Step next = StepFields.with(line.step(), index, text);
-      input.getStyleClass().remove("wrong");
-      say("");
-      if (!next.equals(line.step())) {
-        actions.replace(number, line.with(next));
-      }
-    } catch (ValueException e) {
-      if (!input.getStyleClass().contains("wrong")) {
-        input.getStyleClass().add("wrong");
-      }
-      say(e.getMessage());
+    if (!says(all).equals(says(buttons.getChildren()))) { // the one that has the keys stays
+      buttons.getChildren().setAll(all);
     }
   }
 
-  private void say(String what) {
-    wrong.setId("step-wrong");
-    wrong.setText(what);
-    wrong.setVisible(!what.isEmpty());
-    wrong.setManaged(!what.isEmpty());
+  private static List<String> says(List<? extends Node> buttons) {
+    return buttons.stream().map(b -> b.getId() + ((Button) b).getText()).toList();
+  }
+
+  private String word(Action action) {
+    return switch (action) {
+      case SWITCH -> line.on() ? "step.off" : "step.on";
+      case STOP_HERE -> DialogStop.stops(macro, number) ? "step.through" : "step.stophere";
+      default -> "step." + action;
+    };
+  }
+
+  /** Puts the keys into the first part. */
+  void edit() {
+    Node first = lookup("#step-field-0");
+    Node other = first == null ? lookup("#step-comment") : first;
+    if (other instanceof TextField field) {
+      field.requestFocus();
+      field.selectAll();
+    } else if (other != null) {
+      other.requestFocus();
+    }
   }
 }

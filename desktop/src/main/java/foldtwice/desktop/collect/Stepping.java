@@ -58,6 +58,20 @@ final class Stepping {
     return current == null ? "" : current.number();
   }
 
+  /** The number of the step it failed at; empty for none. */
+  String failed() {
+    return current != null
+            && current.status()
+                instanceof
+                Status.Over(
+                    Trace(
+                        var entries,
+                        Trace.Failed(String number, var s, var e, var f),
+                        long nanos))
+        ? number
+        : "";
+  }
+
   /** Where it broke, and why. */
   Optional<String> broken() {
     return current != null

@@ -45,7 +45,11 @@ final class Fields {
                   least.scale(),
                   Math.max(DECIMALS, step.amount().scale()))
               .within(f.kind());
-      case Kind.Count(long least, long most) ->
+      case Kind.Decimal(var least, var most, var step) ->
+          Dialog.Field.number(
+                  f.label(), begins(f, least.toPlainString()), Math.max(DECIMALS, step.scale()))
+              .within(f.kind());
+      case Kind.Count(long least, long most, long step) ->
           Dialog.Field.number(f.label(), begins(f, Long.toString(least)), 0).within(f.kind());
       case Kind.Choice(List<String> options) ->
           Dialog.Field.choice(

@@ -58,6 +58,7 @@ public final class WideApplication extends HeadlessApplication {
 }
 
 final class WideWindow extends HeadlessWindow {
+  private static final boolean UNPAINTED = Boolean.getBoolean("wide.unpainted");
   int[] px = new int[0];
   int pw, ph;
   private boolean shown;
@@ -72,6 +73,11 @@ final class WideWindow extends HeadlessWindow {
     ph = p.getHeight();
     px = new int[pw * ph];
     ((IntBuffer) p.getBuffer()).duplicate().rewind().get(px);
+  }
+
+  @Override
+  public boolean isMinimized() { // nobody looks: the painter leaves such a window alone
+    return UNPAINTED || super.isMinimized();
   }
 
   @Override

@@ -1,0 +1,59 @@
+package foldtwice.run;
+
+import java.io.IOException;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.LinkOption;
+import java.nio.file.Path;
+
+/**
+ * The text files beside a library. A macro may come from anybody, so it reads no others: only plain
+ * files in the library's own folder, by their names, of at most {@value #MOST_BYTES} bytes in
+ * UTF-8.
+ */
+public final class Beside {
+
+  /** Larger ones are refused. */
+  public static final int MOST_BYTES = 1_000_000;
+
+  private static final String WANTED = "a text file beside the library";
+
+  private final Path folder;
+
+  public Beside(Path folder) {
+    this.folder = folder;
+  }
+
+  /** The text of the file of this name. */
+  public Computer.File file(String name) {
+    try {
+      Path asked = Path.of(name);
+      if (name.isBlank()
+          || asked.getNameCount() != 1
+          || asked.isAbsolute()
+          || !asked.equals(asked.normalize())) {
+        return refused(WANTED + ", by its name without a folder", "\"" + name + "\"");
+      }
+      Path file = folder.resolve(asked);
+      if (!Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+        return refused(WANTED, "no plain file \"" + name + "\" in " + folder);
+      }
+      if (Files.size(file) > MOST_BYTES) {
+        return refused("a file of at most " + MOST_BYTES + " bytes", Files.size(file) + " bytes");
+      }
+      return new Computer.File.Text(Files.readString(file, StandardCharsets.UTF_8));
+    } catch (InvalidPathException e) {
+      return refused(WANTED, "\"" + name + "\"");
+    } catch (CharacterCodingException e) {
+      return refused(WANTED + " in UTF-8", "other bytes in \"" + name + "\"");
+    } catch (IOException e) {
+      return refused(WANTED + " that can be read", e.getMessage());
+    }
+  }
+
+  private static Computer.File refused(String expected, String found) {
+    return new Computer.File.Refused(expected, found);
+  }
+}

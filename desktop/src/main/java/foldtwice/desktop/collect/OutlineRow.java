@@ -1,0 +1,197 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Ui;
+import foldtwice.outline.Outline;
+import foldtwice.reading.Mark;
+import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.words.StepWords;
+import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** A row of the outline, as something that can be equal to what is shown already. */
+sealed interface OutlineRow {
+
+  double INDENT = 24;
+  double VERB = 86;
+
+  /** The number of the line it is, or of the one that would be put there. */
+  String number();
+
+  /** A line. */
+  record Step(
+      Outline.Row row, String preview, boolean chosen, boolean at, boolean failed, int wrong)
+      implements OutlineRow {
+    @Override
+    public String number() {
+      return row.number();
+    }
+  }
+
+  /** Something wrong with the line above. */
+  record Wrong(Mark mark, int place, int depth) implements OutlineRow {
+    @Override
+    public String number() {
+      return "";
+    }
+  }
+
+  /**
+   * A place where a line can be put that has none yet, or where the otherwise of a condition
+   * begins.
+   *
+   * @param taken true when there are lines already
+   */
+  record Slot(String number, int depth, boolean otherwise, boolean taken, boolean chosen)
+      implements OutlineRow {}
+
+  /** The rows of a macro. */
+  static List<OutlineRow> of(
+      Routine.Macro macro, List<Mark> marks, List<String> chosen, String at, String failed) {
+    Map<String, List<Mark>> wrong = new HashMap<>();
+    marks.forEach(m -> wrong.computeIfAbsent(m.number(), n -> new ArrayList<>()).add(m));
+    List<OutlineRow> rows = new ArrayList<>();
+    lines(macro.steps(), "", 0, rows, new Given(macro, wrong, chosen, at, failed));
+    return rows;
+  }
+
+  /** What is the same for all rows. */
+  record Given(
+      Routine.Macro macro,
+      Map<String, List<Mark>> wrong,
+      List<String> chosen,
+      String at,
+      String failed) {}
+
+  private static void lines(
+      List<Line> lines, String prefix, int depth, List<OutlineRow> rows, Given given) {
+    for (int i = 0; i < lines.size(); i++) {
+      Line line = lines.get(i);
+      String number = prefix + (i + 1);
+      List<Mark> wrong = given.wrong().getOrDefault(number, List.of());
+      rows.add(
+          new Step(
+              new Outline.Row(number, depth, line),
+              StepText.preview(given.macro(), line.step()).orElse(""),
+              given.chosen().contains(number),
+              given.at().equals(number),
+              given.failed().equals(number),
+              wrong.size()));
+      for (int w = 0; w < wrong.size(); w++) {
+        rows.add(new Wrong(wrong.get(w), w, depth));
+      }
+      List<List<Line>> bodies = line.step().bodies();
+      for (int b = 0; b < bodies.size(); b++) {
+        String inside = number + (b == 0 ? "." : ".e");
+        boolean empty = bodies.get(b).isEmpty();
+        if (empty || b > 0) {
+          String first = inside + 1;
+          rows.add(new Slot(first, depth, b > 0, !empty, empty && given.chosen().contains(first)));
+        }
+        lines(bodies.get(b), inside, depth + 1, rows, given);
+      }
+    }
+  }
+
+  /** A mark in words. */
+  static String says(Mark mark) {
+    return Ui.text("mark." + mark.fault(), mark.found(), mark.expected());
+  }
+
+  /** The node of a row. */
+  static Node node(OutlineRow row, Words words, OutlineView.Actions actions) {
+    return switch (row) {
+      case Step step -> line(step, words);
+      case Wrong(Mark mark, int place, int depth) -> mark(mark, depth, actions);
+      case Slot slot -> slot(slot);
+    };
+  }
+
+  private static Node line(Step shown, Words words) {
+    Line line = shown.row().line();
+    Label number = Parts.label(shown.number(), "mono", "soft", "step-number");
+    number.setMinWidth(34);
+    Label verb = Parts.label(StepWords.verb(line.step()), "strong");
+    verb.setMinWidth(VERB);
+    verb.setPrefWidth(VERB);
+    Node text = StepText.of(words.step(line.step()));
+    HBox.setHgrow(text, Priority.ALWAYS);
+    HBox box = new HBox(8, number, verb, text);
+    if (!shown.preview().isEmpty()) {
+      Label preview = Parts.label(shown.preview(), "mono", "soft");
+      preview.setTooltip(new Tooltip(Ui.text("collect.preview")));
+      preview.setMinWidth(0);
+      preview.setMaxWidth(190);
+      box.getChildren().add(preview);
+    }
+    if (!line.comment().isEmpty()) {
+      Label comment = Parts.label(line.comment(), "soft", "step-comment");
+      comment.setMinWidth(0);
+      box.getChildren().add(comment);
+    }
+    if (!line.on()) {
+      box.getStyleClass().add("step-off");
+      box.getChildren().add(Parts.label(Ui.text("collect.off"), "soft", "small"));
+    }
+    box.setAlignment(Pos.CENTER_LEFT);
+    box.setId("step-" + shown.number());
+    box.getStyleClass().add("step-row");
+    style(box, "step-inside", shown.row().depth() > 0);
+    style(box, "chosen", shown.chosen());
+    style(box, "at", shown.at());
+    style(box, "failed", shown.failed());
+    style(box, "marked", shown.wrong() > 0);
+    VBox.setMargin(box, new Insets(0, 0, 0, shown.row().depth() * INDENT));
+    return box;
+  }
+
+  private static void style(Node node, String style, boolean has) {
+    if (has) {
+      node.getStyleClass().add(style);
+    }
+  }
+
+  private static Node slot(Slot slot) {
+    String key = slot.otherwise() ? slot.taken() ? "slot.else" : "slot.noelse" : "slot.inside";
+    Label says = Parts.label(Ui.text(key), slot.taken() ? "strong" : "soft");
+    HBox box = new HBox(says);
+    box.setAlignment(Pos.CENTER_LEFT);
+    box.setId("slot-" + slot.number());
+    box.getStyleClass().addAll("step-row", "step-slot");
+    style(box, "chosen", slot.chosen());
+    VBox.setMargin(
+        box, new Insets(0, 0, 0, slot.depth() * INDENT + (slot.otherwise() ? 42 : INDENT + 42)));
+    return box;
+  }
+
+  private static Node mark(Mark mark, int depth, OutlineView.Actions actions) {
+    Label says = Parts.wrapped(says(mark), "blocks");
+    HBox.setHgrow(says, Priority.ALWAYS);
+    HBox box = new HBox(8, says);
+    if (mark.mended().isPresent()) {
+      box.getChildren()
+          .add(
+              Parts.button(
+                  "mend-" + mark.number(),
+                  Ui.text("mark.take", mark.nearest().orElse("")),
+                  () -> actions.mend(mark)));
+    }
+    box.setAlignment(Pos.CENTER_LEFT);
+    box.getStyleClass().addAll("said", "blocks", "step-mark");
+    box.setId("mark-" + mark.number());
+    VBox.setMargin(box, new Insets(2, 0, 4, depth * INDENT + 40));
+    return box;
+  }
+}
