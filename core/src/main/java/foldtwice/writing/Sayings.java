@@ -146,9 +146,7 @@ final class Sayings {
         String to = good ? cut(whole.second(), FOR_GOOD) : whole.second();
         String name = there(whole.first(), settings());
         yield new Step.ChangeSetting(
-            name,
-            value(to, setting(name)),
-            good ? Step.Lasting.FOR_GOOD : Step.Lasting.THIS_RUN);
+            name, value(to, setting(name)), good ? Step.Lasting.FOR_GOOD : Step.Lasting.THIS_RUN);
       }
       case "cycle" -> {
         Two parts = Two.of(rest, " through ");
@@ -359,14 +357,14 @@ final class Sayings {
     boolean moves = by > to;
     Two parts = moves ? Two.last(rest, " by ") : Two.last(rest, " to ");
     Expr amount = ExprNotation.read(parts.second());
-    String name =
-        there(parts.first(), facts.stream().flatMap(f -> f.values().keySet().stream()));
+    String name = there(parts.first(), facts.stream().flatMap(f -> f.values().keySet().stream()));
     Optional<Kind.Measure> range = facts.map(f -> f.values().get(name));
     Expr onScale =
         amount instanceof Expr.Literal(Value.Amount(BigDecimal n)) && range.isPresent()
             ? new Expr.Literal(new Value.Quantity(n, range.get().least().scale()))
             : amount;
-    return new Step.Adjust(name, moves ? Step.Adjusting.BY : Step.Adjusting.TO, onScale, Step.Edge.CLAMP);
+    return new Step.Adjust(
+        name, moves ? Step.Adjusting.BY : Step.Adjusting.TO, onScale, Step.Edge.CLAMP);
   }
 
   /** {@code exposure by 0.1} without a verb, where the program has such a value. */

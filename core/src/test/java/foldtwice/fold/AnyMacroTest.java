@@ -34,8 +34,7 @@ class AnyMacroTest {
     List<Line> folded = LoopFolder.fold(thrice, Set.of("dx", "way", "words"));
     assertThat(Measure.of(folded)).isLessThanOrEqualTo(Measure.of(thrice));
     if (Line.count(folded) < Line.count(thrice) && lines.stream().allMatch(Line::on)) {
-      assertThat(Line.count(Unfolding.unfold(folded)))
-          .isGreaterThanOrEqualTo(Line.count(folded));
+      assertThat(Line.count(Unfolding.unfold(folded))).isGreaterThanOrEqualTo(Line.count(folded));
     }
   }
 }

@@ -587,7 +587,9 @@ public final class RandomLibraries {
       case 6 -> new Step.SetVariable("v", value());
       case 7 ->
           new Step.Cycle(
-              text(), Stream.generate(this::value).limit(random.nextInt(4)).toList(), one(List.of(Step.Lasting.values())));
+              text(),
+              Stream.generate(this::value).limit(random.nextInt(4)).toList(),
+              one(List.of(Step.Lasting.values())));
       case 8 -> new Step.Adjust(text(), one(List.of(Step.Adjusting.values())), value(), edge);
       case 9 -> new Step.Select(one(List.of(Whom.Group.values())), random.nextBoolean(), edge);
       case 10 -> new Step.Select(new Whom.Named(template()), random.nextBoolean(), edge);
@@ -613,7 +615,8 @@ public final class RandomLibraries {
               "it",
               one(
                   List.of(
-                      new Step.Items.Given(Stream.generate(this::value).limit(random.nextInt(4)).toList()),
+                      new Step.Items.Given(
+                          Stream.generate(this::value).limit(random.nextInt(4)).toList()),
                       new Step.Items.LinesOf(value()),
                       new Step.Items.LinesOfFile(template()),
                       new Step.Items.Selected())),

@@ -177,7 +177,8 @@ class ComposeByHandTest {
     }
     hands.press(KeyCode.CONTROL, KeyCode.A);
     hands.letters(wrong(part));
-    String says = part.form() instanceof Form.Keys ? "" : hands.text("#step-field-" + place + "-says");
+    String says =
+        part.form() instanceof Form.Keys ? "" : hands.text("#step-field-" + place + "-says");
     hands.press(KeyCode.ENTER);
     boolean kept = !Outline.at(macro(hands).steps(), number).orElseThrow().step().equals(step);
     if (kept) {
@@ -214,8 +215,7 @@ class ComposeByHandTest {
             .getBytes(StandardCharsets.UTF_8);
     ProgramDescription told = ProgramDescription.read(renamed);
     Routine.Macro macro = macro(hands);
-    Routine.Macro moved =
-        macro.with(macro.head().inApplication("copystand-told"));
+    Routine.Macro moved = macro.with(macro.head().inApplication("copystand-told"));
     Library library =
         new Edit.Together(
                 List.of(
@@ -233,9 +233,7 @@ class ComposeByHandTest {
                 .toList());
     SimulatedComputer computer =
         SimulatedComputer.of(
-            library,
-            library.stations().get("camera-bench"),
-            SimulatedComputer.standingClock());
+            library, library.stations().get("camera-bench"), SimulatedComputer.standingClock());
     assertThat(computer.programs().get("copystand-told")).isInstanceOf(Sketch.class);
     computer.bringToFront("copystand-told");
     return Run.of(

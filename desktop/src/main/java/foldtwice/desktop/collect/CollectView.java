@@ -88,7 +88,13 @@ public final class CollectView extends BorderPane implements View {
     copyTo = new CopyTo(chosen);
     stepActs =
         new StepActs(
-            chosen, this::stepChosen, stepping::runTo, this::toLines, this::beginStep, copyTo::ask, making::cutOut);
+            chosen,
+            this::stepChosen,
+            stepping::runTo,
+            this::toLines,
+            this::beginStep,
+            copyTo::ask,
+            making::cutOut);
     outline = new OutlineView(stepActs, () -> session.now().keymap().layout());
     outline.within(steps);
     facts = new FactsPanel(session, id -> going.to(new Target.Binding(id)));
