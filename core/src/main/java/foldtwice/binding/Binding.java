@@ -2,6 +2,7 @@ package foldtwice.binding;
 
 import foldtwice.extras.Extras;
 import foldtwice.place.Place;
+import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.trigger.Trigger;
 import java.util.Collections;
@@ -63,6 +64,11 @@ public record Binding(
 
   public Binding withTriggers(List<Trigger> others) {
     return new Binding(id, routine, place, others, arguments, usesPerWeek, fitting, extras);
+  }
+
+  /** The routine as this binding runs it: it may ask at other times than the routine says. */
+  public Routine asked(Routine of) {
+    return fitting.asks().map(a -> of.withManner(of.manner().asking(a))).orElse(of);
   }
 
   /** True when it was switched off: it claims nothing, and keeps what it had. */

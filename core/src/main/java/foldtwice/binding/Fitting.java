@@ -1,5 +1,6 @@
 package foldtwice.binding;
 
+import foldtwice.routine.Manner;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Optional;
@@ -11,14 +12,21 @@ import java.util.Optional;
  * @param repeats how many times a second it fires while its key stays down; 0 for once a press
  * @param replaces the native command in whose place it was put, if any
  * @param parked the triggers it has again when it is switched on; empty while it is on
+ * @param asks when a person is asked for the arguments, if otherwise than the routine says
  */
-public record Fitting(String way, int repeats, Optional<Replaced> replaces, List<Trigger> parked) {
+public record Fitting(
+    String way,
+    int repeats,
+    Optional<Replaced> replaces,
+    List<Trigger> parked,
+    Optional<Manner.Asking> asks) {
 
   /** The fastest repetition. */
   public static final int MOST_REPEATS = 30;
 
   /** In by the first way, once a press, in nobody's place. */
-  public static final Fitting PLAIN = new Fitting("", 0, Optional.empty(), List.of());
+  public static final Fitting PLAIN =
+      new Fitting("", 0, Optional.empty(), List.of(), Optional.empty());
 
   /** A native command that stands back for a binding. */
   public record Replaced(String application, String command) {}
@@ -32,18 +40,22 @@ public record Fitting(String way, int repeats, Optional<Replaced> replaces, List
   }
 
   public Fitting by(String other) {
-    return new Fitting(other, repeats, replaces, parked);
+    return new Fitting(other, repeats, replaces, parked, asks);
   }
 
   public Fitting repeating(int times) {
-    return new Fitting(way, times, replaces, parked);
+    return new Fitting(way, times, replaces, parked, asks);
   }
 
   public Fitting replacing(Optional<Replaced> other) {
-    return new Fitting(way, repeats, other, parked);
+    return new Fitting(way, repeats, other, parked, asks);
   }
 
   public Fitting parking(List<Trigger> others) {
-    return new Fitting(way, repeats, replaces, others);
+    return new Fitting(way, repeats, replaces, others, asks);
+  }
+
+  public Fitting asking(Optional<Manner.Asking> other) {
+    return new Fitting(way, repeats, replaces, parked, other);
   }
 }

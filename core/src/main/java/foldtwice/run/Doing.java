@@ -57,9 +57,14 @@ final class Doing {
           change(setting, next(setting, values), lasting);
       case Step.Adjust(String value, Step.Adjusting way, Expr to, Step.Edge edge) ->
           adjust(value, way, scope.value(to), edge);
-      case Step.Select(Whom whom, boolean adding, Step.Edge edge) -> select(whom, adding, edge);
-      case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) ->
-          offset(scope.evaluator.whole(rows), scope.evaluator.whole(columns), edge);
+      case Step.Select(Whom whom, boolean adding, Step.Edge edge) -> {
+        scope.selects();
+        yield select(whom, adding, edge);
+      }
+      case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) -> {
+        scope.selects();
+        yield offset(scope.evaluator.whole(rows), scope.evaluator.whole(columns), edge);
+      }
       case Step.TypeText(Template text) -> type(scope.evaluator.text(text));
       case Step.SetVariable(String name, Expr to) -> {
         Value value = scope.value(to);

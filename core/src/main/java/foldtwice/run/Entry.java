@@ -55,8 +55,12 @@ public final class Entry {
               "a routine a person has looked through",
               routine.name() + " was collected and nobody has"));
     }
-    for (Hindrance h : Hindrance.needs(routine, facts)) {
-      return Optional.of(failure(h));
+    if (routine
+        .application()
+        .equals(program.application())) { // else it makes do with what is there
+      for (Hindrance h : Hindrance.needs(routine, facts)) {
+        return Optional.of(failure(h));
+      }
     }
     String state = program.place().id();
     String context = state.substring(state.indexOf('/') + 1);

@@ -50,6 +50,7 @@ public final class Run {
 
   private final Around around;
   private final Routine routine;
+  private final Optional<Program> worked;
   private final Map<String, Program> begun = new LinkedHashMap<>();
   private final Deque<Scope> scopes = new ArrayDeque<>();
   private final Deque<Activation> frames = new ArrayDeque<>();
@@ -70,6 +71,7 @@ public final class Run {
   private Run(Around around, Routine routine) {
     this.around = around;
     this.routine = routine;
+    this.worked = Aim.program(routine, around.computer());
   }
 
   /**
@@ -310,9 +312,7 @@ public final class Run {
           into.name() + " once more at step " + at);
     }
     Program program =
-        around
-            .computer()
-            .program(into.application())
+        Aim.program(into, around.computer())
             .orElseThrow(
                 () -> new StepFailure(into.application() + " running", "it is not running"));
     Entry.mayRun(into, program);
@@ -329,7 +329,9 @@ public final class Run {
       }
     }
     begin(program);
-    Scope scope = new Scope(into, program, names, around.computer(), budget);
+    Aim aim = Aim.take(into, program, around.computer());
+    aim.entry().ifPresent(entries::add);
+    Scope scope = new Scope(into, program, aim, names, around.computer(), budget);
     scopes.push(scope);
     return scope;
   }
@@ -701,7 +703,7 @@ public final class Run {
 
   /** The program whose run this is. */
   public Optional<Program> program() {
-    return around.computer().program(routine.application());
+    return worked;
   }
 
   public Routine routine() {

@@ -16,14 +16,17 @@ final class Scope {
   final Program program;
   final Map<String, Value> names;
   final Evaluator evaluator;
+  private final Aim aim;
   private final Map<String, Value> toPutBack = new LinkedHashMap<>();
 
   Scope(
       Routine routine,
       Program program,
+      Aim aim,
       Map<String, Value> names,
       Computer computer,
       Budget budget) {
+    this.aim = aim;
     this.routine = routine;
     this.program = program;
     this.names = names;
@@ -54,13 +57,21 @@ final class Scope {
     toPutBack.putIfAbsent(setting, before);
   }
 
+  /** A step selects by itself: that stays when the routine is over. */
+  void selects() {
+    aim.selects();
+  }
+
   void keep(String setting) {
     toPutBack.remove(setting);
   }
 
-  /** Puts back what was changed for the run; tells each. */
+  /**
+   * Puts back what was changed for the run, and what was selected before it; tells each setting.
+   */
   List<Trace.Entry> putBack() {
     List<Trace.Entry> entries = new ArrayList<>();
+    aim.back();
     toPutBack.forEach(
         (setting, value) -> {
           long began = System.nanoTime();

@@ -1,6 +1,7 @@
 package foldtwice.run;
 
 import foldtwice.routine.Step;
+import foldtwice.routine.Target;
 import java.util.List;
 
 /**
@@ -29,6 +30,15 @@ public record Trace(List<Entry> entries, Ending ending, long nanos) {
    * @param detail the values it worked with, as they were at that moment
    */
   public record Taken(String number, Step step, String detail, List<Change> changes, long nanos)
+      implements Entry {}
+
+  /**
+   * What it was pointed at before its first step, as the routine declares.
+   *
+   * @param inFront false when its program is behind another
+   */
+  public record Aimed(
+      Target target, String application, boolean inFront, List<Change> changes, long nanos)
       implements Entry {}
 
   /** A setting put back at the end. */

@@ -319,10 +319,10 @@ public final class Trial {
   }
 
   private Effect run(Binding binding, Routine routine) {
-    if (computer.program(routine.application()).isEmpty()) {
+    if (Aim.program(routine, computer).isEmpty()) {
       return new Effect.Lacking(binding, routine.application());
     }
-    Run run = Run.of(routine, binding.arguments(), around());
+    Run run = Run.of(binding.asked(routine), binding.arguments(), around());
     driver.accept(run);
     return new Effect.Ran(binding, routine, run);
   }

@@ -8,6 +8,7 @@ import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Readout;
 import foldtwice.routine.Step;
+import foldtwice.routine.Target;
 import foldtwice.routine.Template;
 import foldtwice.routine.Whom;
 import foldtwice.run.Trace;
@@ -139,6 +140,10 @@ public final class StepWords {
     return switch (entry) {
       case Trace.Taken(String number, Step step, String detail, var changes, long nanos) ->
           taken(step, detail);
+      case Trace.Aimed(Target target, String application, boolean front, var c, long nanos) ->
+          front
+              ? Words.target(target)
+              : text("line.aimed.behind", Words.target(target), application);
       case Trace.PutBack(String setting, var changes, long nanos) -> setting;
       case Trace.NotPutBack(String setting, String expected, String found, long nanos) ->
           text("line.notputback", setting, expected, found);
@@ -170,6 +175,7 @@ public final class StepWords {
   public static String verb(Trace.Entry entry) {
     return switch (entry) {
       case Trace.Taken taken -> verb(taken.step());
+      case Trace.Aimed a -> text("verb.Aimed");
       case Trace.PutBack p -> text("verb.PutBack");
       case Trace.NotPutBack n -> text("verb.NotPutBack");
     };

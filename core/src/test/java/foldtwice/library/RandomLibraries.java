@@ -654,7 +654,10 @@ public final class RandomLibraries {
                 random.nextBoolean()
                     ? Optional.empty()
                     : Optional.of(new Fitting.Replaced("app", "flip")),
-                random.nextBoolean() ? List.of() : triggers());
+                random.nextBoolean() ? List.of() : triggers(),
+                random.nextBoolean()
+                    ? Optional.empty()
+                    : Optional.of(one(List.of(Manner.Asking.values()))));
     return new Binding(
         id(), routine.id(), place, triggers(), some, random.nextInt(900) / 2.0, fitting, extras());
   }

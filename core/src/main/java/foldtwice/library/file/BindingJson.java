@@ -7,6 +7,7 @@ import foldtwice.binding.Proof;
 import foldtwice.library.Rules;
 import foldtwice.place.Place;
 import foldtwice.routine.Kind;
+import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.trigger.Trigger;
@@ -31,7 +32,8 @@ final class BindingJson {
           "way",
           "repeats",
           "replaces",
-          "parked");
+          "parked",
+          "asks");
   private static final Set<String> REPLACED = Set.of("application", "command");
   private static final Set<String> PROOF = Set.of("binding", "at", "fingerprint");
 
@@ -80,10 +82,14 @@ final class BindingJson {
     int repeats = in.has("repeats") ? in.whole("repeats") : 0;
     String way = in.text("way", "");
     List<Trigger> parked = in.list("parked", TriggerJson::read);
-    if (replaces.isEmpty() && repeats == 0 && way.isEmpty() && parked.isEmpty()) {
+    Optional<Manner.Asking> asks =
+        in.has("asks")
+            ? Optional.of(in.word(Manner.Asking.class, "asks", Manner.Asking.NEVER))
+            : Optional.empty();
+    if (replaces.isEmpty() && repeats == 0 && way.isEmpty() && parked.isEmpty() && asks.isEmpty()) {
       return Fitting.PLAIN;
     }
-    return in.placing(() -> new Fitting(way, repeats, found, parked));
+    return in.placing(() -> new Fitting(way, repeats, found, parked, asks));
   }
 
   static ObjectNode write(Binding b) {
@@ -105,6 +111,7 @@ final class BindingJson {
     if (!b.fitting().parked().isEmpty()) {
       out.set("parked", TriggerJson.writeAll(b.fitting().parked()));
     }
+    b.fitting().asks().ifPresent(a -> out.put("asks", In.word(a)));
     return Json.with(b.extras(), out);
   }
 

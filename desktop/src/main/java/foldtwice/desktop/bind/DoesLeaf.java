@@ -6,11 +6,13 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Touch;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.reading.Hindrance;
 import foldtwice.reading.Reading;
 import foldtwice.routine.Kind;
 import foldtwice.routine.LengthUnit;
+import foldtwice.routine.Manner;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
@@ -25,6 +27,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -52,6 +55,8 @@ final class DoesLeaf extends Leaf {
   private final Label hinders = Parts.wrapped("", "blocks");
   private final HBox here = Parts.fact(Ui.text("does.here"), hinders);
   private final Button opposite;
+  private final ComboBox<Optional<Manner.Asking>> asks = new ComboBox<>();
+  private final HBox asksRow;
   private Binding binding;
   private Routine shown;
   private boolean filling;
@@ -82,6 +87,14 @@ final class DoesLeaf extends Leaf {
     uses.setAccessibleText(Ui.text("does.uses"));
     Parts.onKept(uses, this::keepUses);
     hinders.setId("hinders");
+    asks.setId("binding-asks");
+    asks.setAccessibleText(Ui.text("does.asks"));
+    asks.getItems().add(Optional.empty());
+    Stream.of(Manner.Asking.values()).map(Optional::of).forEach(asks.getItems()::add);
+    Parts.shows(asks, this::asking);
+    Parts.onChosen(asks, this::chooseAsking);
+    asksRow = Parts.fact(Ui.text("does.asks"), asks);
+    asksRow.setAlignment(Pos.CENTER_LEFT);
     Button copy = Parts.button("copy", Ui.text("does.copy"), () -> add(binding.arguments()));
     Button family = Parts.button("family-open", Ui.text("bind.family"), onFamily);
     family.setTooltip(new Tooltip(Ui.text("bind.family.hint")));
@@ -90,6 +103,7 @@ final class DoesLeaf extends Leaf {
         routine,
         kind,
         arguments,
+        asksRow,
         Parts.fact(Ui.text("does.acts"), acts),
         Parts.fact(Ui.text("does.leaves"), leaves),
         here,
@@ -133,10 +147,40 @@ final class DoesLeaf extends Leaf {
       session.learning().of(of, now, learnt -> leaves(of, learnt));
     }
     hinders(now, of);
+    showAsking(b, of);
     opposite.setDisable(opposite().equals(b.arguments()));
     if (!sameFields || !arguments.isFocusWithin()) {
       arguments.getChildren().setAll(of.parameters().stream().map(this::row).toList());
     }
+  }
+
+  private void showAsking(Binding b, Routine of) {
+    boolean some = !of.parameters().isEmpty();
+    asksRow.setVisible(some);
+    asksRow.setManaged(some);
+    filling = true;
+    Parts.shows(asks, this::asking); // the routine's own way may be another by now
+    asks.setValue(b.fitting().asks());
+    filling = false;
+  }
+
+  private String asking(Optional<Manner.Asking> how) {
+    return how.map(a -> Ui.text("asking." + a))
+        .orElseGet(
+            () ->
+                shown == null
+                    ? ""
+                    : Ui.text("does.asks.routine", Ui.text("asking." + shown.manner().asking())));
+  }
+
+  private void chooseAsking() {
+    Optional<Manner.Asking> how = asks.getValue();
+    if (filling || how == null || how.equals(binding.fitting().asks())) {
+      return;
+    }
+    session.make(
+        new Edit.PutBinding(binding.withFitting(binding.fitting().asking(how))),
+        Ui.text("said.changed", session.now().words().binding(binding)));
   }
 
   /** A setting left changed is flagged, unless the routine does nothing else. */
