@@ -267,7 +267,7 @@ public final class Collecting {
             .map(Collecting::needed)
             .toList();
     return Head.of(Ids.of(name, "collected"), name, application, parameters)
-        .with(new Manner(Manner.Asking.NEVER, "", needs, List.of()))
+        .with(Manner.PLAIN.withAddOns(needs))
         .with(
             new Origin(
                 from, header.text("author"), header.licence(), header.text("version"), false));

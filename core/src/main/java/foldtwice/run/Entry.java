@@ -62,6 +62,15 @@ public final class Entry {
         return Optional.of(failure(h));
       }
     }
+    boolean isOpened =
+        manner.opened().isEmpty()
+            || program.dialog().filter(d -> d.title().equals(manner.opened())).isPresent();
+    if (!isOpened) {
+      return Optional.of(
+          new StepFailure(
+              "the dialog " + manner.opened() + " open",
+              program.dialog().map(Dialog::title).orElse("no dialog")));
+    }
     String state = program.place().id();
     String context = state.substring(state.indexOf('/') + 1);
     if (!manner.startIn().isEmpty() && !manner.startIn().contains(context)) {

@@ -436,7 +436,8 @@ public final class RandomLibraries {
                 one(List.of(Manner.Asking.values())),
                 random.nextBoolean() ? "" : "4.1",
                 some(new AddOn(text(), random.nextBoolean() ? "" : "2.0")),
-                some(id())),
+                some(id()),
+                random.nextBoolean() ? "" : text()),
             new Card(
                 random.nextBoolean(),
                 random.nextBoolean(),

@@ -274,7 +274,7 @@ class LanguageTest {
     failed(begin(newer, Map.of()).trace(), "", "copystand 9.0 or later", "4.1");
     Routine off = newer.withCard(newer.card().off(true)).withManner(Manner.PLAIN);
     failed(begin(off, Map.of()).trace(), "", "a routine that is switched on", "switched off");
-    Manner addOn = new Manner(Manner.Asking.NEVER, "", List.of(new AddOn("Ruler", "")), List.of());
+    Manner addOn = Manner.PLAIN.withAddOns(List.of(new AddOn("Ruler", "")));
     failed(begin(newer.withManner(addOn), Map.of()).trace(), "", "the add-on Ruler", "not there");
   }
 

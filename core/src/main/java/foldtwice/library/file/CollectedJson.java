@@ -116,7 +116,8 @@ public final class CollectedJson {
                               Manner.Asking.NEVER,
                               needs,
                               List.of(new AddOn(name, release)),
-                              a.list("contexts", In::text)))
+                              a.list("contexts", In::text),
+                              ""))
                       .with(origin);
               return new Routine.PluginAction(head, name, a.id("id"));
             }));

@@ -34,6 +34,7 @@ final class RoutineJson {
           "fromVersion",
           "addOns",
           "startIn",
+          "opened",
           "pinned",
           "setAside",
           "off",
@@ -102,7 +103,8 @@ final class RoutineJson {
             in.word(Manner.Asking.class, "asking", Manner.Asking.NEVER),
             in.text("fromVersion", ""),
             in.list("addOns", PlaceJson::addOn),
-            in.list("startIn", In::text)),
+            in.list("startIn", In::text),
+            in.text("opened", "")),
         new Card(
             in.flag("pinned"),
             in.flag("setAside"),
@@ -269,6 +271,7 @@ final class RoutineJson {
       manner.addOns().forEach(a -> addOns.add(PlaceJson.write(a)));
     }
     texts("startIn", manner.startIn(), out);
+    text("opened", manner.opened(), out);
   }
 
   private static void write(Card card, ObjectNode out) {

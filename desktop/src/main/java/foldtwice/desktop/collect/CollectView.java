@@ -10,8 +10,10 @@ import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
 import foldtwice.desktop.view.View;
 import foldtwice.fold.Unfolding;
+import foldtwice.known.Known;
 import foldtwice.outline.Outline;
 import foldtwice.reading.Checker;
+import foldtwice.reading.Mark;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.words.StepWords;
@@ -76,6 +78,9 @@ public final class CollectView extends BorderPane implements View {
   private final FactsPanel facts;
   private final RunPanel running;
   private final VBox right = new VBox();
+  private Routine.Macro checked;
+  private Known against;
+  private List<Mark> marks = List.of();
   private boolean narrow;
 
   public CollectView(Session session, Going going) {
@@ -276,7 +281,7 @@ public final class CollectView extends BorderPane implements View {
     outline.show(
         macro,
         session.known(),
-        Checker.check(macro, session.known()),
+        marks(macro),
         chosen.steps(),
         stepping.number(),
         stepping.failed(),
@@ -286,6 +291,17 @@ public final class CollectView extends BorderPane implements View {
 
   private void beginStep(String letters) {
     add.begin(letters);
+  }
+
+  /** What is wrong with the macro; looked for anew only when something is another. */
+  private List<Mark> marks(Routine.Macro macro) {
+    Known known = session.known();
+    if (checked == null || known != against || !macro.equals(checked)) {
+      checked = macro;
+      against = known;
+      marks = Checker.check(macro, known);
+    }
+    return marks;
   }
 
   private void toLines() {
@@ -326,17 +342,7 @@ public final class CollectView extends BorderPane implements View {
     if (getScene() != null) {
       chosen.macro().ifPresent(m -> steps(session.now(), m)); // nothing else knows of steps
     }
-    outline.rowOf(number).ifPresent(this::scrollTo);
-  }
-
-  private void scrollTo(Node node) {
-    steps.layout();
-    double high = middle.getHeight() - steps.getViewportBounds().getHeight();
-    if (high > 0) {
-      steps.setVvalue(
-          Math.clamp(
-              (node.getBoundsInParent().getMaxY() + outline.getLayoutY() - 200) / high, 0, 1));
-    }
+    outline.reveal(number);
   }
 
   private void focusFilter() {

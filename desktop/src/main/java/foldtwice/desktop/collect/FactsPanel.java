@@ -10,9 +10,7 @@ import foldtwice.known.Touch;
 import foldtwice.library.Edit;
 import foldtwice.reading.Reading;
 import foldtwice.routine.Card;
-import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
-import foldtwice.routine.Target;
 import foldtwice.routine.Yardstick;
 import foldtwice.run.Learnt;
 import foldtwice.words.StepWords;
@@ -24,11 +22,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -57,7 +53,7 @@ final class FactsPanel extends VBox {
     getChildren().remove(2, getChildren().size()); // the parameters stay: one may be typed
     parameters.show(now, macro);
     changes(now, macro);
-    manner(macro);
+    getChildren().add(new NeedsRows(session, macro));
     bindings(now, macro);
     yardstick(macro.yardstick());
     card(macro);
@@ -88,7 +84,7 @@ final class FactsPanel extends VBox {
     colours.addFirst("");
     fact(
         "facts.colour",
-        choice(
+        NeedsRows.choice(
             "colour",
             colours.toArray(new String[0]),
             macro.card().colour(),
@@ -171,7 +167,7 @@ final class FactsPanel extends VBox {
     if (reading.touches().contains(Touch.DATA)) {
       fact("facts.danger", Ui.text("facts.data"), "costs");
     }
-    List<String> needs = needs(macro, reading);
+    List<String> needs = needs(reading);
     if (!needs.isEmpty()) {
       fact("facts.needs", String.join(", ", needs));
     }
@@ -203,57 +199,16 @@ final class FactsPanel extends VBox {
         .orElse(said);
   }
 
-  private static List<String> needs(Routine macro, Reading reading) {
+  private static List<String> needs(Reading reading) {
     List<String> needs = new ArrayList<>();
     if (reading.needsSelection()) {
       needs.add(Ui.text("facts.selection"));
     }
     reading.addOns().forEach(a -> needs.add(Ui.text("facts.addon", a)));
-    if (!macro.manner().fromVersion().isEmpty()) {
-      needs.add(Ui.text("facts.version", macro.manner().fromVersion()));
-    }
     if (reading.programs().size() > 1) {
       needs.add(String.join(", ", reading.programs()));
     }
     return needs;
-  }
-
-  private void manner(Routine macro) {
-    fact(
-        "facts.actson",
-        choice(
-            "target",
-            Target.values(),
-            macro.target(),
-            Words::target,
-            t -> put(macro.with(macro.head().with(t)))));
-    fact(
-        "facts.asks",
-        choice(
-            "asks",
-            Manner.Asking.values(),
-            macro.manner().asking(),
-            a -> Ui.text("asking." + a),
-            a -> put(macro.withManner(macro.manner().asking(a)))));
-  }
-
-  private <T> ComboBox<T> choice(
-      String id, T[] values, T now, Function<T, String> words, Consumer<T> onChosen) {
-    ComboBox<T> box = new ComboBox<>();
-    box.setId(id);
-    box.getItems().setAll(values);
-    Parts.shows(box, words);
-    box.setValue(now);
-    box.setMaxWidth(196);
-    box.setMinWidth(0);
-    Parts.onChosen(
-        box,
-        () -> {
-          if (!box.getValue().equals(now)) {
-            onChosen.accept(box.getValue());
-          }
-        });
-    return box;
   }
 
   private void put(Routine macro) {

@@ -10,8 +10,10 @@ import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -31,8 +33,7 @@ sealed interface OutlineRow {
   String number();
 
   /** A line. */
-  record Step(
-      Outline.Row row, String preview, boolean chosen, boolean at, boolean failed, int wrong)
+  record Step(Outline.Row row, boolean chosen, boolean at, boolean failed, int wrong)
       implements OutlineRow {
     @Override
     public String number() {
@@ -59,21 +60,16 @@ sealed interface OutlineRow {
 
   /** The rows of a macro. */
   static List<OutlineRow> of(
-      Routine.Macro macro, List<Mark> marks, List<String> chosen, String at, String failed) {
+      List<Line> steps, List<Mark> marks, List<String> chosen, String at, String failed) {
     Map<String, List<Mark>> wrong = new HashMap<>();
     marks.forEach(m -> wrong.computeIfAbsent(m.number(), n -> new ArrayList<>()).add(m));
     List<OutlineRow> rows = new ArrayList<>();
-    lines(macro.steps(), "", 0, rows, new Given(macro, wrong, chosen, at, failed));
+    lines(steps, "", 0, rows, new Given(wrong, new HashSet<>(chosen), at, failed));
     return rows;
   }
 
   /** What is the same for all rows. */
-  record Given(
-      Routine.Macro macro,
-      Map<String, List<Mark>> wrong,
-      List<String> chosen,
-      String at,
-      String failed) {}
+  record Given(Map<String, List<Mark>> wrong, Set<String> chosen, String at, String failed) {}
 
   private static void lines(
       List<Line> lines, String prefix, int depth, List<OutlineRow> rows, Given given) {
@@ -84,7 +80,6 @@ sealed interface OutlineRow {
       rows.add(
           new Step(
               new Outline.Row(number, depth, line),
-              StepText.preview(given.macro(), line.step()).orElse(""),
               given.chosen().contains(number),
               given.at().equals(number),
               given.failed().equals(number),
@@ -111,15 +106,15 @@ sealed interface OutlineRow {
   }
 
   /** The node of a row. */
-  static Node node(OutlineRow row, Words words, OutlineView.Actions actions) {
+  static Node node(OutlineRow row, Routine.Macro macro, Words words, OutlineView.Actions actions) {
     return switch (row) {
-      case Step step -> line(step, words);
+      case Step step -> line(step, macro, words);
       case Wrong(Mark mark, int place, int depth) -> mark(mark, depth, actions);
       case Slot slot -> slot(slot);
     };
   }
 
-  private static Node line(Step shown, Words words) {
+  private static Node line(Step shown, Routine.Macro macro, Words words) {
     Line line = shown.row().line();
     Label number = Parts.label(shown.number(), "mono", "soft", "step-number");
     number.setMinWidth(34);
@@ -129,13 +124,15 @@ sealed interface OutlineRow {
     Node text = StepText.of(words.step(line.step()));
     HBox.setHgrow(text, Priority.ALWAYS);
     HBox box = new HBox(8, number, verb, text);
-    if (!shown.preview().isEmpty()) {
-      Label preview = Parts.label(shown.preview(), "mono", "soft");
-      preview.setTooltip(new Tooltip(Ui.text("collect.preview")));
-      preview.setMinWidth(0);
-      preview.setMaxWidth(190);
-      box.getChildren().add(preview);
-    }
+    StepText.preview(macro, line.step())
+        .ifPresent(
+            p -> {
+              Label preview = Parts.label(p, "mono", "soft");
+              preview.setTooltip(new Tooltip(Ui.text("collect.preview")));
+              preview.setMinWidth(0);
+              preview.setMaxWidth(190);
+              box.getChildren().add(preview);
+            });
     if (!line.comment().isEmpty()) {
       Label comment = Parts.label(line.comment(), "soft", "step-comment");
       comment.setMinWidth(0);

@@ -22,7 +22,6 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.collections.ObservableList;
-import javafx.geometry.Bounds;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
@@ -61,12 +60,17 @@ final class OutlineView extends VBox {
   }
 
   /** So many rows are there at most, but for those of the chosen line. */
-  static final int MOST_ROWS = 160;
+  static final int MOST_ROWS = 80;
 
   /** So many rows before the first that is seen are there. */
-  private static final int BEFORE = 50;
+  private static final int BEFORE = 25;
 
-  private static final double ROW_HEIGHT = 31;
+  private static final double ROW_HEIGHT = 28;
+
+  /** A chosen row has so much room above it, and so much for its fields below. */
+  private static final double MARGIN = 40;
+
+  private static final double ROOM = 170;
 
   private final Actions actions;
   private final StepEditor editor;
@@ -74,12 +78,14 @@ final class OutlineView extends VBox {
   private final Region above = new Region();
   private final Region below = new Region();
   private Words words;
+  private Routine.Macro shown;
   private List<OutlineRow> rows = List.of();
   private List<String> chosen = List.of();
   private Optional<Node> namesakes = Optional.empty();
   private Map<OutlineRow, Node> nodes = new HashMap<>();
   private int from;
   private ScrollPane around;
+  private boolean going;
 
   OutlineView(Actions actions, Supplier<Layout> layout) {
     this.actions = actions;
@@ -120,12 +126,14 @@ final class OutlineView extends VBox {
       Function<Step, List<NativeCommand>> same,
       Words now) {
     boolean focused = Parts.hasKeys(this);
-    boolean others = !now.equals(words);
+    boolean others =
+        !now.equals(words) || shown == null || !macro.parameters().equals(shown.parameters());
     words = now;
+    shown = macro;
     chosen = numbers;
-    rows = OutlineRow.of(macro, marks, numbers, at, failed);
+    rows = OutlineRow.of(macro.steps(), marks, numbers, at, failed);
     if (others) {
-      nodes.clear(); // the names of routines may read otherwise
+      nodes.clear(); // names and defaults may read otherwise
     }
     Optional<Line> open = open(macro);
     open.ifPresent(line -> editor.show(macro, numbers.getLast(), line, known));
@@ -150,15 +158,15 @@ final class OutlineView extends VBox {
     from = Math.clamp(from, 0, rows.size() - most);
     List<Node> wanted = new ArrayList<>();
     Map<OutlineRow, Node> next = new HashMap<>();
-    above.setPrefHeight(from * ROW_HEIGHT);
-    below.setPrefHeight((rows.size() - from - most) * ROW_HEIGHT);
+    above.setMinHeight(from * ROW_HEIGHT);
+    below.setMinHeight((rows.size() - from - most) * ROW_HEIGHT);
     wanted.add(above);
     int last = lastChosen();
     for (int i = from; i < from + most; i++) {
       OutlineRow row = rows.get(i);
       Node node = nodes.get(row);
       if (node == null) {
-        node = OutlineRow.node(row, words, actions);
+        node = OutlineRow.node(row, shown, words, actions);
       }
       next.put(row, node);
       wanted.add(node);
@@ -216,7 +224,7 @@ final class OutlineView extends VBox {
   // what is seen of it
 
   private void scrolled() {
-    if (rows.size() <= MOST_ROWS || getScene() == null) {
+    if (rows.size() <= MOST_ROWS || getScene() == null || going) {
       return;
     }
     int first = firstSeen();
@@ -227,18 +235,35 @@ final class OutlineView extends VBox {
     }
   }
 
-  /** About which row is the first that is seen. */
+  /** Which row is about the first that is seen: rows that are not there are taken as usual ones. */
   private int firstSeen() {
-    Bounds here = around.getContent().sceneToLocal(localToScene(getBoundsInLocal()));
     double high = around.getContent().getBoundsInLocal().getHeight();
     double top =
         around.getVvalue() * Math.max(0, high - around.getViewportBounds().getHeight())
-            - here.getMinY();
-    return (int) Math.max(0, top / ROW_HEIGHT);
+            - around.getContent().sceneToLocal(localToScene(0, 0)).getY();
+    if (top < above.getHeight()) {
+      return (int) Math.max(0, top / ROW_HEIGHT);
+    }
+    if (top > below.getLayoutY()) {
+      return rows.size() - (int) ((getHeight() - top) / ROW_HEIGHT);
+    }
+    for (int i = from; i < Math.min(from + MOST_ROWS, rows.size()); i++) {
+      Node node = nodes.get(rows.get(i));
+      if (node != null && node.getBoundsInParent().getMaxY() > top) {
+        return i;
+      }
+    }
+    return from;
   }
 
-  /** The row of a number, to scroll to. */
-  Optional<Node> rowOf(String number) {
+  /** Scrolls so that the row of a number is seen. */
+  void reveal(String number) {
+    going = true; // the window stays where the row is until that is where one looks
+    rowOf(number).ifPresent(this::scrollTo);
+    going = false;
+  }
+
+  private Optional<Node> rowOf(String number) {
     for (int i = 0; i < rows.size(); i++) {
       if (rows.get(i).number().equals(number)) {
         if (i < from || i >= from + MOST_ROWS) {
@@ -249,6 +274,19 @@ final class OutlineView extends VBox {
       }
     }
     return Optional.empty();
+  }
+
+  private void scrollTo(Node row) {
+    around.layout();
+    Node content = around.getContent();
+    double seen = around.getViewportBounds().getHeight();
+    double high = content.getBoundsInLocal().getHeight() - seen;
+    double at = content.sceneToLocal(row.localToScene(row.getBoundsInLocal())).getMinY();
+    double top = around.getVvalue() * Math.max(0, high);
+    boolean isSeen = at > top + MARGIN && at < top + seen - ROOM;
+    if (high > 0 && !isSeen) {
+      around.setVvalue(Math.clamp((at - seen / 3) / high, 0, 1));
+    }
   }
 
   // mouse

@@ -28,6 +28,9 @@ final class PartField extends VBox {
     /** What is wrong with the step as it would be, or what it comes to. */
     Optional<Said> said(Step next);
 
+    /** What it comes to. */
+    Optional<Said> preview(Step step);
+
     List<Completion> completions(StepParts.Part part, String written);
 
     void put(Step next);
@@ -136,14 +139,14 @@ final class PartField extends VBox {
   }
 
   private void says() {
-    boolean changed = !field.getText().equals(part.text());
-    next()
-        .ifPresent(
-            step ->
-                host.said(step)
-                    .filter(s -> changed || !s.wrong()) // what is wrong as it is stands below
-                    .ifPresentOrElse(this::say, () -> say(new Said("", false))));
+    if (field.getText().equals(part.text())) { // what is wrong as it is stands below
+      say(host.preview(host.step()).orElse(QUIET));
+    } else {
+      next().ifPresent(step -> say(host.said(step).orElse(QUIET)));
+    }
   }
+
+  private static final Said QUIET = new Said("", false);
 
   private void say(Said said) {
     says.setText(said.text());

@@ -48,10 +48,24 @@ final class RoutineActs {
     make("script", head -> new Routine.Script(head, Ui.text("source.begin")));
   }
 
+  /** A stored command: a statement where the program has others, else a command line. */
   void command() {
     make(
         "command",
-        head -> new Routine.Stored(head, Routine.Stored.Language.SQL, new Template("SELECT 1")));
+        head ->
+            hasStatements(head.application())
+                ? new Routine.Stored(head, Routine.Stored.Language.SQL, new Template("SELECT 1"))
+                : new Routine.Stored(
+                    head, Routine.Stored.Language.COMMAND_LINE, new Template(head.application())));
+  }
+
+  private boolean hasStatements(String application) {
+    return session.now().library().routines().values().stream()
+        .anyMatch(
+            r ->
+                r.application().equals(application)
+                    && r instanceof Routine.Stored s
+                    && s.language() == Routine.Stored.Language.SQL);
   }
 
   private void make(String kind, Function<Head, Routine> make) {

@@ -17,6 +17,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
@@ -28,6 +30,9 @@ final class SourcePane extends VBox {
   private final SourceEditor editor = new SourceEditor(this::changed);
   private final VBox says = new VBox(6);
   private Routine routine;
+  private final ComboBox<Routine.Stored.Language> language = new ComboBox<>();
+  private final HBox languageRow;
+  private boolean filling;
   private Optional<String> broken = Optional.empty();
 
   SourcePane(Session session) {
@@ -36,6 +41,13 @@ final class SourcePane extends VBox {
     setId("source-pane");
     setSpacing(8);
     says.setId("source-says");
+    language.setId("stored-language");
+    language.getItems().setAll(Routine.Stored.Language.values());
+    language.setAccessibleText(Ui.text("source.language"));
+    Parts.shows(language, l -> Ui.text("source.language." + l));
+    Parts.onChosen(language, this::chooseLanguage);
+    languageRow = Parts.fact(Ui.text("source.language"), language);
+    languageRow.setAlignment(Pos.CENTER_LEFT);
   }
 
   /**
@@ -54,7 +66,10 @@ final class SourcePane extends VBox {
         script();
       }
       case Routine.Stored c -> {
-        getChildren().setAll(editor, says);
+        getChildren().setAll(languageRow, editor, says);
+        filling = true;
+        language.setValue(c.language());
+        filling = false;
         editor.show(c.text().source(), SourceEditor.Language.PLAIN, other);
         stored(c);
       }
@@ -63,6 +78,15 @@ final class SourcePane extends VBox {
         action(p);
       }
       case Routine.Macro m -> throw new IllegalArgumentException("has steps: " + m.id());
+    }
+  }
+
+  private void chooseLanguage() {
+    if (!filling
+        && routine instanceof Routine.Stored c
+        && language.getValue() != null
+        && language.getValue() != c.language()) {
+      put(new Routine.Stored(c.head(), language.getValue(), c.text()));
     }
   }
 

@@ -237,7 +237,12 @@ final class StepEditor extends VBox implements PartField.Host {
         .filter(m -> m.number().equals(number))
         .findFirst()
         .map(m -> new PartField.Said(OutlineRow.says(m), true))
-        .or(() -> StepText.preview(macro, next).map(p -> new PartField.Said(p, false)));
+        .or(() -> preview(next));
+  }
+
+  @Override
+  public Optional<PartField.Said> preview(Step of) {
+    return StepText.preview(macro, of).map(p -> new PartField.Said(p, false));
   }
 
   @Override

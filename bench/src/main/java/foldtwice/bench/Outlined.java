@@ -1,0 +1,191 @@
+package foldtwice.bench;
+
+import foldtwice.desktop.collect.CollectView;
+import foldtwice.desktop.frame.Frame;
+import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.Faults;
+import foldtwice.desktop.session.Session;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.library.file.LibraryJson;
+import foldtwice.library.file.LibraryStore;
+import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Head;
+import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.FutureTask;
+import javafx.application.Platform;
+import javafx.event.Event;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.stage.Stage;
+
+/**
+ * How long a key takes in the outline of a macro of two thousand steps, some inside others: from
+ * the key to what is shown, laid out. Prints medians and 95th percentiles in milliseconds.
+ */
+public final class Outlined {
+
+  private static final int STEPS = 2_000;
+  private static final int ROUNDS = 60;
+  private static final int WARM = 25;
+
+  private Outlined() {}
+
+  /** Takes no arguments. */
+  public static void main(String[] none) throws Exception {
+    System.setProperty("glass.platform", "Headless");
+    System.setProperty("prism.order", "sw");
+    Path file = Files.createTempDirectory("outlined").resolve("library.json");
+    Path demo = Path.of(System.getProperty("foldtwice.home"), "demo", "fernhollow.json");
+    Library library = LibraryJson.read(Files.readAllBytes(demo));
+    Files.writeString(file, LibraryJson.write(new Edit.PutRoutine(macro()).on(library)));
+    CountDownLatch up = new CountDownLatch(1);
+    Platform.startup(up::countDown);
+    up.await();
+    LibraryStore store = LibraryStore.open(file, "bench", Clock.systemUTC());
+    Session[] session = new Session[1];
+    Scene[] scene = new Scene[1];
+    CollectView[] view = new CollectView[1];
+    on(
+        () -> {
+          Theme.install();
+          session[0] = new Session(store);
+          Frame frame = new Frame(session[0], new Theme(), new Faults());
+          Stage stage = new Stage();
+          scene[0] = frame.scene(1280, 800);
+          stage.setScene(scene[0]);
+          stage.show();
+          view[0] = frame.show(CollectView.class);
+          view[0].choose("long");
+        });
+    Thread.sleep(4_000); // the first audit, the looking for folds
+    Node outline = scene[0].lookup("#outline");
+    on(outline::requestFocus);
+    measure("down", () -> key(scene[0], KeyCode.DOWN));
+    measure("several with Shift", () -> shifted(scene[0]));
+    measure("off and on", () -> key(scene[0], KeyCode.SPACE));
+    on(() -> view[0].chooseStep("1000"));
+    measure("down in the middle", () -> key(scene[0], KeyCode.DOWN));
+    on(() -> view[0].chooseStep("1500"));
+    on(() -> view[0].chooseStep("1502"));
+    Thread.sleep(300);
+    on(() -> scene[0].lookup("#step-field-1").requestFocus());
+    measure("a letter in a field", () -> typed(scene[0], "1"));
+    on(() -> scene[0].lookup("#add-step").requestFocus());
+    measure("a letter of a new step", () -> typed(scene[0], "r"));
+    ScrollPane pane = around(outline);
+    double[] to = new double[1];
+    measure(
+        "scrolling",
+        () -> {
+          to[0] += 0.004;
+          pane.setVvalue(to[0]);
+        });
+    measure("scrolling far", () -> pane.setVvalue((pane.getVvalue() + 0.37) % 1));
+    System.exit(0);
+  }
+
+  private static ScrollPane around(Node node) {
+    Node at = node;
+    while (!(at instanceof ScrollPane)) {
+      at = at.getParent();
+    }
+    return (ScrollPane) at;
+  }
+
+  private static Routine macro() {
+    List<Line> lines = new ArrayList<>();
+    for (int i = 0; i < STEPS; i += 5) {
+      lines.add(new Line(new Step.Choose(Template.all(List.of("Box", "Duplicate")))));
+      lines.add(new Line(new Step.SetVariable("n", ExprNotation.read(i + " mm"))));
+      lines.add(
+          new Line(
+              new Step.Repeat(
+                  ExprNotation.read("3"),
+                  List.of(
+                      new Line(new Step.Note(new Template("turn " + i + " of \u2039n\u203a")))))));
+      lines.add(new Line(new Step.Choose(Template.all(List.of("Box", "Lock")))));
+    }
+    return new Routine.Macro(Head.of("long", "A long one", "tagpress", List.of()), lines);
+  }
+
+  private static void on(Runnable what) throws Exception {
+    FutureTask<Object> task = new FutureTask<>(what, null);
+    Platform.runLater(task);
+    task.get();
+  }
+
+  private static void measure(String name, Runnable what) throws Exception {
+    List<Double> took = new ArrayList<>();
+    List<Double> itself = new ArrayList<>();
+    for (int i = 0; i < ROUNDS; i++) {
+      Thread.sleep(60);
+      double[] own = new double[1];
+      long[] began = new long[1];
+      CountDownLatch drawn = new CountDownLatch(1);
+      on(
+          () -> {
+            began[0] = System.nanoTime();
+            what.run();
+            own[0] = (System.nanoTime() - began[0]) / 1e6;
+            Platform.runLater(
+                () -> {
+                  Scene scene = javafx.stage.Window.getWindows().getFirst().getScene();
+                  scene.getRoot().applyCss();
+                  scene.getRoot().layout();
+                  drawn.countDown();
+                });
+          });
+      drawn.await();
+      if (i >= WARM) {
+        took.add((System.nanoTime() - began[0]) / 1e6);
+        itself.add(own[0]);
+      }
+    }
+    took.sort(null);
+    itself.sort(null);
+    System.out.printf(
+        "%-22s laid out: median %.1f, 95th percentile %.1f; the key itself %.1f and %.1f ms%n",
+        name, at(took, 0.5), at(took, 0.95), at(itself, 0.5), at(itself, 0.95));
+  }
+
+  private static double at(List<Double> sorted, double part) {
+    return sorted.get((int) (part * (sorted.size() - 1)));
+  }
+
+  private static void key(Scene scene, KeyCode code) {
+    fire(scene, KeyEvent.KEY_PRESSED, "", code, false);
+    fire(scene, KeyEvent.KEY_RELEASED, "", code, false);
+  }
+
+  private static void shifted(Scene scene) {
+    fire(scene, KeyEvent.KEY_PRESSED, "", KeyCode.DOWN, true);
+    fire(scene, KeyEvent.KEY_RELEASED, "", KeyCode.DOWN, true);
+  }
+
+  private static void typed(Scene scene, String letter) {
+    fire(scene, KeyEvent.KEY_TYPED, letter, KeyCode.UNDEFINED, false);
+  }
+
+  private static void fire(
+      Scene scene,
+      javafx.event.EventType<KeyEvent> type,
+      String text,
+      KeyCode code,
+      boolean shift) {
+    Event.fireEvent(
+        scene.getFocusOwner(), new KeyEvent(type, text, text, code, shift, false, false, false));
+  }
+}
