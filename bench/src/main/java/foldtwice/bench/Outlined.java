@@ -108,7 +108,7 @@ public final class Outlined {
   private static Routine macro() {
     List<Line> lines = new ArrayList<>();
     for (int i = 0; i < STEPS; i += 5) {
-      lines.add(new Line(new Step.Choose(Template.all(List.of("Box", "Duplicate")))));
+      lines.add(new Line(new Step.Choose(Template.all(List.of("Edit", "Duplicate")))));
       lines.add(new Line(new Step.SetVariable("n", ExprNotation.read(i + " mm"))));
       lines.add(
           new Line(

@@ -96,6 +96,11 @@ public final class Words {
         .collect(Collectors.joining(TEXTS.get("trigger.then")));
   }
 
+  /** An application by its name; one that is not there by its id. */
+  public String application(String id) {
+    return Optional.ofNullable(library.applications().get(id)).map(Application::name).orElse(id);
+  }
+
   /** Who owns a claim: a routine with its arguments, a command, what the desktop does. */
   public String owner(Owner owner) {
     return switch (owner) {

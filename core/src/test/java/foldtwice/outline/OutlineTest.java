@@ -106,20 +106,41 @@ class OutlineTest {
   }
 
   @Test
-  void twoMacrosStandSideBySide() {
-    List<Line> other = List.of(note("a"), repeat(note("b"), note("x")), note("y"), note("d"));
-    List<Comparison.Pair> pairs = Comparison.of(LINES, other);
-    String read =
-        pairs.stream()
-            .map(
-                p ->
-                    (p.same() ? "=" : "!")
-                        + p.left().map(Outline.Row::number).orElse("-")
-                        + "/"
-                        + p.right().map(Outline.Row::number).orElse("-"))
-            .collect(Collectors.joining(" "));
-    assertThat(read).isEqualTo("=1/1 =2/2 =2.1/2.1 !2.2/2.2 !-/3 =3/4");
-    assertThat(Comparison.of(LINES, LINES)).allMatch(Comparison.Pair::same);
+  void twoListsStandSideBySide() {
+    List<String> left = List.of("a", "*", "b", "c", "d");
+    List<String> right = List.of("a", "*", "b", "x", "y", "d");
+    assertThat(compared(left, right)).isEqualTo("=a/a =*/* =b/b !c/x !-/y =d/d");
+    assertThat(Comparison.of(left, left, (a, b) -> true)).allMatch(Comparison.Pair::same);
+  }
+
+  private static String compared(List<String> left, List<String> right) {
+    return Comparison.of(left, right, (a, b) -> true).stream()
+        .map(p -> (p.same() ? "=" : "!") + p.left().orElse("-") + "/" + p.right().orElse("-"))
+        .collect(Collectors.joining(" "));
+  }
+
+  /** Each side reads as it was, and as many are equal as in the plainest way of counting them. */
+  @Property(tries = 300)
+  void nothingIsLostAndAsMuchAsCanBeIsEqual(@ForAll long seed) {
+    Random random = new Random(seed);
+    List<Integer> a = random.ints(random.nextInt(9), 0, 4).boxed().toList();
+    List<Integer> b = random.ints(random.nextInt(9), 0, 4).boxed().toList();
+    List<Comparison.Pair<Integer>> pairs = Comparison.of(a, b, (x, y) -> x + y > 3);
+    assertThat(pairs.stream().flatMap(p -> p.left().stream())).containsExactlyElementsOf(a);
+    assertThat(pairs.stream().flatMap(p -> p.right().stream())).containsExactlyElementsOf(b);
+    assertThat(pairs.stream().filter(Comparison.Pair::same).count()).isEqualTo(longest(a, b));
+  }
+
+  private static long longest(List<Integer> a, List<Integer> b) {
+    if (a.isEmpty() || b.isEmpty()) {
+      return 0;
+    }
+    List<Integer> restA = a.subList(1, a.size());
+    List<Integer> restB = b.subList(1, b.size());
+    long skipped = Math.max(longest(restA, b), longest(a, restB));
+    return a.getFirst().equals(b.getFirst())
+        ? Math.max(1 + longest(restA, restB), skipped)
+        : skipped;
   }
 
   /** Source: the distances are worked out by hand from the definition. */

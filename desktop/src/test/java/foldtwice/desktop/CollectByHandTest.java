@@ -213,10 +213,17 @@ class CollectByHandTest {
       hands.click("#step-1");
       hands.press(KeyCode.DELETE);
       hands.click("#compare-routine");
-      assertThat(hands.text("#compare")).contains("the version before");
+      assertThat(hands.text("#compare-with")).startsWith("before ");
       assertThat(hands.text("#compare-count")).contains("rows differ");
       hands.click("#compare-close");
       assertThat(hands.has("#outline")).isTrue();
+
+      hands.routine("overdue loans");
+      hands.click("#compare-routine");
+      assertThat(hands.text("#compare"))
+          .as("a stored command beside another routine")
+          .contains("Written in: SQL", "Program: Muniment", "SELECT");
+      assertThat(hands.text("#compare-count")).contains("differ");
     }
   }
 

@@ -150,6 +150,80 @@ class ComposeByHandTest {
     }
   }
 
+  /** Names are completed as they are typed; what cannot be read stays to be mended. */
+  @Test
+  void aConditionIsCompletedWhileItIsTyped() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      begin(hands);
+      hands.giveKeys("#add-step");
+      add(hands, "if");
+      hands.press(KeyCode.ESCAPE);
+      hands.press(KeyCode.ENTER);
+      hands.press(KeyCode.CONTROL, KeyCode.A);
+      hands.letters("setting rul");
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#step-field-0-list")).contains("mm", "cm", "px", "not");
+      hands.letters("p");
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.ENTER);
+      hands.letters(" an");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#step-field-0-says")).contains("the end, or and, or");
+      hands.letters("d nothing is selected");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#step-1"))
+          .contains("If", "setting ruler is 'px' and nothing is selected");
+    }
+  }
+
+  @Test
+  void severalStepsAreMovedWrappedCopiedAndCutOut() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      begin(hands);
+      hands.giveKeys("#add-step");
+      List.of("note a", "set n to 2", "note b \u2039n\u203a", "note c", "note d")
+          .forEach(s -> add(hands, s));
+      goTo(hands, "3");
+      hands.press(KeyCode.SHIFT, KeyCode.DOWN);
+      assertThat(hands.text("#several")).contains("2 steps");
+      hands.press(KeyCode.ALT, KeyCode.UP);
+      assertThat(hands.text("#step-2")).contains("b", "n");
+      assertThat(hands.text("#step-3")).contains("c");
+      hands.press(KeyCode.ALT, KeyCode.DOWN);
+      hands.space("#several-REPEAT");
+      assertThat(macro(hands).steps()).hasSize(4);
+      assertThat(hands.text("#outline")).contains("3.1", "3.2", "2 times");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+
+      goTo(hands, "3");
+      hands.press(KeyCode.SHIFT, KeyCode.DOWN);
+      hands.press(KeyCode.CONTROL, KeyCode.C);
+      hands.press(KeyCode.END);
+      hands.press(KeyCode.CONTROL, KeyCode.V);
+      assertThat(macro(hands).steps()).hasSize(7);
+      assertThat(hands.text("#step-7")).contains("c");
+
+      goTo(hands, "3");
+      hands.press(KeyCode.SHIFT, KeyCode.DOWN);
+      hands.space("#several-CUT_OUT");
+      assertThat(macro(hands).steps()).hasSize(6);
+      Routine.Macro own =
+          (Routine.Macro)
+              hands.session.now().library().routines().values().stream()
+                  .filter(r -> r.name().equals("Part of By hand"))
+                  .findFirst()
+                  .orElseThrow();
+      assertThat(own.steps()).hasSize(2);
+      assertThat(own.parameter("n")).as("what they need is a parameter").isPresent();
+      assertThat(
+              Run.whole(macro(hands), Map.of(), hands.session.programs().get("copystand"))
+                  .endedBadly())
+          .as("alone it does not know the other")
+          .isTrue();
+    }
+  }
+
   /** Writes what is not there into a part of each step, and reads what is said of it. */
   private static void breakEach(Hands hands) {
     List<String> numbers =

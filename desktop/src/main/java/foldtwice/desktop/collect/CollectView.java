@@ -42,7 +42,7 @@ public final class CollectView extends BorderPane implements View {
           new Act<>("take-in", CollectView::mayWrite, CollectView::takeIn),
           new Act<>("find-routine", CollectView::focusFilter),
           new Act<>("copy-routine", CollectView::mayChange, v -> v.making.copy()),
-          new Act<>("compare-routine", v -> v.chosen.macro().isPresent(), CollectView::compare),
+          new Act<>("compare-routine", CollectView::isAny, CollectView::compare),
           new Act<>("unfold-routine", CollectView::hasLoops, v -> v.making.unfold()),
           new Act<>(
               "pin-routine",
@@ -361,14 +361,13 @@ public final class CollectView extends BorderPane implements View {
 
   // what is shown in the middle instead of a routine
 
-  /** The routine beside others of its application, its own earlier version first. */
+  /** The routine beside its own earlier states and others. */
   private void compare() {
     chosen
-        .macro()
+        .routine()
         .ifPresent(
-            m ->
-                instead(
-                    new ComparePanel(m, making.comparable(m), session.now().words(), this::back)));
+            r ->
+                instead(new ComparePanel(making.comparable(r), session.now().words(), this::back)));
   }
 
   /** Takes routines up from files and texts. */

@@ -3,74 +3,72 @@ package foldtwice.desktop.collect;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.outline.Comparison;
-import foldtwice.outline.Outline;
 import foldtwice.routine.Routine;
-import foldtwice.words.StepWords;
+import foldtwice.words.RoutineRows;
 import foldtwice.words.Words;
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
-/** Two macros side by side, what differs marked. */
+/** Two routines of any kind, or two states of one, side by side; what differs is marked. */
 final class ComparePanel extends VBox {
 
-  private final Routine.Macro left;
+  /** A routine as it is or was. */
+  record State(String name, Routine routine) {}
+
   private final Words words;
   private final VBox rows = new VBox();
+  private final ComboBox<State> left = new ComboBox<>();
+  private final ComboBox<State> right = new ComboBox<>();
 
   /**
-   * @param others what it can be compared with, the nearest first; one may be an earlier version
+   * @param states what can be held against each other, the one in view first, then the nearest
    */
-  ComparePanel(Routine.Macro left, List<Routine.Macro> others, Words words, Runnable close) {
-    this.left = left;
+  ComparePanel(List<State> states, Words words, Runnable close) {
     this.words = words;
     setId("compare");
     setSpacing(8);
-    ComboBox<Routine.Macro> with = new ComboBox<>();
-    with.setId("compare-with");
-    with.getItems().setAll(others);
-    with.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Routine.Macro m) {
-            if (m == null) {
-              return "";
-            }
-            return m.id().equals(left.id()) ? Ui.text("compare.before") : m.name();
-          }
-
-          @Override
-          public Routine.Macro fromString(String text) {
-            return with.getValue();
-          }
-        });
-    with.setOnAction(e -> show(with.getValue()));
+    side(left, "compare-left", "compare.left", states);
+    side(right, "compare-with", "compare.right", states);
+    left.setValue(states.getFirst());
+    right.setValue(states.get(Math.min(1, states.size() - 1)));
     HBox head =
         new HBox(
             8,
-            Parts.label(left.name(), "strong"),
+            left,
             Parts.label(Ui.text("compare.with"), "soft"),
-            with,
+            right,
             Parts.gap(),
             Parts.button("compare-close", Ui.text("compare.close"), close));
-    head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    head.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(head, rows);
-    if (!others.isEmpty()) {
-      with.setValue(others.getFirst());
-      show(others.getFirst());
-    }
+    show();
   }
 
-  private void show(Routine.Macro right) {
+  private void side(ComboBox<State> box, String id, String says, List<State> states) {
+    box.setId(id);
+    box.setAccessibleText(Ui.text(says));
+    box.getItems().setAll(states);
+    box.setMaxWidth(230);
+    Parts.shows(box, State::name);
+    Parts.onChosen(box, this::show);
+  }
+
+  private void show() {
     rows.getChildren().clear();
     int differing = 0;
-    for (Comparison.Pair pair : Comparison.of(left.steps(), right.steps())) {
+    List<Comparison.Pair<RoutineRows.Row>> pairs =
+        Comparison.of(
+            RoutineRows.of(left.getValue().routine(), words),
+            RoutineRows.of(right.getValue().routine(), words),
+            RoutineRows.Row::isLike);
+    for (Comparison.Pair<RoutineRows.Row> pair : pairs) {
       differing += pair.same() ? 0 : 1;
       HBox row = new HBox(8, side(pair.left(), pair.same()), side(pair.right(), pair.same()));
       row.getStyleClass().add("why-row");
@@ -84,17 +82,8 @@ final class ComparePanel extends VBox {
     rows.getChildren().addFirst(count);
   }
 
-  private Node side(Optional<Outline.Row> row, boolean same) {
-    Label label =
-        Parts.wrapped(
-            row.map(
-                    r ->
-                        r.number()
-                            + "  "
-                            + StepWords.verb(r.line().step())
-                            + " "
-                            + words.step(r.line().step()))
-                .orElse(""));
+  private static Node side(Optional<RoutineRows.Row> row, boolean same) {
+    Label label = Parts.wrapped(row.map(RoutineRows.Row::shown).orElse(""));
     label.setMaxWidth(Double.MAX_VALUE);
     label.setPrefWidth(100);
     HBox.setHgrow(label, Priority.ALWAYS);

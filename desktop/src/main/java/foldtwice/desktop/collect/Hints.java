@@ -77,9 +77,9 @@ final class Hints extends VBox {
 
   private void take(Proposal proposal) {
     switch (proposal) {
-      case Proposal.Loops(Routine.Macro macro, List<Line> folded) ->
+      case Proposal.Loops(Routine.Macro macro, List<Line> folded, int tried) ->
           chosen.put(macro.withSteps(folded), Ui.text("said.folded", macro.name()));
-      case Proposal.Family(Siblings.Group group) -> {
+      case Proposal.Family(Siblings.Group group, int tried) -> {
         chosen.session.make(
             Siblings.fold(chosen.session.now().library(), group),
             Ui.text("said.foldedinto", group.members().size(), group.folded().name()));

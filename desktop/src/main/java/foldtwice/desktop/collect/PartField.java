@@ -25,11 +25,11 @@ final class PartField extends VBox {
 
     Step step();
 
-    /** What is wrong with the step as it would be, or what it comes to. */
+    /** What is wrong with the step as it would be. */
     Optional<Said> said(Step next);
 
-    /** What it comes to. */
-    Optional<Said> preview(Step step);
+    /** What a text with insertions comes to. */
+    Optional<String> preview(String written);
 
     List<Completion> completions(StepParts.Part part, String written);
 
@@ -140,16 +140,24 @@ final class PartField extends VBox {
 
   private void says() {
     if (field.getText().equals(part.text())) { // what is wrong as it is stands below
-      say(host.preview(host.step()).orElse(QUIET));
+      say(preview().orElse(QUIET));
     } else {
-      next().ifPresent(step -> say(host.said(step).orElse(QUIET)));
+      next().ifPresent(step -> say(host.said(step).or(this::preview).orElse(QUIET)));
     }
+  }
+
+  private Optional<Said> preview() {
+    return host.preview(field.getText()).map(p -> new Said(p, false));
   }
 
   private static final Said QUIET = new Said("", false);
 
+  /** A message is as wide as this, whatever the field is. */
+  private static final double WIDE = 320;
+
   private void say(Said said) {
     says.setText(said.text());
+    says.setPrefWidth(said.text().length() * 6.5 > WIDE ? WIDE : USE_COMPUTED_SIZE);
     says.getStyleClass().removeAll("blocks", "soft");
     says.getStyleClass().add(said.wrong() ? "blocks" : "soft");
     field.getStyleClass().remove("wrong");

@@ -44,7 +44,7 @@ final class ProposalBox extends VBox {
             .getChildren()
             .add(Parts.wrapped(Ui.text("fold.measure", loops.before(), loops.after()), "soft"));
       }
-      case Proposal.Family(Siblings.Group group) -> {
+      case Proposal.Family(Siblings.Group group, int tried) -> {
         getChildren()
             .add(
                 Parts.wrapped(
@@ -65,6 +65,7 @@ final class ProposalBox extends VBox {
           after.setManaged(after.isVisible());
           see.setText(Ui.text(after.isVisible() ? "fold.hide" : "fold.see"));
         });
+    getChildren().add(Parts.wrapped(Ui.text("fold.tried", proposal.tried()), "good"));
     getChildren()
         .addAll(
             after,

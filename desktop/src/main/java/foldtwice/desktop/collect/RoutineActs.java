@@ -13,7 +13,10 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.writing.CutOut;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -172,30 +175,42 @@ final class RoutineActs {
             });
   }
 
-  /** What a macro can be held against: itself as it was, and others of its application. */
-  List<Routine.Macro> comparable(Routine.Macro macro) {
-    List<Routine.Macro> others = new ArrayList<>();
-    earlier(macro).ifPresent(others::add);
-    for (Routine r : session.now().library().routines().values()) {
-      if (r instanceof Routine.Macro o
-          && !o.id().equals(macro.id())
-          && o.application().equals(macro.application())) {
-        others.add(o);
-      }
-    }
-    return others;
+  /**
+   * What can be held against each other: the routine as it is and as it was, then the others, those
+   * of its application first.
+   */
+  List<ComparePanel.State> comparable(Routine routine) {
+    List<ComparePanel.State> states = new ArrayList<>();
+    states.add(new ComparePanel.State(routine.name(), routine));
+    states.addAll(earlier(routine));
+    session.now().library().routines().values().stream()
+        .filter(r -> !r.id().equals(routine.id()))
+        .sorted(Comparator.comparing((Routine r) -> !r.application().equals(routine.application())))
+        .forEach(r -> states.add(new ComparePanel.State(r.name(), r)));
+    return states;
   }
 
-  /** The routine as it was before its last change that can be undone. */
-  private Optional<Routine.Macro> earlier(Routine.Macro macro) {
+  private static final int MOST_EARLIER = 20;
+
+  /** The routine as it was before each of its last changes that can be undone. */
+  private List<ComparePanel.State> earlier(Routine routine) {
+    List<ComparePanel.State> states = new ArrayList<>();
     History history = session.store().history();
-    while (history.last().isPresent()) {
+    Routine last = routine;
+    while (history.last().isPresent() && states.size() < MOST_EARLIER) {
+      String at = TIME.format(history.last().get().at().atZone(ZoneId.systemDefault()));
       history = history.undo();
-      Routine then = history.library().routines().get(macro.id());
-      if (then instanceof Routine.Macro m && !m.steps().equals(macro.steps())) {
-        return Optional.of(m);
+      Routine then = history.library().routines().get(routine.id());
+      if (then == null) {
+        break; // it was made then
+      }
+      if (!then.equals(last)) {
+        states.add(new ComparePanel.State(Ui.text("compare.before", at), then));
+        last = then;
       }
     }
-    return Optional.empty();
+    return states;
   }
+
+  private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("d MMM HH:mm:ss");
 }

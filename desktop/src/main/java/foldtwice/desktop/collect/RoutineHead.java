@@ -201,8 +201,7 @@ final class RoutineHead extends VBox {
 
   /** Gives the name the keys, to be typed anew. */
   void focusName() {
-    name.requestFocus();
-    name.selectAll();
+    Parts.retype(name);
   }
 
   private void rename() {

@@ -236,13 +236,12 @@ final class StepEditor extends VBox implements PartField.Host {
     return Checker.check(would, known).stream()
         .filter(m -> m.number().equals(number))
         .findFirst()
-        .map(m -> new PartField.Said(OutlineRow.says(m), true))
-        .or(() -> preview(next));
+        .map(m -> new PartField.Said(OutlineRow.says(m), true));
   }
 
   @Override
-  public Optional<PartField.Said> preview(Step of) {
-    return StepText.preview(macro, of).map(p -> new PartField.Said(p, false));
+  public Optional<String> preview(String written) {
+    return StepText.preview(macro, written);
   }
 
   @Override

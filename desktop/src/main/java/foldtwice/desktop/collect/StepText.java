@@ -1,11 +1,12 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
-import foldtwice.outline.StepFields;
+import foldtwice.outline.StepParts;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
+import foldtwice.routine.Value;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -54,21 +55,19 @@ final class StepText {
    * are none, or one is only known while it runs.
    */
   static Optional<String> preview(Routine.Macro macro, Step step) {
-    for (StepFields.Field field : StepFields.of(step)) {
-      Template template = new Template(field.text());
-      List<String> names = template.names();
-      if (!names.isEmpty() && names.stream().allMatch(n -> macro.parameter(n).isPresent())) {
-        String shown =
-            template.with(
-                n ->
-                    macro
-                        .parameter(n)
-                        .map(Parameter::otherwise)
-                        .map(foldtwice.routine.Value::shown)
-                        .orElse(n));
-        return Optional.of(shown.replace("'", ""));
-      }
+    return StepParts.of(step).stream().flatMap(p -> preview(macro, p.text()).stream()).findFirst();
+  }
+
+  /** What the insertions of a text come to. */
+  static Optional<String> preview(Routine.Macro macro, String text) {
+    Template template = new Template(text);
+    List<String> names = template.names();
+    if (names.isEmpty() || !names.stream().allMatch(n -> macro.parameter(n).isPresent())) {
+      return Optional.empty();
     }
-    return Optional.empty();
+    String shown =
+        template.with(
+            n -> macro.parameter(n).map(Parameter::otherwise).map(Value::shown).orElse(n));
+    return Optional.of(shown.replace("'", ""));
   }
 }

@@ -8,11 +8,21 @@ import foldtwice.library.Library;
 import foldtwice.routine.Line;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
+import foldtwice.script.Ecmascript;
+import foldtwice.standin.FoldProof;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.stream.Collectors;
+import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import org.slf4j.Logger;
@@ -27,8 +37,11 @@ public final class Proposals {
     /** The ids of the routines it is about. */
     List<String> about();
 
+    /** In how many states both were run and came to the same. */
+    int tried();
+
     /** A macro whose steps could be loops. */
-    record Loops(Routine.Macro macro, List<Line> folded) implements Proposal {
+    record Loops(Routine.Macro macro, List<Line> folded, int tried) implements Proposal {
       @Override
       public List<String> about() {
         return List.of(macro.id());
@@ -45,7 +58,7 @@ public final class Proposals {
     }
 
     /** Routines that could be one. */
-    record Family(Siblings.Group group) implements Proposal {
+    record Family(Siblings.Group group, int tried) implements Proposal {
       @Override
       public List<String> about() {
         return group.members().stream().map(Routine::id).toList();
@@ -58,8 +71,10 @@ public final class Proposals {
   private final ReadOnlyObjectWrapper<List<Proposal>> all = new ReadOnlyObjectWrapper<>(List.of());
   private final Set<Proposal> dismissed = new HashSet<>();
   private final Question<List<Proposal>> question;
+  private final Session session;
 
   Proposals(Session session) {
+    this.session = session;
     question =
         session
             .background()
@@ -90,9 +105,67 @@ public final class Proposals {
     question.ask(new Question.Same(library.routines()), () -> find(library));
   }
 
-  private static List<Proposal> find(Library library) {
+  /** The programs as they are, from the thread that works them; empty when that has no time. */
+  private Optional<FoldProof> proof(Library library) {
+    FutureTask<FoldProof> asked =
+        new FutureTask<>(
+            () ->
+                new FoldProof(
+                    library, session.now().keymap(), Ecmascript.ENGINE, session.computer().copy()));
+    Platform.runLater(asked);
+    try {
+      return Optional.of(asked.get(PATIENCE_SECONDS, TimeUnit.SECONDS));
+    } catch (TimeoutException | ExecutionException e) {
+      LOG.info("nothing is proposed now: {}", e.toString());
+      return Optional.empty();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      return Optional.empty();
+    }
+  }
+
+  private static final int PATIENCE_SECONDS = 5;
+
+  /** What comes to the same in all states it was tried in. */
+  private List<Proposal> find(Library library) {
+    List<Proposal> candidates = candidates(library);
+    Optional<FoldProof> proof = candidates.isEmpty() ? Optional.empty() : proof(library);
+    return proof.stream()
+        .flatMap(p -> candidates.stream().flatMap(c -> proved(p, c).stream()))
+        .toList();
+  }
+
+  private static Optional<Proposal> proved(FoldProof proof, Proposal candidate) {
+    OptionalInt tried = proof.same(pairs(candidate));
+    if (tried.isEmpty()) {
+      LOG.info("not proposed, it came to something else: {}", candidate.about());
+      return Optional.empty();
+    }
+    return Optional.of(
+        switch (candidate) {
+          case Proposal.Loops(var macro, var folded, int none) ->
+              new Proposal.Loops(macro, folded, tried.getAsInt());
+          case Proposal.Family(var group, int none) -> new Proposal.Family(group, tried.getAsInt());
+        });
+  }
+
+  private static List<FoldProof.Pair> pairs(Proposal candidate) {
+    return switch (candidate) {
+      case Proposal.Loops(Routine.Macro macro, List<Line> folded, int none) ->
+          List.of(new FoldProof.Pair(macro, Map.of(), macro.withSteps(folded), Map.of()));
+      case Proposal.Family(Siblings.Group group, int none) ->
+          group.members().stream()
+              .map(
+                  m ->
+                      new FoldProof.Pair(
+                          m, Map.of(), group.folded(), group.arguments().get(m.id())))
+              .toList();
+    };
+  }
+
+  private static List<Proposal> candidates(Library library) {
     List<Proposal> found = new ArrayList<>();
-    Siblings.find(library).forEach(g -> found.add(new Proposal.Family(g)));
+    Siblings.find(library).forEach(g -> found.add(new Proposal.Family(g, 0)));
     for (Routine r : library.routines().values()) {
       if (r instanceof Routine.Macro m) {
         Set<String> names =
@@ -100,7 +173,7 @@ public final class Proposals {
         try {
           List<Line> folded = LoopFolder.fold(m.steps(), names);
           if (folded != m.steps()) {
-            found.add(new Proposal.Loops(m, folded));
+            found.add(new Proposal.Loops(m, folded, 0));
           }
         } catch (TooLongToFoldException e) {
           LOG.info("{} stays as it is: {}", m.name(), e.getMessage());

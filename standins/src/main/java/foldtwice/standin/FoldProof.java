@@ -1,0 +1,151 @@
+package foldtwice.standin;
+
+import foldtwice.library.Library;
+import foldtwice.resolve.Keymap;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
+import foldtwice.routine.Whom;
+import foldtwice.run.Run;
+import foldtwice.run.Scripts;
+import foldtwice.run.Trial;
+import foldtwice.standin.base.StandIn;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.Random;
+import java.util.function.Consumer;
+
+/**
+ * Holds a routine against what it would be folded into, by running both on copies of the programs:
+ * as they are now, with nothing, all, the first or the last selected, and with settings and
+ * selections drawn at random. Costs two runs for each state.
+ */
+public final class FoldProof {
+
+  /** A routine with arguments, and what would be run in its place. */
+  public record Pair(
+      Routine before, Map<String, Value> given, Routine after, Map<String, Value> instead) {}
+
+  private static final int DRAWN = 4;
+
+  private final Library library;
+  private final Keymap keymap;
+  private final Scripts scripts;
+  private final SimulatedComputer now;
+
+  /**
+   * @param now the programs as they are; only copies of them are run on
+   */
+  public FoldProof(Library library, Keymap keymap, Scripts scripts, SimulatedComputer now) {
+    this.library = library;
+    this.keymap = keymap;
+    this.scripts = scripts;
+    this.now = now;
+  }
+
+  /**
+   * In how many states the routines ran well and all pairs came to the same; empty when one did
+   * not, or when there is a routine that runs well in none of the states.
+   */
+  public OptionalInt same(List<Pair> pairs) {
+    int ran = 0;
+    for (Pair pair : pairs) {
+      int well = 0;
+      for (Consumer<StandIn<?>> state : states()) {
+        Outcome outcome = outcome(pair, state);
+        if (outcome == Outcome.DIFFERENT) {
+          return OptionalInt.empty();
+        }
+        well += outcome == Outcome.WELL ? 1 : 0;
+      }
+      if (well == 0) {
+        return OptionalInt.empty(); // where both fail nothing is shown
+      }
+      ran += well;
+    }
+    return OptionalInt.of(ran);
+  }
+
+  private enum Outcome {
+    DIFFERENT,
+    BOTH_FAIL,
+    WELL
+  }
+
+  private static List<Consumer<StandIn<?>>> states() {
+    List<Consumer<StandIn<?>>> all = new ArrayList<>();
+    all.add(p -> {});
+    all.add(p -> p.select(Whom.Group.NOTHING, false));
+    all.add(p -> p.select(Whom.Group.ALL, false));
+    all.add(p -> one(p, 0));
+    all.add(p -> one(p, -1));
+    for (int seed = 0; seed < DRAWN; seed++) {
+      int drawn = seed;
+      all.add(p -> draw(p, new Random(drawn)));
+    }
+    return all;
+  }
+
+  private static List<String> objects(StandIn<?> program) {
+    program.select(Whom.Group.ALL, false);
+    return program.selected();
+  }
+
+  private static void one(StandIn<?> program, int place) {
+    List<String> all = objects(program);
+    if (!all.isEmpty()) {
+      program.selectNamed(place < 0 ? all.getLast() : all.get(place), false);
+    }
+  }
+
+  private static void draw(StandIn<?> program, Random random) {
+    List<String> all = objects(program);
+    program.select(Whom.Group.NOTHING, false);
+    all.stream().filter(n -> random.nextBoolean()).forEach(n -> program.selectNamed(n, true));
+    program
+        .facts()
+        .settings()
+        .forEach(
+            (name, kind) -> {
+              if (kind instanceof Kind.Choice(List<String> options) && !options.isEmpty()) {
+                program.change(name, new Value.Text(options.get(random.nextInt(options.size()))));
+              }
+            });
+  }
+
+  private Outcome outcome(Pair pair, Consumer<StandIn<?>> state) {
+    SimulatedComputer one = started(pair.before(), state);
+    SimulatedComputer other = started(pair.before(), state);
+    Run before = run(pair.before(), pair.given(), one);
+    Run after = run(pair.after(), pair.instead(), other);
+    boolean same =
+        before.trace().endedBadly() == after.trace().endedBadly()
+            && states(one).equals(states(other))
+            && one.clipboard().equals(other.clipboard());
+    return !same
+        ? Outcome.DIFFERENT
+        : before.trace().endedBadly() ? Outcome.BOTH_FAIL : Outcome.WELL;
+  }
+
+  private SimulatedComputer started(Routine routine, Consumer<StandIn<?>> state) {
+    SimulatedComputer copy = now.copy();
+    copy.bringToFront(routine.application());
+    StandIn<?> program = copy.programs().get(routine.application());
+    if (program != null) {
+      state.accept(program);
+    }
+    return copy;
+  }
+
+  private Run run(Routine routine, Map<String, Value> given, SimulatedComputer on) {
+    Run run = Run.of(routine, given, new Trial(library, keymap, on, scripts).around());
+    run.toEnd();
+    return run;
+  }
+
+  private static List<Map<String, String>> states(SimulatedComputer computer) {
+    return computer.programs().values().stream().map(StandIn::state).toList();
+  }
+}
