@@ -4,6 +4,7 @@ import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Station;
+import foldtwice.run.Beside;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -35,6 +36,11 @@ final class Input {
     } catch (IOException e) {
       throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
     }
+  }
+
+  /** The text files beside the library. */
+  Beside beside() {
+    return new Beside(file.toAbsolutePath().getParent());
   }
 
   /** The file itself, if it is there. */

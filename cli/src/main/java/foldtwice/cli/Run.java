@@ -73,7 +73,8 @@ final class Run implements Callable<Integer> {
                             + "\"; there are "
                             + String.join(", ", library.routines().keySet())));
     SimulatedComputer computer =
-        SimulatedComputer.of(library, input.station(library), SimulatedComputer.standingClock());
+        SimulatedComputer.of(library, input.station(library), SimulatedComputer.standingClock())
+            .with(input.beside()::file);
     Program program =
         computer
             .program(found.application())

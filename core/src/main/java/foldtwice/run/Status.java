@@ -33,6 +33,14 @@ public sealed interface Status {
   /** It has ended; the program is as it left it. */
   record Over(Trace trace) implements Status {}
 
-  /** A value that is asked for, and what it is if nothing is answered. */
-  record Asked(String name, Kind kind, Value otherwise) {}
+  /**
+   * A value that is asked for, and what it is if nothing is answered.
+   *
+   * @param offered answers to choose from, besides any other that fits
+   */
+  record Asked(String name, Kind kind, Value otherwise, List<Value> offered) {
+    public Asked {
+      offered = List.copyOf(offered);
+    }
+  }
 }

@@ -157,7 +157,7 @@ class CageTest {
                 """));
     assertThat(trace.ending()).isInstanceOf(Trace.Finished.class);
     long now = computer.clock().millis();
-    assertThat(((Trace.Taken) trace.entries().getFirst()).detail())
+    assertThat(((Trace.Taken) trace.entries().getLast()).detail())
         .isEqualTo(
             now
                 + " "

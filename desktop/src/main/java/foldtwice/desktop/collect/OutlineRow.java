@@ -6,6 +6,7 @@ import foldtwice.outline.Outline;
 import foldtwice.reading.Mark;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
+import foldtwice.run.Trace;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import java.util.ArrayList;
@@ -13,6 +14,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -49,6 +51,14 @@ sealed interface OutlineRow {
     }
   }
 
+  /** What a run found where it failed. */
+  record Failed(String says, int depth) implements OutlineRow {
+    @Override
+    public String number() {
+      return "";
+    }
+  }
+
   /**
    * A place where a line can be put that has none yet, or where the otherwise of a condition
    * begins.
@@ -60,7 +70,11 @@ sealed interface OutlineRow {
 
   /** The rows of a macro. */
   static List<OutlineRow> of(
-      List<Line> steps, List<Mark> marks, List<String> chosen, String at, String failed) {
+      List<Line> steps,
+      List<Mark> marks,
+      List<String> chosen,
+      String at,
+      Optional<Trace.Failed> failed) {
     Map<String, List<Mark>> wrong = new HashMap<>();
     marks.forEach(m -> wrong.computeIfAbsent(m.number(), n -> new ArrayList<>()).add(m));
     List<OutlineRow> rows = new ArrayList<>();
@@ -69,7 +83,13 @@ sealed interface OutlineRow {
   }
 
   /** What is the same for all rows. */
-  record Given(Map<String, List<Mark>> wrong, Set<String> chosen, String at, String failed) {}
+  record Given(
+      Map<String, List<Mark>> wrong, Set<String> chosen, String at, Optional<Trace.Failed> failed) {
+
+    Optional<Trace.Failed> failedAt(String number) {
+      return failed.filter(f -> f.number().equals(number));
+    }
+  }
 
   private static void lines(
       List<Line> lines, String prefix, int depth, List<OutlineRow> rows, Given given) {
@@ -82,8 +102,12 @@ sealed interface OutlineRow {
               new Outline.Row(number, depth, line),
               given.chosen().contains(number),
               given.at().equals(number),
-              given.failed().equals(number),
+              given.failedAt(number).isPresent(),
               wrong.size()));
+      given
+          .failedAt(number)
+          .ifPresent(
+              f -> rows.add(new Failed(Ui.text("collect.failed", f.expected(), f.found()), depth)));
       for (int w = 0; w < wrong.size(); w++) {
         rows.add(new Wrong(wrong.get(w), w, depth));
       }
@@ -105,11 +129,27 @@ sealed interface OutlineRow {
     return Ui.text("mark." + mark.fault(), mark.found(), mark.expected());
   }
 
+  /** What rows have in common that are the same node: a line stays it however it is shown. */
+  static Object key(OutlineRow row) {
+    return row instanceof Step step ? step.row() : row;
+  }
+
+  /** Shows the line of a node as the row says: chosen, stood before, failed, marked. */
+  static void restyle(Node node, OutlineRow row) {
+    if (row instanceof Step step) {
+      style(node, "chosen", step.chosen());
+      style(node, "at", step.at());
+      style(node, "failed", step.failed());
+      style(node, "marked", step.wrong() > 0);
+    }
+  }
+
   /** The node of a row. */
   static Node node(OutlineRow row, Routine.Macro macro, Words words, OutlineView.Actions actions) {
     return switch (row) {
       case Step step -> line(step, macro, words);
       case Wrong(Mark mark, int place, int depth) -> mark(mark, depth, actions);
+      case Failed(String says, int depth) -> failed(says, depth);
       case Slot slot -> slot(slot);
     };
   }
@@ -146,17 +186,17 @@ sealed interface OutlineRow {
     box.setId("step-" + shown.number());
     box.getStyleClass().add("step-row");
     style(box, "step-inside", shown.row().depth() > 0);
-    style(box, "chosen", shown.chosen());
-    style(box, "at", shown.at());
-    style(box, "failed", shown.failed());
-    style(box, "marked", shown.wrong() > 0);
+    restyle(box, shown);
     VBox.setMargin(box, new Insets(0, 0, 0, shown.row().depth() * INDENT));
     return box;
   }
 
   private static void style(Node node, String style, boolean has) {
-    if (has) {
+    boolean had = node.getStyleClass().contains(style);
+    if (has && !had) {
       node.getStyleClass().add(style);
+    } else if (had && !has) {
+      node.getStyleClass().remove(style);
     }
   }
 
@@ -170,6 +210,14 @@ sealed interface OutlineRow {
     style(box, "chosen", slot.chosen());
     VBox.setMargin(
         box, new Insets(0, 0, 0, slot.depth() * INDENT + (slot.otherwise() ? 42 : INDENT + 42)));
+    return box;
+  }
+
+  private static Node failed(String says, int depth) {
+    HBox box = new HBox(Parts.wrapped(says, "blocks"));
+    box.setId("failed-here");
+    box.getStyleClass().addAll("said", "blocks", "step-mark");
+    VBox.setMargin(box, new Insets(2, 0, 4, depth * INDENT + 40));
     return box;
   }
 

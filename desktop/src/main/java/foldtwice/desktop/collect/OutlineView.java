@@ -10,6 +10,7 @@ import foldtwice.reading.Mark;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
+import foldtwice.run.Trace;
 import foldtwice.trigger.Layout;
 import foldtwice.words.Words;
 import java.util.ArrayList;
@@ -82,7 +83,7 @@ final class OutlineView extends VBox {
   private List<OutlineRow> rows = List.of();
   private List<String> chosen = List.of();
   private Optional<Node> namesakes = Optional.empty();
-  private Map<OutlineRow, Node> nodes = new HashMap<>();
+  private Map<Object, Node> nodes = new HashMap<>();
   private int from;
   private ScrollPane around;
   private boolean going;
@@ -113,7 +114,7 @@ final class OutlineView extends VBox {
    *
    * @param numbers of the chosen lines; the last is the one that is open where it is alone
    * @param at the number of the line a run stands before; empty for none
-   * @param failed the number of the line a run failed at; empty for none
+   * @param failed how a run failed, if one did
    * @param same the commands of the label a step chooses, if there are several
    */
   void show(
@@ -122,7 +123,7 @@ final class OutlineView extends VBox {
       List<Mark> marks,
       List<String> numbers,
       String at,
-      String failed,
+      Optional<Trace.Failed> failed,
       Function<Step, List<NativeCommand>> same,
       Words now) {
     boolean focused = Parts.hasKeys(this);
@@ -157,18 +158,20 @@ final class OutlineView extends VBox {
     int most = Math.min(rows.size(), MOST_ROWS);
     from = Math.clamp(from, 0, rows.size() - most);
     List<Node> wanted = new ArrayList<>();
-    Map<OutlineRow, Node> next = new HashMap<>();
+    Map<Object, Node> next = new HashMap<>();
     above.setMinHeight(from * ROW_HEIGHT);
     below.setMinHeight((rows.size() - from - most) * ROW_HEIGHT);
     wanted.add(above);
     int last = lastChosen();
     for (int i = from; i < from + most; i++) {
       OutlineRow row = rows.get(i);
-      Node node = nodes.get(row);
+      Object key = OutlineRow.key(row);
+      Node node = nodes.get(key);
       if (node == null) {
         node = OutlineRow.node(row, shown, words, actions);
       }
-      next.put(row, node);
+      OutlineRow.restyle(node, row);
+      next.put(key, node);
       wanted.add(node);
       if (i == last) {
         open(row, wanted);
@@ -180,6 +183,10 @@ final class OutlineView extends VBox {
       wanted.add(Parts.wrapped(Ui.text("collect.nosteps"), "soft"));
     }
     sync(getChildren(), wanted);
+  }
+
+  private Node nodeOf(OutlineRow row) {
+    return nodes.get(OutlineRow.key(row));
   }
 
   private int lastChosen() {
@@ -248,7 +255,7 @@ final class OutlineView extends VBox {
       return rows.size() - (int) ((getHeight() - top) / ROW_HEIGHT);
     }
     for (int i = from; i < Math.min(from + MOST_ROWS, rows.size()); i++) {
-      Node node = nodes.get(rows.get(i));
+      Node node = nodeOf(rows.get(i));
       if (node != null && node.getBoundsInParent().getMaxY() > top) {
         return i;
       }
@@ -270,7 +277,7 @@ final class OutlineView extends VBox {
           from = Math.clamp(i - BEFORE, 0, Math.max(0, rows.size() - MOST_ROWS));
           fill();
         }
-        return Optional.ofNullable(nodes.get(rows.get(i)));
+        return Optional.ofNullable(nodeOf(rows.get(i)));
       }
     }
     return Optional.empty();
@@ -296,11 +303,12 @@ final class OutlineView extends VBox {
     while (node != null && !this.equals(node.getParent())) {
       node = node.getParent();
     }
-    Node found = node;
-    return nodes.entrySet().stream()
-        .filter(e -> e.getValue().equals(found))
-        .map(Map.Entry::getKey)
-        .findFirst();
+    for (int i = from; node != null && i < Math.min(from + MOST_ROWS, rows.size()); i++) {
+      if (node.equals(nodeOf(rows.get(i)))) {
+        return Optional.of(rows.get(i));
+      }
+    }
+    return Optional.empty();
   }
 
   private void clicked(MouseEvent e) {
@@ -358,7 +366,7 @@ final class OutlineView extends VBox {
 
   private void dropHere(Object target) {
     nodes.values().forEach(n -> n.getStyleClass().remove("drop-here"));
-    rowAt(target).map(nodes::get).ifPresent(n -> n.getStyleClass().add("drop-here"));
+    rowAt(target).map(this::nodeOf).ifPresent(n -> n.getStyleClass().add("drop-here"));
   }
 
   // keys

@@ -35,6 +35,9 @@ final class PartField extends VBox {
 
     void put(Step next);
 
+    /** False once the field belongs to a step that is no longer shown. */
+    boolean holds(PartField field);
+
     /** The keys go back to the line. */
     void leave();
   }
@@ -262,7 +265,7 @@ final class PartField extends VBox {
 
   /** False when what stands there cannot be read; it stays to be mended. */
   private boolean commit() {
-    if (field.getText().equals(part.text())) {
+    if (field.getText().equals(part.text()) || !host.holds(this)) {
       return true;
     }
     Optional<Step> next = next();

@@ -19,6 +19,7 @@ import foldtwice.writing.Completing;
 import foldtwice.writing.InScope;
 import foldtwice.writing.Making;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -75,7 +76,10 @@ final class StepEditor extends VBox implements PartField.Host {
   private final Supplier<Layout> layout;
   private final Map<Integer, PartField> fields = new HashMap<>();
   private final QuestionList questions;
-  private final FlowPane buttons = new FlowPane(6, 6);
+  private final FlowPane parts = new FlowPane(10, 6);
+  private final TextField comment = new TextField();
+  private final FlowPane makes = new FlowPane(6, 6);
+  private final Map<Action, Button> deeds = new EnumMap<>(Action.class);
   private Routine.Macro macro;
   private String number = "";
   private Line line;
@@ -90,7 +94,21 @@ final class StepEditor extends VBox implements PartField.Host {
     this.actions = actions;
     this.layout = layout;
     this.questions = new QuestionList(this::putQuestions);
+    parts.setPrefWrapLength(300);
+    comment.setId("step-comment");
+    Parts.prompt(comment, Ui.text("step.comment"));
+    comment.setPrefColumnCount(14);
+    Parts.onKept(comment, this::keepComment);
+    FlowPane buttons = new FlowPane(6, 6);
+    for (Action action : Action.values()) {
+      Button button = Parts.button("step-" + action, "", () -> actions.act(action), "link");
+      deeds.put(action, button);
+      buttons.getChildren().add(button);
+    }
     buttons.setAlignment(Pos.CENTER_LEFT);
+    makes.managedProperty().bind(makes.visibleProperty());
+    questions.managedProperty().bind(questions.visibleProperty());
+    getChildren().setAll(parts, questions, makes, buttons);
     getStyleClass().add("step-editor");
     setId("step-editor");
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
@@ -115,13 +133,12 @@ final class StepEditor extends VBox implements PartField.Host {
     if (same && isUnderway(now.step())) {
       StepParts.of(now.step())
           .forEach(p -> Optional.ofNullable(fields.get(p.index())).ifPresent(f -> f.show(p)));
-      asked(now.step()).ifPresent(questions::show);
-      buttons();
-      return;
+    } else {
+      fill();
     }
-    fill();
-    if (keys) {
-      actions.toLines();
+    around();
+    if (keys && !Parts.hasKeys(this)) {
+      actions.toLines(); // what had them is gone
     }
   }
 
@@ -133,23 +150,47 @@ final class StepEditor extends VBox implements PartField.Host {
 
   private void fill() {
     fields.clear();
-    buttons.getChildren().clear();
-    FlowPane parts = new FlowPane(10, 6);
-    parts.setPrefWrapLength(300);
-    List<StepParts.Part> all = StepParts.of(line.step());
-    for (int i = 0; i < all.size(); i++) {
-      parts.getChildren().add(field(all.get(i), i));
+    List<Node> all = new ArrayList<>();
+    List<StepParts.Part> written = StepParts.of(line.step());
+    for (int i = 0; i < written.size(); i++) {
+      all.add(field(written.get(i), i));
     }
-    parts.getChildren().add(comment());
-    getChildren().setAll(parts);
-    asked(line.step())
-        .ifPresent(
-            q -> {
-              questions.show(q);
-              getChildren().add(questions);
-            });
-    buttons();
-    getChildren().add(buttons);
+    all.add(comment);
+    parts.getChildren().setAll(all);
+  }
+
+  /** What stands beside the parts: the comment, what is asked, what can be done. */
+  private void around() {
+    if (!comment.isFocused()) {
+      comment.setText(line.comment());
+    }
+    Optional<List<Step.Question>> asked = asked(line.step());
+    asked.ifPresent(questions::show);
+    questions.setVisible(asked.isPresent());
+    deeds.forEach(
+        (action, button) -> {
+          boolean has = action != Action.STOP_HERE || line.step() instanceof Step.PressButton;
+          button.setText(has ? Ui.text(word(action)) : "");
+          button.setVisible(has);
+          button.setManaged(has);
+        });
+    List<Button> made =
+        Making.constants(macro, number, known).stream().map(this::parameter).toList();
+    if (!says(made).equals(says(makes.getChildren()))) { // the one that has the keys stays
+      makes.getChildren().setAll(made);
+    }
+    makes.setVisible(!made.isEmpty());
+  }
+
+  private Button parameter(Making.Constant c) {
+    Button make =
+        Parts.button(
+            "make-" + c.field(),
+            Ui.text("step.parameter", brief(c.value().shown())),
+            () -> actions.parameter(c),
+            "make");
+    make.setTooltip(new Tooltip(Ui.text("step.parameter", c.value().shown())));
+    return make;
   }
 
   private static Optional<List<Step.Question>> asked(Step step) {
@@ -208,19 +249,10 @@ final class StepEditor extends VBox implements PartField.Host {
     return box;
   }
 
-  private Node comment() {
-    TextField text = new TextField(line.comment());
-    text.setId("step-comment");
-    Parts.prompt(text, Ui.text("step.comment"));
-    text.setPrefColumnCount(14);
-    Parts.onKept(
-        text,
-        () -> {
-          if (!text.getText().equals(line.comment())) {
-            actions.replace(number, line.saying(text.getText()));
-          }
-        });
-    return text;
+  private void keepComment() {
+    if (!comment.getText().equals(line.comment())) {
+      actions.replace(number, line.saying(comment.getText()));
+    }
   }
 
   // what the parts ask
@@ -258,6 +290,11 @@ final class StepEditor extends VBox implements PartField.Host {
   }
 
   @Override
+  public boolean holds(PartField field) {
+    return fields.containsValue(field);
+  }
+
+  @Override
   public void leave() {
     actions.toLines();
   }
@@ -273,30 +310,6 @@ final class StepEditor extends VBox implements PartField.Host {
 
   private static String brief(String text) {
     return text.length() <= LONGEST ? text : text.substring(0, LONGEST - 1).strip() + "\u2026";
-  }
-
-  private void buttons() {
-    List<Button> all = new ArrayList<>();
-    for (Making.Constant c : Making.constants(macro, number, known)) {
-      Button make =
-          Parts.button(
-              "make-" + c.field(),
-              Ui.text("step.parameter", brief(c.value().shown())),
-              () -> actions.parameter(c),
-              "make");
-      make.setTooltip(new Tooltip(Ui.text("step.parameter", c.value().shown())));
-      all.add(make);
-    }
-    for (Action action : Action.values()) {
-      if (action != Action.STOP_HERE || line.step() instanceof Step.PressButton) {
-        all.add(
-            Parts.button(
-                "step-" + action, Ui.text(word(action)), () -> actions.act(action), "link"));
-      }
-    }
-    if (!says(all).equals(says(buttons.getChildren()))) { // the one that has the keys stays
-      buttons.getChildren().setAll(all);
-    }
   }
 
   private static List<String> says(List<? extends Node> buttons) {

@@ -58,18 +58,13 @@ final class Stepping {
     return current == null ? "" : current.number();
   }
 
-  /** The number of the step it failed at; empty for none. */
-  String failed() {
+  /** How it failed, if it did. */
+  Optional<Trace.Failed> failed() {
     return current != null
-            && current.status()
-                instanceof
-                Status.Over(
-                    Trace(
-                        var entries,
-                        Trace.Failed(String number, var s, var e, var f),
-                        long nanos))
-        ? number
-        : "";
+            && current.status() instanceof Status.Over(Trace trace)
+            && trace.ending() instanceof Trace.Failed failed
+        ? Optional.of(failed)
+        : Optional.empty();
   }
 
   /** Where it broke, and why. */

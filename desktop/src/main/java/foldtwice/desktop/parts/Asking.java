@@ -83,7 +83,15 @@ public final class Asking extends VBox {
             box.setValue(asked.otherwise().shown());
             yield box;
           }
-          default -> {
+          case Kind k when !asked.offered().isEmpty() -> {
+            ComboBox<String> box = new ComboBox<>();
+            box.setEditable(true);
+            box.getItems().setAll(asked.offered().stream().map(Value::shown).toList());
+            box.getEditor().setText(asked.otherwise().shown());
+            box.getEditor().setOnAction(e -> goOn());
+            yield box;
+          }
+          case Kind k -> {
             TextField text = new TextField(asked.otherwise().shown());
             text.getStyleClass().add("value");
             text.setPrefColumnCount(12);
@@ -129,7 +137,12 @@ public final class Asking extends VBox {
   }
 
   private static String text(Control field) {
-    return field instanceof TextField t ? t.getText() : (String) ((ComboBox<?>) field).getValue();
+    return switch (field) {
+      case TextField t -> t.getText();
+      case ComboBox<?> box when box.isEditable() -> box.getEditor().getText();
+      case ComboBox<?> box -> (String) box.getValue();
+      default -> throw new IllegalStateException("nothing is written in " + field);
+    };
   }
 
   private void say(String what) {

@@ -3,11 +3,14 @@ package foldtwice.desktop.session;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
+import foldtwice.run.Beside;
 import foldtwice.standin.SimulatedComputer;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.function.Supplier;
 
 /**
  * The simulated computers of a library's stations: each stays as it is while another is looked at.
@@ -19,7 +22,13 @@ final class Computers {
   private final Map<String, SimulatedComputer> computers = new LinkedHashMap<>();
   private final Map<String, Setup> setups = new LinkedHashMap<>();
 
-  Computers(Library library) {
+  private final Supplier<Path> file;
+
+  /**
+   * @param file where the library is; what lies beside it can be read by its macros
+   */
+  Computers(Library library, Supplier<Path> file) {
+    this.file = file;
     library.stations().keySet().forEach(id -> setups.put(id, Setup.of(library, id)));
   }
 
@@ -27,7 +36,9 @@ final class Computers {
     return computers.computeIfAbsent(
         station.id(),
         id ->
-            SimulatedComputer.of(library, station, Clock.system(ZoneId.systemDefault())).hurried());
+            SimulatedComputer.of(library, station, Clock.system(ZoneId.systemDefault()))
+                .with(name -> new Beside(file.get().toAbsolutePath().getParent()).file(name))
+                .hurried());
   }
 
   /** Programs come and go with a library, and sketches follow what it says of them. */

@@ -24,6 +24,14 @@ public final class Runs {
   private Timeline next;
   private boolean held;
   private Consumer<Run> after = run -> {};
+  private final Consumer<Run> over;
+
+  /**
+   * @param over hears of each run that has ended
+   */
+  Runs(Consumer<Run> over) {
+    this.over = over;
+  }
 
   /** The run that is on; null when none is. */
   public ReadOnlyObjectProperty<Run> currentProperty() {
@@ -109,6 +117,7 @@ public final class Runs {
     if (run.status() instanceof Status.Over) {
       stopTimer();
       current.set(null);
+      over.accept(run);
     }
     tell.accept(run);
   }

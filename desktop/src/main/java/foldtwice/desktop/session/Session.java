@@ -64,7 +64,7 @@ public final class Session implements AutoCloseable {
   private final Audits audits;
   private final Question<Elsewhere> choosing =
       background.question(Background.Lane.WORK, this::arrive);
-  private final Runs runs = new Runs();
+  private final Runs runs = new Runs(run -> Answers.keep(this, run));
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
   private final Learning learning = new Learning(background);
@@ -82,7 +82,7 @@ public final class Session implements AutoCloseable {
   public Session(LibraryStore store, FileAsking files) {
     this.disk = new OnDisk(store, this::say);
     this.files = files;
-    computers = new Computers(store.library());
+    computers = new Computers(store.library(), () -> store().file());
     audits = new Audits(background, found -> now.set(now().with(found)));
     Station first = store.library().stations().values().iterator().next();
     publish(store.history(), first, Keymap.of(store.library(), first));
