@@ -58,12 +58,10 @@ final class Doing {
       case Step.Adjust(String value, Step.Adjusting way, Expr to, Step.Edge edge) ->
           adjust(value, way, scope.value(to), edge);
       case Step.Select(Whom whom, boolean adding, Step.Edge edge) -> {
-        scope.selects();
-        yield select(whom, adding, edge);
+        yield selecting(select(whom, adding, edge));
       }
       case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) -> {
-        scope.selects();
-        yield offset(scope.evaluator.whole(rows), scope.evaluator.whole(columns), edge);
+        yield selecting(offset(scope.evaluator.whole(rows), scope.evaluator.whole(columns), edge));
       }
       case Step.TypeText(Template text) -> type(scope.evaluator.text(text));
       case Step.SetVariable(String name, Expr to) -> {
@@ -130,6 +128,14 @@ final class Doing {
       throw new Stop(found + " (" + expected + ")");
     }
     return new Did(amount.shown(), reply);
+  }
+
+  /** What a step has selected stays selected when the routine is over. */
+  private Did selecting(Did did) {
+    if (did.reply() instanceof Reply.Done) {
+      scope.selects();
+    }
+    return did;
   }
 
   private Did select(Whom whom, boolean adding, Step.Edge edge) throws StepFailure, Stop {

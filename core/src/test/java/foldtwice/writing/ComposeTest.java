@@ -2,8 +2,7 @@ package foldtwice.writing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import foldtwice.known.Facts;
-import foldtwice.known.Known;
+import foldtwice.known.NothingElse;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.outline.Outline;
 import foldtwice.outline.StepParts;
@@ -26,36 +25,13 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Whatever a macro says could have been written by hand, from what the field for steps offers. */
 class ComposeTest {
 
-  /** A computer of whose programs nobody knows anything. */
-  private static final Known NOTHING =
-      new Known() {
-        @Override
-        public List<Facts> programs() {
-          return List.of();
-        }
-
-        @Override
-        public List<Facts> otherVersions() {
-          return List.of();
-        }
-
-        @Override
-        public Optional<Routine> routine(String id) {
-          return Optional.empty();
-        }
-
-        @Override
-        public List<String> routines() {
-          return List.of();
-        }
-      };
-
   private static final StepFinder FINDER =
-      new StepFinder("any", NOTHING, s -> StepWords.verb(s) + " " + StepWords.rest(s));
+      new StepFinder("any", NothingElse.NOTHING, s -> StepWords.verb(s) + " " + StepWords.rest(s));
 
   /** The step of a kind that is offered for its first word. */
   private static Step offered(StepKind<?> kind) {
-    String verb = StepWords.verb(new Sayings(Optional.empty(), NOTHING).blank(kind.id()));
+    String verb =
+        StepWords.verb(new Sayings(Optional.empty(), NothingElse.NOTHING).blank(kind.id()));
     return FINDER.find(verb.toLowerCase(java.util.Locale.ROOT)).stream()
         .filter(s -> kind.type().isInstance(s))
         .findFirst()

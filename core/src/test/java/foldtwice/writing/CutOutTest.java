@@ -2,8 +2,7 @@ package foldtwice.writing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import foldtwice.known.Facts;
-import foldtwice.known.Known;
+import foldtwice.known.NothingElse;
 import foldtwice.outline.Several;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Head;
@@ -13,34 +12,10 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class CutOutTest {
-
-  private static final Known NOTHING =
-      new Known() {
-        @Override
-        public List<Facts> programs() {
-          return List.of();
-        }
-
-        @Override
-        public List<Facts> otherVersions() {
-          return List.of();
-        }
-
-        @Override
-        public Optional<Routine> routine(String id) {
-          return Optional.empty();
-        }
-
-        @Override
-        public List<String> routines() {
-          return List.of();
-        }
-      };
 
   private static Step note(String text) {
     return new Step.Note(new Template(text));
@@ -56,7 +31,7 @@ class CutOutTest {
   }
 
   private static CutOut cut(Routine.Macro macro, String... numbers) {
-    return CutOut.of(macro, List.of(numbers), "own", "Own", NOTHING);
+    return CutOut.of(macro, List.of(numbers), "own", "Own", NothingElse.NOTHING);
   }
 
   @Test

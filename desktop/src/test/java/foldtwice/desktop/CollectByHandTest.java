@@ -218,11 +218,11 @@ class CollectByHandTest {
       hands.click("#compare-close");
       assertThat(hands.has("#outline")).isTrue();
 
-      hands.routine("overdue loans");
+      hands.routine("extend a loan");
       hands.click("#compare-routine");
       assertThat(hands.text("#compare"))
           .as("a stored command beside another routine")
-          .contains("Written in: SQL", "Program: Muniment", "SELECT");
+          .contains("Written in: SQL", "Program: Muniment", "UPDATE");
       assertThat(hands.text("#compare-count")).contains("differ");
     }
   }

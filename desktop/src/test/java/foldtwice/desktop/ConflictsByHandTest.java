@@ -125,7 +125,7 @@ class ConflictsByHandTest {
       hands.waitUntil(
           "another station is in view",
           () -> !hands.session.now().station().id().equals("camera-bench"));
-      assertThat(hands.text("#conflict-sentence")).contains("Rowan");
+      hands.waitForText("#conflict-sentence", "Rowan"); // once it has been audited there
     }
   }
 }

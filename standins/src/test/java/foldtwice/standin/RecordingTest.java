@@ -3,6 +3,7 @@ package foldtwice.standin;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.binding.Binding;
+import foldtwice.known.NothingElse;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.place.Place;
@@ -388,28 +389,7 @@ class RecordingTest {
             new Act.PressButton("Shift"),
             new Act.PressButton("Close"));
     Routine.Macro macro = Routine.Macro.of("m", "M", "tagpress", List.of(), recording.steps());
-    var known =
-        new foldtwice.known.Known() {
-          @Override
-          public List<foldtwice.known.Facts> programs() {
-            return List.of(program.facts());
-          }
-
-          @Override
-          public List<foldtwice.known.Facts> otherVersions() {
-            return List.of();
-          }
-
-          @Override
-          public Optional<Routine> routine(String id) {
-            return Optional.empty();
-          }
-
-          @Override
-          public List<String> routines() {
-            return List.of();
-          }
-        };
+    var known = new NothingElse(List.of(program.facts()));
     var constant = foldtwice.writing.Making.constants(macro, "2", known).getFirst();
     Routine.Macro made = foldtwice.writing.Making.parameter(macro, constant, "dx");
     assertThat(made.parameters())

@@ -132,6 +132,23 @@ class TargetsTest {
     assertThat(program.selected()).isEqualTo(all(program));
   }
 
+  /** Where a step fails, what was selected before is selected again. */
+  @ParameterizedTest
+  @MethodSource("selecting")
+  void whereAStepFailsTheSelectionIsAsBefore(String id) {
+    SimulatedComputer computer = SimulatedComputer.fresh();
+    StandIn<?> program = computer.programs().get(id);
+    computer.bringToFront(id);
+    program.point("");
+    program.select(Whom.Group.NOTHING, false);
+    Trace trace =
+        run(
+            computer,
+            macro(id, Target.POINTER_OR_DOCUMENT, new Step.Select(Whom.Group.AT_POINTER, false)));
+    assertThat(trace.ending()).isInstanceOf(Trace.Failed.class);
+    assertThat(program.selected()).isEmpty();
+  }
+
   @ParameterizedTest
   @MethodSource("selecting")
   void oneUndoTakesItBack(String id) {
