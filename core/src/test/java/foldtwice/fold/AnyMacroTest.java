@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.library.Library;
 import foldtwice.library.RandomLibraries;
 import foldtwice.routine.Line;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Random;
@@ -24,17 +23,12 @@ class AnyMacroTest {
     }
   }
 
-  /** What was repeated can be repeated again: unfolding a fold leads back to as many steps. */
+  /** A fold is never longer than what it folds, by the measure it is sought by. */
   @Property(tries = 150)
-  void whatRepeatsIsFoldedAndUnfoldedAgain(@ForAll long seed) throws Exception {
-    Random random = new Random(seed);
-    List<Line> lines = RandomLibraries.lines(random);
-    List<Line> thrice =
-        new ArrayList<>(Collections.nCopies(3, lines).stream().flatMap(List::stream).toList());
+  void whatRepeatsIsFoldedAndGetsNoLonger(@ForAll long seed) throws Exception {
+    List<Line> lines = RandomLibraries.lines(new Random(seed));
+    List<Line> thrice = Collections.nCopies(3, lines).stream().flatMap(List::stream).toList();
     List<Line> folded = LoopFolder.fold(thrice, Set.of("dx", "way", "words"));
     assertThat(Measure.of(folded)).isLessThanOrEqualTo(Measure.of(thrice));
-    if (Line.count(folded) < Line.count(thrice) && lines.stream().allMatch(Line::on)) {
-      assertThat(Line.count(Unfolding.unfold(folded))).isGreaterThanOrEqualTo(Line.count(folded));
-    }
   }
 }
