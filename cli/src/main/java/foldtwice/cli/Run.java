@@ -74,7 +74,7 @@ final class Run implements Callable<Integer> {
                             + String.join(", ", library.routines().keySet())));
     SimulatedComputer computer =
         SimulatedComputer.of(library, input.station(library), SimulatedComputer.standingClock())
-            .with(input.beside()::file);
+            .withFiles(input.beside()::file);
     Program program =
         computer
             .program(found.application())

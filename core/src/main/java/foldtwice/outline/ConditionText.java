@@ -69,11 +69,6 @@ public final class ConditionText {
     return condition;
   }
 
-  /** The condition that begins here. */
-  static Condition read(Written in) {
-    return new ConditionText(in).any();
-  }
-
   private Condition any() {
     return joined("or", this::all, Condition.Any::new);
   }

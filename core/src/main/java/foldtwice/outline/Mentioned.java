@@ -6,7 +6,6 @@ import foldtwice.routine.Form;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import java.util.LinkedHashSet;
-import java.util.List;
 import java.util.Set;
 
 /** The names a step mentions, but for those in the lines inside it. */
@@ -22,16 +21,8 @@ public final class Mentioned {
         names.addAll(new Template(part.text()).names());
       }
     }
-    questions(step).forEach(q -> names(q.otherwise(), names));
+    step.questions().forEach(q -> names(q.otherwise(), names));
     return names;
-  }
-
-  private static List<Step.Question> questions(Step step) {
-    return switch (step) {
-      case Step.Ask(var text, List<Step.Question> questions) -> questions;
-      case Step.Pause(var text, List<Step.Question> questions) -> questions;
-      default -> List.of();
-    };
   }
 
   private static void names(Expr e, Set<String> names) {

@@ -127,28 +127,6 @@ public final class Outline {
     return cut < 0 ? Optional.empty() : Optional.of(number.substring(0, cut));
   }
 
-  /**
-   * With a line moved to where another stands; one inside itself stays.
-   *
-   * @param to a number as it is before the move
-   */
-  public static List<Line> move(List<Line> lines, String from, String to) {
-    Optional<Line> line = at(lines, from);
-    if (line.isEmpty() || to.equals(from) || to.startsWith(from + ".")) {
-      return lines;
-    }
-    Line marked = line.get().saying(MARK);
-    List<Line> with = insert(change(lines, from, l -> marked), to, line.get());
-    return rows(with).stream()
-        .filter(r -> r.line().equals(marked))
-        .findFirst()
-        .map(r -> remove(with, r.number()))
-        .orElse(lines);
-  }
-
-  /** Marks the line that is being moved; no comment a person could write. */
-  private static final String MARK = "\u0000moved";
-
   /** Into the loop or condition before it, as its last line; as it is when there is none. */
   public static List<Line> indent(List<Line> lines, String number) {
     Optional<String> before = before(number);

@@ -47,13 +47,7 @@ public final class Renaming {
         next = StepParts.with(next, part.index(), other);
       }
     }
-    return switch (next) {
-      case Step.Ask(var text, List<Step.Question> questions) ->
-          new Step.Ask(text, questions(questions));
-      case Step.Pause(var text, List<Step.Question> questions) ->
-          new Step.Pause(text, questions(questions));
-      default -> next;
-    };
+    return next.withQuestions(questions(next.questions()));
   }
 
   private List<Step.Question> questions(List<Step.Question> questions) {

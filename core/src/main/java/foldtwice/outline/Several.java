@@ -2,6 +2,7 @@ package foldtwice.outline;
 
 import foldtwice.routine.Line;
 import foldtwice.routine.Step;
+import foldtwice.routine.Template;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
@@ -15,6 +16,9 @@ import java.util.function.UnaryOperator;
  * before the edit. Each costs one walk over the macro, and one to each chosen line.
  */
 public final class Several {
+
+  /** Stands where a line was that is being moved; no line a person could write. */
+  private static final Line GONE = new Line(new Step.Note(new Template("\u0000moved")));
 
   private Several() {}
 
@@ -89,7 +93,7 @@ public final class Several {
         areTogether(lines, all) ? Outline.before(all.getFirst()) : Optional.empty();
     return before.isEmpty()
         ? lines
-        : Outline.move(lines, before.get(), Outline.after(all.getLast()));
+        : move(lines, List.of(before.get()), Outline.after(all.getLast()));
   }
 
   /** With the line behind the chosen ones before them; as it is where they are not together. */
@@ -101,7 +105,7 @@ public final class Several {
     String behind = Outline.after(all.getLast());
     return Outline.at(lines, behind).isEmpty()
         ? lines
-        : Outline.move(lines, behind, all.getFirst());
+        : move(lines, List.of(behind), all.getFirst());
   }
 
   /** All of them into the step before the first; as it is where that holds no others. */
@@ -138,24 +142,14 @@ public final class Several {
     if (inside) {
       return lines;
     }
-    Line marked = new Line(new Step.Note(new foldtwice.routine.Template("\u0000here")));
     List<Line> moved = at(lines, all);
-    List<Line> with = Outline.insert(lines, to, marked);
-    List<Line> without = with;
-    Set<Line> gone = java.util.Collections.newSetFromMap(new java.util.IdentityHashMap<>());
-    gone.addAll(moved);
-    for (Outline.Row row : Outline.rows(with).reversed()) {
-      if (gone.contains(row.line())) {
-        without = Outline.remove(without, row.number());
+    List<Line> next = insert(change(lines, all, l -> GONE), to, moved);
+    for (Outline.Row row : Outline.rows(next).reversed()) {
+      if (row.line().equals(GONE)) {
+        next = Outline.remove(next, row.number());
       }
     }
-    String here =
-        Outline.rows(without).stream()
-            .filter(r -> r.line().equals(marked))
-            .map(Outline.Row::number)
-            .findFirst()
-            .orElseThrow();
-    return insert(Outline.remove(without, here), here, moved);
+    return next;
   }
 
   /** The chosen lines inside a new step; as it is where they are not together. */

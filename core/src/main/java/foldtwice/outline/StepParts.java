@@ -192,11 +192,17 @@ public final class StepParts {
     return text.strip().equals(YES_NO.getFirst());
   }
 
-  static String written(Enum<?> value) {
+  /** A word of some as it is written: {@code stop quietly}. */
+  public static String written(Enum<?> value) {
     return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
-  static <E extends Enum<E>> E word(Class<E> type, String text) {
+  /**
+   * Reads what {@link #written} writes.
+   *
+   * @throws ValueException saying which words there are
+   */
+  public static <E extends Enum<E>> E word(Class<E> type, String text) {
     for (E value : type.getEnumConstants()) {
       if (written(value).equals(text.strip())) {
         return value;

@@ -59,15 +59,6 @@ final class Written {
     return at >= text.length();
   }
 
-  /** Where it is, to come back to. */
-  int here() {
-    return at;
-  }
-
-  void back(int to) {
-    at = to;
-  }
-
   Expr expr() {
     if (isOver()) {
       throw fault("a value: a number, a \u2039name\u203a, a 'text', yes or no");

@@ -66,27 +66,6 @@ public final class Checker {
     return kinds;
   }
 
-  /** What a parameter of a kind is when nobody gives it anything else. */
-  public static Value usual(Kind kind) {
-    return switch (kind) {
-      case Kind.Distance(var least, var most, var step) -> within(least, most, step);
-      case Kind.Measure(var least, var most, var step) -> least;
-      case Kind.Count(long least, long most, long step) ->
-          Value.Amount.of(Math.clamp(1, least, most));
-      case Kind.Decimal(var least, var most, var step) ->
-          new Value.Amount(java.math.BigDecimal.ONE.max(least).min(most));
-      case Kind.Choice(List<String> options) -> new Value.Text(options.getFirst());
-      case Kind.Words w -> new Value.Text("");
-      case Kind.YesNo y -> new Value.Flag(false);
-      case Kind.KeyPress k -> new Value.Text("Esc");
-      case Kind.Colour c -> new Value.Text("#000000");
-    };
-  }
-
-  private static Value within(Value.Length least, Value.Length most, Value.Length step) {
-    return step.compareTo(least) >= 0 && step.compareTo(most) <= 0 ? step : least;
-  }
-
   private void lines(List<Line> lines, String prefix) {
     for (int i = 0; i < lines.size(); i++) {
       if (lines.get(i).on()) {

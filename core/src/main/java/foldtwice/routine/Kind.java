@@ -149,6 +149,23 @@ public sealed interface Kind {
     return value;
   }
 
+  /** A value of this kind, in its range: what stands there until somebody says another. */
+  default Value usual() {
+    return switch (this) {
+      case Distance(Length least, Length most, Length step) ->
+          step.compareTo(least) >= 0 && step.compareTo(most) <= 0 ? step : least;
+      case Measure(Quantity least, Quantity most, Quantity step) -> least;
+      case Count(long least, long most, long step) -> Value.Amount.of(Math.clamp(1, least, most));
+      case Decimal(BigDecimal least, BigDecimal most, BigDecimal step) ->
+          new Value.Amount(BigDecimal.ONE.max(least).min(most));
+      case Choice(List<String> options) -> new Value.Text(options.getFirst());
+      case Words w -> new Value.Text("");
+      case YesNo y -> new Value.Flag(false);
+      case KeyPress k -> new Value.Text("Esc");
+      case Colour c -> new Value.Text("#000000");
+    };
+  }
+
   /** What this kind takes, in words. */
   default String allowed() {
     return switch (this) {

@@ -234,6 +234,28 @@ public sealed interface Step {
     record Selected() implements Items {}
   }
 
+  /** What a person is asked by this step; nothing by most. */
+  default List<Question> questions() {
+    return switch (this) {
+      case Ask(Template text, List<Question> asked) -> asked;
+      case Pause(Template note, List<Question> offers) -> offers;
+      default -> List.of();
+    };
+  }
+
+  /**
+   * The same step with other questions; itself where it asks nothing.
+   *
+   * @param others in place of those {@link #questions} gives
+   */
+  default Step withQuestions(List<Question> others) {
+    return switch (this) {
+      case Ask(Template text, List<Question> asked) -> new Ask(text, others);
+      case Pause(Template note, List<Question> offers) -> new Pause(note, others);
+      default -> this;
+    };
+  }
+
   /** The lines inside this step, in order; empty for most. */
   default List<List<Line>> bodies() {
     return switch (this) {

@@ -55,7 +55,7 @@ public final class Run {
   private final Deque<Scope> scopes = new ArrayDeque<>();
   private final Deque<Activation> frames = new ArrayDeque<>();
   private final List<Trace.Entry> entries = new ArrayList<>();
-  private final List<Kept> kept = new ArrayList<>();
+  private final List<KeptAnswer> kept = new ArrayList<>();
   private final Budget budget = new Budget();
   private Status status;
   private int steps;
@@ -256,7 +256,7 @@ public final class Run {
       into(scope, "", Activation.ONCE);
     } else {
       Activation frame = frames.peek();
-      keep(scope.routine, frame.step(), asking, good);
+      kept.addAll(KeptAnswer.of(scope.routine, frame.step(), asking.questions(), good));
       entries.add(new Trace.Taken(asking.number(), frame.step(), shown(good), List.of(), 0));
       frame.next++;
     }
@@ -270,33 +270,9 @@ public final class Run {
     return wrong;
   }
 
-  /**
-   * An answer that shall be offered first the next time.
-   *
-   * @param routine the id of the routine that asked
-   * @param question as it was asked
-   */
-  public record Kept(String routine, Step.Question question, Value answer) {}
-
   /** The answers that shall be kept, in the order in which they were given. */
-  public List<Kept> kept() {
+  public List<KeptAnswer> kept() {
     return List.copyOf(kept);
-  }
-
-  private void keep(Routine of, Step step, Status.Asking asking, Map<String, Value> answers) {
-    List<Step.Question> questions =
-        switch (step) {
-          case Step.Ask(var text, List<Step.Question> all) -> all;
-          case Step.Pause(var text, List<Step.Question> all) -> all;
-          default -> List.of();
-        };
-    for (Status.Asked asked : asking.questions()) {
-      Value answer = answers.get(asked.name());
-      questions.stream()
-          .filter(q -> q.kept() && q.variable().equals(asked.name()))
-          .filter(q -> !answer.equals(asked.otherwise()))
-          .forEach(q -> kept.add(new Kept(of.id(), q, answer)));
-    }
   }
 
   private static String shown(Map<String, Value> values) {

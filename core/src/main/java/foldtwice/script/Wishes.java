@@ -1,5 +1,6 @@
 package foldtwice.script;
 
+import foldtwice.outline.StepParts;
 import foldtwice.routine.Condition;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
@@ -20,14 +21,11 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /** What a call of the interface asks for: a step to take, or something to find out. */
@@ -110,7 +108,7 @@ final class Wishes {
       case Form.Menu m -> path();
       case Form.Name n -> text(at);
       case Form.Variable v -> text(at);
-      case Form.Word<?> w -> at < given.size() ? word(w, text(at)) : w.otherwise();
+      case Form.Word<?> w -> at < given.size() ? StepParts.word(w.type(), text(at)) : w.otherwise();
       case Form.Flag f -> flag(at);
       case Form.Keys k -> keys(text(at));
       case Form.Selected s -> whom(text(at));
@@ -125,24 +123,6 @@ final class Wishes {
 
   private static IllegalStateException unasked(Form<?> form) {
     return new IllegalStateException("a script's own language has " + form);
-  }
-
-  private static <E extends Enum<E>> E word(Form.Word<E> word, String text) {
-    for (E one : word.type().getEnumConstants()) {
-      if (written(one).equals(text)) {
-        return one;
-      }
-    }
-    throw new ValueException(
-        text,
-        "one of "
-            + Arrays.stream(word.type().getEnumConstants())
-                .map(Wishes::written)
-                .collect(Collectors.joining(", ")));
-  }
-
-  private static String written(Enum<?> one) {
-    return one.name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
   private Scripts.Wish take(Step step) {
@@ -195,7 +175,7 @@ final class Wishes {
 
   private static Whom whom(String text) {
     for (Whom.Group group : Whom.Group.values()) {
-      if (written(group).equals(text)) {
+      if (StepParts.written(group).equals(text)) {
         return group;
       }
     }

@@ -17,7 +17,6 @@ import foldtwice.routine.StepKinds;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.LinkedHashSet;
@@ -336,7 +335,7 @@ public final class Completing {
   private void selected(Found found) {
     facts.map(Facts::selects).filter(s -> !s.isEmpty()).orElse(Set.of(Whom.Group.values())).stream()
         .sorted()
-        .forEach(w -> found.add(w.name().toLowerCase(Locale.ROOT).replace('_', ' ')));
+        .forEach(w -> found.add(StepParts.written(w)));
   }
 
   private void arguments(Step step, Found found) {
@@ -376,12 +375,5 @@ public final class Completing {
           facts.map(f -> f.settings().get(setting)).ifPresent(k -> options(k, found));
       default -> {}
     }
-  }
-
-  /** All ways to go on that are names of one's own, for a text that may take them anywhere. */
-  public List<Completion> insertions(String written) {
-    List<Completion> all = new ArrayList<>();
-    names.forEach(n -> all.add(new Completion(written.length(), OPEN + n + CLOSE, n)));
-    return all;
   }
 }

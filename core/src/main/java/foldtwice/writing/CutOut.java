@@ -11,6 +11,7 @@ import foldtwice.routine.Expr;
 import foldtwice.routine.Head;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Line;
+import foldtwice.routine.Manner;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
@@ -76,12 +77,22 @@ public sealed interface CutOut {
       parameters.add(macro.parameter(n).orElseGet(() -> parameter(n, kinds.get(n))));
       arguments.put(n, new Expr.Name(n));
     }
-    Head head = macro.head().named(id, name).with(parameters);
-    Routine.Macro own = new Routine.Macro(head, lines);
+    Routine.Macro own = new Routine.Macro(head(macro.head(), id, name, parameters), lines);
     Line run = new Line(new Step.RunRoutine(id, arguments));
     List<Line> rest =
         Outline.insert(Several.remove(macro.steps(), numbers), numbers.getFirst(), run);
     return new Made(macro.withSteps(rest), own);
+  }
+
+  /**
+   * It needs what the macro needs of its program, and is as little looked through; where it acts
+   * and when it asks is settled by the macro that runs it.
+   */
+  private static Head head(Head of, String id, String name, List<Parameter> parameters) {
+    return Head.of(id, name, of.application(), parameters)
+        .inCategory(of.category())
+        .with(Manner.PLAIN.fromVersion(of.manner().fromVersion()).withAddOns(of.manner().addOns()))
+        .with(of.origin());
   }
 
   private static Optional<Refused> refused(
@@ -147,6 +158,6 @@ public sealed interface CutOut {
 
   private static Parameter parameter(String name, Kind kind) {
     Kind taken = kind == null ? new Kind.Words() : kind;
-    return new Parameter(name, taken, Checker.usual(taken), Extras.NONE);
+    return new Parameter(name, taken, taken.usual(), Extras.NONE);
   }
 }

@@ -45,16 +45,10 @@ public final class InScope {
     return switch (step) {
       case Step.SetVariable(String name, var value) -> List.of(name);
       case Step.Read(var what, String variable) -> List.of(variable);
-      case Step.Ask(var text, List<Step.Question> questions) -> names(questions);
-      case Step.Pause(var text, List<Step.Question> questions) -> names(questions);
       case Step.ForEach(String variable, var items, var body) ->
           around ? List.of(variable, Builtin.TURN) : List.of(variable);
       case Step.Repeat r -> around ? List.of(Builtin.TURN) : List.of();
-      default -> List.of();
+      default -> step.questions().stream().map(Step.Question::variable).toList();
     };
-  }
-
-  private static List<String> names(List<Step.Question> questions) {
-    return questions.stream().map(Step.Question::variable).toList();
   }
 }

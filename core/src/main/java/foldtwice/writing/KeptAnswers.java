@@ -28,19 +28,12 @@ public final class KeptAnswers {
     return lines.stream()
         .map(
             l -> {
-              Step step = step(l.step(), was, is);
+              Step asks = l.step();
+              Step step = asks.withQuestions(put(asks.questions(), was, is));
               return l.with(
                   step.withBodies(step.bodies().stream().map(b -> lines(b, was, is)).toList()));
             })
         .toList();
-  }
-
-  private static Step step(Step step, Step.Question was, Step.Question is) {
-    return switch (step) {
-      case Step.Ask(var text, List<Step.Question> all) -> new Step.Ask(text, put(all, was, is));
-      case Step.Pause(var text, List<Step.Question> all) -> new Step.Pause(text, put(all, was, is));
-      default -> step;
-    };
   }
 
   private static List<Step.Question> put(

@@ -150,7 +150,7 @@ public record ParameterText(
   Parameter readWithAnyDefault() throws FieldException {
     ParameterText any = withDefault(fresh(name, sort).otherwise());
     Kind kind = sort == Sort.MEASURE ? any.measureOf(least) : any.kind();
-    return any.named(kind, foldtwice.reading.Checker.usual(kind));
+    return any.named(kind, kind.usual());
   }
 
   private Kind kind() throws FieldException {

@@ -28,7 +28,7 @@ public record QuestionText(ParameterText parameter, String offered, boolean kept
   /** A question as it would be written. */
   public static QuestionText of(Step.Question q) {
     Value sample =
-        q.otherwise().constant().filter(v -> fits(q.kind(), v)).orElseGet(() -> any(q.kind()));
+        q.otherwise().constant().filter(v -> fits(q.kind(), v)).orElseGet(() -> q.kind().usual());
     ParameterText plain =
         ParameterText.of(new Parameter(q.variable(), q.kind(), sample, Extras.NONE));
     return new QuestionText(
@@ -53,10 +53,6 @@ public record QuestionText(ParameterText parameter, String offered, boolean kept
     } catch (ValueException e) {
       return false;
     }
-  }
-
-  private static Value any(Kind kind) {
-    return foldtwice.reading.Checker.usual(kind);
   }
 
   /**

@@ -61,9 +61,9 @@ class OutlineTest {
 
   @Test
   void aLineIsDraggedUpAndDownAndInto() {
-    assertThat(read(Outline.move(LINES, "3", "1"))).isEqualTo("1d 2a 3* 3.1b 3.2c");
-    assertThat(read(Outline.move(LINES, "1", "2.2"))).isEqualTo("1* 1.1b 1.2a 1.3c 2d");
-    assertThat(Outline.move(LINES, "2", "2.1")).as("not into itself").isEqualTo(LINES);
+    assertThat(read(Several.move(LINES, List.of("3"), "1"))).isEqualTo("1d 2a 3* 3.1b 3.2c");
+    assertThat(read(Several.move(LINES, List.of("1"), "2.2"))).isEqualTo("1* 1.1b 1.2a 1.3c 2d");
+    assertThat(Several.move(LINES, List.of("2"), "2.1")).as("not into itself").isEqualTo(LINES);
   }
 
   /** The law of the class: removing and inserting again changes nothing. */
@@ -90,7 +90,7 @@ class OutlineTest {
     }
     String from = rows.get(random.nextInt(rows.size())).number();
     String to = rows.get(random.nextInt(rows.size())).number();
-    assertThat(Line.count(Outline.move(lines, from, to))).isEqualTo(Line.count(lines));
+    assertThat(Line.count(Several.move(lines, List.of(from), to))).isEqualTo(Line.count(lines));
   }
 
   /** The law of the fields: writing back what stands there changes nothing. */

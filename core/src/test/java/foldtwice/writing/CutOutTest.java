@@ -8,8 +8,11 @@ import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Head;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Line;
+import foldtwice.routine.Manner;
+import foldtwice.routine.Origin;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
+import foldtwice.routine.Target;
 import foldtwice.routine.Template;
 import java.util.List;
 import java.util.stream.Stream;
@@ -80,6 +83,31 @@ class CutOutTest {
     assertThat(cut(m, "2.1"))
         .isInstanceOfSatisfying(
             CutOut.Made.class, made -> assertThat(made.own().parameter("n")).isPresent());
+  }
+
+  /** It is not pointed at anything anew, does not ask, and is as unseen as what it comes from. */
+  @Test
+  void itRunsWhereTheMacroIs() {
+    Routine.Macro m = macro(note("a"), note("b"));
+    Head head =
+        m.head()
+            .with(Target.DOCUMENT)
+            .with(Manner.PLAIN.asking(Manner.Asking.ALWAYS).fromVersion("3.1").opened("Size"))
+            .with(new Origin("a stranger", "", "", "", false));
+    CutOut.Made made = (CutOut.Made) cut(new Routine.Macro(head, m.steps()), "2");
+    assertThat(made.own().target()).isEqualTo(Target.SELECTION);
+    assertThat(made.own().manner()).isEqualTo(Manner.PLAIN.fromVersion("3.1"));
+    assertThat(made.own().origin().seen()).isFalse();
+    assertThat(made.rest().head()).isEqualTo(head);
+  }
+
+  /** A copied line is the very same value as the one it was copied from. */
+  @Test
+  void oneOfTwoEqualLinesIsMoved() {
+    Line twice = new Line(note("a"));
+    List<Line> lines = List.of(twice, twice, new Line(note("b")));
+    assertThat(Several.move(lines, List.of("1"), "4"))
+        .isEqualTo(List.of(twice, new Line(note("b")), twice));
   }
 
   @Test

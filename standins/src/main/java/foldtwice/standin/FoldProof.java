@@ -1,5 +1,6 @@
 package foldtwice.standin;
 
+import foldtwice.fold.Siblings;
 import foldtwice.library.Library;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Kind;
@@ -27,6 +28,13 @@ public final class FoldProof {
   /** A routine with arguments, and what would be run in its place. */
   public record Pair(
       Routine before, Map<String, Value> given, Routine after, Map<String, Value> instead) {}
+
+  /** Each sibling, and the folded one with what it gives it. */
+  public static List<Pair> pairs(Siblings.Group group) {
+    return group.members().stream()
+        .map(m -> new Pair(m, Map.of(), group.folded(), group.arguments().get(m.id())))
+        .toList();
+  }
 
   private static final int DRAWN = 4;
 

@@ -95,7 +95,7 @@ public final class SimulatedComputer implements Computer {
   }
 
   /** The same computer, from now on with these files beside its library, by name. */
-  public SimulatedComputer with(Function<String, File> beside) {
+  public SimulatedComputer withFiles(Function<String, File> beside) {
     files = beside;
     return this;
   }

@@ -87,14 +87,7 @@ class FoldProofTest {
     List<Siblings.Group> groups = Siblings.find(Demo.LIBRARY);
     assertThat(groups).isNotEmpty();
     for (Siblings.Group group : groups) {
-      List<FoldProof.Pair> pairs =
-          group.members().stream()
-              .map(
-                  m ->
-                      new FoldProof.Pair(
-                          m, Map.of(), group.folded(), group.arguments().get(m.id())))
-              .toList();
-      assertThat(proof().same(pairs)).as(group.folded().name()).isNotEmpty();
+      assertThat(proof().same(FoldProof.pairs(group))).as(group.folded().name()).isNotEmpty();
     }
   }
 }

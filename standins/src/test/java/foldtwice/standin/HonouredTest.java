@@ -17,6 +17,7 @@ import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
 import foldtwice.run.Beside;
 import foldtwice.run.Computer;
+import foldtwice.run.KeptAnswer;
 import foldtwice.run.Run;
 import foldtwice.run.Status;
 import foldtwice.run.Trace;
@@ -68,7 +69,7 @@ class HonouredTest {
   // files
 
   private Trace overLines(String file) {
-    SimulatedComputer computer = SimulatedComputer.fresh().with(new Beside(folder)::file);
+    SimulatedComputer computer = SimulatedComputer.fresh().withFiles(new Beside(folder)::file);
     Step each =
         new Step.ForEach(
             "line",
@@ -178,7 +179,7 @@ class HonouredTest {
                 assertThat(a.questions().getFirst().offered()).containsExactly(Value.Amount.of(3)));
     run.answer(Map.of("n", Value.Amount.of(5), "m", Value.Amount.of(7)));
     run.toEnd();
-    assertThat(run.kept()).containsExactly(new Run.Kept("m", kept, Value.Amount.of(5)));
+    assertThat(run.kept()).containsExactly(new KeptAnswer("m", kept, Value.Amount.of(5)));
     Routine.Macro next = KeptAnswers.in(asks, kept, Value.Amount.of(5));
     assertThat(((Step.Ask) next.steps().getFirst().step()).questions().getFirst().otherwise())
         .isEqualTo(ExprNotation.read("5"));

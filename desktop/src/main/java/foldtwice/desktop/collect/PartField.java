@@ -4,6 +4,7 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.outline.StepParts;
 import foldtwice.routine.Step;
 import foldtwice.routine.ValueException;
+import foldtwice.words.StepWords;
 import foldtwice.writing.Completing.Completion;
 import java.util.List;
 import java.util.Optional;
@@ -49,6 +50,12 @@ final class PartField extends VBox {
   private static final int SHORTEST = 7;
   private static final int LONGEST = 38;
 
+  /** A message is as wide as this, whatever the field is, and a letter of it about so wide. */
+  private static final double WIDE = 320;
+
+  private static final double LETTER = 6.5;
+  private static final Said QUIET = new Said("", false);
+
   private final TextField field = new TextField();
   private final VBox rows = new VBox();
   private final Label says = Parts.wrapped("");
@@ -67,7 +74,7 @@ final class PartField extends VBox {
     this.host = host;
     field.setId(id);
     field.getStyleClass().add("value");
-    field.setAccessibleText(part.label().isEmpty() ? host.step().toString() : part.label());
+    field.setAccessibleText(part.label().isEmpty() ? StepWords.verb(host.step()) : part.label());
     rows.setId(id + "-list");
     rows.getStyleClass().add("choices");
     rows.managedProperty().bind(rows.visibleProperty());
@@ -153,14 +160,9 @@ final class PartField extends VBox {
     return host.preview(field.getText()).map(p -> new Said(p, false));
   }
 
-  private static final Said QUIET = new Said("", false);
-
-  /** A message is as wide as this, whatever the field is. */
-  private static final double WIDE = 320;
-
   private void say(Said said) {
     says.setText(said.text());
-    says.setPrefWidth(said.text().length() * 6.5 > WIDE ? WIDE : USE_COMPUTED_SIZE);
+    says.setPrefWidth(said.text().length() * LETTER > WIDE ? WIDE : USE_COMPUTED_SIZE);
     says.getStyleClass().removeAll("blocks", "soft");
     says.getStyleClass().add(said.wrong() ? "blocks" : "soft");
     field.getStyleClass().remove("wrong");

@@ -20,12 +20,9 @@ import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import foldtwice.writing.InScope;
 import foldtwice.writing.Making;
-import java.util.Collections;
 import java.util.HashSet;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -35,6 +32,11 @@ import javafx.scene.input.ClipboardContent;
 
 /** What can be done to the steps of the chosen macro. */
 final class StepActs implements OutlineView.Actions {
+
+  private static final Expr TWO = new Expr.Literal(Value.Amount.of(2));
+
+  /** Marks the chosen lines while they are followed; nobody writes that into a comment. */
+  private static final String CHOSEN = "\u0000chosen";
 
   private final Chosen chosen;
   private final Consumer<String> onStep;
@@ -232,8 +234,6 @@ final class StepActs implements OutlineView.Actions {
     }
   }
 
-  private static final Expr TWO = new Expr.Literal(Value.Amount.of(2));
-
   /** A name no variable has yet. */
   private String free() {
     List<String> taken = chosen.macro().map(m -> InScope.of(m, "")).orElse(List.of());
@@ -276,17 +276,15 @@ final class StepActs implements OutlineView.Actions {
 
   /** Changes the lines, with the same ones chosen wherever they are then. */
   private void changed(UnaryOperator<List<Line>> change, String said) {
-    List<Line> before = Several.at(lines(), chosen.steps());
-    List<Line> after = change.apply(lines());
-    Set<Line> them = Collections.newSetFromMap(new IdentityHashMap<>());
-    them.addAll(before);
+    List<Line> marked =
+        Several.change(lines(), chosen.steps(), l -> l.saying(l.comment() + CHOSEN));
     List<String> numbers =
-        Outline.rows(after).stream()
-            .filter(r -> them.contains(r.line()))
+        Outline.rows(change.apply(marked)).stream()
+            .filter(r -> r.line().comment().endsWith(CHOSEN))
             .map(Outline.Row::number)
             .toList();
     chosen.chooseSteps(numbers);
-    chosen.put(l -> after, said);
+    chosen.put(change, said);
     onStep.accept(chosen.step());
   }
 

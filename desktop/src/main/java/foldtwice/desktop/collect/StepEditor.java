@@ -75,6 +75,7 @@ final class StepEditor extends VBox implements PartField.Host {
   private final Actions actions;
   private final Supplier<Layout> layout;
   private final Map<Integer, PartField> fields = new HashMap<>();
+  private final Map<Integer, ComboBox<String>> words = new HashMap<>();
   private final QuestionList questions;
   private final FlowPane parts = new FlowPane(10, 6);
   private final TextField comment = new TextField();
@@ -93,7 +94,7 @@ final class StepEditor extends VBox implements PartField.Host {
   StepEditor(Actions actions, Supplier<Layout> layout) {
     this.actions = actions;
     this.layout = layout;
-    this.questions = new QuestionList(this::putQuestions);
+    this.questions = new QuestionList(q -> put(line.step().withQuestions(q)));
     parts.setPrefWrapLength(300);
     comment.setId("step-comment");
     Parts.prompt(comment, Ui.text("step.comment"));
@@ -131,8 +132,7 @@ final class StepEditor extends VBox implements PartField.Host {
       return;
     }
     if (same && isUnderway(now.step())) {
-      StepParts.of(now.step())
-          .forEach(p -> Optional.ofNullable(fields.get(p.index())).ifPresent(f -> f.show(p)));
+      StepParts.of(now.step()).forEach(this::show);
     } else {
       fill();
     }
@@ -145,11 +145,20 @@ final class StepEditor extends VBox implements PartField.Host {
   /** True when all that may have changed stands in fields that can show it. */
   private boolean isUnderway(Step step) {
     return StepParts.of(step).stream()
-        .allMatch(p -> fields.containsKey(p.index()) || !p.options().isEmpty());
+        .allMatch(p -> fields.containsKey(p.index()) || words.containsKey(p.index()));
+  }
+
+  private void show(StepParts.Part part) {
+    if (fields.containsKey(part.index())) {
+      fields.get(part.index()).show(part);
+    } else {
+      words.get(part.index()).setValue(part.text());
+    }
   }
 
   private void fill() {
     fields.clear();
+    words.clear();
     List<Node> all = new ArrayList<>();
     List<StepParts.Part> written = StepParts.of(line.step());
     for (int i = 0; i < written.size(); i++) {
@@ -164,9 +173,8 @@ final class StepEditor extends VBox implements PartField.Host {
     if (!comment.isFocused()) {
       comment.setText(line.comment());
     }
-    Optional<List<Step.Question>> asked = asked(line.step());
-    asked.ifPresent(questions::show);
-    questions.setVisible(asked.isPresent());
+    questions.show(line.step().questions());
+    questions.setVisible(line.step() instanceof Step.Ask || line.step() instanceof Step.Pause);
     deeds.forEach(
         (action, button) -> {
           boolean has = action != Action.STOP_HERE || line.step() instanceof Step.PressButton;
@@ -193,23 +201,6 @@ final class StepEditor extends VBox implements PartField.Host {
     return make;
   }
 
-  private static Optional<List<Step.Question>> asked(Step step) {
-    return switch (step) {
-      case Step.Ask(var text, List<Step.Question> all) -> Optional.of(all);
-      case Step.Pause(var text, List<Step.Question> all) -> Optional.of(all);
-      default -> Optional.empty();
-    };
-  }
-
-  private void putQuestions(List<Step.Question> next) {
-    put(
-        switch (line.step()) {
-          case Step.Ask(var text, var all) -> new Step.Ask(text, next);
-          case Step.Pause(var text, var all) -> new Step.Pause(text, next);
-          default -> throw new IllegalStateException("nothing is asked by " + line.step());
-        });
-  }
-
   // one part
 
   private Node field(StepParts.Part part, int place) {
@@ -222,6 +213,7 @@ final class StepEditor extends VBox implements PartField.Host {
       box.setValue(part.text());
       box.setId(id);
       box.setAccessibleText(part.label());
+      words.put(part.index(), box);
       Parts.onChosen(box, () -> put(StepParts.with(step(), part.index(), box.getValue())));
       input = box;
       named = box;

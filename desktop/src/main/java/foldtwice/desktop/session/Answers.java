@@ -2,6 +2,7 @@ package foldtwice.desktop.session;
 
 import foldtwice.library.Edit;
 import foldtwice.routine.Routine;
+import foldtwice.run.KeptAnswer;
 import foldtwice.run.Run;
 import foldtwice.writing.KeptAnswers;
 
@@ -12,7 +13,7 @@ final class Answers {
 
   /** One edit for each answer that is another than before. */
   static void keep(Session session, Run run) {
-    for (Run.Kept kept : run.kept()) {
+    for (KeptAnswer kept : run.kept()) {
       if (session.mayWrite()
           && session.now().library().routines().get(kept.routine())
               instanceof Routine.Macro macro) {

@@ -37,7 +37,7 @@ final class Computers {
         station.id(),
         id ->
             SimulatedComputer.of(library, station, Clock.system(ZoneId.systemDefault()))
-                .with(name -> new Beside(file.get().toAbsolutePath().getParent()).file(name))
+                .withFiles(name -> new Beside(file.get().toAbsolutePath().getParent()).file(name))
                 .hurried());
   }
 

@@ -66,6 +66,9 @@ public final class Proposals {
     }
   }
 
+  /** So long the programs are waited for. */
+  private static final int PATIENCE_SECONDS = 5;
+
   private static final Logger LOG = LoggerFactory.getLogger(Proposals.class);
 
   private final ReadOnlyObjectWrapper<List<Proposal>> all = new ReadOnlyObjectWrapper<>(List.of());
@@ -124,8 +127,6 @@ public final class Proposals {
     }
   }
 
-  private static final int PATIENCE_SECONDS = 5;
-
   /** What comes to the same in all states it was tried in. */
   private List<Proposal> find(Library library) {
     List<Proposal> candidates = candidates(library);
@@ -153,13 +154,7 @@ public final class Proposals {
     return switch (candidate) {
       case Proposal.Loops(Routine.Macro macro, List<Line> folded, int none) ->
           List.of(new FoldProof.Pair(macro, Map.of(), macro.withSteps(folded), Map.of()));
-      case Proposal.Family(Siblings.Group group, int none) ->
-          group.members().stream()
-              .map(
-                  m ->
-                      new FoldProof.Pair(
-                          m, Map.of(), group.folded(), group.arguments().get(m.id())))
-              .toList();
+      case Proposal.Family(Siblings.Group group, int none) -> FoldProof.pairs(group);
     };
   }
 
