@@ -10,7 +10,6 @@ import foldtwice.routine.Kind;
 import foldtwice.routine.Readout;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Step;
-import foldtwice.routine.StepKind;
 import foldtwice.routine.StepKinds;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
@@ -19,14 +18,13 @@ import foldtwice.routine.Whom;
 import foldtwice.text.Blanks;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.function.Function;
 
 /**
  * Steps said in so many words, one way of saying for each kind of step: {@code change unit to mm},
@@ -41,73 +39,165 @@ final class Sayings {
   private static final Expr TWO = number(2);
   private static final Expr NONE = number(0);
 
-  /** The first words of each kind of step, by its id; a kind with none could not be written. */
-  private static final Map<String, List<String>> VERBS = new LinkedHashMap<>();
-
-  static {
-    VERBS.put("choose", List.of("choose"));
-    VERBS.put("fill", List.of("fill"));
-    VERBS.put("press", List.of("press"));
-    VERBS.put("read", List.of("remember", "read"));
-    VERBS.put("change", List.of("change"));
-    VERBS.put("cycle", List.of("switch", "cycle"));
-    VERBS.put("adjust", List.of("adjust"));
-    VERBS.put("select", List.of("select"));
-    VERBS.put("offset", List.of("move on", "move"));
-    VERBS.put("type", List.of("type"));
-    VERBS.put("keys", List.of("keys"));
-    VERBS.put("set", List.of("set"));
-    VERBS.put("leave", List.of("leave"));
-    VERBS.put("modifiers", List.of("modifiers"));
-    VERBS.put("again", List.of("once more", "again"));
-    VERBS.put("capture", List.of("capture"));
-    VERBS.put("run", List.of("run"));
-    VERBS.put("start", List.of("start"));
-    VERBS.put("front", List.of("to front", "bring"));
-    VERBS.put("wait", List.of("wait until", "wait"));
-    VERBS.put("ask", List.of("ask"));
-    VERBS.put("pause", List.of("pause"));
-    VERBS.put("if", List.of("if"));
-    VERBS.put("repeat", List.of("repeat"));
-    VERBS.put("each", List.of("for each", "for", "each"));
-    VERBS.put("stop", List.of("stop"));
-    VERBS.put("note", List.of("note"));
-  }
+  /**
+   * How a kind of step is said.
+   *
+   * @param verbs its first words; the first is the one it reads with
+   * @param blank with nothing, or the usual, in its parts
+   * @param read the step of what follows the verb; throws where that is not understood
+   */
+  private record Saying(List<String> verbs, Step blank, Function<String, Step> read) {}
 
   private final Optional<Facts> facts;
-  private final Known known;
+  private final Meant meant;
+
+  /** By the id of the kind, in the order in which kinds are told. */
+  private final Map<String, Saying> sayings = new LinkedHashMap<>();
 
   Sayings(Optional<Facts> facts, Known known) {
     this.facts = facts;
-    this.known = known;
+    this.meant = new Meant(facts, known);
+    StepKinds.ALL.forEach(k -> sayings.put(k.id(), saying(k.id())));
   }
 
-  /** What the text says, the fullest understanding first. */
+  private Saying saying(String kind) {
+    return switch (kind) {
+      case "choose" ->
+          said(
+              new Step.Choose(List.of(new Template(meant.firstMenu()))),
+              r -> new Step.Choose(meant.menu(r)),
+              "choose");
+      case "fill" -> said(new Step.Fill("", NOTHING), meant::filled, "fill");
+      case "press" -> said(new Step.PressButton(""), r -> meant.pressed(r), "press");
+      case "read" ->
+          bothAtLast(new Step.Read(Readout.Of.SELECTED_TEXT, "text"), " as ", "remember", "read");
+      case "change" ->
+          said(
+              new Step.ChangeSetting("", NOTHING, Step.Lasting.THIS_RUN), meant::changed, "change");
+      case "cycle" ->
+          said(
+              new Step.Cycle("", List.of(), Step.Lasting.FOR_GOOD),
+              meant::switched,
+              "switch",
+              "cycle");
+      case "adjust" ->
+          said(
+              new Step.Adjust("", Step.Adjusting.BY, ONE, Step.Edge.CLAMP),
+              meant::adjusted,
+              "adjust");
+      case "select" -> {
+        Step all = new Step.Select(Whom.Group.ALL, false);
+        yield said(all, r -> StepParts.with(all, 0, group(r)), "select");
+      }
+      case "offset" ->
+          said(
+              new Step.SelectOffset(ONE, NONE, Step.Edge.STOP_QUIETLY),
+              Sayings::offset,
+              "move on",
+              "move");
+      case "type" ->
+          said(new Step.TypeText(Template.EMPTY), r -> new Step.TypeText(new Template(r)), "type");
+      case "keys" -> said(keys("Esc"), Sayings::keys, "keys");
+      case "set" -> both(new Step.SetVariable("value", ONE), " to ", "set");
+      case "leave" -> first(new Step.Leave(Step.Leaving.FINISH), "leave");
+      case "modifiers" -> first(new Step.Modifiers(Step.Holding.RELEASE), "modifiers");
+      case "again" -> said(new Step.Again(), r -> new Step.Again(), "once more", "again");
+      case "capture" -> both(new Step.Capture(Step.Area.WINDOW, Template.EMPTY), " to ", "capture");
+      case "run" -> said(new Step.RunRoutine("", Map.of()), meant::ran, "run");
+      case "start" -> said(new Step.StartProgram("", List.of()), meant::started, "start");
+      case "front" ->
+          said(
+              new Step.BringToFront(""),
+              r -> new Step.BringToFront(meant.window(Meant.cut(r, " to the front"))),
+              "to front",
+              "bring");
+      case "wait" ->
+          bothAtLast(
+              new Step.WaitUntil(new Condition.SomethingSelected(), HALF_A_MINUTE),
+              " at most ",
+              "wait until",
+              "wait");
+      case "ask" -> said(asking(Template.EMPTY), r -> asking(new Template(r)), "ask");
+      case "pause" ->
+          said(
+              new Step.Pause(Template.EMPTY, List.of()),
+              r -> new Step.Pause(new Template(r), List.of()),
+              "pause");
+      case "if" ->
+          first(new Step.If(new Condition.SomethingSelected(), List.of(), List.of()), "if");
+      case "repeat" -> {
+        Step twice = new Step.Repeat(TWO, List.of());
+        yield said(twice, r -> StepParts.with(twice, 0, Meant.cut(r, " times")), "repeat");
+      }
+      case "each" ->
+          both(
+              new Step.ForEach("one", new Step.Items.Given(List.of()), List.of()),
+              " in ",
+              "for each",
+              "for",
+              "each");
+      case "stop" ->
+          said(new Step.Stop(Template.EMPTY), r -> new Step.Stop(new Template(r)), "stop");
+      case "note" ->
+          said(new Step.Note(Template.EMPTY), r -> new Step.Note(new Template(r)), "note");
+      default -> throw new IllegalStateException("no way of saying " + kind);
+    };
+  }
+
+  private static Saying said(Step blank, Function<String, Step> read, String... verbs) {
+    return new Saying(List.of(verbs), blank, read);
+  }
+
+  /** What follows the verb is the first part. */
+  private static Saying first(Step blank, String... verbs) {
+    return said(blank, r -> StepParts.with(blank, 0, r), verbs);
+  }
+
+  /** Two parts with a word between them; the second is the usual one where the word is missing. */
+  private static Saying both(Step blank, String word, String... verbs) {
+    return said(blank, r -> parted(blank, r, r.indexOf(word), word), verbs);
+  }
+
+  /** The same where the first part may have the word in it. */
+  private static Saying bothAtLast(Step blank, String word, String... verbs) {
+    return said(blank, r -> parted(blank, r, r.lastIndexOf(word), word), verbs);
+  }
+
+  private static Step parted(Step blank, String rest, int at, String word) {
+    return at < 0
+        ? StepParts.with(blank, 0, rest)
+        : StepParts.with(
+            StepParts.with(blank, 0, rest.substring(0, at).strip()),
+            1,
+            rest.substring(at + word.length()).strip());
+  }
+
+  /** What the text says. */
   List<Step> said(String text) {
     List<Step> said = new ArrayList<>();
-    for (StepKind<?> kind : StepKinds.ALL) {
-      for (String verb : VERBS.get(kind.id())) {
-        if (begins(text, verb)) {
-          String rest = text.substring(verb.length()).strip();
-          if (!rest.isEmpty()) {
-            understood(kind.id(), rest).ifPresent(said::add);
-          }
-          break;
-        }
-      }
+    for (Saying saying : sayings.values()) {
+      saying.verbs().stream()
+          .filter(v -> begins(text, v))
+          .findFirst()
+          .map(v -> text.substring(v.length()).strip())
+          .filter(rest -> !rest.isEmpty())
+          .flatMap(rest -> understood(saying, rest))
+          .ifPresent(said::add);
     }
     return said;
   }
 
   /** A step of each kind whose first word the text begins, to be filled in. */
   List<Step> blanks(String text) {
-    List<Step> blanks = new ArrayList<>();
-    for (StepKind<?> kind : StepKinds.ALL) {
-      if (VERBS.get(kind.id()).stream().anyMatch(v -> begins(text, v) || halfSaid(text, v))) {
-        blanks.add(blank(kind.id()));
-      }
-    }
-    return blanks;
+    return sayings.values().stream()
+        .filter(s -> s.verbs().stream().anyMatch(v -> begins(text, v) || halfSaid(text, v)))
+        .map(Saying::blank)
+        .toList();
+  }
+
+  /** A step of a kind with what the program has first, or with nothing, in its parts. */
+  Step blank(String kind) {
+    return sayings.get(kind).blank();
   }
 
   private static boolean begins(String text, String verb) {
@@ -119,252 +209,16 @@ final class Sayings {
     return text.length() > 1 && verb.startsWith(text.toLowerCase(Locale.ROOT));
   }
 
-  private Optional<Step> understood(String kind, String rest) {
+  private static Optional<Step> understood(Saying saying, String rest) {
     try {
-      return Optional.of(read(kind, rest));
+      return Optional.of(saying.read().apply(rest));
     } catch (ValueException notYet) {
       return Optional.empty(); // half typed: the blank step is offered
     }
   }
 
-  private Step read(String kind, String rest) {
-    return switch (kind) {
-      case "choose" -> new Step.Choose(menu(rest));
-      case "fill" -> {
-        Two parts = Two.of(rest, " with ");
-        String label = there(parts.first(), fields().map(Facts.Field::label));
-        yield new Step.Fill(label, value(parts.second(), fieldKind(label)));
-      }
-      case "press" -> new Step.PressButton(there(rest, buttons()));
-      case "read" -> {
-        Two parts = Two.last(rest, " as ");
-        yield StepParts.with(StepParts.with(blank(kind), 0, parts.first()), 1, parts.second());
-      }
-      case "change" -> {
-        Two whole = Two.of(rest, " to ");
-        boolean good = whole.second().endsWith(FOR_GOOD);
-        String to = good ? cut(whole.second(), FOR_GOOD) : whole.second();
-        String name = there(whole.first(), settings());
-        yield new Step.ChangeSetting(
-            name, value(to, setting(name)), good ? Step.Lasting.FOR_GOOD : Step.Lasting.THIS_RUN);
-      }
-      case "cycle" -> {
-        Two parts = Two.of(rest, " through ");
-        String name = there(parts.first(), settings());
-        List<Expr> values = new ArrayList<>();
-        for (String one : parts.second().split(",")) {
-          values.add(value(one.strip(), setting(name)));
-        }
-        yield new Step.Cycle(name, values, Step.Lasting.FOR_GOOD);
-      }
-      case "adjust" -> adjusted(rest);
-      case "select" -> StepParts.with(blank(kind), 0, group(rest));
-      case "offset" -> offset(rest);
-      case "type" -> new Step.TypeText(new Template(rest));
-      case "keys" -> keys(rest);
-      case "set" -> {
-        Two parts = Two.of(rest, " to ");
-        yield StepParts.with(StepParts.with(blank(kind), 0, parts.first()), 1, parts.second());
-      }
-      case "leave", "modifiers" -> StepParts.with(blank(kind), 0, rest);
-      case "again" -> new Step.Again();
-      case "capture" -> {
-        Two parts = rest.contains(" to ") ? Two.of(rest, " to ") : new Two(rest, "");
-        yield StepParts.with(StepParts.with(blank(kind), 0, parts.first()), 1, parts.second());
-      }
-      case "run" -> {
-        Two parts = rest.contains(" with ") ? Two.of(rest, " with ") : new Two(rest, "");
-        yield StepParts.with(
-            new Step.RunRoutine(routine(parts.first()), Map.of()), 1, parts.second());
-      }
-      case "start" -> {
-        Two parts = rest.contains(" with ") ? Two.of(rest, " with ") : new Two(rest, "");
-        yield StepParts.with(
-            new Step.StartProgram(window(parts.first()), List.of()), 1, parts.second());
-      }
-      case "front" -> new Step.BringToFront(window(cut(rest, " to the front")));
-      case "wait" -> {
-        Two parts =
-            rest.contains(" at most ") ? Two.last(rest, " at most ") : new Two(rest, "30 s");
-        yield StepParts.with(StepParts.with(blank(kind), 0, parts.first()), 1, parts.second());
-      }
-      case "ask" -> new Step.Ask(new Template(rest), List.of(question("answer")));
-      case "pause" -> new Step.Pause(new Template(rest), List.of());
-      case "if" -> StepParts.with(blank(kind), 0, rest);
-      case "repeat" -> StepParts.with(blank(kind), 0, cut(rest, " times"));
-      case "each" -> {
-        Two parts = Two.of(rest, " in ");
-        yield StepParts.with(StepParts.with(blank(kind), 0, parts.first()), 1, parts.second());
-      }
-      case "stop" -> new Step.Stop(new Template(rest));
-      case "note" -> new Step.Note(new Template(rest));
-      default -> throw new IllegalStateException("no way of saying " + kind);
-    };
-  }
-
-  private static final String FOR_GOOD = " for good";
-
-  /** A step of a kind with what the program has first, or with nothing, in its parts. */
-  Step blank(String kind) {
-    return switch (kind) {
-      case "choose" ->
-          new Step.Choose(
-              List.of(
-                  new Template(
-                      facts.stream()
-                          .flatMap(f -> f.commands().stream())
-                          .filter(c -> !c.menu().isEmpty())
-                          .map(c -> c.menu().getFirst())
-                          .findFirst()
-                          .orElse("Menu"))));
-      case "fill" -> new Step.Fill("", NOTHING);
-      case "press" -> new Step.PressButton("");
-      case "read" -> new Step.Read(Readout.Of.SELECTED_TEXT, "text");
-      case "change" -> new Step.ChangeSetting("", NOTHING, Step.Lasting.THIS_RUN);
-      case "cycle" -> new Step.Cycle("", List.of(), Step.Lasting.FOR_GOOD);
-      case "adjust" -> new Step.Adjust("", Step.Adjusting.BY, ONE, Step.Edge.CLAMP);
-      case "select" -> new Step.Select(Whom.Group.ALL, false);
-      case "offset" -> new Step.SelectOffset(ONE, NONE, Step.Edge.STOP_QUIETLY);
-      case "type" -> new Step.TypeText(Template.EMPTY);
-      case "keys" -> keys("Esc");
-      case "set" -> new Step.SetVariable("value", ONE);
-      case "leave" -> new Step.Leave(Step.Leaving.FINISH);
-      case "modifiers" -> new Step.Modifiers(Step.Holding.RELEASE);
-      case "again" -> new Step.Again();
-      case "capture" -> new Step.Capture(Step.Area.WINDOW, Template.EMPTY);
-      case "run" -> new Step.RunRoutine("", Map.of());
-      case "start" -> new Step.StartProgram("", List.of());
-      case "front" -> new Step.BringToFront("");
-      case "wait" -> new Step.WaitUntil(new Condition.SomethingSelected(), HALF_A_MINUTE);
-      case "ask" -> new Step.Ask(Template.EMPTY, List.of(question("answer")));
-      case "pause" -> new Step.Pause(Template.EMPTY, List.of());
-      case "if" -> new Step.If(new Condition.SomethingSelected(), List.of(), List.of());
-      case "repeat" -> new Step.Repeat(TWO, List.of());
-      case "each" -> new Step.ForEach("one", new Step.Items.Given(List.of()), List.of());
-      case "stop" -> new Step.Stop(Template.EMPTY);
-      case "note" -> new Step.Note(Template.EMPTY);
-      default -> throw new IllegalStateException("no blank step of kind " + kind);
-    };
-  }
-
-  private static Step.Question question(String name) {
-    return new Step.Question(name, new Kind.Words(), NOTHING);
-  }
-
-  // parts
-
-  /** What stands before and behind a word. */
-  private record Two(String first, String second) {
-
-    static Two of(String text, String word) {
-      return cut(text, word, text.indexOf(word));
-    }
-
-    static Two last(String text, String word) {
-      return cut(text, word, text.lastIndexOf(word));
-    }
-
-    private static Two cut(String text, String word, int at) {
-      if (at <= 0) {
-        throw new ValueException(text, "something" + word + "something");
-      }
-      return new Two(text.substring(0, at).strip(), text.substring(at + word.length()).strip());
-    }
-  }
-
-  private static String cut(String text, String tail) {
-    return text.endsWith(tail) ? text.substring(0, text.length() - tail.length()).strip() : text;
-  }
-
-  private static Expr text(String text) {
-    return new Expr.Literal(new Value.Text(text));
-  }
-
-  private static Expr number(long n) {
-    return new Expr.Literal(Value.Amount.of(n));
-  }
-
-  /** A name as the program has it, if it differs in nothing but large letters. */
-  private static String there(String typed, Stream<String> names) {
-    return names.filter(n -> n.equalsIgnoreCase(typed)).findFirst().orElse(typed);
-  }
-
-  private List<Template> menu(String typed) {
-    List<Template> path = StepParts.menu(typed);
-    return facts.stream()
-        .flatMap(f -> f.commands().stream())
-        .map(Facts.Command::menu)
-        .filter(m -> m.size() == path.size() && plain(m).equals(plain(sources(path))))
-        .findFirst()
-        .map(Template::all)
-        .orElse(path);
-  }
-
-  private static List<String> sources(List<Template> path) {
-    return path.stream().map(Template::source).toList();
-  }
-
-  /** Labels without what only says that a dialog follows. */
-  private static List<String> plain(List<String> path) {
-    return path.stream()
-        .map(l -> l.replaceAll("(\u2026|\\.{3})$", "").strip().toLowerCase(Locale.ROOT))
-        .toList();
-  }
-
-  private Stream<Facts.Field> fields() {
-    return facts.stream().flatMap(f -> f.dialogs().stream()).flatMap(d -> d.fields().stream());
-  }
-
-  private Stream<String> buttons() {
-    return facts.stream()
-        .flatMap(f -> f.dialogs().stream())
-        .flatMap(d -> d.buttons().stream())
-        .map(Facts.Button::label);
-  }
-
-  private Stream<String> settings() {
-    return facts.stream().flatMap(f -> f.settings().keySet().stream());
-  }
-
-  private Optional<Kind> setting(String name) {
-    return facts.map(f -> f.settings().get(name));
-  }
-
-  private Optional<Kind> fieldKind(String label) {
-    return fields()
-        .filter(f -> f.label().equals(label))
-        .filter(f -> f.takes() == Facts.Takes.CHOICE || f.takes() == Facts.Takes.TEXT)
-        .<Kind>map(f -> f.options().isEmpty() ? new Kind.Words() : new Kind.Choice(f.options()))
-        .findFirst();
-  }
-
-  /** An expression; else the value a program has of that name; a plain text needs no quotes. */
-  private static Expr value(String typed, Optional<Kind> kind) {
-    if (kind.isPresent()) {
-      try {
-        return new Expr.Literal(kind.get().read(typed));
-      } catch (ValueException other) {
-        return ExprNotation.read(typed); // not as it stands; it may be computed
-      }
-    }
-    return ExprNotation.read(typed);
-  }
-
-  /** {@code exposure by 0.1}, {@code white balance to 5200 K}. */
-  private Step adjusted(String rest) {
-    int by = rest.lastIndexOf(" by ");
-    int to = rest.lastIndexOf(" to ");
-    boolean moves = by > to;
-    Two parts = moves ? Two.last(rest, " by ") : Two.last(rest, " to ");
-    Expr amount = ExprNotation.read(parts.second());
-    String name = there(parts.first(), facts.stream().flatMap(f -> f.values().keySet().stream()));
-    Optional<Kind.Measure> range = facts.map(f -> f.values().get(name));
-    Expr onScale =
-        amount instanceof Expr.Literal(Value.Amount(BigDecimal n)) && range.isPresent()
-            ? new Expr.Literal(new Value.Quantity(n, range.get().least().scale()))
-            : amount;
-    return new Step.Adjust(
-        name, moves ? Step.Adjusting.BY : Step.Adjusting.TO, onScale, Step.Edge.CLAMP);
+  private static Step asking(Template text) {
+    return new Step.Ask(text, List.of(new Step.Question("answer", new Kind.Words(), NOTHING)));
   }
 
   /** {@code exposure by 0.1} without a verb, where the program has such a value. */
@@ -372,7 +226,7 @@ final class Sayings {
     boolean known =
         facts.map(Facts::values).orElse(Map.of()).keySet().stream()
             .anyMatch(v -> text.toLowerCase(Locale.ROOT).startsWith(v.toLowerCase(Locale.ROOT)));
-    return known ? understood("adjust", text) : Optional.empty();
+    return known ? understood(sayings.get("adjust"), text) : Optional.empty();
   }
 
   private static String group(String rest) {
@@ -404,18 +258,11 @@ final class Sayings {
     }
   }
 
-  /** The id of the routine that is called so; else the text, to be mended where it is marked. */
-  private String routine(String name) {
-    return known.routines().stream()
-        .filter(
-            id ->
-                id.equals(name)
-                    || known.routine(id).filter(r -> r.name().equalsIgnoreCase(name)).isPresent())
-        .findFirst()
-        .orElse(name);
+  private static Expr text(String text) {
+    return new Expr.Literal(new Value.Text(text));
   }
 
-  private String window(String name) {
-    return known.windows().stream().filter(w -> w.equalsIgnoreCase(name)).findFirst().orElse(name);
+  private static Expr number(long n) {
+    return new Expr.Literal(Value.Amount.of(n));
   }
 }
