@@ -45,6 +45,7 @@ class HouseTest {
           List.of("known"),
           List.of("describe"),
           List.of("outline"),
+          List.of("source"),
           List.of("reading"),
           List.of("writing"),
           List.of("binding"),

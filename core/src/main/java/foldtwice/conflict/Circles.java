@@ -12,6 +12,7 @@ import foldtwice.resolve.Resolver;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
+import foldtwice.source.Named;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
@@ -194,8 +195,10 @@ final class Circles {
     List<Onward> known = onward.get(routine);
     if (known == null) {
       known = new ArrayList<>();
-      if (library.routines().get(routine) instanceof Routine.Macro macro) {
-        collect(macro.steps(), known, Optional.empty(), 0);
+      switch (library.routines().get(routine)) {
+        case Routine.Macro m -> collect(m.steps(), known, Optional.empty(), 0);
+        case Routine.Script s -> collect(Named.lines(s), known, Optional.empty(), 0);
+        case null, default -> {} // one deed, which sets off nothing of the library
       }
       onward.put(routine, known);
     }

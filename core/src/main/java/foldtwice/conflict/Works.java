@@ -15,6 +15,7 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
+import foldtwice.source.Named;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;
@@ -245,10 +246,16 @@ final class Works {
 
   /** Empty when nothing is harmed, or the routine says what becomes of held modifiers before. */
   private Optional<Detail.Harm> harm(Routine routine, Modifiers held, int depth) {
-    if (!(routine instanceof Routine.Macro macro) || depth >= Reading.DEEPEST) {
+    List<Line> lines =
+        switch (routine) {
+          case Routine.Macro m -> m.steps();
+          case Routine.Script s -> Named.lines(s);
+          default -> List.of();
+        };
+    if (depth >= Reading.DEEPEST) {
       return Optional.empty();
     }
-    return switch (walk(macro.steps(), held, depth)) {
+    return switch (walk(lines, held, depth)) {
       case Walk.Harmed(Detail.Harm harm) -> Optional.of(harm);
       case Walk.Safe s -> Optional.empty();
       case Walk.On o -> Optional.empty();

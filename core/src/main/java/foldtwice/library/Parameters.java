@@ -4,8 +4,10 @@ import foldtwice.binding.Binding;
 import foldtwice.outline.Renaming;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
+import foldtwice.source.Rewriting;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -31,10 +33,22 @@ public final class Parameters {
     List<Parameter> all =
         routine.parameters().stream().map(p -> p.name().equals(was.name()) ? is : p).toList();
     Routine next = routine.with(routine.head().with(all));
-    if (!was.name().equals(is.name()) && next instanceof Routine.Macro m) {
-      next = m.withSteps(Renaming.in(m.steps(), was.name(), is.name()));
+    return withBindings(library, renamed(next, was.name(), is.name()), was, is);
+  }
+
+  /** What a routine does, asking for a parameter by another name. */
+  private static Routine renamed(Routine routine, String was, String is) {
+    if (was.equals(is)) {
+      return routine;
     }
-    return withBindings(library, next, was, is);
+    return switch (routine) {
+      case Routine.Macro m -> m.withSteps(Renaming.in(m.steps(), was, is));
+      case Routine.Script s -> s.withSource(Rewriting.renamed(s.source(), was, is));
+      case Routine.Stored s ->
+          s.withText(
+              new Template(s.text().with(n -> "\u2039" + (n.equals(was) ? is : n) + "\u203a")));
+      case Routine.PluginAction p -> p; // its parameters are the action's
+    };
   }
 
   /** Takes a parameter away. Steps that still name it are marked where they stand. */

@@ -3,6 +3,7 @@ package foldtwice.reading;
 import foldtwice.known.Facts;
 import foldtwice.known.Known;
 import foldtwice.outline.Outline;
+import foldtwice.place.Versions;
 import foldtwice.reading.Types.ValueType;
 import foldtwice.routine.Condition;
 import foldtwice.routine.Expr;
@@ -17,6 +18,10 @@ import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
+import foldtwice.source.Helpers;
+import foldtwice.source.Named;
+import foldtwice.source.Wanted;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -64,6 +69,35 @@ public final class Checker {
     checker.types.names().forEach(n -> kinds.put(n, checker.types.kind(n)));
     macro.parameters().forEach(p -> kinds.put(p.name(), p.kind()));
     return kinds;
+  }
+
+  /** A checker of what the calls of a script want; {@code names} hold anything. */
+  static Checker of(Routine.Script script, Known known, Set<String> names) {
+    Checker checker = new Checker(new Routine.Macro(script.head(), List.of()), known);
+    script.parameters().forEach(p -> checker.types.put(p.name(), Types.of(p.kind())));
+    names.forEach(n -> checker.types.put(n, ValueType.ANY));
+    checker.types.put(Named.UNKNOWN, ValueType.ANY);
+    return checker;
+  }
+
+  /** What is wrong with what a call wants, whatever was called before it. */
+  List<Mark> wanted(Wanted wanted) {
+    int before = slips.marks().size();
+    dialogs.unsure();
+    switch (wanted) {
+      case Wanted.Take(Step step, var names) -> {
+        names.keySet().forEach(n -> types.put(n, ValueType.TEXT));
+        step(step);
+      }
+      case Wanted.Answer(Step.Ask ask) -> step(ask);
+      case Wanted.Read(Readout what) -> readout(what);
+      case Wanted.Test(Condition condition) -> condition(condition);
+      case Wanted.Compute(Expr value) -> slips.expr(value);
+      case Wanted.Through(Step.Items items) -> items(items);
+      case Wanted.Use u -> {}
+    }
+    List<Mark> marks = slips.marks();
+    return marks.subList(before, marks.size());
   }
 
   private void lines(List<Line> lines, String prefix) {
@@ -132,7 +166,12 @@ public final class Checker {
       }
       case Step.If(Condition condition, List<Line> then, List<Line> otherwise) -> {
         condition(condition);
+        Optional<Boolean> sure = sure(condition);
         Optional<Facts.Dialog> before = dialogs.open();
+        if (sure.isPresent()) { // what is for another version is not held against this one
+          lines(sure.get() ? then : otherwise, here + (sure.get() ? "." : ".e"));
+          return;
+        }
         lines(then, here + ".");
         Optional<Facts.Dialog> after = dialogs.open();
         dialogs.stands(before);
@@ -157,6 +196,17 @@ public final class Checker {
       case Step.Again a -> dialogs.unsure();
       case Step.Modifiers m -> {}
     }
+  }
+
+  /** Whether a condition holds here whatever happens: of versions it is known. */
+  private Optional<Boolean> sure(Condition condition) {
+    return switch (condition) {
+      case Condition.VersionAtLeast(String version)
+          when facts.filter(f -> !f.version().isEmpty()).isPresent() ->
+          Optional.of(Versions.atLeast(facts.get().version(), version));
+      case Condition.Not(Condition of) -> sure(of).map(yes -> !yes);
+      default -> Optional.empty();
+    };
   }
 
   private void loop(List<Line> body, String here) {
@@ -271,7 +321,7 @@ public final class Checker {
           near -> new Step.RunRoutine(near, arguments));
       return;
     }
-    if (reaches(id, macro.id(), new HashSet<>())) {
+    if (reaches(known, id, macro.id())) {
       slips.mark(
           Mark.Fault.CIRCLE, routine.get().name(), "a routine that does not run this one again");
     }
@@ -288,7 +338,12 @@ public final class Checker {
     dialogs.unsure();
   }
 
-  private boolean reaches(String from, String to, Set<String> seen) {
+  /** True when a routine runs or uses another one, directly or around. */
+  static boolean reaches(Known known, String from, String to) {
+    return reaches(known, from, to, new HashSet<>());
+  }
+
+  private static boolean reaches(Known known, String from, String to, Set<String> seen) {
     if (from.equals(to)) {
       return true;
     }
@@ -297,21 +352,28 @@ public final class Checker {
     }
     return known.routine(from).stream()
         .flatMap(r -> called(r).stream())
-        .anyMatch(next -> reaches(next, to, seen));
+        .anyMatch(next -> reaches(known, next, to, seen));
   }
 
   private static List<String> called(Routine routine) {
     return switch (routine) {
-      case Routine.Macro m ->
-          Outline.rows(m.steps()).stream()
-              .map(r -> r.line().step())
-              .filter(s -> s instanceof Step.RunRoutine)
-              .map(s -> ((Step.RunRoutine) s).routine())
-              .toList();
-      case Routine.Script s -> List.of(); // what it runs is known when it runs
+      case Routine.Macro m -> called(m.steps());
+      case Routine.Script s -> {
+        List<String> all = new ArrayList<>(called(Named.lines(s)));
+        all.addAll(Helpers.named(s.source()));
+        yield all;
+      }
       case Routine.PluginAction p -> List.of();
       case Routine.Stored c -> List.of();
     };
+  }
+
+  private static List<String> called(List<Line> lines) {
+    return Outline.rows(lines).stream()
+        .map(r -> r.line().step())
+        .filter(s -> s instanceof Step.RunRoutine)
+        .map(s -> ((Step.RunRoutine) s).routine())
+        .toList();
   }
 
   private void questions(List<Step.Question> questions) {

@@ -6,6 +6,7 @@ import foldtwice.place.AddOn;
 import foldtwice.place.Versions;
 import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
+import foldtwice.source.Source;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -28,6 +29,9 @@ public sealed interface Hindrance {
   /** The add-on is there, but in a version without this action. */
   record NoAction(String addOn, String action) implements Hindrance {}
 
+  /** Its source cannot be read, from here on. */
+  record Unreadable(int line, int column, String expected) implements Hindrance {}
+
   /** A step does not fit what the program has. */
   record Step(Mark mark) implements Hindrance {}
 
@@ -38,6 +42,11 @@ public sealed interface Hindrance {
     if (there && routine instanceof Routine.Macro macro) {
       Checker.check(macro, here).forEach(m -> all.add(new Step(m)));
     } // what a script needs is known when it runs
+    if (routine instanceof Routine.Script script) {
+      Source.of(script.source())
+          .slip()
+          .ifPresent(s -> all.add(new Unreadable(s.at().line(), s.at().column(), s.what())));
+    }
     return List.copyOf(all);
   }
 

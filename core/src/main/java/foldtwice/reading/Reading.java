@@ -11,6 +11,7 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
+import foldtwice.source.Named;
 import foldtwice.sql.SqlText;
 import java.util.Collections;
 import java.util.EnumSet;
@@ -51,7 +52,7 @@ public record Reading(
     AGAIN,
     /** It runs a routine that is not here. */
     MISSING_ROUTINE,
-    /** A script: what it does is known when it has run. */
+    /** A script: what its text names is read, what it comes to is known when it has run. */
     SCRIPT,
     /** An add-on's action that is not here. */
     MISSING_ACTION,
@@ -113,7 +114,10 @@ public record Reading(
       Optional<Facts> facts = known.program(routine.application());
       switch (routine) {
         case Routine.Macro macro -> lines(macro.steps(), facts, new HashSet<>(), depth);
-        case Routine.Script s -> beyond.add(Beyond.SCRIPT);
+        case Routine.Script s -> {
+          lines(Named.lines(s), facts, new HashSet<>(), depth);
+          beyond.add(Beyond.SCRIPT);
+        }
         case Routine.PluginAction p -> {
           addOns.add(p.addOn());
           facts

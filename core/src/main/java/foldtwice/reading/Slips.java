@@ -5,7 +5,6 @@ import foldtwice.outline.Renaming;
 import foldtwice.reading.Types.ValueType;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
-import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
@@ -107,13 +106,7 @@ final class Slips {
       return;
     }
     Optional<String> near = Nearness.nearest(name, types.names());
-    Step step = Outline.at(macro.steps(), number).map(Line::step).orElse(null);
-    Optional<Step> mended =
-        near.map(
-            n -> {
-              Step made = mend.apply(n);
-              return made != null ? made : Renaming.in(step, name, n);
-            });
+    Optional<Step> mended = near.flatMap(n -> mended(name, n, mend));
     marks.add(
         new Mark(
             number,
@@ -122,5 +115,16 @@ final class Slips {
             "a parameter or variable set before",
             mended,
             near));
+  }
+
+  /** The step with another name in it; none outside of the steps of a macro. */
+  private Optional<Step> mended(String name, String near, Function<String, Step> mend) {
+    return Optional.ofNullable(mend.apply(near))
+        .or(
+            () ->
+                number.isEmpty()
+                    ? Optional.empty()
+                    : Outline.at(macro.steps(), number)
+                        .map(line -> Renaming.in(line.step(), name, near)));
   }
 }

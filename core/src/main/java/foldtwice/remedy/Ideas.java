@@ -24,6 +24,7 @@ import foldtwice.resolve.Owner;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
+import foldtwice.source.Rewriting;
 import foldtwice.suggest.Suggestion;
 import foldtwice.suggest.Suggestions;
 import foldtwice.surface.Device;
@@ -247,25 +248,25 @@ final class Ideas {
     }
   }
 
-  private Optional<Routine.Macro> macro(String id) {
-    return library.routines().get(id) instanceof Routine.Macro m
-        ? Optional.of(m)
-        : Optional.empty();
-  }
-
   private void release(Claim claim) {
     binding(claim)
-        .flatMap(b -> macro(b.routine()))
-        .ifPresent(
-            m -> {
-              List<Line> steps = new ArrayList<>();
-              steps.add(new Line(new Step.Modifiers(Step.Holding.RELEASE)));
-              steps.addAll(m.steps());
-              all.add(
-                  new Idea(
-                      new Way.Release(m.id()),
-                      new Edit.PutRoutine(new Routine.Macro(m.head(), steps))));
-            });
+        .map(b -> library.routines().get(b.routine()))
+        .flatMap(Ideas::released)
+        .ifPresent(r -> all.add(new Idea(new Way.Release(r.id()), new Edit.PutRoutine(r))));
+  }
+
+  /** The same routine, which lets go of held modifiers first; of macros and scripts. */
+  private static Optional<Routine> released(Routine routine) {
+    return switch (routine) {
+      case Routine.Macro m -> {
+        List<Line> steps = new ArrayList<>();
+        steps.add(new Line(new Step.Modifiers(Step.Holding.RELEASE)));
+        steps.addAll(m.steps());
+        yield Optional.of(new Routine.Macro(m.head(), steps));
+      }
+      case Routine.Script s -> Optional.of(s.withSource("program.releaseHeld();\n" + s.source()));
+      default -> Optional.empty();
+    };
   }
 
   /** The key and whoever listens change over to keys of the pool; or the key is silenced. */
@@ -365,6 +366,7 @@ final class Ideas {
       case Hindrance.TooOld(String application, String needed, String found) -> update(application);
       case Hindrance.Step s -> update(of.application());
       case Hindrance.NoProgram p -> {}
+      case Hindrance.Unreadable u -> {} // only a person knows what was meant
     }
   }
 
@@ -444,15 +446,22 @@ final class Ideas {
   /** Settings that a step changes for good are changed for the run only. */
   private void putBack(Conflict c) {
     if (c.detail() instanceof Detail.Settings(String routine, var names)) {
-      macro(routine)
+      Optional.ofNullable(library.routines().get(routine))
+          .flatMap(r -> forThisRun(r, names))
           .ifPresent(
-              m ->
-                  all.add(
-                      new Idea(
-                          new Way.PutBack(routine, names),
-                          new Edit.PutRoutine(
-                              new Routine.Macro(m.head(), forThisRun(m.steps(), names))))));
+              r -> all.add(new Idea(new Way.PutBack(routine, names), new Edit.PutRoutine(r))));
     }
+  }
+
+  private static Optional<Routine> forThisRun(Routine routine, Set<String> names) {
+    return switch (routine) {
+      case Routine.Macro m -> Optional.of(m.withSteps(forThisRun(m.steps(), names)));
+      case Routine.Script s -> {
+        String source = Rewriting.forThisRun(s.source(), names);
+        yield source.equals(s.source()) ? Optional.empty() : Optional.of(s.withSource(source));
+      }
+      default -> Optional.empty();
+    };
   }
 
   private static List<Line> forThisRun(List<Line> lines, Set<String> names) {

@@ -42,8 +42,9 @@ public record StepKind<S extends Step>(
    *
    * @param name the host's word for it
    * @param fixed parts that the call itself settles, by name; the others are given in order
+   * @param usual what the others are, by name, where they are not given
    */
-  public record Call(String name, Map<String, Object> fixed) {}
+  public record Call(String name, Map<String, Object> fixed, Map<String, Object> usual) {}
 
   static <S extends Step> Builder<S> of(String id, Class<S> type) {
     return new Builder<>(id, type);
@@ -86,7 +87,11 @@ public record StepKind<S extends Step>(
     }
 
     Builder<S> call(String name, Map<String, Object> fixed) {
-      calls.add(new Call(name, fixed));
+      return call(name, fixed, Map.of());
+    }
+
+    Builder<S> call(String name, Map<String, Object> fixed, Map<String, Object> usual) {
+      calls.add(new Call(name, fixed, usual));
       return this;
     }
 

@@ -51,6 +51,7 @@ public final class StepKinds {
               .part("values", "values", new Form.Values(), Step.Cycle::values)
               .part("lasting", "lasting", LASTING, Step.Cycle::lasting)
               .call("cycle", Map.of("lasting", Step.Lasting.THIS_RUN))
+              .call("cycleKeep", Map.of("lasting", Step.Lasting.FOR_GOOD))
               .made(p -> new Step.Cycle(p.at(0), p.at(1), p.at(2))),
           StepKind.of("adjust", Step.Adjust.class)
               .part("adjustable", "value", NAME, Step.Adjust::value)
@@ -61,8 +62,8 @@ public final class StepKinds {
                   Step.Adjust::way)
               .part("value", "amount", VALUE, Step.Adjust::to)
               .part("edge", "edge", EDGE, Step.Adjust::edge)
-              .call("to", Map.of("way", Step.Adjusting.TO, "edge", Step.Edge.CLAMP))
-              .call("by", Map.of("way", Step.Adjusting.BY, "edge", Step.Edge.CLAMP))
+              .call("to", Map.of("way", Step.Adjusting.TO), Map.of("edge", Step.Edge.CLAMP))
+              .call("by", Map.of("way", Step.Adjusting.BY), Map.of("edge", Step.Edge.CLAMP))
               .made(p -> new Step.Adjust(p.at(0), p.at(1), p.at(2), p.at(3))),
           StepKind.of("select", Step.Select.class)
               .part("what", "what", new Form.Selected(), Step.Select::whom)
@@ -72,13 +73,14 @@ public final class StepKinds {
                   "edge",
                   new Form.Word<>(Step.Edge.class, Step.Edge.REPORT, false),
                   Step.Select::edge)
-              .call("select")
+              .call("select", Map.of("adding", false))
+              .call("selectToo", Map.of("adding", true))
               .made(p -> new Step.Select(p.at(0), p.at(1), p.at(2))),
           StepKind.of("offset", Step.SelectOffset.class)
               .part("rows", "rows", VALUE, Step.SelectOffset::rows)
               .part("columns", "columns", VALUE, Step.SelectOffset::columns)
               .part("edge", "edge", EDGE, Step.SelectOffset::edge)
-              .call("move", Map.of("edge", Step.Edge.REPORT))
+              .call("move", Map.of(), Map.of("columns", new Expr.Literal(Value.Amount.of(0))))
               .made(p -> new Step.SelectOffset(p.at(0), p.at(1), p.at(2))),
           StepKind.of("type", Step.TypeText.class)
               .part("text", "text", TEXT, Step.TypeText::text)

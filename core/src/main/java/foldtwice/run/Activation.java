@@ -3,8 +3,12 @@ package foldtwice.run;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
+import foldtwice.routine.Value;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** What a run is in the middle of: lines being gone through, a script, or one deed. */
 final class Activation {
@@ -20,6 +24,11 @@ final class Activation {
   /** What the script wants done and has not been answered yet; null for nothing. */
   Scripts.Wish.Take wish;
 
+  /** The values of the script's variables where it is, if it is watched. */
+  Map<String, Value> seen = Map.of();
+
+  private final Map<String, Value> hidden = new LinkedHashMap<>();
+  private Set<String> lent = Set.of();
   private int line = 1;
   private int turn = 1;
 
@@ -64,9 +73,28 @@ final class Activation {
     return wish == null ? lines.get(next).step() : wish.step();
   }
 
-  /** The script is at this line. */
-  void at(int lineOfSource) {
-    line = lineOfSource;
+  /** The script is at this place: what it gives by name is known until {@link #takeBack}. */
+  void at(Scripts.Place place) {
+    line = place.line();
+    seen = place.seen();
+    lent = place.names().keySet();
+    for (String name : lent) {
+      Value before = scope.names.get(name);
+      if (before != null) {
+        hidden.put(name, before);
+      }
+    }
+    scope.names.putAll(place.names());
+  }
+
+  /** What was given by name for one wish is known no more. */
+  void takeBack() {
+    if (!lent.isEmpty()) {
+      scope.names.keySet().removeAll(lent);
+      scope.names.putAll(hidden);
+      hidden.clear();
+      lent = Set.of();
+    }
   }
 
   /** What goes on when the last line is done. */

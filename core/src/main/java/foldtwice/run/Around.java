@@ -10,9 +10,24 @@ import java.util.function.Function;
  * @param routines the routines of the library, by id, for steps that run another
  * @param keys what presses of keys come to
  * @param scripts what runs scripts
+ * @param watched true when scripts shall tell the values of their variables
  */
 public record Around(
-    Computer computer, Function<String, Optional<Routine>> routines, Keys keys, Scripts scripts) {
+    Computer computer,
+    Function<String, Optional<Routine>> routines,
+    Keys keys,
+    Scripts scripts,
+    boolean watched) {
+
+  public Around(
+      Computer computer, Function<String, Optional<Routine>> routines, Keys keys, Scripts scripts) {
+    this(computer, routines, keys, scripts, false);
+  }
+
+  /** The same, for somebody who looks at each step. */
+  public Around watching() {
+    return new Around(computer, routines, keys, scripts, true);
+  }
 
   /** Says what a press of keys comes to, and does it unless it is a routine. */
   public interface Keys {

@@ -25,28 +25,25 @@ final class Loops {
 
   static Activation.Turns of(Scope scope, String variable, Step.Items items, Computer computer)
       throws StepFailure {
+    return new Each(
+        scope, variable, all(scope, items, computer), items instanceof Step.Items.Selected);
+  }
+
+  /** All that a loop would go through. */
+  static List<Value> all(Scope scope, Step.Items items, Computer computer) throws StepFailure {
     return switch (items) {
       case Step.Items.Given(List<Expr> values) -> {
         List<Value> all = new ArrayList<>();
         for (Expr e : values) {
           all.add(scope.value(e));
         }
-        yield new Each(scope, variable, all, false);
+        yield all;
       }
       case Step.Items.LinesOf(Expr text) ->
-          new Each(
-              scope,
-              variable,
-              scope.value(text).shown().lines().<Value>map(Value.Text::new).toList(),
-              false);
-      case Step.Items.LinesOfFile(Template file) ->
-          new Each(scope, variable, lines(scope.evaluator.text(file), computer), false);
+          scope.value(text).shown().lines().<Value>map(Value.Text::new).toList();
+      case Step.Items.LinesOfFile(Template file) -> lines(scope.evaluator.text(file), computer);
       case Step.Items.Selected() ->
-          new Each(
-              scope,
-              variable,
-              scope.program.selected().stream().<Value>map(Value.Text::new).toList(),
-              true);
+          scope.program.selected().stream().<Value>map(Value.Text::new).toList();
     };
   }
 

@@ -48,6 +48,9 @@ public final class Run {
   /** How long one look at a script waits for it, in nanoseconds. */
   private static final long SCRIPT_PATIENCE = 2_000_000;
 
+  /** Under this name a script's questions are answered; it is no variable of anybody. */
+  private static final String ANSWER = foldtwice.source.Calls.ANSWER;
+
   private final Around around;
   private final Routine routine;
   private final Optional<Program> worked;
@@ -107,11 +110,20 @@ public final class Run {
     return List.copyOf(entries.subList(entry, entries.size()));
   }
 
-  /** The values of parameters and variables of the routine being run innermost. */
+  /**
+   * The values of parameters and variables of the routine being run innermost; those of a script as
+   * far as they are seen where it is, when it is watched.
+   */
   public Map<String, Value> variables() {
-    return scopes.isEmpty()
-        ? Map.of()
-        : Collections.unmodifiableMap(new LinkedHashMap<>(scopes.peek().names));
+    if (scopes.isEmpty()) {
+      return Map.of();
+    }
+    Map<String, Value> all = new LinkedHashMap<>(scopes.peek().names);
+    if (!frames.isEmpty()) {
+      all.remove(ANSWER);
+      all.putAll(frames.peek().seen);
+    }
+    return Collections.unmodifiableMap(all);
   }
 
   /** The number of the step that comes next, or that the run is at. */
@@ -223,6 +235,7 @@ public final class Run {
   /** Tells a script that what it wanted could not be done. */
   private void refuse(Activation frame, Scripts.Going going, StepFailure failure) {
     frame.wish = null;
+    frame.takeBack();
     going.answer(new Scripts.Answer.Refused(failure.expected(), failure.found()));
     status = new Status.Computing(frame.number());
   }
@@ -508,13 +521,15 @@ public final class Run {
           case Routine.Macro m -> Activation.of(scope, m.steps(), prefix, turns);
           case Routine.Script s ->
               Activation.script(
-                  scope,
-                  around.scripts().start(s, scope.names, around.computer().clock().instant()),
-                  prefix,
-                  turns);
+                  scope, around.scripts().start(s, scope.names, setting()), prefix, turns);
           case Routine.PluginAction p -> Activation.deed(scope, itself(scope), prefix, turns);
           case Routine.Stored s -> Activation.deed(scope, itself(scope), prefix, turns);
         });
+  }
+
+  private Scripts.Setting setting() {
+    return new Scripts.Setting(
+        around.computer().clock().instant(), around.routines(), around.watched());
   }
 
   /** A line that says which routine is run, with which arguments. */
@@ -545,7 +560,7 @@ public final class Run {
       if (frame.wish != null && frame.equals(frames.peek())) {
         refuse(frame, going, failure);
       } else {
-        end(new Trace.Broke(frame.number(), failure.getMessage()));
+        end(new Trace.Broke(frame.number(), 0, failure.getMessage()));
       }
     } catch (Stop stop) {
       end(new Trace.Stopped(frame.number(), stop.getMessage()));
@@ -559,31 +574,62 @@ public final class Run {
         steps--; // looking is no step
         status = new Status.Computing(frame.number());
       }
-      case Scripts.Wish.Take(int line, Step step, var gives) -> {
-        frame.at(line);
-        frame.wish = (Scripts.Wish.Take) wish;
+      case Scripts.Wish.Take take -> {
+        frame.at(take.at());
+        frame.wish = take;
       }
-      case Scripts.Wish.Test t -> {
-        going.answer(test(frame, t));
-        status = new Status.Computing(frame.number());
-      }
+      case Scripts.Wish.Test t -> tell(frame, going, test(frame, t));
+      case Scripts.Wish.Compute c -> tell(frame, going, compute(frame, c));
+      case Scripts.Wish.Through t -> tell(frame, going, through(frame, t));
       case Scripts.Wish.Over o -> {
         frames.pop();
         frame.turns.end();
         settle();
       }
-      case Scripts.Wish.Broken(int line, String message) ->
-          end(new Trace.Broke(frame.prefix + line, message));
+      case Scripts.Wish.Broken(int line, int column, String message) ->
+          end(new Trace.Broke(frame.prefix + line, column, message));
     }
   }
 
+  private void tell(Activation frame, Scripts.Going going, Scripts.Answer answer) {
+    going.answer(answer);
+    status = new Status.Computing(frame.number());
+  }
+
   private Scripts.Answer test(Activation frame, Scripts.Wish.Test test) {
-    frame.at(test.line());
+    return found(
+        frame,
+        test.at(),
+        () ->
+            new Scripts.Answer.Holds(
+                new Conditions(frame.scope, around.computer()).holds(test.condition())));
+  }
+
+  private Scripts.Answer compute(Activation frame, Scripts.Wish.Compute wanted) {
+    return found(
+        frame, wanted.at(), () -> new Scripts.Answer.Comes(frame.scope.value(wanted.value())));
+  }
+
+  private Scripts.Answer through(Activation frame, Scripts.Wish.Through wanted) {
+    return found(
+        frame,
+        wanted.at(),
+        () -> new Scripts.Answer.Listed(Loops.all(frame.scope, wanted.items(), around.computer())));
+  }
+
+  private interface Finding {
+    Scripts.Answer find() throws StepFailure;
+  }
+
+  /** Finds something out for a script, with the names it gives for that. */
+  private static Scripts.Answer found(Activation frame, Scripts.Place at, Finding finding) {
+    frame.at(at);
     try {
-      return new Scripts.Answer.Holds(
-          new Conditions(frame.scope, around.computer()).holds(test.condition()));
+      return finding.find();
     } catch (StepFailure failure) {
       return new Scripts.Answer.Refused(failure.expected(), failure.found());
+    } finally {
+      frame.takeBack();
     }
   }
 
@@ -591,9 +637,14 @@ public final class Run {
   private Optional<Scripts.Answer> help(Activation frame, Scripts.Wish wish) {
     return switch (wish) {
       case Scripts.Wish.Test t -> Optional.of(test(frame, t));
-      case Scripts.Wish.Take(int line, Step step, var gives)
-          when step instanceof Step.Plain && !frame.scope.program.takesTime() && mayGoOn() -> {
-        frame.at(line);
+      case Scripts.Wish.Compute c -> Optional.of(compute(frame, c));
+      case Scripts.Wish.Through t -> Optional.of(through(frame, t));
+      case Scripts.Wish.Take(Scripts.Place at, Step step, var gives)
+          when step instanceof Step.Plain
+              && !around.watched()
+              && !frame.scope.program.takesTime()
+              && mayGoOn() -> {
+        frame.at(at);
         long began = System.nanoTime();
         try {
           take(frame, step, frame.number(), began);
@@ -602,7 +653,9 @@ public final class Run {
         } catch (StepFailure failure) {
           yield Optional.of(new Scripts.Answer.Refused(failure.expected(), failure.found()));
         } catch (Stop stop) {
-          throw new IllegalStateException("a stop leads elsewhere: " + step, stop);
+          yield Optional.empty(); // nothing moved, and the run ends: it sees to that itself
+        } finally {
+          frame.takeBack();
         }
       }
       default -> Optional.empty();
@@ -625,6 +678,7 @@ public final class Run {
     if (frame.wish != null) {
       Map<String, Value> values = values(frame, frame.wish.gives());
       frame.wish = null;
+      frame.takeBack();
       going.answer(new Scripts.Answer.Done(values));
     }
     status = new Status.Computing(frame.number());

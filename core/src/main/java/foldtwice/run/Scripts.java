@@ -1,6 +1,7 @@
 package foldtwice.run;
 
 import foldtwice.routine.Condition;
+import foldtwice.routine.Expr;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
@@ -8,6 +9,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * Runs source texts. A script does nothing by itself: it says which step it wants taken, and the
@@ -17,16 +19,21 @@ public interface Scripts {
 
   /** Where nothing can run scripts. */
   Scripts NONE =
-      (script, arguments, now) -> {
+      (script, arguments, setting) -> {
         throw new IllegalStateException("nothing here runs scripts: " + script.name());
       };
 
+  /** Begins a script; it computes until it wants something. */
+  Going start(Routine.Script script, Map<String, Value> arguments, Setting setting);
+
   /**
-   * Begins a script; it computes until it wants something.
+   * What a script is begun in.
    *
    * @param now the only moment it knows of
+   * @param routines the routines of the library, by id, for scripts that use another
+   * @param watched true when it shall tell the values of its variables, which takes time
    */
-  Going start(Routine.Script script, Map<String, Value> arguments, Instant now);
+  record Setting(Instant now, Function<String, Optional<Routine>> routines, boolean watched) {}
 
   /** A script that is going on. */
   interface Going {
@@ -55,6 +62,19 @@ public interface Scripts {
     Optional<Answer> help(Wish wish);
   }
 
+  /**
+   * Where a script is when it wants something.
+   *
+   * @param line of the source, counted from 1
+   * @param names values that what it wants knows by name, besides the script's parameters
+   * @param seen the values of its variables, if it is watched
+   */
+  record Place(int line, Map<String, Value> names, Map<String, Value> seen) {
+    public Place {
+      names = Map.copyOf(names);
+    }
+  }
+
   /** What a script wants. */
   sealed interface Wish {
 
@@ -64,33 +84,52 @@ public interface Scripts {
     /**
      * A step to be taken.
      *
-     * @param line the line of the source, counted from 1
      * @param gives the names the step gives values to, which it wants to know
      */
-    record Take(int line, Step step, List<String> gives) implements Wish {
+    record Take(Place at, Step step, List<String> gives) implements Wish {
       public Take {
         gives = List.copyOf(gives);
       }
     }
 
     /** To know whether something holds. */
-    record Test(int line, Condition condition) implements Wish {}
+    record Test(Place at, Condition condition) implements Wish {}
+
+    /** To know what something comes to. */
+    record Compute(Place at, Expr value) implements Wish {}
+
+    /** To know all there is of something. */
+    record Through(Place at, Step.Items items) implements Wish {}
 
     /** Nothing more: it is at its end. */
     record Over() implements Wish {}
 
-    /** Nothing more: an error nobody caught, or a limit. */
-    record Broken(int line, String message) implements Wish {}
+    /**
+     * Nothing more: an error nobody caught, or a limit.
+     *
+     * @param column counted from 1; 0 where it cannot be told
+     */
+    record Broken(int line, int column, String message) implements Wish {}
   }
 
   /** What came of a wish. */
   sealed interface Answer {
 
-    /** It was done; the values of the names it gives. */
+    /** It was done; the values of the names it gives, in their order. */
     record Done(Map<String, Value> values) implements Answer {}
 
     /** Whether it holds. */
     record Holds(boolean yes) implements Answer {}
+
+    /** What it comes to. */
+    record Comes(Value value) implements Answer {}
+
+    /** All there is. */
+    record Listed(List<Value> values) implements Answer {
+      public Listed {
+        values = List.copyOf(values);
+      }
+    }
 
     /** It could not be done. */
     record Refused(String expected, String found) implements Answer {}

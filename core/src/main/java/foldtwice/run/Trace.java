@@ -65,8 +65,13 @@ public record Trace(List<Entry> entries, Ending ending, long nanos) {
   /** A step could not be taken; those before it were, and settings are put back. */
   public record Failed(String number, Step step, String expected, String found) implements Ending {}
 
-  /** A script ended with an error it did not catch, at this line; settings are put back. */
-  public record Broke(String number, String message) implements Ending {}
+  /**
+   * A script ended with an error it did not catch; settings are put back.
+   *
+   * @param number of the line
+   * @param column in it, counted from 1; 0 where it cannot be told
+   */
+  public record Broke(String number, int column, String message) implements Ending {}
 
   /** The person gave it up before this step. */
   public record GivenUp(String number) implements Ending {}

@@ -4,7 +4,8 @@ import foldtwice.cage.Cage;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.run.Scripts;
-import java.time.Instant;
+import foldtwice.source.Helpers;
+import foldtwice.source.Watched;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -48,8 +49,15 @@ public final class Ecmascript implements Scripts {
   }
 
   @Override
-  public Going start(Routine.Script script, Map<String, Value> arguments, Instant now) {
-    Running running = new Running(new Talk.Start(script.source(), arguments, now), cage);
+  public Going start(Routine.Script script, Map<String, Value> arguments, Setting setting) {
+    Watched watched =
+        setting.watched() ? Watched.of(script.source()) : Watched.not(script.source());
+    Running running =
+        new Running(
+            new Talk.Start(
+                watched.text(), arguments, setting.now(), Helpers.of(script, setting.routines())),
+            watched,
+            cage);
     threads.execute(running);
     return running;
   }

@@ -1,8 +1,12 @@
 package foldtwice.script;
 
 import foldtwice.run.Scripts;
+import foldtwice.source.Given;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import org.graalvm.polyglot.Value;
 import org.graalvm.polyglot.proxy.ProxyArray;
@@ -12,9 +16,15 @@ import org.graalvm.polyglot.proxy.ProxyExecutable;
 final class Host implements ProxyExecutable {
 
   private Function<Talk.Asked, Scripts.Answer> asking;
+  private Function<String, Object> using;
 
-  void join(Function<Talk.Asked, Scripts.Answer> who) {
+  /**
+   * @param who answers what is asked
+   * @param helpers gives what a script that is used consists of, or a refusal
+   */
+  void join(Function<Talk.Asked, Scripts.Answer> who, Function<String, Object> helpers) {
     asking = who;
+    using = helpers;
   }
 
   @Override
@@ -32,20 +42,41 @@ final class Host implements ProxyExecutable {
       }
       rest.add(one);
     }
-    return answer(asking.apply(new Talk.Asked(line, what, rest)));
+    if (what.equals("use")) {
+      return using.apply(rest.getFirst().shown());
+    }
+    return answer(asking.apply(new Talk.Asked(line, what, rest, named(given[3]), named(given[4]))));
+  }
+
+  /** Names and values by turns. */
+  private static Map<String, Given> named(Value list) {
+    Map<String, Given> named = new LinkedHashMap<>();
+    for (long i = 0; i + 1 < Math.min(list.getArraySize(), 2L * Talk.MOST_GIVEN); i += 2) {
+      named.put(list.getArrayElement(i).asString(), Values.fromScript(list.getArrayElement(i + 1)));
+    }
+    return named;
   }
 
   private static Object answer(Scripts.Answer answer) {
     return switch (answer) {
-      case Scripts.Answer.Done(var values) ->
-          values.isEmpty() ? null : Values.toScript(values.values().iterator().next());
+      case Scripts.Answer.Done(var values) when values.isEmpty() -> null;
+      case Scripts.Answer.Done(var values) when values.size() == 1 ->
+          Values.toScript(values.values().iterator().next());
+      case Scripts.Answer.Done(var values) -> listed(values.values());
       case Scripts.Answer.Holds(boolean yes) -> yes;
+      case Scripts.Answer.Comes(var value) -> Values.toScript(value);
+      case Scripts.Answer.Listed(var values) -> listed(values);
       case Scripts.Answer.Refused(String expected, String found) -> refused(expected, found);
       case null -> throw new Stopped();
     };
   }
 
-  private static Object refused(String expected, String found) {
+  private static Object listed(Collection<foldtwice.routine.Value> values) {
+    return ProxyArray.fromArray(
+        "list", ProxyArray.fromArray(values.stream().map(Values::toScript).toArray()));
+  }
+
+  static Object refused(String expected, String found) {
     return ProxyArray.fromArray("refused", expected, found);
   }
 

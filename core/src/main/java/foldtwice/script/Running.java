@@ -6,6 +6,9 @@ import foldtwice.cage.Wire;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.run.Scripts;
+import foldtwice.source.Calls;
+import foldtwice.source.Source;
+import foldtwice.source.Watched;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Map;
@@ -26,20 +29,22 @@ final class Running implements Scripts.Going, Runnable {
       CompletableFuture.delayedExecutor(GRACE, TimeUnit.MILLISECONDS);
 
   private final Talk.Start start;
+  private final Watched watched;
   private final Cage cage;
   private final Exchange exchange = new Exchange();
   private volatile Cell cell;
   private volatile boolean stopped;
   private volatile boolean over;
 
-  Running(Talk.Start start, Cage cage) {
+  Running(Talk.Start start, Watched watched, Cage cage) {
     this.start = start;
+    this.watched = watched;
     this.cage = cage;
   }
 
   @Override
   public void run() {
-    Scripts.Wish end;
+    Scripts.Wish end = new Scripts.Wish.Broken(1, 0, FAULT);
     boolean well = false;
     try {
       cell = cage.take();
@@ -49,24 +54,32 @@ final class Running implements Scripts.Going, Runnable {
         Talk.write(cell.out(), start);
         end = talk(cell);
       }
-      well = !(end instanceof Scripts.Wish.Broken(int line, String why) && line == 0);
+      well = !endsWithIt(end);
     } catch (UncheckedIOException e) {
-      end = new Scripts.Wish.Broken(1, e.getMessage());
+      end = new Scripts.Wish.Broken(1, 0, e.getMessage());
     } catch (IOException e) {
-      end = new Scripts.Wish.Broken(1, died());
-    }
-    synchronized (this) {
-      over = true;
-      if (well) {
-        cage.giveBack(cell);
-      } else if (cell != null) {
-        cage.end(cell);
+      end = new Scripts.Wish.Broken(1, 0, died());
+    } finally { // whatever happens, whoever runs it is told
+      synchronized (this) {
+        over = true;
+        if (well) {
+          cage.giveBack(cell);
+        } else if (cell != null) {
+          cage.end(cell);
+        }
       }
+      exchange.handOver(
+          endsWithIt(end)
+              ? new Scripts.Wish.Broken(1, 0, ((Scripts.Wish.Broken) end).message())
+              : end);
     }
-    exchange.handOver(
-        end instanceof Scripts.Wish.Broken(int line, String why) && line == 0
-            ? new Scripts.Wish.Broken(1, why)
-            : end);
+  }
+
+  private static final String FAULT = "the program that runs scripts failed";
+
+  /** True when the process ends with the script. */
+  private static boolean endsWithIt(Scripts.Wish end) {
+    return end instanceof Scripts.Wish.Broken(int line, int column, String why) && line == 0;
   }
 
   /** Answers what is asked until the end; line 0 says that the process ends, too. */
@@ -79,19 +92,27 @@ final class Running implements Scripts.Going, Runnable {
           return new Scripts.Wish.Over();
         }
         case Talk.BROKEN -> {
-          return new Scripts.Wish.Broken(Math.max(1, with.in().readInt()), Wire.text(with.in()));
+          return broken(with);
         }
         case Talk.LIMIT -> {
-          return new Scripts.Wish.Broken(0, Wire.text(with.in()));
+          return new Scripts.Wish.Broken(0, 0, Wire.text(with.in()));
         }
         default -> throw new IOException("nothing begins with " + kind);
       }
     }
   }
 
+  private Scripts.Wish broken(Cell with) throws IOException {
+    int line = Math.max(1, with.in().readInt());
+    int column = with.in().readInt();
+    String why = Wire.text(with.in());
+    return new Scripts.Wish.Broken(
+        line, column < 1 ? 0 : watched.original(new Source.Spot(line, column)).column(), why);
+  }
+
   private Scripts.Answer answer(Talk.Asked asked) {
     try {
-      Optional<Value> atOnce = Wishes.atOnce(asked);
+      Optional<Value> atOnce = Calls.atOnce(asked.what(), asked.given());
       Scripts.Answer answer =
           atOnce.isPresent()
               ? new Scripts.Answer.Done(Map.of("", atOnce.get()))

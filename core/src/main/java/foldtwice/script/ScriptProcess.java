@@ -36,6 +36,11 @@ public final class ScriptProcess {
   /** The name a script's source has, by which its lines are told from the interface's. */
   private static final String SCRIPT = "script";
 
+  /** What stands before it, on its first line. */
+  private static final String STRICT = "'use strict';";
+
+  private static final String USED = "(function(exports){" + STRICT;
+
   private static final long LOOK_EVERY = 20;
 
   /** Names of Java's own, which mean nothing to who writes scripts. */
@@ -83,17 +88,15 @@ public final class ScriptProcess {
   }
 
   private void run(Talk.Start start, Ready ready) throws IOException {
-    ready.host().join(this::ask);
+    ready.host().join(this::ask, new Used(start.helpers())::begin);
     String broken = null;
-    int line = 0;
+    Spot spot = NOWHERE;
     try {
       ready.begin().execute(arguments(start.arguments(), start.now()));
       began = THREADS.getCurrentThreadCpuTime();
-      ready
-          .context()
-          .eval(Source.newBuilder(JS, "'use strict';" + start.source(), SCRIPT).buildLiteral());
+      ready.context().eval(Source.newBuilder(JS, STRICT + start.source(), SCRIPT).buildLiteral());
     } catch (PolyglotException e) {
-      line = line(e);
+      spot = spot(e);
       broken = message(e);
     } finally {
       began = -1;
@@ -103,7 +106,8 @@ public final class ScriptProcess {
         inmate.out().writeByte(Talk.OVER);
       } else {
         inmate.out().writeByte(Talk.BROKEN);
-        inmate.out().writeInt(line);
+        inmate.out().writeInt(spot.line());
+        inmate.out().writeInt(spot.column());
         Wire.text(inmate.out(), broken);
       }
       inmate.out().flush();
@@ -134,7 +138,7 @@ public final class ScriptProcess {
 
   private void rehearse() {
     Ready stage = make();
-    stage.host().join(asked -> new Scripts.Answer.Done(Map.of()));
+    stage.host().join(asked -> new Scripts.Answer.Done(Map.of()), id -> null);
     stage.begin().execute(arguments(Map.of(), Instant.EPOCH));
     stage.context().eval(Source.newBuilder(JS, REHEARSAL, SCRIPT).buildLiteral());
     stage.context().close(true);
@@ -167,18 +171,58 @@ public final class ScriptProcess {
     }
   }
 
-  private static int line(PolyglotException e) {
+  /** The scripts that another one uses, as functions that fill their exports. */
+  private record Used(Map<String, String> sources) {
+    Object begin(String id) {
+      String source = sources.get(id);
+      return source == null
+          ? Host.refused("a script of the library, named by a text as it stands", id)
+          : Context.getCurrent()
+              .eval(Source.newBuilder(JS, USED + source + "\n})", HELPER + id).buildLiteral());
+    }
+  }
+
+  private static final String HELPER = "helper ";
+
+  private record Spot(int line, int column) {
+    /** What stands before a script counts for nothing. */
+    static Spot of(SourceSection at, String before) {
+      int column = at.getStartColumn();
+      return new Spot(
+          at.getStartLine(), at.getStartLine() == 1 ? column - before.length() : column);
+    }
+  }
+
+  private static final Spot NOWHERE = new Spot(1, 0);
+
+  private static Spot spot(PolyglotException e) {
     SourceSection at = e.getSourceLocation();
     if (at != null && at.getSource().getName().equals(SCRIPT)) {
-      return at.getStartLine();
+      return Spot.of(at, STRICT);
     }
     for (PolyglotException.StackFrame frame : e.getPolyglotStackTrace()) {
       SourceSection section = frame.getSourceLocation();
       if (section != null && section.getSource().getName().equals(SCRIPT)) {
-        return section.getStartLine();
+        return Spot.of(section, STRICT);
       }
     }
-    return 1;
+    return NOWHERE;
+  }
+
+  /** Where in a script that is used; empty when it is not there that it broke. */
+  private static String inHelper(PolyglotException e) {
+    SourceSection at = e.getSourceLocation();
+    if (at == null || !at.getSource().getName().startsWith(HELPER)) {
+      return "";
+    }
+    Spot spot = Spot.of(at, USED);
+    return "in "
+        + at.getSource().getName().substring(HELPER.length())
+        + ", line "
+        + spot.line()
+        + ", column "
+        + spot.column()
+        + ": ";
   }
 
   private static String message(PolyglotException e) {
@@ -188,7 +232,7 @@ public final class ScriptProcess {
     if (e.isInternalError() || e.isHostException() || e.getMessage() == null) {
       return "something was asked for that the engine cannot do";
     }
-    String text = JAVA_NAME.matcher(e.getMessage()).replaceAll("an error");
+    String text = inHelper(e) + JAVA_NAME.matcher(e.getMessage()).replaceAll("an error");
     return text.length() > Ecmascript.LONGEST_MESSAGE
         ? text.substring(0, Ecmascript.LONGEST_MESSAGE) + "\u2026"
         : text;

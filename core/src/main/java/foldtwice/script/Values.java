@@ -3,10 +3,11 @@ package foldtwice.script;
 import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Value;
+import foldtwice.source.Given;
 import java.math.BigDecimal;
 import org.graalvm.polyglot.proxy.ProxyArray;
 
-/** Values as a script sees them, and back. ScriptProcess the process of scripts. */
+/** Values as a script sees them, and back. */
 final class Values {
 
   private static final String AMOUNT = "amount";

@@ -188,7 +188,8 @@ public final class StepWords {
       case Trace.Stopped(String number, String reason) -> text("ending.stopped", number, reason);
       case Trace.GivenUp(String number) ->
           number.isEmpty() ? text("ending.givenup.before") : text("ending.givenup", number);
-      case Trace.Broke(String number, String message) -> text("ending.broke", number, message);
+      case Trace.Broke(String number, int column, String message) ->
+          text("ending.broke", number, column, message);
       case Trace.Underway(String number) ->
           number.isEmpty() ? text("ending.underway.before") : text("ending.underway", number);
       case Trace.Failed(String number, Step step, String expected, String found) ->

@@ -1,8 +1,8 @@
 // What a script can use. Everything it asks for goes through `host`, which it cannot reach itself.
 (function (host) {
   'use strict';
-  const freeze = Object.freeze;
-  const String_ = String, parse = parseInt;
+  const freeze = Object.freeze, entries = Object.entries;
+  const String_ = String, parse = parseInt, stringify = JSON.stringify;
   Error.stackTraceLimit = 4; // from line() out to the one who calls the interface
   for (const name of ['print', 'printErr', 'load', 'loadWithNewGlobal', 'console', 'Graal', 'quit',
     'exit', 'read', 'readbuffer', 'readline', 'java', 'javax', 'Java', 'Packages', 'Polyglot',
@@ -51,13 +51,31 @@
     plus(other) { return new Amount(this.amount + other.to(this.unit).amount, this.unit); }
     times(factor) { return new Amount(this.amount * factor, this.unit); }
     negated() { return new Amount(-this.amount, this.unit); }
-    toString() { return this.amount + ' ' + this.unit; }
+    toString() { return this.amount + (this.unit === '\u00b0' || this.unit === '%' ? '' : ' ') + this.unit; }
   }
   freeze(Amount.prototype);
   freeze(Refusal.prototype);
 
   function value(given) {
     return given[0] === 'amount' ? new Amount(given[1], given[2]) : given;
+  }
+
+  /** What a watched script sees where it asks next, as names and functions that give the values. */
+  let visible = [];
+
+  function seen() {
+    const all = [];
+    for (const [name, look] of visible) {
+      try {
+        const found = look();
+        if (found !== undefined && typeof found !== 'function') {
+          all.push(name, typeof found === 'object' && !(found instanceof Amount)
+            ? stringify(found) : found);
+        }
+      } catch (e) { } // not begun yet
+    }
+    visible = [];
+    return all;
   }
 
   /** The line of the script that is being worked; 0 where it cannot be told. */
@@ -68,15 +86,53 @@
   }
 
   /** Asks the host, which checks what is given. */
-  function ask(what, given) {
-    const answer = host(line(), what, given);
+  function ask(what, given, names = {}) {
+    const answer = host(line(), what, given, entries(names).flat(), visible.length ? seen() : []);
     if (typeof answer !== 'object' || answer === null) {
       return answer;
     }
     if (answer[0] === 'refused') {
       throw new Refusal(answer[1], answer[2]);
     }
-    return value(answer);
+    return answer[0] === 'list' ? Array.from(answer[1], value) : value(answer);
+  }
+
+  /** What is told as the host tells it: a value as it is, anything else as a text. */
+  function told(what) {
+    return typeof what === 'object' && !(what instanceof Amount) || what === undefined
+      || typeof what === 'function' ? String_(what) : what;
+  }
+
+  /** Asks with questions, by name; gives the answers by the same names. */
+  function questions(what, text, asked) {
+    const names = Object.keys(asked);
+    const given = names.flatMap(name => {
+      const one = {kind: '', default: '', least: '', most: '', step: '', options: [], offered: [],
+        kept: false, ...asked[name]};
+      return [name, one.kind, one.default, one.least, one.most, one.step,
+        one.options.join(', '), one.offered.join(', '), one.kept];
+    });
+    const answers = [ask(what, [told(text), ...given])].flat();
+    return Object.fromEntries(names.map((name, at) => [name, answers[at]]));
+  }
+
+  /** What scripts that are used export, by id; `false` while one is being begun. */
+  const used = new Map();
+
+  function use(id) {
+    if (!used.has(id)) {
+      const begin = host(line(), 'use', [id], [], []);
+      if (typeof begin !== 'function') {
+        throw new Refusal(begin[1], begin[2]);
+      }
+      used.set(id, false);
+      const exports = {};
+      begin(exports);
+      used.set(id, freeze(exports));
+    } else if (used.get(id) === false) {
+      throw new Refusal('a script that does not use this one again', id);
+    }
+    return used.get(id);
   }
 
   const program = freeze({
@@ -90,21 +146,31 @@
     change(name, given) { ask('change', [name, given]); },
     changeForGood(name, given) { ask('keep', [name, given]); },
     value(name) { return ask('value', [name]); },
-    adjustTo(name, given) { ask('to', [name, given]); },
-    adjustBy(name, given) { ask('by', [name, given]); },
+    adjustTo(name, given, ...edge) { ask('to', [name, given, ...edge]); },
+    adjustBy(name, given, ...edge) { ask('by', [name, given, ...edge]); },
     shown(name) { return ask('shown', [name]); },
-    select(what) { ask('select', [what, false]); },
-    selectToo(what) { ask('select', [what, true]); },
-    move(rows, columns = 0) { ask('move', [rows, columns]); },
+    select(what, ...edge) { ask('select', [what, ...edge]); },
+    selectToo(what, ...edge) { ask('selectToo', [what, ...edge]); },
+    selected() { return ask('selected', []); },
+    eachSelected(does) {
+      const all = ask('selected', []);
+      all.forEach((name, at) => {
+        ask('selectNamed', [name, false]);
+        does(name, at);
+      });
+      all.forEach((name, at) => ask('selectNamed', [name, at > 0]));
+    },
+    move(rows, columns = 0, ...edge) { ask('move', [rows, columns, ...edge]); },
     somethingSelected() { return ask('some', []); },
     selectedCount() { return ask('count', []); },
     selectedText() { return ask('text', []); },
-    type(what) { ask('type', [String_(what)]); },
+    type(what) { ask('type', [told(what)]); },
     keys(notation) { ask('keys', [notation]); },
     finish() { ask('finish', []); },
     giveUp() { ask('giveUp', []); },
     again() { ask('again', []); },
     cycle(name, ...values) { ask('cycle', [name, ...values]); },
+    cycleForGood(name, ...values) { ask('cycleKeep', [name, ...values]); },
     releaseHeld() { ask('release', []); },
     ignoreHeld() { ask('ignore', []); },
     versionAtLeast(version) { return ask('version', [version]); },
@@ -112,9 +178,11 @@
 
   const computer = freeze({
     clipboard() { return ask('clipboard', []); },
-    capture(area = 'whole', file = '') { ask('capture', [area, String_(file)]); },
-    start(name, ...given) { ask('start', [name, ...given.map(String_)]); },
+    capture(area = 'whole', file = '') { ask('capture', [area, told(file)]); },
+    start(name, ...given) { ask('start', [name, ...given.map(told)]); },
+    lines(file) { return ask('file', [told(file)]); },
     bringToFront(name) { ask('front', [name]); },
+    inFront(name) { return ask('inFront', [name]); },
     waitForWindow(name, seconds = 30) { ask('await', [name, seconds]); },
   });
 
@@ -124,14 +192,26 @@
     Refusal,
     amount(written) { return ask('amount', [written]); },
     askFor(question, otherwise = '') { return ask('ask', [question, otherwise]); },
-    pause(note) { ask('pause', [note]); },
-    runRoutine(id, given = {}) { ask('run', [id, ...Object.entries(given).flat()]); },
-    log(what) { ask('log', [String_(what)]); },
-    stop(reason) { ask('stop', [String_(reason)]); },
+    ask(text, asked) { return questions('asks', text, asked); },
+    pause(note, asked = {}) { return questions('pause', note, asked); },
+    holds(condition, names) { return ask('holds', [condition], names); },
+    waitUntil(condition, seconds = 30, names) { ask('until', [condition, seconds], names); },
+    computed(expression, names) { return ask('computed', [expression], names); },
+    lines(text) {
+      const all = String_(text).split(/\r\n|\r|\n/);
+      return all.at(-1) === '' ? all.slice(0, -1) : all;
+    },
+    runRoutine(id, given = {}) { ask('run', [id, ...entries(given).flat()]); },
+    use,
+    log(what) { ask('log', [told(what)]); },
+    stop(reason) { ask('stop', [told(reason)]); },
   };
   for (const [name, one] of Object.entries(globals)) {
     Object.defineProperty(globalThis, name, {value: freeze(one), enumerable: true});
   }
+  freeze(globals);
+  globalThis.exports = {};
+  Object.defineProperty(globalThis, '$seen', {value(now) { visible = now; return globals; }});
 
   return function (names, values, moment) {
     now = moment;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.known.NothingElse;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.outline.Outline;
+import foldtwice.outline.QuestionText;
 import foldtwice.outline.StepParts;
 import foldtwice.routine.Form;
 import foldtwice.routine.Line;

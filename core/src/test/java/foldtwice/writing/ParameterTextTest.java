@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import foldtwice.library.Library;
 import foldtwice.library.RandomLibraries;
+import foldtwice.outline.ParameterText;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;

@@ -100,7 +100,7 @@ class ScriptTest {
             if (!program.ticked('View', 'Unit', 'Inches')) stop('no tick');
             throw new Error('enough of unit ' + program.setting('unit'));
             """);
-    assertThat(trace.ending()).isEqualTo(new Trace.Broke("4", "Error: enough of unit in"));
+    assertThat(trace.ending()).isEqualTo(new Trace.Broke("4", 7, "Error: enough of unit in"));
     assertThat(program("tagpress").settings().get("unit").shown()).isEqualTo("mm");
   }
 

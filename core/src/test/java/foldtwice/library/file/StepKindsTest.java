@@ -112,7 +112,7 @@ class StepKindsTest {
       if (kind.calls().isEmpty()) {
         without.add(kind.id());
       }
-      kind.calls().forEach(c -> assertThat(host).as(kind.id()).contains("ask('" + c.name() + "',"));
+      kind.calls().forEach(c -> assertThat(host).as(kind.id()).contains("('" + c.name() + "',"));
     }
     assertThat(without)
         .containsExactlyInAnyOrder("read", "set", "wait", "ask", "if", "repeat", "each");

@@ -16,6 +16,7 @@ import foldtwice.reading.Checker;
 import foldtwice.reading.Mark;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
+import foldtwice.source.Turned;
 import foldtwice.words.StepWords;
 import foldtwice.writing.StepFinder;
 import java.util.List;
@@ -43,6 +44,7 @@ public final class CollectView extends BorderPane implements View {
           new Act<>("find-routine", CollectView::focusFilter),
           new Act<>("copy-routine", CollectView::mayChange, v -> v.making.copy()),
           new Act<>("compare-routine", CollectView::isAny, CollectView::compare),
+          new Act<>("turn-routine", CollectView::canTurn, CollectView::turn),
           new Act<>("unfold-routine", CollectView::hasLoops, v -> v.making.unfold()),
           new Act<>(
               "pin-routine",
@@ -180,6 +182,14 @@ public final class CollectView extends BorderPane implements View {
 
   private boolean hasLoops() {
     return mayWrite() && chosen.macro().filter(m -> Unfolding.canUnfold(m.steps())).isPresent();
+  }
+
+  private boolean canTurn() {
+    return mayWrite()
+        && chosen
+            .routine()
+            .filter(r -> r instanceof Routine.Macro || r instanceof Routine.Script)
+            .isPresent();
   }
 
   private StepFinder finder() {
@@ -368,6 +378,32 @@ public final class CollectView extends BorderPane implements View {
         .ifPresent(
             r ->
                 instead(new ComparePanel(making.comparable(r), session.now().words(), this::back)));
+  }
+
+  /** A macro becomes a script, a script a macro; asks first when something would be lost. */
+  private void turn() {
+    chosen
+        .routine()
+        .ifPresent(
+            r -> {
+              boolean toMacro = r instanceof Routine.Script;
+              Turned turned = making.turned(r);
+              if (turned.whole()) {
+                making.turn(turned);
+              } else {
+                TurnPanel panel =
+                    new TurnPanel(
+                        turned,
+                        toMacro,
+                        () -> {
+                          back();
+                          making.turn(turned);
+                        },
+                        this::back);
+                instead(panel);
+                panel.lookup("#turn-leave").requestFocus();
+              }
+            });
   }
 
   /** Takes routines up from files and texts. */

@@ -2,11 +2,11 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
+import foldtwice.outline.ParameterText;
+import foldtwice.outline.ParameterText.Sort;
+import foldtwice.outline.QuestionText;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Step;
-import foldtwice.writing.ParameterText;
-import foldtwice.writing.ParameterText.Sort;
-import foldtwice.writing.QuestionText;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import javafx.geometry.Pos;

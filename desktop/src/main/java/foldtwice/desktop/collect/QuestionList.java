@@ -2,10 +2,10 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
+import foldtwice.outline.ParameterText;
+import foldtwice.outline.QuestionText;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Step;
-import foldtwice.writing.ParameterText;
-import foldtwice.writing.QuestionText;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -12,6 +12,9 @@ import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.source.ToMacro;
+import foldtwice.source.ToScript;
+import foldtwice.source.Turned;
 import foldtwice.writing.CutOut;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -140,6 +143,25 @@ final class RoutineActs {
                     session.say(Ui.text("several.nocut." + reason, about, step));
               }
             });
+  }
+
+  /** A macro as a script, a script as a macro. */
+  Turned turned(Routine routine) {
+    return switch (routine) {
+      case Routine.Macro m -> ToScript.of(m);
+      case Routine.Script s -> ToMacro.of(s);
+      default -> throw new IllegalArgumentException("is turned into nothing: " + routine.id());
+    };
+  }
+
+  /** Puts a routine that was turned in its own place; its bindings stay. */
+  void turn(Turned turned) {
+    chosen.put(
+        turned.routine(),
+        Ui.text(
+            "said.turned",
+            turned.routine().name(),
+            turned.routine() instanceof Routine.Macro ? 1 : 0));
   }
 
   /** Writes the loops out again. */

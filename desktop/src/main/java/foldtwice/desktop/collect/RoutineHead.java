@@ -80,6 +80,7 @@ final class RoutineHead extends VBox {
                 "pin-routine",
                 "aside-routine",
                 "off-routine",
+                "turn-routine",
                 "",
                 "remove-routine"),
             Parts.gap(),

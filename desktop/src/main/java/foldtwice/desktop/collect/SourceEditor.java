@@ -2,6 +2,9 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
+import foldtwice.source.Interface;
+import foldtwice.source.Source;
+import foldtwice.writing.SourceOffers.Offer;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.List;
@@ -12,6 +15,7 @@ import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -35,6 +39,7 @@ final class SourceEditor extends VBox {
   private static final double REST = 350;
 
   private static final int MOST_OFFERED = 8;
+  private static final double ROW = 32;
 
   private static final Pattern WORDS =
       Pattern.compile(
@@ -42,61 +47,30 @@ final class SourceEditor extends VBox {
               + "|(?<text>'(?:[^'\\\\\n]|\\\\.)*'|\"(?:[^\"\\\\\n]|\\\\.)*\"|`[^`]*`)"
               + "|(?<word>\\b(?:const|let|var|if|else|for|while|do|of|in|function|return|new|try|catch"
               + "|throw|break|continue|true|false|null|undefined|typeof|instanceof|switch|case|default)\\b)"
-              + "|(?<own>\\b(?:program|computer|parameters|amount|askFor|pause|runRoutine|log|stop|Refusal)\\b)"
+              + "|(?<own>\\b(?:"
+              + String.join("|", Interface.GLOBALS)
+              + ")\\b)"
               + "|(?<number>\\b\\d+(?:\\.\\d+)?\\b)"
               + "|(?<insertion>\u2039[^\u203a\n]*\u203a)");
 
-  /** The interface, as it is completed. */
-  private static final List<String> INTERFACE =
-      List.of(
-          "program.choose(",
-          "program.ticked(",
-          "program.fill(",
-          "program.press(",
-          "program.field(",
-          "program.dialogOpen(",
-          "program.setting(",
-          "program.change(",
-          "program.changeForGood(",
-          "program.value(",
-          "program.adjustTo(",
-          "program.adjustBy(",
-          "program.shown(",
-          "program.select(",
-          "program.selectToo(",
-          "program.move(",
-          "program.somethingSelected()",
-          "program.selectedCount()",
-          "program.selectedText()",
-          "program.type(",
-          "program.keys(",
-          "program.finish()",
-          "program.giveUp()",
-          "program.again()",
-          "program.versionAtLeast(",
-          "computer.clipboard()",
-          "computer.start(",
-          "computer.bringToFront(",
-          "computer.waitForWindow(",
-          "parameters.",
-          "amount(",
-          "askFor(",
-          "pause(",
-          "runRoutine(",
-          "log(",
-          "stop(");
-
   private final CodeArea area = new CodeArea();
-  private final ListView<String> offers = new ListView<>();
+  private final ListView<Offer> offers = new ListView<>();
+  private final Offering offering;
   private final Timeline rest;
   private Language language = Language.SCRIPT;
   private int marked;
   private boolean showing;
 
+  /** Says how a text may go on at a place. */
+  interface Offering {
+    List<Offer> at(String text, int caret);
+  }
+
   /**
    * @param onChanged gets the text when it has been left alone for a moment
    */
-  SourceEditor(Consumer<String> onChanged) {
+  SourceEditor(Consumer<String> onChanged, Offering offering) {
+    this.offering = offering;
     setId("source");
     setSpacing(2);
     area.setId("source-text");
@@ -126,8 +100,18 @@ final class SourceEditor extends VBox {
     area.caretPositionProperty().addListener((o, a, b) -> hideOffers());
     offers.setId("source-offers");
     offers.getStyleClass().add("look-list");
-    offers.setFixedCellSize(32);
+    offers.setFixedCellSize(ROW);
     offers.setFocusTraversable(false);
+    offers.setAccessibleText(Ui.text("source.offers"));
+    offers.setCellFactory(
+        l ->
+            new ListCell<>() {
+              @Override
+              protected void updateItem(Offer offer, boolean empty) {
+                super.updateItem(offer, empty);
+                setText(empty ? "" : offer.shown());
+              }
+            });
     offers.setOnMouseClicked(e -> take());
     hideOffers();
     getChildren().addAll(area, offers);
@@ -178,9 +162,8 @@ final class SourceEditor extends VBox {
     } else if (offers.isVisible()) {
       int at = offers.getSelectionModel().getSelectedIndex();
       switch (e.getCode()) {
-        case DOWN ->
-            offers.getSelectionModel().select(Math.min(at + 1, offers.getItems().size() - 1));
-        case UP -> offers.getSelectionModel().select(Math.max(at - 1, 0));
+        case DOWN -> choose(Math.min(at + 1, offers.getItems().size() - 1));
+        case UP -> choose(Math.max(at - 1, 0));
         case ENTER, TAB -> take();
         case ESCAPE -> hideOffers();
         default -> {
@@ -191,26 +174,21 @@ final class SourceEditor extends VBox {
     }
   }
 
-  /** No name of the interface is longer, in characters. */
-  private static final int LONGEST_NAME = 100;
-
-  /** What has been typed of a name of the interface. */
-  private String begun() {
-    int caret = area.getCaretPosition();
-    String before = area.getText(Math.max(0, caret - LONGEST_NAME), caret);
-    Matcher m = Pattern.compile("[\\w.]*$").matcher(before);
-    return m.find() ? m.group() : "";
+  private void choose(int at) {
+    offers.getSelectionModel().select(at);
+    offers.scrollTo(Math.max(0, at - MOST_OFFERED + 1));
   }
 
   private void offer() {
-    String begun = begun();
-    List<String> found =
-        INTERFACE.stream().filter(i -> i.startsWith(begun) || i.contains("." + begun)).toList();
-    offers.getItems().setAll(found.subList(0, Math.min(MOST_OFFERED, found.size())));
+    List<Offer> found =
+        language == Language.SCRIPT
+            ? offering.at(area.getText(), area.getCaretPosition())
+            : List.of();
+    offers.getItems().setAll(found);
     offers.getSelectionModel().selectFirst();
-    offers.setPrefHeight(Math.min(MOST_OFFERED, found.size()) * 32 + 4);
+    offers.setPrefHeight(Math.min(MOST_OFFERED, found.size()) * ROW + 4);
     offers.setMinHeight(offers.getPrefHeight());
-    offers.setVisible(!found.isEmpty() && language == Language.SCRIPT);
+    offers.setVisible(!found.isEmpty());
     offers.setManaged(offers.isVisible());
   }
 
@@ -220,12 +198,28 @@ final class SourceEditor extends VBox {
   }
 
   private void take() {
-    String chosen = offers.getSelectionModel().getSelectedItem();
+    Offer chosen = offers.getSelectionModel().getSelectedItem();
     if (chosen != null) {
-      int caret = area.getCaretPosition();
-      area.replaceText(caret - begun().length(), caret, chosen);
+      area.replaceText(chosen.from(), chosen.to(), chosen.text());
       hideOffers();
       area.requestFocus();
+    }
+  }
+
+  /** The cursor goes to a spot of the text. */
+  void goTo(Source.Spot spot) {
+    int line = Math.min(spot.line(), area.getParagraphs().size()) - 1;
+    area.moveTo(line, Math.min(spot.column() - 1, area.getParagraphLength(line)));
+    area.requestFollowCaret();
+    area.requestFocus();
+  }
+
+  /** Puts a name in another's place, the first time it stands behind a spot; one undo. */
+  void replace(Source.Spot from, String was, String is) {
+    goTo(from);
+    int at = area.getText().indexOf(was, area.getCaretPosition());
+    if (at >= 0) {
+      area.replaceText(at, at + was.length(), is);
     }
   }
 

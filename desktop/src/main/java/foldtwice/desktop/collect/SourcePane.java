@@ -6,13 +6,20 @@ import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Facts;
+import foldtwice.known.Known;
 import foldtwice.library.Edit;
+import foldtwice.reading.SourceChecker;
+import foldtwice.reading.SourceMark;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.run.Trace;
+import foldtwice.source.Source;
 import foldtwice.sql.SqlText;
 import foldtwice.standin.muniment.Muniment;
+import foldtwice.writing.SourceOffers;
+import foldtwice.writing.SourceOffers.Offer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -27,17 +34,20 @@ final class SourcePane extends VBox {
 
   private final Session session;
   private final Question<Everywhere> everywhere;
-  private final SourceEditor editor = new SourceEditor(this::changed);
+  private final Question<List<SourceMark>> checks;
+  private final SourceEditor editor = new SourceEditor(this::changed, this::offers);
   private final VBox says = new VBox(6);
   private Routine routine;
   private final ComboBox<Routine.Stored.Language> language = new ComboBox<>();
   private final HBox languageRow;
   private boolean filling;
-  private Optional<String> broken = Optional.empty();
+  private Optional<Trace.Broke> broken = Optional.empty();
+  private List<SourceMark> marks = List.of();
 
   SourcePane(Session session) {
     this.session = session;
     everywhere = session.background().question(Lane.TRIAL, this::show);
+    checks = session.background().question(Lane.TRIAL, this::checked);
     setId("source-pane");
     setSpacing(8);
     says.setId("source-says");
@@ -53,9 +63,9 @@ final class SourcePane extends VBox {
   /**
    * Shows a routine.
    *
-   * @param error where its last run broke, as {@code line: message}
+   * @param error where its last run broke
    */
-  void show(Routine now, Optional<String> error) {
+  void show(Routine now, Optional<Trace.Broke> error) {
     boolean other = routine == null || !routine.id().equals(now.id());
     routine = now;
     broken = error;
@@ -63,6 +73,13 @@ final class SourcePane extends VBox {
       case Routine.Script s -> {
         getChildren().setAll(editor, says);
         editor.show(s.source(), SourceEditor.Language.SCRIPT, other);
+        if (other) {
+          marks = List.of();
+        }
+        Known known = session.known();
+        checks.ask(
+            List.of(new Question.Same(s), new Question.Same(known)),
+            () -> SourceChecker.check(s, known));
         script();
       }
       case Routine.Stored c -> {
@@ -103,19 +120,74 @@ final class SourcePane extends VBox {
     session.make(new Edit.PutRoutine(next), Ui.text("said.changed", next.name()));
   }
 
+  private List<Offer> offers(String text, int caret) {
+    return routine instanceof Routine.Script s
+        ? SourceOffers.at(text, caret, s, session.known())
+        : List.of();
+  }
+
+  private void checked(List<SourceMark> found) {
+    marks = found;
+    if (routine instanceof Routine.Script) {
+      script();
+    }
+  }
+
   private void script() {
+    boolean keysHere = Parts.hasKeys(says);
     says.getChildren().clear();
     editor.mark(0);
-    broken.ifPresent(
-        error -> {
-          String line = error.substring(0, error.indexOf(':'));
-          editor.mark(line.matches("\\d+") ? Integer.parseInt(line) : 0);
-          says.getChildren()
-              .add(
-                  said(
-                      Ui.text("source.broke", line, error.substring(line.length() + 2)), "blocks"));
-        });
+    broken.ifPresent(this::broke);
+    for (int i = 0; i < Math.min(MOST_MARKS, marks.size()); i++) {
+      says.getChildren().add(row(marks.get(i), i));
+    }
+    if (marks.size() > MOST_MARKS) {
+      says.getChildren()
+          .add(Parts.label(Ui.text("source.moremarks", marks.size() - MOST_MARKS), "soft"));
+    }
     says.getChildren().add(Parts.wrapped(Ui.text("source.hint"), "soft"));
+    if (keysHere && !Parts.hasKeys(says)) {
+      editor.focusText(); // what had the keys is gone
+    }
+  }
+
+  private static final int MOST_MARKS = 12;
+
+  private void broke(Trace.Broke error) {
+    boolean here = error.number().matches("\\d+");
+    editor.mark(here ? Integer.parseInt(error.number()) : 0);
+    String says = Ui.text("source.broke", error.number(), error.column(), error.message());
+    HBox box = said(says, "blocks");
+    box.setId("source-broke");
+    if (here) {
+      Source.Spot at =
+          new Source.Spot(Integer.parseInt(error.number()), Math.max(1, error.column()));
+      Parts.leads(box, says, () -> editor.goTo(at));
+    }
+    this.says.getChildren().add(box);
+  }
+
+  /** Where something seems wrong, what could stand there, and the nearest right name to take. */
+  private HBox row(SourceMark mark, int index) {
+    String what =
+        mark.found().isEmpty()
+            ? Ui.text("source.unread", mark.at().line(), mark.at().column(), mark.expected())
+            : Ui.text(
+                "source.mark", mark.at().line(), mark.at().column(), mark.expected(), mark.found());
+    HBox row = said(what, mark.found().isEmpty() ? "blocks" : "costs");
+    row.setId("source-mark-" + index);
+    Parts.leads(row, what, () -> editor.goTo(mark.at()));
+    mark.nearest()
+        .ifPresent(
+            near ->
+                row.getChildren()
+                    .add(
+                        Parts.button(
+                            "source-mend-" + index,
+                            Ui.text("source.mend", near),
+                            () -> editor.replace(mark.at(), mark.found(), near),
+                            "link")));
+    return row;
   }
 
   private static HBox said(String text, String style) {

@@ -68,13 +68,11 @@ final class Stepping {
   }
 
   /** Where it broke, and why. */
-  Optional<String> broken() {
+  Optional<Trace.Broke> broken() {
     return current != null
-            && current.status()
-                instanceof
-                Status.Over(
-                    Trace(var entries, Trace.Broke(String number, String message), long nanos))
-        ? Optional.of(number + ": " + message)
+            && current.status() instanceof Status.Over(Trace trace)
+            && trace.ending() instanceof Trace.Broke broke
+        ? Optional.of(broke)
         : Optional.empty();
   }
 
@@ -89,7 +87,9 @@ final class Stepping {
     return Run.of(
         routine,
         arguments.get(),
-        new Trial(now.library(), now.keymap(), session().computer(), Ecmascript.ENGINE).around());
+        new Trial(now.library(), now.keymap(), session().computer(), Ecmascript.ENGINE)
+            .around()
+            .watching());
   }
 
   private void drive(Consumer<Run> how) {

@@ -1,6 +1,7 @@
-package foldtwice.writing;
+package foldtwice.outline;
 
 import foldtwice.extras.Extras;
+import foldtwice.outline.ParameterText.FieldException;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Kind;
@@ -9,7 +10,6 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
-import foldtwice.writing.ParameterText.FieldException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

@@ -1,7 +1,6 @@
-package foldtwice.writing;
+package foldtwice.outline;
 
 import foldtwice.extras.Extras;
-import foldtwice.reading.Reading;
 import foldtwice.routine.Kind;
 import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Parameter;
