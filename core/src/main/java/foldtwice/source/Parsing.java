@@ -105,7 +105,9 @@ final class Parsing {
   }
 
   private static String message(String raw) {
-    return raw == null ? "something else" : raw.lines().findFirst().orElse(raw);
+    return raw == null
+        ? "something else"
+        : raw.lines().findFirst().orElse(raw).replaceAll("\\beof\\b", "the end");
   }
 
   private static Span at(Node node) {

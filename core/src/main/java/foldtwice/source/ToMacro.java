@@ -136,6 +136,7 @@ public final class ToMacro {
       scopes.peek().put(name, new Expr.Name(parameter));
       return Optional.empty();
     }
+    scopes.peek().put(name, LOST);
     Optional<Step> step = value.isEmpty() ? Optional.empty() : given(name, value.get());
     scopes.peek().put(name, new Expr.Name(name));
     return step;
@@ -298,6 +299,9 @@ public final class ToMacro {
         scope -> scope.replaceAll((name, e) -> e.equals(new Expr.Name(TURN)) ? GONE : e));
     return lines;
   }
+
+  /** A variable whose value no step computes. */
+  private static final Expr LOST = new Expr.UnitOf(new Expr.UnitOf(new Expr.Name(TURN)));
 
   /** A turn that is no longer known. */
   private static final Expr GONE = new Expr.UnitOf(new Expr.Name(TURN));
@@ -470,6 +474,9 @@ public final class ToMacro {
       if (e != null) {
         if (e.equals(GONE)) {
           throw new LostException(at, "the turn of a loop around another, in or after it");
+        }
+        if (e.equals(LOST)) {
+          throw new LostException(at, "what needs " + name + ", which is lost itself");
         }
         return e;
       }

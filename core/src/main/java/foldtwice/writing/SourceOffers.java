@@ -82,11 +82,21 @@ public final class SourceOffers {
   public static List<Offer> at(String source, int caret, Routine.Script script, Known known) {
     SourceOffers offers = new SourceOffers(source, caret, script, known);
     int text = offers.walk();
-    List<Offer> all = text < 0 ? offers.names() : offers.inText(text);
+    List<Offer> all =
+        switch (text) {
+          case IN_COMMENT -> List.of();
+          case IN_CODE -> offers.names();
+          default -> offers.inText(text);
+        };
     return all.subList(0, Math.min(MOST, all.size()));
   }
 
-  /** Walks up to the caret; gives where the text begins that it stands in, or less than 0. */
+  private static final int IN_CODE = -1;
+  private static final int IN_COMMENT = -2;
+
+  /**
+   * Walks up to the caret; gives where the text begins that it stands in, or one of those above.
+   */
   private int walk() {
     int i = 0;
     while (i < caret) {
@@ -102,13 +112,16 @@ public final class SourceOffers {
         i = end + 1;
       } else if (source.startsWith("//", i)) {
         int end = source.indexOf('\n', i);
-        i = end < 0 ? caret : end;
+        if (end < 0 || end >= caret) {
+          return IN_COMMENT;
+        }
+        i = end;
       } else {
         bracket(c, i);
         i++;
       }
     }
-    return -1;
+    return IN_CODE;
   }
 
   /** Where a text in quotes ends; the end of its line where nothing ends it. */

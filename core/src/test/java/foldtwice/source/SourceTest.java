@@ -210,7 +210,7 @@ class SourceTest {
         "if (parameters.dx) log(1)|1: a condition no step looks at: parameters.dx",
         "let x = 1;\\nif (true) { let x = 2; }|2: a condition no step looks at: true",
         "log(1) // why|1: a comment that stands above no step",
-        "log(1|1: it cannot be read: Expected , but found eof",
+        "log(1|1: it cannot be read: Expected , but found the end",
         "for (let i = 1; i <= 2; i++) { for (let j = 1; j <= 2; j++) { log(`${i}`); } }"
             + "|1: the turn of a loop around another, in or after it",
         "let n = 2; for (let i = 1; i <= n; i++) { n = 3; }|1: how often it repeats changes while it does",

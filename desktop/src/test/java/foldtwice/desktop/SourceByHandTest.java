@@ -88,6 +88,100 @@ class SourceByHandTest {
     }
   }
 
+  /** The program's own names are known inside the texts of calls, and a wrong one is marked. */
+  @Test
+  void namesOfTheProgramAreCompletedAndMended() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("lay boxes as a stair");
+      hands.write("#source-text", "program.choose('Shift");
+      hands.press(KeyCode.CONTROL, KeyCode.SPACE);
+      assertThat(hands.rows("#source-offers")).contains("Box \u203a Shift \u2026");
+      hands.press(KeyCode.ESCAPE);
+      hands.write("#source-text", "program.change('unit', '");
+      hands.press(KeyCode.CONTROL, KeyCode.SPACE);
+      assertThat(hands.rows("#source-offers")).contains("mm", "in");
+      hands.press(KeyCode.DOWN);
+      hands.press(KeyCode.ENTER);
+      hands.waitForText("#source-says", "Line 1, column 28: it cannot be read from here on");
+
+      source(hands, "stair-boxes", "log('Shfit');\nprogram.choose('Box', 'Shfit \u2026');");
+      hands.waitForText("#source-says", "found Box \u203a Shfit");
+      hands.space("#source-mend-0");
+      hands.waitUntil(
+          "it is kept",
+          () ->
+              ((Routine.Script) library(hands).routines().get("stair-boxes"))
+                  .source()
+                  .equals("log('Shfit');\nprogram.choose('Box', 'Shift \u2026');"));
+      source(hands, "stair-boxes", "log(1);\nprogram.fill('Rigth by', 1);");
+      hands.waitForText(
+          "#source-says", "Line 2, column 1: expected a field of a dialog of tagpress");
+      assertThat(hands.text("#source-says")).contains("found Rigth by");
+      hands.space("#source-mend-0");
+      hands.waitUntil(
+          "it is kept",
+          () ->
+              ((Routine.Script) library(hands).routines().get("stair-boxes"))
+                  .source()
+                  .equals("log(1);\nprogram.fill('Right by', 1);"));
+    }
+  }
+
+  @Test
+  void aMacroIsTurnedIntoAScriptAndBackAndWhatWouldBeLostIsSaid() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("shift boxes");
+      Routine macro = library(hands).routines().get("shift-boxes");
+      long bound =
+          library(hands).bindings().values().stream()
+              .filter(b -> b.routine().equals("shift-boxes"))
+              .count();
+      assertThat(bound).isPositive();
+      hands.lookUp("turn the chosen macro");
+      assertThat(hands.text("#routine-about")).contains("Script");
+      assertThat(((Routine.Script) library(hands).routines().get("shift-boxes")).source())
+          .contains("program.choose('Box', 'Shift \u2026');", "program.fill('Right by', dx);");
+      hands.press(KeyCode.F8);
+      hands.waitForText("#run-panel", "Done");
+      hands.click("#run-close");
+      hands.lookUp("turn the chosen macro");
+      assertThat(library(hands).routines().get("shift-boxes")).isEqualTo(macro);
+      assertThat(
+              library(hands).bindings().values().stream()
+                  .filter(b -> b.routine().equals("shift-boxes"))
+                  .count())
+          .isEqualTo(bound);
+
+      hands.routine("lay boxes as a stair");
+      source(hands, "stair-boxes", "log('a');\nwhile (Math.random() > 2) { log('b'); }\n");
+      hands.lookUp("turn the chosen macro");
+      assertThat(hands.text("#turn"))
+          .contains(
+              "1 thing would be lost", "Line 2: no step does this: while (Math.random() > 2)");
+      hands.press(KeyCode.ENTER);
+      assertThat(library(hands).routines().get("stair-boxes")).isInstanceOf(Routine.Script.class);
+      hands.lookUp("turn the chosen macro");
+      hands.space("#turn-anyway");
+      assertThat(((Routine.Macro) library(hands).routines().get("stair-boxes")).steps()).hasSize(1);
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      hands.waitUntil(
+          "it is a script again",
+          () -> library(hands).routines().get("stair-boxes") instanceof Routine.Script);
+    }
+  }
+
+  @Test
+  void steppingShowsWhatAScriptHasComputed() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("lay boxes as a stair");
+      source(hands, "stair-boxes", "const far = amount('3 mm');\nlog(far);\nlog(far);\n");
+      hands.press(KeyCode.F7);
+      hands.press(KeyCode.F7);
+      hands.waitForText("#run-panel", "far");
+      assertThat(hands.text("#run-panel")).contains("3 mm");
+    }
+  }
+
   @Test
   void aStoredCommandSaysWhereItWorksAndIsQualified() throws Exception {
     try (Hands hands = Hands.open(folder)) {

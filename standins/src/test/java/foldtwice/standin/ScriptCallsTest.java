@@ -176,6 +176,14 @@ class ScriptCallsTest {
     assertThat(found).containsExactlyInAnyOrderElementsOf(calls().toList());
   }
 
+  @Test
+  void theDocumentTellsOfEach() throws java.io.IOException {
+    String says =
+        java.nio.file.Files.readString(
+            java.nio.file.Path.of(System.getProperty("project.root"), "docs", "scripts.md"));
+    assertThat(calls()).allMatch(name -> says.contains("`" + name + "("));
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',

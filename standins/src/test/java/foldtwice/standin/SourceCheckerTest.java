@@ -12,6 +12,7 @@ import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.source.ToScript;
+import foldtwice.writing.SourceOffers;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -70,6 +71,50 @@ class SourceCheckerTest {
       })
   void whatIsWrongIsMarked(String source, String expected) {
     assertThat(marks("tagpress", source)).as(source).isEqualTo(expected);
+  }
+
+  /** What may stand where the sign | is typed: the first few. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "program.sel|; program.select(, program.selectToo(, program.selected()",
+        "x = param|; parameters.dx",
+        "program.choose('Shift|; Box \u203a Shift \u2026",
+        "program.choose('Box', 'Sh|'); Shift \u2026",
+        "program.fill('Ri|; Right by",
+        "program.press(\"Shi|; Shift",
+        "program.change('uni|'); unit",
+        "program.change('unit', '|'); mm, cm, in",
+        "program.select('next', 'cl|; clamp",
+        "computer.capture('w|; whole, window",
+        "use('s|; stair-boxes",
+        "log('Sh|; ''",
+        "f(program.press('x'), log('Shi|'); ''",
+        "// program.press('|; ''",
+        "runRoutine('shift-b|; shift-boxes",
+      })
+  void howASourceMayGoOn(String written, String expected) {
+    int caret = written.indexOf('|');
+    Parameter dx =
+        new Parameter("dx", new Kind.Words(), new Value.Text(""), foldtwice.extras.Extras.NONE);
+    String source = written.replace("|", "");
+    List<SourceOffers.Offer> offers =
+        SourceOffers.at(
+            source,
+            caret,
+            new Routine.Script(Head.of("s", "S", "tagpress", List.of(dx)), source),
+            Demo.known("camera-bench"));
+    assertThat(
+            offers.stream()
+                .map(SourceOffers.Offer::shown)
+                .limit(3)
+                .collect(Collectors.joining(", ")))
+        .isEqualTo(expected);
+    for (SourceOffers.Offer o : offers) {
+      String then = source.substring(0, o.from()) + o.text() + source.substring(o.to());
+      assertThat(then).as("once taken").contains(o.shown());
+    }
   }
 
   static Stream<Routine.Macro> macros() {

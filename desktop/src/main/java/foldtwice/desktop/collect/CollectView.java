@@ -389,21 +389,19 @@ public final class CollectView extends BorderPane implements View {
               boolean toMacro = r instanceof Routine.Script;
               Turned turned = making.turned(r);
               if (turned.whole()) {
-                making.turn(turned);
+                makeTurned(turned);
               } else {
                 TurnPanel panel =
-                    new TurnPanel(
-                        turned,
-                        toMacro,
-                        () -> {
-                          back();
-                          making.turn(turned);
-                        },
-                        this::back);
+                    new TurnPanel(turned, toMacro, () -> makeTurned(turned), this::back);
                 instead(panel);
                 panel.lookup("#turn-leave").requestFocus();
               }
             });
+  }
+
+  private void makeTurned(Turned turned) {
+    making.turn(turned);
+    back();
   }
 
   /** Takes routines up from files and texts. */

@@ -214,12 +214,17 @@ final class SourceEditor extends VBox {
     area.requestFocus();
   }
 
-  /** Puts a name in another's place, the first time it stands behind a spot; one undo. */
-  void replace(Source.Spot from, String was, String is) {
+  /** Puts names in the places of others, each the first time it stands behind the one before. */
+  void replace(Source.Spot from, List<String> were, List<String> are) {
     goTo(from);
-    int at = area.getText().indexOf(was, area.getCaretPosition());
-    if (at >= 0) {
-      area.replaceText(at, at + was.length(), is);
+    int at = area.getCaretPosition();
+    for (int i = 0; i < were.size(); i++) {
+      at = area.getText().indexOf(were.get(i), at);
+      if (at < 0) {
+        return; // it was typed over meanwhile
+      }
+      area.replaceText(at, at + were.get(i).length(), are.get(i));
+      at += are.get(i).length();
     }
   }
 

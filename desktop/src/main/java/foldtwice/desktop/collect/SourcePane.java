@@ -8,6 +8,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.known.Facts;
 import foldtwice.known.Known;
 import foldtwice.library.Edit;
+import foldtwice.outline.StepParts;
 import foldtwice.reading.SourceChecker;
 import foldtwice.reading.SourceMark;
 import foldtwice.routine.Parameter;
@@ -177,21 +178,35 @@ final class SourcePane extends VBox {
     HBox row = said(what, mark.found().isEmpty() ? "blocks" : "costs");
     row.setId("source-mark-" + index);
     Parts.leads(row, what, () -> editor.goTo(mark.at()));
-    mark.nearest()
-        .ifPresent(
-            near ->
-                row.getChildren()
-                    .add(
-                        Parts.button(
-                            "source-mend-" + index,
-                            Ui.text("source.mend", near),
-                            () -> editor.replace(mark.at(), mark.found(), near),
-                            "link")));
+    mark.nearest().ifPresent(near -> mend(mark, near, index, row));
     return row;
   }
 
+  /** A menu path may stand label by label; then the labels that are others are put right. */
+  private void mend(SourceMark mark, String near, int index, HBox row) {
+    String source = ((Routine.Script) routine).source();
+    List<String> were = List.of(mark.found());
+    List<String> are = List.of(near);
+    if (!source.contains(mark.found())) {
+      were = List.of(mark.found().split(StepParts.UNDER));
+      are = List.of(near.split(StepParts.UNDER));
+    }
+    if (were.size() != are.size() || !were.stream().allMatch(source::contains)) {
+      return;
+    }
+    List<String> from = were;
+    List<String> to = are;
+    row.getChildren()
+        .add(
+            Parts.button(
+                "source-mend-" + index,
+                Ui.text("source.mend", near),
+                () -> editor.replace(mark.at(), from, to),
+                "link"));
+  }
+
   private static HBox said(String text, String style) {
-    HBox box = new HBox(Parts.wrapped(text, style));
+    HBox box = new HBox(10, Parts.wrapped(text, style));
     box.getStyleClass().addAll("said", style);
     return box;
   }
