@@ -1,11 +1,13 @@
 package foldtwice.run;
 
-import foldtwice.known.Facts;
 import foldtwice.place.AddOn;
+import foldtwice.place.Place;
 import foldtwice.reading.Hindrance;
 import foldtwice.reading.Mark;
 import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /** Says whether a routine may be run on a program as it is. */
@@ -13,7 +15,7 @@ public final class Entry {
 
   private Entry() {}
 
-  private static StepFailure failure(Hindrance hindrance) {
+  static StepFailure failure(Hindrance hindrance) {
     return switch (hindrance) {
       case Hindrance.NoProgram(String application) ->
           new StepFailure(application, "it is not there");
@@ -34,52 +36,71 @@ public final class Entry {
 
   /** True when a run of it would begin. */
   public static boolean isOpen(Routine routine, Program program) {
-    return refusal(routine, program).isEmpty();
+    return standing(routine, program).isEmpty();
   }
 
   static void mayRun(Routine routine, Program program) throws StepFailure {
-    Optional<StepFailure> refusal = refusal(routine, program);
-    if (refusal.isPresent()) {
-      throw refusal.get();
+    List<Standing> standing = standing(routine, program);
+    if (!standing.isEmpty()) {
+      throw standing.getFirst().failure();
     }
   }
 
-  private static Optional<StepFailure> refusal(Routine routine, Program program) {
-    Facts facts = program.facts();
+  /** All that stands in its way, in the order in which it has to be put out of it. */
+  public static List<Standing> standing(Routine routine, Program program) {
+    List<Standing> all = new ArrayList<>();
     Manner manner = routine.manner();
     if (routine.card().off()) {
-      return Optional.of(
-          new StepFailure("a routine that is switched on", routine.name() + " is switched off"));
+      all.add(new Standing.Off(routine.name()));
     }
     if (!routine.origin().seen()) {
-      return Optional.of(
-          new StepFailure(
-              "a routine a person has looked through",
-              routine.name() + " was collected and nobody has"));
+      all.add(new Standing.Unseen(routine.name()));
     }
     if (routine
         .application()
         .equals(program.application())) { // else it makes do with what is there
-      for (Hindrance h : Hindrance.needs(routine, facts)) {
-        return Optional.of(failure(h));
-      }
-    }
-    boolean isOpened =
-        manner.opened().isEmpty()
-            || program.dialog().filter(d -> d.title().equals(manner.opened())).isPresent();
-    if (!isOpened) {
-      return Optional.of(
-          new StepFailure(
-              "the dialog " + manner.opened() + " open",
-              program.dialog().map(Dialog::title).orElse("no dialog")));
+      Hindrance.needs(routine, program.facts()).forEach(h -> all.add(new Standing.Lacks(h)));
     }
     String state = program.place().id();
     String context = state.substring(state.indexOf('/') + 1);
     if (!manner.startIn().isEmpty() && !manner.startIn().contains(context)) {
-      return Optional.of(
-          new StepFailure(
-              "to start in " + String.join(" or ", manner.startIn()), "it is in " + context));
+      all.add(new Standing.Context(manner.startIn(), context));
+    }
+    Optional<String> open = program.dialog().map(Dialog::title);
+    if (!manner.opened().isEmpty() && !open.equals(Optional.of(manner.opened()))) {
+      all.add(new Standing.Dialog(manner.opened(), open));
+    }
+    return all;
+  }
+
+  /**
+   * Brings a program to where a routine may start, as far as the program can go there by itself: in
+   * one of its contexts, and with its dialog open.
+   *
+   * @return what could not be done; empty when all that was asked for was done
+   */
+  public static Optional<Reply.Refused> prepare(Routine routine, Program program) {
+    for (Standing s : standing(routine, program)) {
+      Reply reply =
+          switch (s) {
+            case Standing.Context(List<String> contexts, String now) ->
+                program.enter(new Place.Within(program.application(), contexts.getFirst()));
+            case Standing.Dialog(String title, var open) -> open(program, title);
+            default -> Reply.QUIET; // nothing a program does
+          };
+      if (reply instanceof Reply.Refused refused) {
+        return Optional.of(refused);
+      }
     }
     return Optional.empty();
+  }
+
+  /** By the first command that opens it. */
+  private static Reply open(Program program, String title) {
+    return program.facts().commands().stream()
+        .filter(c -> c.opens().equals(Optional.of(title)) && !c.menu().isEmpty())
+        .findFirst()
+        .map(c -> program.choose(c.menu()))
+        .orElseGet(() -> new Reply.Refused("a command that opens " + title, "none is known"));
   }
 }

@@ -86,6 +86,7 @@ public record Learnt(
             .program(routine.application())
             .ifPresent(p -> p.select(foldtwice.routine.Whom.Group.ALL, false));
       }
+      Aim.program(routine, computer).ifPresent(p -> Entry.prepare(routine, p));
       Map<String, Map<String, String>> before = new LinkedHashMap<>();
       Map<String, Integer> depths = new LinkedHashMap<>();
       for (String id : applications) {

@@ -22,6 +22,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * A routine being run, step by step, at the pace of whoever holds it. Nothing of it blocks: where
@@ -59,6 +60,8 @@ public final class Run {
   private final Deque<Activation> frames = new ArrayDeque<>();
   private final List<Trace.Entry> entries = new ArrayList<>();
   private final List<KeptAnswer> kept = new ArrayList<>();
+  private final List<Map<String, Value>> inputs = new ArrayList<>();
+  private final Deque<Map<String, Value>> replay = new ArrayDeque<>();
   private final Budget budget = new Budget();
   private Status status;
   private int steps;
@@ -164,6 +167,7 @@ public final class Run {
     boolean due = true;
     while (due && System.nanoTime() - began < mostNanos) {
       step();
+      replayed();
       due = status instanceof Status.Ready || status instanceof Status.Computing;
     }
     return status;
@@ -263,6 +267,7 @@ public final class Run {
     if (!wrong.isEmpty()) {
       return wrong;
     }
+    inputs.add(good);
     Scope scope = scopes.peek();
     scope.names.putAll(good);
     if (asking.number().isEmpty()) {
@@ -281,6 +286,39 @@ public final class Run {
               asking.number(), new Step.Note(Template.EMPTY), failure.expected(), failure.found()));
     }
     return wrong;
+  }
+
+  /** What a person answered, in order; one entry each time somebody was asked. */
+  public List<Map<String, Value>> inputs() {
+    return List.copyOf(inputs);
+  }
+
+  /**
+   * From here on it is answered as another run of the routine was, as long as it asks the same;
+   * what a person does by hand is left to a person.
+   *
+   * @param before as {@link #inputs} told
+   */
+  public void replay(List<Map<String, Value>> before) {
+    replay.addAll(before);
+    replayed();
+  }
+
+  private void replayed() {
+    while (status instanceof Status.Asking asking && !asking.byHand() && !replay.isEmpty()) {
+      Map<String, Value> given = replay.poll();
+      boolean same =
+          asking.questions().stream()
+              .map(Status.Asked::name)
+              .collect(Collectors.toSet())
+              .equals(given.keySet());
+      if (!same || !answer(given).isEmpty()) {
+        replay.clear(); // it asks something else than then
+      }
+    }
+    if (status instanceof Status.Asking asking && asking.byHand()) {
+      replay.poll();
+    }
   }
 
   /** The answers that shall be kept, in the order in which they were given. */

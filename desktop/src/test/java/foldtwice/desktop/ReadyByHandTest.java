@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.binding.Readiness;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -16,6 +17,64 @@ class ReadyByHandTest {
   private static Readiness stage(Hands hands, String binding) {
     var now = hands.session.now();
     return now.outlook(now.library().bindings().get(binding)).stage();
+  }
+
+  private static foldtwice.binding.Binding last(Hands hands) {
+    return hands.session.now().library().bindings().values().stream()
+        .reduce((a, b) -> b)
+        .orElseThrow();
+  }
+
+  /** Each thing in the way is a line with what to do, and goes when that is done. */
+  @Test
+  void whatStandsInTheWayIsDoneAwayWithWhereItIsSaid() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("lay boxes as a stair");
+      hands.make(
+          new foldtwice.library.Edit.PutRoutine(
+              Hands.ask(
+                  () -> {
+                    var r = hands.session.now().library().routines().get("stair-boxes");
+                    return r.withManner(r.manner().startingIn(List.of("nothing-selected")));
+                  })),
+          "it starts elsewhere");
+      assertThat(hands.text("#waits")).contains("it starts in: Tagpress");
+      assertThat(hands.text("#stand-context")).isEqualTo("Bring it there");
+      hands.space("#stand-context");
+      hands.waitUntil(
+          "the program is there",
+          () ->
+              hands
+                  .session
+                  .programs()
+                  .get("tagpress")
+                  .place()
+                  .id()
+                  .equals("tagpress/nothing-selected"));
+      assertThat(hands.text("#waits")).doesNotContain("it starts in");
+
+      hands.choose("shift boxes");
+      hands.press(KeyCode.DELETE);
+      hands.press(KeyCode.CONTROL, KeyCode.N);
+      assertThat(hands.text("#waits")).contains("Give it a trigger first.");
+      hands.space("#stand-notrigger");
+      hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.SHIFT, KeyCode.F9);
+      hands.waitUntil("it has one", () -> !last(hands).triggers().isEmpty());
+      assertThat(hands.text("#waits")).doesNotContain("trigger first");
+
+      hands.lookUp("switch the chosen bindings off");
+      assertThat(hands.text("#waits")).contains("It is switched off");
+      hands.space("#stand-off");
+      hands.waitUntil("it is on", () -> !last(hands).isOff());
+      assertThat(hands.text("#waits")).doesNotContain("switched off");
+
+      hands.choose("value of the last");
+      hands.station("mounting-table");
+      assertThat(hands.text("#waits")).contains("Straightener is not on this computer");
+      hands.space("#stand-lacks");
+      assertThat(hands.session.now().station().id()).isEqualTo("mounting-table");
+      assertThat(hands.text("#tab-places")).contains("Places");
+    }
   }
 
   @Test

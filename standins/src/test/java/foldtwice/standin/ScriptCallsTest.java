@@ -79,6 +79,10 @@ class ScriptCallsTest {
   private List<String> logged(String source) {
     Trace trace = run(source);
     assertThat(trace.ending()).as(source).isInstanceOf(Trace.Finished.class);
+    return notes(trace);
+  }
+
+  private static List<String> notes(Trace trace) {
     return trace.entries().stream()
         .filter(e -> e instanceof Trace.Taken t && t.step() instanceof Step.Note)
         .map(e -> ((Trace.Taken) e).detail())
@@ -264,6 +268,50 @@ class ScriptCallsTest {
         .doesNotContainKey(foldtwice.source.Calls.ANSWER);
     Trace.Broke broke = (Trace.Broke) ((Status.Over) run.status()).trace().ending();
     assertThat(broke.number() + ":" + broke.column()).as("of what was written").isEqualTo("7:1");
+  }
+
+  /** Answered as before: as long as the same is asked, and never for what is done by hand. */
+  @Test
+  void aRunIsMadeAgainWithTheSameAnswers() {
+    String source =
+        """
+        for (let i = 1; i <= askFor('How often?', 1); i++) log(askFor('What?', 'a') + i);
+        pause('look');
+        log(askFor('And?', 'z'));
+        """;
+    Run first = begin(source);
+    answer(first, Map.of("How often?", Value.Amount.of(2), "What?", new Value.Text("b")));
+    answer(first, Map.of("And?", new Value.Text("y")));
+    assertThat(notes(first)).containsExactly("b1", "b2", "y");
+    Run again = begin(source);
+    again.replay(first.inputs());
+    again.go(Long.MAX_VALUE);
+    assertThat(again.status()).as("at the pause").isInstanceOf(Status.Asking.class);
+    again.answer(Map.of());
+    again.go(Long.MAX_VALUE);
+    assertThat(notes(again)).containsExactly("b1", "b2", "y");
+    Run other = begin("ask('?', {n: {default: 'q'}}); log(askFor('What?', 'a'));");
+    other.replay(first.inputs());
+    other.go(Long.MAX_VALUE);
+    assertThat(other.status()).as("it asks something else").isInstanceOf(Status.Asking.class);
+  }
+
+  /** Answers what is asked by its text, up to the end or a pause, which is let go on. */
+  private static void answer(Run run, Map<String, Value> answers) {
+    run.go(Long.MAX_VALUE);
+    while (run.status() instanceof Status.Asking asking) {
+      Value given = answers.get(asking.text());
+      run.answer(given == null ? Map.of() : Map.of(asking.questions().getFirst().name(), given));
+      if (asking.byHand()) {
+        run.go(Long.MAX_VALUE);
+        return;
+      }
+      run.go(Long.MAX_VALUE);
+    }
+  }
+
+  private static List<String> notes(Run run) {
+    return notes(run.trace());
   }
 
   static Stream<String> macros() {

@@ -89,7 +89,10 @@ public final class BindView extends BorderPane implements View {
     Several several = new Several(session, register::selected);
     does = new DoesLeaf(session, several, this::add, this::openFamily);
     sets = new SetsLeaf(session, several, this::nextDraft);
-    happens = new HappensLeaf(session);
+    happens =
+        new HappensLeaf(
+            session,
+            new ReadyRows.Ways(going::to, this::pressKeys, () -> turn(register.selected())));
     family = new FamilyView(session, this::leaveFamily);
     filter.setId("filter");
     Parts.prompt(filter, Ui.text("bind.filter"));

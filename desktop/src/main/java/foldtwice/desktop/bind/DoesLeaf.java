@@ -139,7 +139,7 @@ final class DoesLeaf extends Leaf {
         Optional.ofNullable(now.library().applications().get(of.application()))
             .map(a -> a.name())
             .orElse(of.application());
-    kind.setText(Ui.text("does.kind", application, in));
+    kind.setText(Ui.text("does.kind", Ui.text("does.kind." + kind(of)), application, in));
     acts.setText(Words.target(of.target()));
     Reading reading = Reading.of(of, session.known());
     leaves(reading);
@@ -208,6 +208,10 @@ final class DoesLeaf extends Leaf {
     }
     leaves.getStyleClass().removeAll("good", "costs");
     leaves.getStyleClass().add(good ? "good" : "costs");
+  }
+
+  private static String kind(Routine of) {
+    return of.getClass().getSimpleName();
   }
 
   /** What a script was seen to leave, if it is still the one in view. */

@@ -1,8 +1,6 @@
 package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
-import foldtwice.binding.Proof;
-import foldtwice.binding.Readiness;
 import foldtwice.desktop.parts.Asking;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
@@ -13,12 +11,8 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.Preview;
 import foldtwice.desktop.view.Acts;
-import foldtwice.place.Application;
-import foldtwice.place.Need;
 import foldtwice.place.Place;
 import foldtwice.ready.Heard;
-import foldtwice.ready.Outlook;
-import foldtwice.ready.Wait;
 import foldtwice.resolve.Explanation;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Resolver;
@@ -32,13 +26,9 @@ import foldtwice.run.Trial.Effect;
 import foldtwice.trigger.Signal;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -48,16 +38,12 @@ import javafx.scene.layout.VBox;
 /** What happens when a binding's trigger is pressed: who takes it and what changes. */
 final class HappensLeaf extends Leaf {
 
-  private static final DateTimeFormatter WHEN =
-      DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm").withZone(ZoneId.systemDefault());
-
   private final Session session;
   private final Button fire;
   private final Preview preview = new Preview();
   private final VBox result = new VBox(2);
   private final VBox why = new VBox();
-  private final Label readiness = Parts.wrapped("");
-  private final VBox waits = new VBox(2);
+  private final ReadyRows ready;
   private final Button undo;
   private Binding binding;
   private String application = "";
@@ -73,11 +59,14 @@ final class HappensLeaf extends Leaf {
 
   private record Explained(Heard heard, Explanation explanation) {}
 
-  HappensLeaf(Session session) {
-    this(session, new Button(Ui.text("happens.fire")));
+  /**
+   * @param ways where to go and what to do about what stands in the way
+   */
+  HappensLeaf(Session session, ReadyRows.Ways ways) {
+    this(session, ways, new Button(Ui.text("happens.fire")));
   }
 
-  private HappensLeaf(Session session, Button fire) {
+  private HappensLeaf(Session session, ReadyRows.Ways ways, Button fire) {
     super("leaf-happens", Ui.text("leaf.happens"), fire);
     this.session = session;
     this.explaining = session.background().question(Background.Lane.WORK, this::explain);
@@ -92,9 +81,7 @@ final class HappensLeaf extends Leaf {
     preview.setMinHeight(122);
     result.setId("result");
     why.setId("why");
-    readiness.setId("readiness");
-    waits.setId("waits");
-    VBox ready = new VBox(3, readiness, waits);
+    ready = new ReadyRows(session, ways, fire::requestFocus, this::showAgain);
     HBox.setHgrow(ready, Priority.ALWAYS);
     HBox below = Parts.fact(Ui.text("happens.readiness"), ready);
     body(preview, below, result, why);
@@ -114,57 +101,13 @@ final class HappensLeaf extends Leaf {
       idle();
     }
     explain(now);
-    ready(now, b);
+    ready.show(now, b, cannot());
   }
 
-  /** How ready it is, and what has to happen yet, the next thing with a way to do it. */
-  private void ready(Snapshot now, Binding b) {
-    Outlook outlook = now.outlook(b);
-    Proof proof = now.library().proofs().get(b.id());
-    readiness.setText(
-        outlook.stage() == Readiness.PROVEN
-            ? Ui.text("happens.proven", WHEN.format(proof.at()))
-            : outlook
-                .next()
-                .filter(w -> outlook.stage() == Readiness.WAITING)
-                .map(w -> Ui.text("readiness.waiting", now.words().wait(w)))
-                .orElseGet(() -> Ui.text("readiness." + outlook.stage())));
-    boolean proven = outlook.stage() == Readiness.PROVEN;
-    readiness.getStyleClass().removeAll("good", "costs");
-    readiness.getStyleClass().add(outlook.next().isPresent() ? "costs" : proven ? "good" : "label");
-    if (Parts.hasKeys(waits)) {
-      fire.requestFocus(); // what had the keys is gone now
-    }
-    waits.getChildren().clear();
-    if (outlook.next().isPresent()) {
-      outlook.items().forEach(i -> waits.getChildren().add(item(now, b, outlook, i)));
-    }
-  }
-
-  private HBox item(Snapshot now, Binding b, Outlook outlook, Outlook.Item item) {
-    Label says =
-        Parts.wrapped(
-            Ui.text(item.done() ? "wait.done" : "wait.open", now.words().wait(item.what())),
-            item.done() ? "good" : "label");
-    HBox.setHgrow(says, Priority.ALWAYS);
-    HBox row = new HBox(8, says);
-    row.setAlignment(Pos.CENTER_LEFT);
-    Optional<Application> of =
-        b.place()
-            .applicationId()
-            .filter(session.programs()::containsKey)
-            .map(now.library().applications()::get);
-    if (item.what() instanceof Wait.For(Need need)
-        && outlook.next().equals(Optional.of(item.what()))
-        && of.isPresent()) {
-      row.getChildren()
-          .add(
-              Parts.button(
-                  "meet-" + need.name().toLowerCase(Locale.ROOT),
-                  Ui.text("meet." + need),
-                  () -> session.meet(need, of.get(), b)));
-    }
-    return row;
+  /** The program stands otherwise than when it was shown. */
+  private void showAgain() {
+    firedFor = "";
+    show(session.now(), binding);
   }
 
   private void idle() {

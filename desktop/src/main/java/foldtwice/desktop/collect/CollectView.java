@@ -37,6 +37,7 @@ public final class CollectView extends BorderPane implements View {
       List.of(
           new Act<>("run-routine", CollectView::isAny, CollectView::runAll),
           new Act<>("step-routine", CollectView::isAny, CollectView::stepOnce),
+          new Act<>("again-routine", v -> v.stepping.canRunAgain(), v -> v.stepping.runAgain()),
           new Act<>("new-routine", CollectView::mayWrite, v -> v.making.macro()),
           new Act<>("new-script", CollectView::mayWrite, v -> v.making.script()),
           new Act<>("new-command", CollectView::mayWrite, v -> v.making.command()),
@@ -109,6 +110,7 @@ public final class CollectView extends BorderPane implements View {
         new RunPanel(
             session,
             stepping::close,
+            acts.button("again-routine", "link"),
             values -> {
               stepping.close();
               making.keepValues(values, head.with());
@@ -266,6 +268,7 @@ public final class CollectView extends BorderPane implements View {
             run -> {
               right.getChildren().setAll(running);
               running.show(run, stepping.before());
+              acts.refresh();
             },
             () -> {
               right.getChildren().setAll(facts);

@@ -16,6 +16,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** A run beside its steps: the stand-in's picture, the values of names, what the last step did. */
@@ -31,9 +33,10 @@ final class RunPanel extends VBox {
   /**
    * A panel for runs.
    *
+   * @param again runs it once more, answered the same
    * @param keep keeps the values a routine is run with
    */
-  RunPanel(Session session, Runnable close, Consumer<Map<String, Value>> keep) {
+  RunPanel(Session session, Runnable close, Node again, Consumer<Map<String, Value>> keep) {
     this.session = session;
     this.keep = keep;
     setId("run-panel");
@@ -41,7 +44,10 @@ final class RunPanel extends VBox {
     preview.setPrefHeight(170);
     preview.setMinHeight(170);
     getChildren()
-        .addAll(preview, says, Parts.button("run-close", Ui.text("run.close"), close, "link"));
+        .addAll(
+            preview,
+            says,
+            new HBox(12, again, Parts.button("run-close", Ui.text("run.close"), close, "link")));
   }
 
   /**

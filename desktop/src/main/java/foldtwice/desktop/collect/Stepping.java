@@ -12,6 +12,7 @@ import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.script.Ecmascript;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -115,6 +116,22 @@ final class Stepping {
   /** Runs the routine to its end, or goes on with the one being stepped. */
   void runAll() {
     drive(r -> session().runs().drive(r, x -> stood()));
+  }
+
+  /** Runs the routine once more, answered as it was, with what it was given then. */
+  void runAgain() {
+    List<Map<String, Value>> answers = current == null ? List.of() : current.inputs();
+    close();
+    drive(
+        r -> {
+          r.replay(answers);
+          session().runs().drive(r, x -> stood());
+        });
+  }
+
+  /** True when there is a run that was answered something, and is over. */
+  boolean canRunAgain() {
+    return current != null && isOver() && !current.inputs().isEmpty();
   }
 
   /** Takes the next step, or begins. */

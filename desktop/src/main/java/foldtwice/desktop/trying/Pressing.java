@@ -86,6 +86,8 @@ final class Pressing {
   private Keymap trialOf;
   private String application = "";
   private Runnable last = () -> {};
+  private Optional<Run> driven = Optional.empty();
+  private List<Map<String, Value>> replay = List.of();
 
   /** The state in which what is shown was begun. */
   private Place began;
@@ -117,6 +119,9 @@ final class Pressing {
 
   /** Takes a run's steps; one that has to wait or asks is shown again each time it stands still. */
   private void drive(Run run) {
+    run.replay(replay);
+    replay = List.of();
+    driven = Optional.of(run);
     session.runs().drive(run, r -> listener.stood());
   }
 
@@ -124,9 +129,11 @@ final class Pressing {
     return System.nanoTime() / 1_000_000;
   }
 
-  /** Does once more what was done last. */
+  /** Does once more what was done last; what it asks is answered as it was. */
   void again() {
+    replay = driven.map(Run::inputs).orElse(List.of());
     last.run();
+    replay = List.of();
   }
 
   /** Something is done: where it was done is remembered, because it may lead elsewhere. */
