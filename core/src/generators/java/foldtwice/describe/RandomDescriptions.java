@@ -5,6 +5,7 @@ import foldtwice.known.Touch;
 import foldtwice.place.AddOn;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
+import foldtwice.place.Labels;
 import foldtwice.routine.Kind;
 import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Parameter;
@@ -71,6 +72,9 @@ public final class RandomDescriptions {
         some(() -> new Description.Thing(name(), random.nextInt(5), names())),
         some(this::action),
         some(this::state),
+        random.nextInt(3) > 0
+            ? List.of()
+            : List.of(new Labels("de", Map.of(name(), "\u00fc" + name(), "Box", "Kasten"))),
         random.nextInt(4) == 0 ? new Extras(Map.of("later", "[1]"), List.of()) : Extras.NONE);
   }
 

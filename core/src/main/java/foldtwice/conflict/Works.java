@@ -156,7 +156,8 @@ final class Works {
               OUT_OF_RANGE,
               NEEDS_ADD_ON,
               KNOWN_NOT_TO_WORK,
-              OTHER_VERSION ->
+              OTHER_VERSION,
+              OTHER_LANGUAGE ->
               true;
           case CIRCLE, NOTHING_INSIDE -> false; // circles have a kind of their own
         };

@@ -2,6 +2,7 @@ package foldtwice.describe;
 
 import foldtwice.extras.Extras;
 import foldtwice.place.AddOn;
+import foldtwice.place.Labels;
 import foldtwice.place.Versions;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
@@ -22,6 +23,7 @@ import java.util.TreeSet;
  * @param commands what is known of its commands, by their ids
  * @param things the kinds of things that can be selected in it
  * @param states while it is in which context, of those of which more is known than their names
+ * @param labels in other languages
  */
 public record Description(
     String application,
@@ -33,6 +35,7 @@ public record Description(
     List<Thing> things,
     List<Action> actions,
     List<State> states,
+    List<Labels> labels,
     Extras extras) {
 
   /**
@@ -176,6 +179,7 @@ public record Description(
     things = List.copyOf(things);
     actions = List.copyOf(actions);
     states = List.copyOf(states);
+    labels = List.copyOf(labels);
   }
 
   /** Nothing said of a program. */
@@ -183,6 +187,7 @@ public record Description(
     return new Description(
         application,
         "",
+        List.of(),
         List.of(),
         List.of(),
         List.of(),
@@ -200,17 +205,47 @@ public record Description(
 
   public Description withCommands(List<Command> others) {
     return new Description(
-        application, language, others, dialogs, settings, values, things, actions, states, extras);
+        application,
+        language,
+        others,
+        dialogs,
+        settings,
+        values,
+        things,
+        actions,
+        states,
+        labels,
+        extras);
   }
 
   public Description withDialogs(List<Dialog> others) {
     return new Description(
-        application, language, commands, others, settings, values, things, actions, states, extras);
+        application,
+        language,
+        commands,
+        others,
+        settings,
+        values,
+        things,
+        actions,
+        states,
+        labels,
+        extras);
   }
 
   public Description withSettings(List<Setting> others) {
     return new Description(
-        application, language, commands, dialogs, others, values, things, actions, states, extras);
+        application,
+        language,
+        commands,
+        dialogs,
+        others,
+        values,
+        things,
+        actions,
+        states,
+        labels,
+        extras);
   }
 
   public Description withValues(List<Adjustable> others) {
@@ -224,6 +259,7 @@ public record Description(
         things,
         actions,
         states,
+        labels,
         extras);
   }
 
@@ -238,12 +274,23 @@ public record Description(
         others,
         actions,
         states,
+        labels,
         extras);
   }
 
   public Description withActions(List<Action> others) {
     return new Description(
-        application, language, commands, dialogs, settings, values, things, others, states, extras);
+        application,
+        language,
+        commands,
+        dialogs,
+        settings,
+        values,
+        things,
+        others,
+        states,
+        labels,
+        extras);
   }
 
   public Description withStates(List<State> others) {
@@ -257,7 +304,35 @@ public record Description(
         things,
         actions,
         others,
+        labels,
         extras);
+  }
+
+  public Description withLabels(List<Labels> others) {
+    return new Description(
+        application,
+        language,
+        commands,
+        dialogs,
+        settings,
+        values,
+        things,
+        actions,
+        states,
+        others,
+        extras);
+  }
+
+  /** Its labels in a language; as they are described where the language is that, or nobody said. */
+  public Labels labels(String tag) {
+    return labels.stream()
+        .filter(l -> l.language().equals(tag))
+        .findFirst()
+        .orElseGet(
+            () ->
+                tag.isEmpty() || tag.equals(language)
+                    ? Labels.AS_DESCRIBED
+                    : new Labels(tag, java.util.Map.of()));
   }
 
   /** While it is in this context, where that is said. */
@@ -268,7 +343,17 @@ public record Description(
   /** The same, with labels in another language. */
   public Description in(String other) {
     return new Description(
-        application, other, commands, dialogs, settings, values, things, actions, states, extras);
+        application,
+        other,
+        commands,
+        dialogs,
+        settings,
+        values,
+        things,
+        actions,
+        states,
+        labels,
+        extras);
   }
 
   public Optional<Command> command(String id) {

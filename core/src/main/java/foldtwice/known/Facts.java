@@ -1,6 +1,7 @@
 package foldtwice.known;
 
 import foldtwice.place.AddOn;
+import foldtwice.place.Labels;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Scale;
@@ -26,6 +27,7 @@ import java.util.Set;
  * @param actions what its add-ons can do that has no menu path
  * @param told the kinds of which it has nothing but what is listed: all, of a program that is
  *     known; of one that somebody described, those of which something is described
+ * @param labels what its labels are in the language it is in, by how it is described
  */
 public record Facts(
     String application,
@@ -39,7 +41,8 @@ public record Facts(
     Set<String> windows,
     Set<Whom.Group> selects,
     List<Action> actions,
-    Set<Aspect> told) {
+    Set<Aspect> told,
+    Labels labels) {
 
   /** A kind of thing a program offers. */
   public enum Aspect {

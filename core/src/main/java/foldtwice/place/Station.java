@@ -35,10 +35,17 @@ public record Station(
 
   /**
    * An application as it is on this computer; what is not listed is there as the library has it.
+   *
+   * @param language of its labels, as an IETF BCP 47 tag; empty for the one it is described in
    */
-  public record Installed(String application, String version, List<AddOn> addOns) {
+  public record Installed(String application, String version, List<AddOn> addOns, String language) {
     public Installed {
       addOns = List.copyOf(addOns);
+    }
+
+    /** In the language in which it is described. */
+    public Installed(String application, String version, List<AddOn> addOns) {
+      this(application, version, addOns, "");
     }
   }
 

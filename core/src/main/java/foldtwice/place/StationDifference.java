@@ -60,7 +60,8 @@ public record StationDifference(What what, String about, String here, String the
           i.addOns().stream()
               .map(x -> (x.name() + " " + x.version()).strip())
               .collect(Collectors.joining(", "));
-      String says = (i.version() + (addOns.isEmpty() ? "" : " + " + addOns)).strip();
+      String says =
+          (i.version() + " " + i.language()).strip() + (addOns.isEmpty() ? "" : " + " + addOns);
       all.put(i.application(), says.isEmpty() ? i.application() : says);
     }
     return all;

@@ -3,6 +3,7 @@ package foldtwice.reading;
 import foldtwice.known.Facts;
 import foldtwice.known.Known;
 import foldtwice.outline.Outline;
+import foldtwice.place.Labels;
 import foldtwice.place.Versions;
 import foldtwice.reading.Types.ValueType;
 import foldtwice.routine.Condition;
@@ -47,8 +48,8 @@ public final class Checker {
   private Checker(Routine.Macro macro, Known known) {
     this.macro = macro;
     this.known = known;
-    this.slips = new Slips(macro, types);
     this.facts = known.program(macro.application());
+    this.slips = new Slips(macro, types, facts.map(Facts::labels).orElse(Labels.AS_DESCRIBED));
     this.dialogs = new WorkedDialogs(macro, known, slips);
   }
 

@@ -38,6 +38,7 @@ public record Mark(
     NEEDS_ADD_ON,
     KNOWN_NOT_TO_WORK,
     OTHER_VERSION,
+    OTHER_LANGUAGE,
     NOTHING_INSIDE
   }
 }

@@ -2,6 +2,7 @@ package foldtwice.reading;
 
 import foldtwice.outline.Outline;
 import foldtwice.outline.Renaming;
+import foldtwice.place.Labels;
 import foldtwice.reading.Types.ValueType;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
@@ -21,9 +22,14 @@ final class Slips {
   private final Routine.Macro macro;
   private final Types types;
   private final List<Mark> marks = new ArrayList<>();
+  private final Labels labels;
   private String number = "";
 
-  Slips(Routine.Macro macro, Types types) {
+  /**
+   * @param labels of the program here: what stands in another language is near to its own
+   */
+  Slips(Routine.Macro macro, Types types, Labels labels) {
+    this.labels = labels;
     this.macro = macro;
     this.types = types;
   }
@@ -55,7 +61,10 @@ final class Slips {
       String expected,
       Collection<String> right,
       Function<String, Step> mend) {
-    Optional<String> near = Nearness.nearest(found, right);
+    Optional<String> near =
+        Optional.ofNullable(labels.words().get(found))
+            .filter(right::contains)
+            .or(() -> Nearness.nearest(found, right));
     marks.add(new Mark(number, fault, found, expected, near.map(mend), near));
   }
 

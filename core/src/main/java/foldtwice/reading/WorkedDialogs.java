@@ -162,15 +162,18 @@ final class WorkedDialogs {
         return;
       }
       Optional<Facts.Command> here = facts.get().command(there.get().id());
+      boolean language = !other.labels().language().equals(facts.get().labels().language());
       slips.add(
           new Mark(
               slips.number(),
-              Mark.Fault.OTHER_VERSION,
+              language ? Mark.Fault.OTHER_LANGUAGE : Mark.Fault.OTHER_VERSION,
               text,
-              "a menu path of version "
-                  + facts.get().version()
-                  + "; this one is of "
-                  + other.version(),
+              language
+                  ? "a menu path in the language it has here" + named(facts.get())
+                  : "a menu path of version "
+                      + facts.get().version()
+                      + "; this one is of "
+                      + other.version(),
               here.map(c -> new Step.Choose(Template.all(c.menu()))),
               here.map(c -> String.join(StepParts.UNDER, c.menu()))));
       return;
@@ -181,6 +184,11 @@ final class WorkedDialogs {
         "a menu path of " + macro.application() + " " + facts.get().version(),
         menu.keySet().stream().map(p -> String.join(StepParts.UNDER, p)).toList(),
         near -> new Step.Choose(StepParts.menu(near)));
+  }
+
+  private static String named(Facts facts) {
+    String language = facts.labels().language();
+    return language.isEmpty() ? "" : ", " + language;
   }
 
   private boolean tellsDialogs() {

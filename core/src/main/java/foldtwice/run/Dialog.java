@@ -78,6 +78,11 @@ public record Dialog(String title, List<Field> fields, List<String> buttons) {
       return new Field(label, text, unit, scale, decimals, options, Optional.of(kind));
     }
 
+    /** The same field under another label. */
+    public Field called(String other) {
+      return new Field(other, text, unit, scale, decimals, options, range);
+    }
+
     public Field with(String other) {
       return new Field(label, other, unit, scale, decimals, options, range);
     }

@@ -29,7 +29,8 @@ public enum Part {
   VALUES(Column.NAME, Column.RANGE, Column.START, Column.VERSIONS),
   THINGS(Column.NAME, Column.COUNT, Column.VALUES),
   ACTIONS(
-      Column.ADD_ON, Column.VERSION, Column.NAME, Column.PARAMETERS, Column.CONTEXTS, Column.DOES);
+      Column.ADD_ON, Column.VERSION, Column.NAME, Column.PARAMETERS, Column.CONTEXTS, Column.DOES),
+  LABELS(Column.LANGUAGE, Column.NAME, Column.THERE);
 
   /** What a column holds. */
   public enum Column {
@@ -60,7 +61,9 @@ public enum Part {
     CONTEXTS,
     WITHIN,
     WHILE,
-    FROM
+    FROM,
+    LANGUAGE,
+    THERE
   }
 
   private final List<Column> columns;

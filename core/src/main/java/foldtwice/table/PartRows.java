@@ -2,11 +2,14 @@ package foldtwice.table;
 
 import foldtwice.describe.Description;
 import foldtwice.describe.Span;
+import foldtwice.place.Labels;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.table.Part.Column;
 import foldtwice.table.Tables.Reading;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -131,5 +134,42 @@ final class PartRows {
       throw new ValueException(text, "how many, 0 to " + Description.Thing.MOST);
     }
     return Integer.parseInt(text.strip());
+  }
+
+  static List<Row> labels(Description d) {
+    List<Row> rows = new ArrayList<>();
+    for (Labels l : d.labels()) {
+      l.words()
+          .forEach(
+              (label, there) ->
+                  rows.add(
+                      new Row(
+                          "",
+                          Map.of(
+                              Column.LANGUAGE, l.language(),
+                              Column.NAME, label,
+                              Column.THERE, there))));
+    }
+    return rows;
+  }
+
+  static Description labels(List<Row> rows, Description d, Reading reading) {
+    Map<String, Map<String, String>> all = new LinkedHashMap<>();
+    reading.each(
+        rows,
+        r -> {
+          String language = reading.needed(r, Column.LANGUAGE, "the language, such as de").strip();
+          reading.needed(r, Column.NAME, "the label as it is described");
+          reading.needed(r, Column.THERE, "what it is in that language");
+          String label = r.cell(Column.NAME); // blanks at its ends are the program's
+          String there = r.cell(Column.THERE);
+          Map<String, String> words = all.computeIfAbsent(language, l -> new LinkedHashMap<>());
+          if (words.putIfAbsent(label, there) != null) {
+            reading.fault(Column.NAME, "each label once in a language", label);
+          }
+          return r;
+        });
+    return d.withLabels(
+        all.entrySet().stream().map(e -> new Labels(e.getKey(), e.getValue())).toList());
   }
 }

@@ -26,6 +26,7 @@ public final class Tables {
       case VALUES -> PartRows.values(d);
       case THINGS -> PartRows.things(d);
       case ACTIONS -> ActionRows.rows(d);
+      case LABELS -> PartRows.labels(d);
     };
   }
 
@@ -41,6 +42,7 @@ public final class Tables {
           case VALUES -> new Read.Made(application, PartRows.values(rows, d, reading));
           case THINGS -> new Read.Made(application, PartRows.things(rows, d, reading));
           case ACTIONS -> new Read.Made(application, ActionRows.read(rows, d, reading));
+          case LABELS -> new Read.Made(application, PartRows.labels(rows, d, reading));
         };
     return reading.faults.isEmpty() ? made : new Read.Faulty(reading.faults);
   }

@@ -54,7 +54,8 @@ class SetupTest {
                   Set.of(),
                   Set.of(),
                   List.of(),
-                  EnumSet.allOf(Facts.Aspect.class)));
+                  EnumSet.allOf(Facts.Aspect.class),
+                  foldtwice.place.Labels.AS_DESCRIBED));
         }
 
         @Override

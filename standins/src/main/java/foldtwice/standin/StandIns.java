@@ -6,6 +6,7 @@ import foldtwice.library.Library;
 import foldtwice.library.Surroundings;
 import foldtwice.place.AddOn;
 import foldtwice.place.Application;
+import foldtwice.place.Labels;
 import foldtwice.place.Station;
 import foldtwice.run.Program;
 import foldtwice.standin.base.Edition;
@@ -44,7 +45,11 @@ public final class StandIns {
       List<AddOn> addOns) {
 
     StandIn<?> fresh() {
-      return make.apply(Edition.of(usual, addOns));
+      return make.apply(usualEdition());
+    }
+
+    Edition usualEdition() {
+      return Edition.of(usual, addOns);
     }
   }
 
@@ -120,25 +125,29 @@ public final class StandIns {
         station.installed().stream()
             .filter(i -> i.application().equals(application.id()))
             .findFirst();
+    Description said = library.description(application.id());
+    Labels labels = installed.map(i -> said.labels(i.language())).orElse(Labels.AS_DESCRIBED);
     return KINDS.stream()
         .filter(k -> k.id().equals(application.id()))
         .findFirst()
         .<StandIn<?>>map(
             k ->
-                installed
-                    .filter(i -> k.versions().contains(i.version()))
-                    .<StandIn<?>>map(i -> k.make().apply(Edition.of(i.version(), i.addOns())))
-                    .orElseGet(k::fresh))
+                k.make()
+                    .apply(
+                        installed
+                            .filter(i -> k.versions().contains(i.version()))
+                            .map(i -> Edition.of(i.version(), i.addOns()))
+                            .orElseGet(k::usualEdition)
+                            .in(labels)))
         .orElseGet(
-            () -> {
-              Description said = library.description(application.id());
-              return new Sketch(
-                  application,
-                  said,
-                  installed
-                      .map(i -> Edition.of(i.version(), i.addOns()))
-                      .orElseGet(() -> new Edition(application.version(), said.addOns())));
-            });
+            () ->
+                new Sketch(
+                    application,
+                    said,
+                    installed
+                        .map(i -> Edition.of(i.version(), i.addOns()))
+                        .orElseGet(() -> new Edition(application.version(), said.addOns()))
+                        .in(labels)));
   }
 
   /** True when it is made of what the library says of an application. */
@@ -175,24 +184,33 @@ public final class StandIns {
         library);
   }
 
-  /** The versions of programs that are described where they differ. */
+  /** Programs that are described, in the versions and languages in which they differ. */
   private static List<Facts> described(Library library) {
     List<Facts> all = new ArrayList<>();
     for (Description d : library.descriptions().values()) {
+      Application a = library.applications().get(d.application());
+      List<Labels> languages = new ArrayList<>(d.labels());
+      if (!languages.isEmpty()) {
+        languages.add(Labels.AS_DESCRIBED);
+      }
       if (isSketched(d.application()) && !d.versions().isEmpty()) {
         Set<String> versions = new LinkedHashSet<>(d.versions());
-        versions.add(library.applications().get(d.application()).version());
-        versions.forEach(
-            v ->
-                all.add(
-                    new Sketch(
-                            library.applications().get(d.application()),
-                            d,
-                            new Edition(v, d.addOns()))
-                        .facts()));
+        versions.add(a.version());
+        versions.forEach(v -> all.add(new Sketch(a, d, new Edition(v, d.addOns())).facts()));
+      }
+      for (Labels labels : languages) {
+        all.add(in(labels, a, d).facts());
       }
     }
     return all;
+  }
+
+  private static StandIn<?> in(Labels labels, Application a, Description d) {
+    return KINDS.stream()
+        .filter(k -> k.id().equals(a.id()))
+        .findFirst()
+        .<StandIn<?>>map(k -> k.make().apply(k.usualEdition().in(labels)))
+        .orElseGet(() -> new Sketch(a, d, new Edition(a.version(), d.addOns()).in(labels)));
   }
 
   /** A library in front of the programs of a station. */

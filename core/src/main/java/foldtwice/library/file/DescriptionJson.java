@@ -8,9 +8,12 @@ import foldtwice.describe.DoesNotation;
 import foldtwice.describe.Span;
 import foldtwice.describe.While;
 import foldtwice.place.AddOn;
+import foldtwice.place.Labels;
 import foldtwice.routine.Kind;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /** What is said of a program, as JSON and back. */
@@ -26,7 +29,8 @@ final class DescriptionJson {
           "values",
           "things",
           "actions",
-          "contexts");
+          "contexts",
+          "labels");
   private static final Set<String> COMMAND =
       Set.of("id", "does", "opens", "onSelection", "addOn", "since", "until");
   private static final Set<String> DIALOG = Set.of("title", "fields", "buttons", "since", "until");
@@ -64,6 +68,7 @@ final class DescriptionJson {
         in.list("things", DescriptionJson::thing),
         in.list("actions", DescriptionJson::action),
         in.list("contexts", DescriptionJson::state),
+        labels(in),
         in.rest(ALL));
   }
 
@@ -186,6 +191,44 @@ final class DescriptionJson {
         DescriptionJson::write);
   }
 
+  /** A label in one language. */
+  private record Word(String language, String label, String there) {}
+
+  private static final Set<String> WORD = Set.of("language", "label", "there");
+
+  private static List<Labels> labels(In in) throws FormatException {
+    Map<String, Map<String, String>> all = new LinkedHashMap<>();
+    for (Word w : in.list("labels", DescriptionJson::word)) {
+      all.computeIfAbsent(w.language(), l -> new LinkedHashMap<>())
+          .putIfAbsent(w.label(), w.there());
+    }
+    return all.entrySet().stream()
+        .map(e -> new Labels(e.getKey(), e.getValue()))
+        .filter(l -> !l.words().isEmpty())
+        .toList();
+  }
+
+  private static Word word(In in) throws FormatException {
+    return in.part(
+        WORD,
+        new Word(in.text("language"), in.text("label"), in.text("there")),
+        DescriptionJson::write);
+  }
+
+  private static List<Word> words(List<Labels> labels) {
+    List<Word> all = new ArrayList<>();
+    labels.forEach(
+        l -> l.words().forEach((own, there) -> all.add(new Word(l.language(), own, there))));
+    return all;
+  }
+
+  private static ObjectNode write(Word w) {
+    return Json.object()
+        .put("language", w.language())
+        .put("label", w.label())
+        .put("there", w.there());
+  }
+
   static ObjectNode write(Description d) {
     ObjectNode out = Json.object().put("of", d.application());
     text("language", d.language(), out);
@@ -196,6 +239,7 @@ final class DescriptionJson {
     list("things", d.things().stream().map(DescriptionJson::write).toList(), out);
     list("actions", d.actions().stream().map(DescriptionJson::write).toList(), out);
     list("contexts", d.states().stream().map(DescriptionJson::write).toList(), out);
+    list("labels", words(d.labels()).stream().map(DescriptionJson::write).toList(), out);
     return Json.with(d.extras(), out);
   }
 

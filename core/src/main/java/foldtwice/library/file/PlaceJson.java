@@ -53,7 +53,8 @@ final class PlaceJson {
   private static final Set<String> FINDING = Set.of("works", "note");
   private static final Set<String> RULE = Set.of("rule", "count", "modifiers", "keysyms");
   private static final Set<String> RESERVED = TriggerJson.with("what");
-  private static final Set<String> INSTALLED = Set.of("application", "version", "addOns");
+  private static final Set<String> INSTALLED =
+      Set.of("application", "version", "addOns", "language");
   private static final Set<String> ADD_ON = Set.of("name", "version");
 
   private PlaceJson() {}
@@ -243,7 +244,10 @@ final class PlaceJson {
     return in.part(
         INSTALLED,
         new Station.Installed(
-            in.id("application"), in.text("version"), in.list("addOns", PlaceJson::addOn)),
+            in.id("application"),
+            in.text("version"),
+            in.list("addOns", PlaceJson::addOn),
+            in.text("language", "")),
         PlaceJson::write);
   }
 
@@ -253,6 +257,9 @@ final class PlaceJson {
     if (!installed.addOns().isEmpty()) {
       ArrayNode addOns = out.putArray("addOns");
       installed.addOns().forEach(a -> addOns.add(write(a)));
+    }
+    if (!installed.language().isEmpty()) {
+      out.put("language", installed.language());
     }
     return out;
   }

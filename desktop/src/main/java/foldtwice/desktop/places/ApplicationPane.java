@@ -153,7 +153,7 @@ final class ApplicationPane extends HBox {
     for (Toggle t : parts.getToggles()) {
       ToggleButton chip = (ToggleButton) t;
       Part part = (Part) chip.getUserData();
-      boolean has = part == null || part == Part.COMMANDS || !whole;
+      boolean has = part == null || part == Part.COMMANDS || part == Part.LABELS || !whole;
       chip.setVisible(has);
       chip.setManaged(has);
       chip.setText(
@@ -192,6 +192,7 @@ final class ApplicationPane extends HBox {
       case VALUES -> said.values().size();
       case THINGS -> said.things().size();
       case ACTIONS -> said.actions().size();
+      case LABELS -> said.labels().stream().mapToInt(l -> l.words().size()).sum();
     };
   }
 
@@ -260,8 +261,8 @@ final class ApplicationPane extends HBox {
               .map(
                   i ->
                       i.addOns().isEmpty()
-                          ? i.version()
-                          : Ui.text("places.with", i.version(), Words.addOns(i.addOns())))
+                          ? version(i)
+                          : Ui.text("places.with", version(i), Words.addOns(i.addOns())))
               .orElse(
                   application.version().isEmpty()
                       ? Ui.text("places.anyversion")
@@ -269,6 +270,10 @@ final class ApplicationPane extends HBox {
       stations.getChildren().add(fact(s.name(), says));
     }
     offers.show(application);
+  }
+
+  private static String version(Station.Installed i) {
+    return (i.version() + " " + i.language()).strip();
   }
 
   private static HBox fact(String name, String says) {

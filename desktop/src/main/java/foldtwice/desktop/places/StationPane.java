@@ -1,5 +1,6 @@
 package foldtwice.desktop.places;
 
+import foldtwice.describe.Description;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
@@ -153,13 +154,40 @@ final class StationPane extends VBox {
     addOns.setId("addons-" + a.id());
     Parts.prompt(addOns, Ui.text("places.addons.hint"));
     HBox.setHgrow(addOns, Priority.ALWAYS);
-    Runnable keep = () -> install(a, version.getText().strip(), readAddOns(addOns.getText()));
+    ComboBox<String> language = language(a, here.map(Station.Installed::language).orElse(""));
+    Runnable keep =
+        () ->
+            install(
+                a,
+                version.getText().strip(),
+                readAddOns(addOns.getText()),
+                language.getEditor().getText().strip());
     Parts.onKept(version, keep);
     Parts.onKept(addOns, keep);
-    HBox row = Parts.fact(a.name(), version, addOns);
-    row.setMaxWidth(620);
+    Parts.onKept(language.getEditor(), keep);
+    Parts.onChosen(language, keep);
+    HBox row = Parts.fact(a.name(), version, language, addOns);
+    row.setMaxWidth(700);
     row.getStyleClass().add("why-row");
     getChildren().add(row);
+  }
+
+  /** The language of its labels here: one in which it is described, or any other. */
+  private ComboBox<String> language(Application a, String here) {
+    Description said = session.now().library().description(a.id());
+    ComboBox<String> box = new ComboBox<>();
+    box.setId("language-" + a.id());
+    box.setEditable(true);
+    box.setAccessibleText(Ui.text("places.installed.language", a.name()));
+    box.getItems().add(said.language());
+    said.labels().forEach(l -> box.getItems().add(l.language()));
+    box.setValue(here);
+    box.getEditor().setPrefColumnCount(3);
+    Parts.prompt(
+        box, said.language().isEmpty() ? Ui.text("places.language.hint") : said.language());
+    box.setPrefWidth(110);
+    box.setMinWidth(110);
+    return box;
   }
 
   /** Names with an optional version at their end, parted by commas. */
@@ -174,21 +202,24 @@ final class StationPane extends VBox {
     return all;
   }
 
-  private void install(Application a, String version, List<AddOn> addOns) {
+  private void install(Application a, String version, List<AddOn> addOns, String typed) {
+    boolean described = typed.equals(session.now().library().description(a.id()).language());
+    String language = described ? "" : typed;
     List<Station.Installed> next = new ArrayList<>();
     boolean found = false;
     Station.Installed fresh =
-        new Station.Installed(a.id(), version.isEmpty() ? a.version() : version, addOns);
+        new Station.Installed(a.id(), version.isEmpty() ? a.version() : version, addOns, language);
+    boolean said = !version.isEmpty() || !addOns.isEmpty() || !language.isEmpty();
     for (Station.Installed i : station.installed()) {
       boolean its = i.application().equals(a.id());
       found |= its;
       if (!its) {
         next.add(i);
-      } else if (!version.isEmpty() || !addOns.isEmpty()) {
+      } else if (said) {
         next.add(fresh);
       }
     }
-    if (!found && (!version.isEmpty() || !addOns.isEmpty())) {
+    if (!found && said) {
       next.add(fresh);
     }
     if (!next.equals(station.installed())) {

@@ -2,6 +2,7 @@ package foldtwice.standin.base;
 
 import foldtwice.known.Effects;
 import foldtwice.known.Facts;
+import foldtwice.place.Labels;
 import foldtwice.run.Reply;
 import foldtwice.text.Nearness;
 import java.util.LinkedHashMap;
@@ -68,8 +69,11 @@ final class Commands {
         .toList();
   }
 
-  /** What a menu path that is not there should have been. */
-  String nearest(List<String> path) {
+  /** What a menu path that is not there should have been; first, what it is in this language. */
+  String nearest(List<String> path, Labels labels) {
+    if (byMenu.containsKey(labels.of(path))) {
+      return ", in " + labels.language() + " " + String.join(StandIn.UNDER, labels.of(path));
+    }
     return Nearness.nearest(
             String.join(StandIn.UNDER, path),
             byMenu.keySet().stream().map(p -> String.join(StandIn.UNDER, p)).toList())

@@ -2,6 +2,7 @@ package foldtwice.standin.base;
 
 import foldtwice.known.Effects;
 import foldtwice.known.Facts;
+import foldtwice.place.Labels;
 import foldtwice.routine.ValueException;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
@@ -54,6 +55,31 @@ public record OpenDialog(Dialog view, Map<String, Button> buttons) {
     more.put(label, button);
     return new OpenDialog(
         new Dialog(view.title(), view.fields(), List.copyOf(more.keySet())), more);
+  }
+
+  /** With its labels in a language; what its buttons do knows them as they are described. */
+  OpenDialog in(Labels labels) {
+    if (labels.words().isEmpty()) {
+      return this;
+    }
+    Labels back = labels.back();
+    Map<String, Button> there = new LinkedHashMap<>();
+    buttons.forEach(
+        (label, b) ->
+            there.put(
+                labels.of(label),
+                new Button(
+                    (program, dialog) -> b.action().on(program, labelled(dialog, back)),
+                    b.effects(),
+                    b.closes())));
+    return new OpenDialog(labelled(view, labels), there);
+  }
+
+  private static Dialog labelled(Dialog dialog, Labels labels) {
+    return new Dialog(
+        labels.of(dialog.title()),
+        dialog.fields().stream().map(f -> f.called(labels.of(f.label()))).toList(),
+        labels.of(dialog.buttons()));
   }
 
   /** What came of filling a field. */

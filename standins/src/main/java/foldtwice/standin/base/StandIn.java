@@ -86,7 +86,7 @@ public abstract class StandIn<D> implements Program {
   protected final void command(
       String id, List<String> path, Effects effects, Supplier<Reply> action) {
     if (effects.addOn().isEmpty() || edition.has(new AddOn(effects.addOn().get(), ""))) {
-      commands.add(id, path, effects, Optional.empty(), action);
+      commands.add(id, edition.labels().of(path), effects, Optional.empty(), action);
     }
   }
 
@@ -104,11 +104,11 @@ public abstract class StandIn<D> implements Program {
     if (effects.addOn().isPresent() && !edition.has(new AddOn(effects.addOn().get(), ""))) {
       return;
     }
-    String title = opened.get().view().title();
+    String title = edition.labels().of(opened.get().view().title());
     dialogs.put(title, opened);
     commands.add(
         id,
-        path,
+        edition.labels().of(path),
         effects,
         Optional.of(title),
         () -> {
@@ -133,7 +133,7 @@ public abstract class StandIn<D> implements Program {
   private void add(
       String id, String menu, Effects effects, Optional<String> opens, Supplier<Reply> action) {
     if (effects.addOn().isEmpty() || edition.has(new AddOn(effects.addOn().get(), ""))) {
-      commands.add(id, path(menu), effects, opens, action);
+      commands.add(id, edition.labels().of(path(menu)), effects, opens, action);
     }
   }
 
@@ -298,8 +298,8 @@ public abstract class StandIn<D> implements Program {
   }
 
   protected final Reply open(OpenDialog opened) {
-    dialog = opened;
-    return new Reply.Done(List.of(new Change("dialog", "none", opened.view().title())));
+    dialog = opened.in(edition.labels());
+    return new Reply.Done(List.of(new Change("dialog", "none", dialog.view().title())));
   }
 
   protected final void close() {
@@ -334,14 +334,15 @@ public abstract class StandIn<D> implements Program {
               edition.version(),
               edition.addOns(),
               commands.facts(),
-              dialogs.values().stream().map(d -> d.get().facts()).toList(),
+              dialogs.values().stream().map(d -> d.get().in(edition.labels()).facts()).toList(),
               settings.kinds(),
               adjustable,
               indicators().keySet(),
               windows(),
               selects(),
               actions.stream().map(Action::facts).toList(),
-              told());
+              told(),
+              edition.labels());
     }
     return facts;
   }
@@ -396,7 +397,8 @@ public abstract class StandIn<D> implements Program {
         .orElseGet(
             () ->
                 new Reply.Refused(
-                    "a menu path" + commands.nearest(menuPath), String.join(UNDER, menuPath)));
+                    "a menu path" + commands.nearest(menuPath, edition.labels()),
+                    String.join(UNDER, menuPath)));
   }
 
   @Override

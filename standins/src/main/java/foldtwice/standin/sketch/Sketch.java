@@ -58,7 +58,11 @@ public final class Sketch extends StandIn<Page> {
 
         @Override
         public String dialog() {
-          return Sketch.this.dialog().map(Dialog::title).orElse("");
+          return Sketch.this
+              .dialog()
+              .map(Dialog::title)
+              .map(edition().labels().back()::of)
+              .orElse("");
         }
       };
 
