@@ -4,6 +4,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /**
  * The labels of a program in one of its languages: of menus, dialogs, fields and buttons.
@@ -14,6 +15,8 @@ import java.util.Map;
  */
 public record Labels(String language, Map<String, String> words) {
 
+  private static final Pattern TAG = Pattern.compile("[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*");
+
   /** As the program is described. */
   public static final Labels AS_DESCRIBED = new Labels("", Map.of());
 
@@ -21,6 +24,11 @@ public record Labels(String language, Map<String, String> words) {
     Map<String, String> said = new LinkedHashMap<>(words);
     said.entrySet().removeIf(e -> e.getKey().isBlank() || e.getValue().isBlank());
     words = Collections.unmodifiableMap(said);
+  }
+
+  /** True for a text that can be a language tag, by its form (RFC 5646). */
+  public static boolean isTag(String text) {
+    return TAG.matcher(text).matches();
   }
 
   /** What a label is there. */

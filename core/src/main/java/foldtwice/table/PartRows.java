@@ -161,6 +161,9 @@ final class PartRows {
           String language = reading.needed(r, Column.LANGUAGE, "the language, such as de").strip();
           reading.needed(r, Column.NAME, "the label as it is described");
           reading.needed(r, Column.THERE, "what it is in that language");
+          if (!language.isEmpty() && !Labels.isTag(language)) {
+            reading.fault(Column.LANGUAGE, "a language tag, such as de or pt-BR", language);
+          }
           String label = r.cell(Column.NAME); // blanks at its ends are the program's
           String there = r.cell(Column.THERE);
           Map<String, String> words = all.computeIfAbsent(language, l -> new LinkedHashMap<>());

@@ -472,6 +472,12 @@ final class Hands implements AutoCloseable {
     press(KeyCode.DOWN);
   }
 
+  /** Goes somewhere, as a link that is followed does. */
+  void to(foldtwice.desktop.view.Target target) {
+    run(() -> frame.to(target));
+    settle();
+  }
+
   /** Goes to a place in the atlas. */
   void atlas(foldtwice.place.Place place) {
     run(() -> frame.show(AtlasView.class).go(place));

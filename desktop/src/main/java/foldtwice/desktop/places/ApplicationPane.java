@@ -8,6 +8,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.known.Facts;
 import foldtwice.library.Edit;
 import foldtwice.place.Application;
+import foldtwice.place.Labels;
 import foldtwice.place.Station;
 import foldtwice.table.Part;
 import foldtwice.words.Words;
@@ -210,7 +211,7 @@ final class ApplicationPane extends HBox {
   private void keepLanguage() {
     Description said = now.library().description(application.id());
     String typed = language.getText().strip();
-    boolean tag = typed.isEmpty() || typed.matches("[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*");
+    boolean tag = typed.isEmpty() || Labels.isTag(typed);
     if (!tag) {
       language.setText(said.language());
       session.say(Ui.text("places.language.wrong", typed));

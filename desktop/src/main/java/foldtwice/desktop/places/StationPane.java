@@ -10,6 +10,7 @@ import foldtwice.library.Edit;
 import foldtwice.place.AddOn;
 import foldtwice.place.Application;
 import foldtwice.place.Desktops;
+import foldtwice.place.Labels;
 import foldtwice.place.Station;
 import foldtwice.surface.Device;
 import foldtwice.text.Blanks;
@@ -203,6 +204,10 @@ final class StationPane extends VBox {
   }
 
   private void install(Application a, String version, List<AddOn> addOns, String typed) {
+    if (!typed.isEmpty() && !Labels.isTag(typed)) {
+      session.say(Ui.text("places.language.wrong", typed));
+      return;
+    }
     boolean described = typed.equals(session.now().library().description(a.id()).language());
     String language = described ? "" : typed;
     List<Station.Installed> next = new ArrayList<>();

@@ -153,7 +153,7 @@ final class TablePane extends VBox {
 
   private static double width(Column c) {
     return switch (c) {
-      case MENU, DOES, PARAMETERS -> 210;
+      case MENU, DOES, PARAMETERS, THERE -> 210;
       case NAME, KIND, OPTIONS, WHILE, RANGE, LABEL, DIALOG -> 150;
       case KEYS, WHERE, WITHIN, FROM, OPENS, VALUES, CONTEXTS, ADD_ON, NEEDS, VERSIONS -> 120;
       default -> 84;
