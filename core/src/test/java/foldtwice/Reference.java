@@ -56,7 +56,7 @@ public final class Reference {
       for (Trigger t : b.triggers()) {
         boolean refused =
             b.place().applicationId().isPresent()
-                && application.rules().stream().anyMatch(r -> !r.accepts(t));
+                && application.rules().stream().anyMatch(r -> !r.accepts(t, layout));
         wishes.add(new Wish("yours", b.id(), t, b.place(), refused));
       }
     }

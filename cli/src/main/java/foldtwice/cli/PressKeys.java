@@ -3,6 +3,7 @@ package foldtwice.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.binding.Binding;
+import foldtwice.conflict.Makeable;
 import foldtwice.library.Library;
 import foldtwice.library.file.Json;
 import foldtwice.place.Application;
@@ -14,6 +15,7 @@ import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
+import foldtwice.routine.Routine;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Signal;
@@ -21,6 +23,7 @@ import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.io.PrintWriter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
@@ -57,14 +60,19 @@ final class PressKeys implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
-  private record Pressed(Optional<Claim> fired, List<Outcome> outcomes, Explanation why) {}
+  /**
+   * @param idle a binding that fires and whose routine does not run: it is switched off, or nobody
+   *     has looked through it
+   */
+  private record Pressed(
+      Optional<Claim> fired, List<Outcome> outcomes, Explanation why, Optional<Routine> idle) {}
 
   @Override
   public Integer call() throws Unusable {
     Library library = input.library();
     Station station = input.station(library);
     Keymap keymap = Keymap.of(library, station);
-    Pressed pressed = press(keymap, state(library), presses(keymap, station));
+    Pressed pressed = press(library, keymap, state(library), presses(library, keymap, station));
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
       case json -> out.print(Json.print(json(library, pressed)));
@@ -100,44 +108,78 @@ final class PressKeys implements Callable<Integer> {
     return named;
   }
 
-  private List<Signal> presses(Keymap keymap, Station station) throws Unusable {
+  private List<Signal> presses(Library library, Keymap keymap, Station station) throws Unusable {
     try {
       Trigger.Keys trigger = Notation.read(keys);
-      return keymap.paths(trigger).stream()
-          .findFirst()
-          .orElseThrow(
-              () ->
-                  new Unusable(
-                      "\""
-                          + keys
-                          + "\" cannot be typed on the layout "
-                          + station.layout()
-                          + " of "
-                          + station.name()
-                          + "; choose another --station or another key"));
+      if (!Makeable.isMade(trigger, library, keymap)) {
+        throw new Unusable(
+            "\""
+                + keys
+                + "\" cannot be typed on the keyboard of "
+                + station.name()
+                + " ("
+                + station.layout()
+                + ", "
+                + station.shape().name().toLowerCase(Locale.ROOT)
+                + "); choose another --station or another key");
+      }
+      return keymap.paths(trigger).getFirst();
     } catch (NotationException e) {
       throw new Unusable(e.getMessage(), e);
     }
   }
 
-  private static Pressed press(Keymap keymap, Place state, List<Signal> presses) {
+  private static Pressed press(Library library, Keymap keymap, Place state, List<Signal> presses) {
     List<Outcome> outcomes = Resolver.outcomes(keymap, state, presses);
     Optional<Claim> fired =
         outcomes.stream()
             .filter(o -> o instanceof Outcome.Fired)
             .map(o -> ((Outcome.Fired) o).claim())
             .reduce((first, last) -> last);
-    return new Pressed(fired, outcomes, Explanation.of(keymap, state, presses));
+    Optional<Routine> idle =
+        fired
+            .filter(c -> c.owner() instanceof Owner.Yours)
+            .map(c -> library.bindings().get(((Owner.Yours) c.owner()).binding()))
+            .flatMap(library::routineOf)
+            .filter(r -> r.card().off() || !r.origin().seen());
+    return new Pressed(
+        idle.isPresent() ? Optional.empty() : fired,
+        outcomes,
+        Explanation.of(keymap, state, presses),
+        idle);
+  }
+
+  /** What a press comes to, in words; nothing for one that only leads on. */
+  private static Optional<String> says(Words words, Outcome outcome) {
+    return switch (outcome) {
+      case Outcome.Fired(Claim claim) -> Optional.of("fires " + words.owner(claim.owner()));
+      case Outcome.Undecided(List<Claim> claims) ->
+          Optional.of(
+              "fires nothing: "
+                  + claims.stream()
+                      .map(c -> words.owner(c.owner()))
+                      .collect(Collectors.joining(" and "))
+                  + " have an equal right to it");
+      case Outcome.Typed(String text) -> Optional.of("types \"" + text + "\"");
+      case Outcome.Waiting w -> Optional.empty();
+      case Outcome.Unclaimed u -> Optional.of("fires nothing");
+    };
   }
 
   private void text(Library library, Pressed pressed, Lines out) {
     Words words = new Words(library);
-    String fired =
-        pressed.outcomes.stream()
-            .filter(o -> o instanceof Outcome.Fired)
-            .map(o -> words.owner(((Outcome.Fired) o).claim().owner()))
-            .collect(Collectors.joining(", then "));
-    out.line("%s fires %s", keys, fired.isEmpty() ? "nothing" : fired);
+    List<String> comes = pressed.outcomes.stream().flatMap(o -> says(words, o).stream()).toList();
+    out.line(
+        "%s %s",
+        keys,
+        comes.isEmpty()
+            ? "waits"
+            : String.join(", then ", comes).replace(", then fires ", ", then "));
+    pressed.idle.ifPresent(
+        r ->
+            out.line(
+                "  %s %s: it does not run",
+                r.name(), r.card().off() ? "is switched off" : "was looked through by nobody"));
     pressed
         .why
         .layers()

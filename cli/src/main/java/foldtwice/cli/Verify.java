@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.check.Checked;
 import foldtwice.check.Checked.State;
+import foldtwice.check.Checking;
 import foldtwice.library.Library;
 import foldtwice.library.PressCheck;
 import foldtwice.library.file.CheckFile;
@@ -11,16 +12,20 @@ import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Json;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
+import foldtwice.run.Computer;
 import foldtwice.standin.Checks;
 import foldtwice.words.CheckWords;
+import foldtwice.words.Words;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -70,11 +75,13 @@ final class Verify implements Callable<Integer> {
       throw new Unusable(
           "there are no checks to make; give a file of checks, or keep some in the library");
     }
+    unmakeable(library, checks);
     Station station = input.station(library);
+    Function<String, Computer.File> files = input.beside()::file;
     List<Checked> made =
         input.isOneStation()
-            ? Checks.on(library, station, Setup.of(library, station.id()), checks)
-            : Checks.everywhere(library, id -> Setup.of(library, id), checks);
+            ? Checks.on(library, station, Setup.of(library, station.id()), files, checks)
+            : Checks.everywhere(library, id -> Setup.of(library, id), files, checks);
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
       case json -> out.print(Json.print(json(library, made)));
@@ -83,6 +90,25 @@ final class Verify implements Callable<Integer> {
     }
     out.flush();
     return Checked.count(made, State.FAILED) > 0 ? Exit.NO : Exit.WELL;
+  }
+
+  /** Checks that can be made on no station are no input to go on with. */
+  private static void unmakeable(Library library, Collection<PressCheck> checks) throws Unusable {
+    Words words = new Words(library);
+    CheckWords said = new CheckWords(library);
+    List<String> wrong = new ArrayList<>();
+    for (PressCheck c : checks) {
+      Checking.nowhere(c, library, words::dangling)
+          .ifPresent(
+              v -> wrong.add(said.title(c) + ": " + said.verdict(new Checked(c, c.station(), v))));
+    }
+    if (!wrong.isEmpty()) {
+      throw new Unusable(
+          wrong.size()
+              + (wrong.size() == 1 ? " check" : " checks")
+              + " can be made on no station: "
+              + String.join("; ", wrong));
+    }
   }
 
   private static List<PressCheck> read(Path file) throws Unusable {

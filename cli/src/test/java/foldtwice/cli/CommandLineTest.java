@@ -123,6 +123,34 @@ class CommandLineTest {
         .contains("expected fires Shift boxes", "found fires Shift boxes");
   }
 
+  /** What no key of the keyboard makes fires nothing, whatever is bound to it. */
+  @Test
+  void pressKnowsTheKeyboardAndWhatDoesNotRun() throws Exception {
+    Path library = folder.resolve("small.json");
+    String demo = Files.readString(DEMO);
+    Files.writeString(library, demo.replaceFirst("\"shape\": \"iso\"", "\"shape\": \"compact\""));
+    Ran ran =
+        run(
+            "press",
+            library.toString(),
+            "KP_1",
+            "--place",
+            "Vasculum/cell edit",
+            "--station",
+            "camera-bench");
+    assertThat(ran.exit).isEqualTo(2);
+    assertThat(ran.err).contains("cannot be typed on the keyboard of Camera bench (de, compact)");
+    assertThat(demo("press", "KP_1", "--place", "Vasculum/cell edit").out)
+        .startsWith("KP_1 types \"1\"");
+    assertThat(demo("press", "x", "--place", "Vasculum/cell edit").out).startsWith("x types \"x\"");
+    String off =
+        demo.replaceFirst("\"id\": \"shift-boxes\",", "\"id\": \"shift-boxes\", \"off\": true,");
+    Files.writeString(library, off);
+    Ran idle = run("press", library.toString(), "Alt+.", "--place", "Tagpress/box selected");
+    assertThat(idle.out).contains("Shift boxes is switched off: it does not run");
+    assertThat(idle.exit).isEqualTo(1);
+  }
+
   @Test
   void verifyReadsAListOfChecksAndSaysWhatIsWrongWithOne() throws Exception {
     Path checks = folder.resolve("checks.json");
@@ -131,7 +159,7 @@ class CommandLineTest {
         {"format": "fold-twice-checks", "checks": [
           {"id": "c1", "station": "label-corner", "place": "vasculum/grid",
            "presses": [{"keys": ["CTRL+s"]}], "expect": {"does": "%s", "application": "vasculum"}},
-          {"id": "c2", "station": "camera-bench", "place": "vasculum/no-such",
+          {"id": "c2", "station": "camera-bench", "place": "vasculum/grid",
            "presses": [{"keys": ["CTRL+s"]}], "expect": {"nothing": true}}]}
         """;
     Files.writeString(checks, one.formatted("print"));
@@ -140,8 +168,24 @@ class CommandLineTest {
     assertThat(ran.out)
         .contains("expected: Print list, the program\u2019s own")
         .contains("found:    Save, the program\u2019s own")
-        .contains("found:    the program has no state vasculum/no-such")
+        .contains("expected: nothing")
         .endsWith("2 checks made: 0 hold, 2 failed, 0 skipped\n");
+    for (String[] wrong :
+        new String[][] {
+          {"label-corner", "label-crner", "there is no station label-crner"},
+          {"vasculum/grid", "vasculum/grd", "there is no place vasculum/grd"},
+          {"vasculum/grid", "vasculum", "there is no place vasculum a program can be in"},
+          {
+            "{\"keys\": [\"CTRL+s\"]}",
+            "{\"padKey\": \"r1k1\", \"device\": \"rowan\", \"page\": \"none\", \"way\": \"tap\"}",
+            "Rowan has no page none"
+          }
+        }) {
+      Files.writeString(checks, one.formatted("print").replace(wrong[0], wrong[1]));
+      Ran refused = demo("verify", checks.toString());
+      assertThat(refused.exit).as(wrong[1]).isEqualTo(2);
+      assertThat(refused.err).contains("on no station: ").contains(wrong[2]);
+    }
     Files.writeString(checks, "{\"format\": \"fold-twice-checks\", \"checks\": [{\"id\": 1}]}");
     Ran broken = demo("verify", checks.toString());
     assertThat(broken.exit).isEqualTo(2);
@@ -221,10 +265,10 @@ class CommandLineTest {
         "tagpress/nothing-selected; alt+.; 0; Set unit, unit pica",
         "Tagpress/box selected; L then B; 0; Line tool, then Box tool",
         "Tagpress/box selected; A then L; 0; Align boxes, edges Left edges",
-        "Tagpress/box selected; Ctrl+Shift+A; 1; nothing",
+        "Tagpress/box selected; Ctrl+Shift+A; 1; nothing: Align boxes, edges Left edges and Spread evenly, way Down have an equal right to it",
         "Vasculum/grid; Alt+.; 0; Next record",
         "Vasculum/grid; Logo+L; 0; Lock the screen",
-        "Vasculum/cell edit; A; 1; nothing",
+        "Vasculum/grid; F9; 1; nothing",
       })
   void pressInPlaces(String place, String keys, int exit, String fires) {
     Ran ran = demo("press", "--place", place, keys);
@@ -277,7 +321,7 @@ class CommandLineTest {
         "press|--place Tagpress/sheet Alt+L|is a group of places",
         "press|--place Nowhere Alt+L|no place \"Nowhere\"; there are Vasculum",
         "press|--place Vasculum/grid Hyper+L|cannot be read at \"Hyper\"",
-        "press|--place Vasculum/grid --station register-desk \u00e4|cannot be typed on the layout us",
+        "press|--place Vasculum/grid --station register-desk \u00e4|cannot be typed on the keyboard of Register desk (us, ansi)",
         "press|Alt+L|--place",
         "check|--format xml|--format",
       })
@@ -295,7 +339,7 @@ class CommandLineTest {
     Ran ran = run("check", broken.toString());
     assertThat(ran.exit).isEqualTo(2);
     assertThat(ran.out).isEmpty();
-    assertThat(ran.err).contains("broken.json, line ").contains("this is not whole JSON");
+    assertThat(ran.err).contains("broken.json, line ").contains("this is no JSON that can be read");
     assertThat(Files.readString(broken)).as("left as it was").hasSize(5000);
     assertThat(run("check", "no-such.json").err).contains("no such file");
     assertThat(run("check", folder.toString()).exit).isEqualTo(2);

@@ -38,6 +38,12 @@ public record Checked(PressCheck check, String station, Verdict verdict) {
 
   /** What keeps a check from being made. */
   public enum Lack {
+    /** There is no such station in the library. */
+    NO_STATION,
+    /** There is no such place in the library, or it is a group of places. */
+    NO_PLACE,
+    /** A press is on something that is not in the library. */
+    NO_SURFACE,
     /** The application is not simulated, or not in the library. */
     NO_PROGRAM,
     /** The program cannot be brought into the state. */
@@ -45,7 +51,12 @@ public record Checked(PressCheck check, String station, Verdict verdict) {
     /** The device is not plugged in. */
     NO_DEVICE,
     /** The keyboard cannot make the press. */
-    NO_KEY
+    NO_KEY;
+
+    /** True when it can be made on no station at all. */
+    public boolean isNowhere() {
+      return this == NO_STATION || this == NO_PLACE || this == NO_SURFACE;
+    }
   }
 
   /** What a check comes to for those who look over many. */
@@ -63,7 +74,8 @@ public record Checked(PressCheck check, String station, Verdict verdict) {
     return switch (verdict) {
       case Verdict.Holds h -> State.HOLDS;
       case Verdict.Differs d -> State.FAILED;
-      case Verdict.Cannot c -> check.station().isEmpty() ? State.SKIPPED : State.FAILED;
+      case Verdict.Cannot c ->
+          check.station().isEmpty() && !c.lack().isNowhere() ? State.SKIPPED : State.FAILED;
     };
   }
 

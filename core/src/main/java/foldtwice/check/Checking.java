@@ -2,7 +2,10 @@ package foldtwice.check;
 
 import foldtwice.check.Checked.Lack;
 import foldtwice.check.Checked.Verdict;
+import foldtwice.conflict.Makeable;
+import foldtwice.library.Dangling;
 import foldtwice.library.Expected;
+import foldtwice.library.Library;
 import foldtwice.library.PressCheck;
 import foldtwice.ready.Heard;
 import foldtwice.resolve.Claim;
@@ -22,6 +25,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** Makes the presses of a check on a computer and compares. */
 public final class Checking {
@@ -49,7 +53,33 @@ public final class Checking {
     return new Checked(check, heard.keymap().station().id(), verdict(check, computer));
   }
 
+  /**
+   * What keeps a check from being made on any station of a library; empty when nothing does.
+   *
+   * @param words what a trigger points at that is not there
+   */
+  public static Optional<Verdict.Cannot> nowhere(
+      PressCheck check, Library library, Function<Dangling, String> words) {
+    if (!check.station().isEmpty() && !library.stations().containsKey(check.station())) {
+      return Optional.of(new Verdict.Cannot(Lack.NO_STATION, check.station()));
+    }
+    boolean isState =
+        library.applications().values().stream().anyMatch(a -> a.states().contains(check.place()));
+    if (!isState) {
+      return Optional.of(new Verdict.Cannot(Lack.NO_PLACE, check.place().id()));
+    }
+    return check.presses().stream()
+        .flatMap(t -> Dangling.of(t, check.place(), library).stream())
+        .findFirst()
+        .map(d -> new Verdict.Cannot(Lack.NO_SURFACE, words.apply(d)));
+  }
+
   private Verdict verdict(PressCheck check, Computer computer) {
+    Optional<Verdict.Cannot> nowhere =
+        nowhere(check, heard.library(), d -> d.of() + " " + d.named());
+    if (nowhere.isPresent()) {
+      return nowhere.get();
+    }
     String application = check.place().applicationId().orElse("");
     Optional<Program> program = computer.program(application);
     if (program.isEmpty() || !heard.library().applications().containsKey(application)) {
@@ -86,9 +116,9 @@ public final class Checking {
     if (absent.isPresent()) {
       return Optional.of(new Verdict.Cannot(Lack.NO_DEVICE, absent.get()));
     }
-    return heard.keymap().paths(trigger).isEmpty()
-        ? Optional.of(new Verdict.Cannot(Lack.NO_KEY, heard.keymap().station().layout()))
-        : Optional.empty();
+    return Makeable.isMade(trigger, heard.library(), heard.keymap())
+        ? Optional.empty()
+        : Optional.of(new Verdict.Cannot(Lack.NO_KEY, heard.keymap().station().layout()));
   }
 
   private List<Effect> press(Trial trial, Trigger trigger, Map<String, String> pages, long now) {

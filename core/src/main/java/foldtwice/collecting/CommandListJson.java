@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import foldtwice.collecting.CommandList.Row;
 import foldtwice.collecting.CommandList.Table;
 import foldtwice.collecting.CommandList.UnreadableException;
+import foldtwice.text.JsonComplaint;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -64,7 +65,9 @@ final class CommandListJson {
       }
     } catch (JsonProcessingException e) {
       throw new UnreadableException(
-          CommandList.where(e) + "this is no JSON that can be read: " + e.getOriginalMessage());
+          CommandList.where(e)
+              + "this is no JSON that can be read: "
+              + JsonComplaint.plainly(e.getOriginalMessage()));
     } catch (IOException e) {
       throw new UnreadableException("it cannot be read: " + e.getMessage());
     }

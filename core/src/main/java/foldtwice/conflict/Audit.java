@@ -278,6 +278,9 @@ public final class Audit {
       if (before == null || changes.everything() || changes.isOnDevices()) {
         put(parts, "devices", works.devices());
       }
+      if (before == null || changes.everything() || !changes.bindings().isEmpty()) {
+        put(parts, "slots", works.slots());
+      }
       put(parts, "copies", twins.copies());
     }
 

@@ -1,5 +1,6 @@
 package foldtwice.conflict;
 
+import foldtwice.library.Dangling;
 import foldtwice.place.Rule;
 import foldtwice.reading.Hindrance;
 import foldtwice.ready.Entries;
@@ -55,6 +56,22 @@ public sealed interface Detail {
    * all those on it.
    */
   record NoDevice(String device) implements Detail {}
+
+  /** For {@link ConflictKind#MISSING}: what the trigger is on is not there. */
+  record Dangles(Dangling what) implements Detail {}
+
+  /** For {@link ConflictKind#MISSING}: the application has no such way in. */
+  record NoWay(String way) implements Detail {}
+
+  /** For {@link ConflictKind#MISSING}: all numbered slots of the way in are taken before it. */
+  record NoSlot(int slots) implements Detail {}
+
+  /** For {@link ConflictKind#MISSING}: the routine starts in none of the states of the place. */
+  record NeverStarts(List<String> startIn) implements Detail {
+    public NeverStarts {
+      startIn = List.copyOf(startIn);
+    }
+  }
 
   /**
    * For {@link ConflictKind#BAD_ARGUMENT}.

@@ -17,9 +17,17 @@ import java.util.Set;
 import java.util.function.Predicate;
 
 /** Whether a trigger can be made with what a station has: by hand, or by a device that sends it. */
-final class Makeable {
+public final class Makeable {
 
   private Makeable() {}
+
+  /**
+   * True when a trigger can be made on a station: by its keyboard, or a device plugged in there.
+   */
+  public static boolean isMade(Trigger trigger, Library library, Keymap keymap) {
+    List<List<Signal>> paths = keymap.paths(trigger);
+    return !paths.isEmpty() && not(trigger, paths, library, keymap).isEmpty();
+  }
 
   /**
    * What keeps a trigger from being made; empty when nothing does.

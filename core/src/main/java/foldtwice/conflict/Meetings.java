@@ -57,8 +57,10 @@ final class Meetings {
     }
     Map<List<Object>, Gathered> gathered = new LinkedHashMap<>();
     int heard = 0;
+    boolean fires = false;
     for (Place state : states) {
       List<Meeting> meetings = Meeting.of(keymap, state, claim, paths);
+      fires |= meetings.stream().anyMatch(m -> m.fate() == Meeting.Fate.WINS);
       heard += meetings.stream().anyMatch(m -> m.fate() != Meeting.Fate.TYPED) ? 1 : 0;
       for (Meeting meeting : meetings) {
         if (!once || !isAnothers(meeting, claim)) {
@@ -67,7 +69,8 @@ final class Meetings {
       }
     }
     int all = heard;
-    gathered.values().forEach(g -> found.add(g.conflict(all)));
+    boolean never = !fires;
+    gathered.values().forEach(g -> found.add(g.conflict(all, never)));
     device(claim, states, paths).ifPresent(found::add);
     return found;
   }
@@ -82,7 +85,7 @@ final class Meetings {
     Optional<Application> application = claim.place().applicationId().flatMap(keymap::application);
     List<Conflict> refused = new ArrayList<>();
     for (Rule rule : application.map(a -> a.rules(wayOf(claim))).orElse(List.of())) {
-      if (!rule.accepts(claim.trigger())) {
+      if (!rule.accepts(claim.trigger(), keymap.layout())) {
         refused.add(
             alone(
                 ConflictKind.NOT_ACCEPTED,
@@ -241,11 +244,15 @@ final class Meetings {
       this.evidence = evidence;
     }
 
-    Conflict conflict(int heard) {
+    /**
+     * @param heard in how many states the claim is heard
+     * @param never true when it fires in none of them, whoever takes it in each
+     */
+    Conflict conflict(int heard, boolean never) {
       boolean everywhere = places.size() == heard && fate != Meeting.Fate.TYPED;
       return new Conflict(
           kind,
-          weight(everywhere),
+          weight(never),
           Loss.of(library, lost(), claims, places.size()),
           List.copyOf(places),
           everywhere,
@@ -273,11 +280,11 @@ final class Meetings {
       };
     }
 
-    private Weight weight(boolean everywhere) {
+    private Weight weight(boolean never) {
       return switch (fate) {
         case SHARED -> Weight.BLOCKS;
         case CUT_SHORT, COVERED ->
-            everywhere || kind == ConflictKind.RESERVED ? Weight.BLOCKS : Weight.COSTS;
+            never || kind == ConflictKind.RESERVED ? Weight.BLOCKS : Weight.COSTS;
         case TYPED -> Weight.COSTS;
         case WINS ->
             kind == ConflictKind.TYPES_TEXT || isMissed(claims.getLast())

@@ -2,10 +2,14 @@ package foldtwice.conflict;
 
 import foldtwice.binding.Binding;
 import foldtwice.known.Touch;
+import foldtwice.library.Dangling;
 import foldtwice.library.Library;
+import foldtwice.place.Place;
+import foldtwice.place.WayIn;
 import foldtwice.reading.Hindrance;
 import foldtwice.reading.Mark;
 import foldtwice.reading.Reading;
+import foldtwice.ready.Outlook;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Line;
@@ -76,9 +80,66 @@ final class Works {
     }
     arguments(binding, routine.get(), found);
     for (Trigger t : binding.triggers()) {
+      Dangling.of(t, binding.place(), library)
+          .filter(d -> d.what() != Dangling.What.DEVICE || isPluggedIn(t))
+          .ifPresent(d -> found.of(t, ConflictKind.MISSING, Weight.BLOCKS, new Detail.Dangles(d)));
       down(t, routine.get()).ifPresent(d -> found.down(t, d));
     }
+    way(binding, found);
+    starts(binding, routine.get(), found);
     return found.all;
+  }
+
+  /** Devices that are not plugged in are told of all their bindings at once. */
+  private boolean isPluggedIn(Trigger trigger) {
+    return trigger.deviceId().filter(subject.keymap().station().devices()::contains).isPresent();
+  }
+
+  /** A way in that is not there counts as the first one, which somebody should know. */
+  private void way(Binding binding, Found found) {
+    String way = binding.fitting().way();
+    binding
+        .place()
+        .applicationId()
+        .map(library.applications()::get)
+        .filter(a -> !way.isEmpty() && a.ways().stream().noneMatch(w -> w.id().equals(way)))
+        .ifPresent(a -> found.add(ConflictKind.MISSING, Weight.COSTS, new Detail.NoWay(way)));
+  }
+
+  /** A routine that starts nowhere where the binding is heard is refused each time. */
+  private void starts(Binding binding, Routine routine, Found found) {
+    List<String> startIn = routine.manner().startIn();
+    if (startIn.isEmpty()
+        || !binding.place().applicationId().equals(Optional.of(routine.application()))) {
+      return;
+    }
+    List<Place> states = subject.keymap().statesOf(binding.place());
+    if (!states.isEmpty() && states.stream().noneMatch(s -> s.isIn(startIn))) {
+      found.blocks(ConflictKind.MISSING, new Detail.NeverStarts(startIn));
+    }
+  }
+
+  /** Bindings for which no numbered slot of their way in is left, those after the first ones. */
+  List<Conflict> slots() {
+    Set<String> in = Outlook.inSlots(library);
+    List<Conflict> found = new ArrayList<>();
+    for (Binding b : library.bindings().values()) {
+      Optional<WayIn> way =
+          b.place()
+              .applicationId()
+              .map(library.applications()::get)
+              .flatMap(a -> a.way(b.fitting().way()))
+              .filter(w -> w.slots() > 0);
+      if (way.isPresent()
+          && !b.triggers().isEmpty()
+          && library.routineOf(b).isPresent()
+          && !in.contains(b.id())) {
+        Found its = new Found(b);
+        its.blocks(ConflictKind.MISSING, new Detail.NoSlot(way.get().slots()));
+        found.addAll(its.all);
+      }
+    }
+    return found;
   }
 
   /**

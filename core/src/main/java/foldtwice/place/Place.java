@@ -43,6 +43,17 @@ public sealed interface Place {
         : new Over(application, context.substring(0, plus), context.substring(plus + 1));
   }
 
+  /** True when the focus or the pointer is in one of these contexts. */
+  default boolean isIn(java.util.Collection<String> contexts) {
+    return switch (this) {
+      case Everywhere() -> false;
+      case Whole w -> false;
+      case Within(var application, String context) -> contexts.contains(context);
+      case Over(var application, String focus, String pointer) ->
+          contexts.contains(focus) || contexts.contains(pointer);
+    };
+  }
+
   /** The application, unless the place is everywhere. */
   default Optional<String> applicationId() {
     return switch (this) {

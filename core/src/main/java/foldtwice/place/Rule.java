@@ -3,11 +3,13 @@ package foldtwice.place;
 import foldtwice.trigger.Key;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Keysym;
+import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.List;
+import java.util.Optional;
 
 /** One thing an application demands of the triggers it accepts. Rules add up: all must hold. */
 public sealed interface Rule {
@@ -31,8 +33,12 @@ public sealed interface Rule {
     }
   }
 
-  /** True when this rule has nothing against the trigger; rules speak of keys only. */
-  default boolean accepts(Trigger trigger) {
+  /**
+   * True when this rule has nothing against the trigger; rules speak of keys only.
+   *
+   * @param layout says what a key named by its position makes
+   */
+  default boolean accepts(Trigger trigger, Layout layout) {
     List<Stroke> strokes = trigger.keyStrokes();
     return switch (this) {
       case MostStrokes(int count) -> strokes.size() <= count;
@@ -42,14 +48,27 @@ public sealed interface Rule {
           strokes.stream().noneMatch(s -> (s.modifiers().bits() & refused.bits()) != 0);
       case NeverKeys(List<String> refused) ->
           strokes.stream()
-              .noneMatch(
-                  s -> s.key() instanceof Key.Making(Keysym k) && refused.contains(k.name()));
+              .flatMap(s -> made(s.key(), layout).stream())
+              .noneMatch(k -> refused.stream().anyMatch(r -> isSame(r, k)));
     };
+  }
+
+  private static Optional<Keysym> made(Key key, Layout layout) {
+    return switch (key) {
+      case Key.Making(Keysym keysym) -> Optional.of(keysym);
+      case Key.At(KeyCode code) -> layout.makes(code, Modifiers.NONE);
+    };
+  }
+
+  /** A capital letter is on the key of the small one. */
+  private static boolean isSame(String refused, Keysym made) {
+    return made.name().equals(refused)
+        || Keysym.named(refused).map(Keysym::small).equals(Optional.of(made.small()));
   }
 
   private static boolean types(Stroke stroke) {
     return switch (stroke.key()) {
-      case Key.Making(Keysym keysym) -> keysym.types();
+      case Key.Making(Keysym keysym) -> keysym.text().isPresent();
       case Key.At(KeyCode code) -> code.fixedKeysym().isEmpty();
     };
   }

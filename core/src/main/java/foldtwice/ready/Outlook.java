@@ -3,6 +3,7 @@ package foldtwice.ready;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Readiness;
 import foldtwice.known.Known;
+import foldtwice.library.Dangling;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.Given;
 import foldtwice.library.Library;
@@ -61,6 +62,7 @@ public record Outlook(Readiness stage, List<Item> items) {
         .forEach(h -> items.add(new Item(new Wait.Lacks(h), false)));
     application(library, binding)
         .ifPresent(a -> items.addAll(wayItems(library, keymap, setup, a, binding, routine.get())));
+    dangling(library, binding).ifPresent(d -> items.add(new Item(new Wait.Dangles(d), false)));
     absentDevice(keymap, binding).ifPresent(d -> items.add(new Item(new Wait.Device(d), false)));
     boolean all = items.stream().allMatch(Item::done);
     boolean none = items.stream().noneMatch(Item::done);
@@ -161,6 +163,19 @@ public record Outlook(Readiness stage, List<Item> items) {
         .flatMap(t -> keymap.claimsOn(t).stream())
         .filter(c -> c.owner() instanceof Owner.Native)
         .anyMatch(c -> keymap.statesOf(c.place()).stream().anyMatch(states::contains));
+  }
+
+  /** What is not there of the first of its triggers, when that is so of all of them. */
+  private static Optional<Dangling> dangling(Library library, Binding binding) {
+    Optional<Dangling> first = Optional.empty();
+    for (Trigger t : binding.triggers()) {
+      Optional<Dangling> one = Dangling.of(t, binding.place(), library);
+      if (one.isEmpty()) {
+        return Optional.empty();
+      }
+      first = first.or(() -> one);
+    }
+    return first;
   }
 
   /** A device that all its triggers are on and that is not here. */

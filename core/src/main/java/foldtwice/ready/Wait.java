@@ -1,5 +1,6 @@
 package foldtwice.ready;
 
+import foldtwice.library.Dangling;
 import foldtwice.place.Need;
 import foldtwice.reading.Hindrance;
 
@@ -14,6 +15,9 @@ public sealed interface Wait {
 
   /** Something that has to be done once it is in its place. */
   record For(Need need) implements Wait {}
+
+  /** None of its triggers can be made: what they are on is not there. */
+  record Dangles(Dangling what) implements Wait {}
 
   /** None of its triggers can be made: the device is not plugged in. */
   record Device(String id) implements Wait {}

@@ -117,15 +117,12 @@ final class Ideas {
 
   /** Keys move to the free keys that suit best; what is no key has a place of its own. */
   private void move(Claim claim) {
-    if (!(claim.trigger() instanceof Trigger.Keys)) {
-      return;
-    }
     switch (claim.owner()) {
       case Owner.Yours y ->
           binding(claim)
               .ifPresent(
                   b -> {
-                    for (Trigger.Keys to : free(b, MOVES)) {
+                    for (Trigger to : others(claim.trigger(), b)) {
                       all.add(
                           new Idea(
                               new Way.Move(claim.owner(), claim.trigger(), to),
@@ -134,7 +131,7 @@ final class Ideas {
                                       replaced(b.triggers(), claim.trigger(), List.of(to))))));
                     }
                   });
-      case Owner.Native n ->
+      case Owner.Native n when claim.trigger() instanceof Trigger.Keys ->
           Owned.command(library, n)
               .ifPresent(
                   command -> {
@@ -150,10 +147,18 @@ final class Ideas {
                                   replaced(command.triggers(), claim.trigger(), List.of(to)))));
                     }
                   });
+      case Owner.Native n -> {}
       case Owner.Menu m -> {}
       case Owner.Key k -> {}
       case Owner.Desktop d -> {}
     }
+  }
+
+  /** Other triggers for a binding: of the same kind, or keys where it has keys. */
+  private List<? extends Trigger> others(Trigger from, Binding binding) {
+    return from instanceof Trigger.Keys
+        ? free(binding, MOVES)
+        : Elsewhere.of(from, binding, library, keymap, MOVES);
   }
 
   private List<Trigger.Keys> free(Binding binding, int most) {
@@ -325,6 +330,8 @@ final class Ideas {
       case Detail.Argument(String parameter, var given, var allowed) ->
           argument(binding, parameter);
       case Detail.NoDevice(String device) -> plugIn(device);
+      case Detail.Dangles d -> move(c.about());
+      case Detail.NoWay n -> binding.ifPresent(this::usualWay);
       case Detail.Hindered(String routine, List<Hindrance> by) ->
           by.forEach(h -> provide(routine, h));
       default -> {}
@@ -350,6 +357,21 @@ final class Ideas {
       devices.add(device);
       all.add(new Idea(new Way.PlugIn(device), new Edit.PutStation(s.withDevices(devices))));
     }
+  }
+
+  /** A way in that is not there is left for the usual one. */
+  private void usualWay(Binding binding) {
+    binding
+        .place()
+        .applicationId()
+        .map(library.applications()::get)
+        .flatMap(a -> a.ways().stream().findFirst())
+        .ifPresent(
+            w ->
+                all.add(
+                    new Idea(
+                        new Way.Register(binding.id(), w.name()),
+                        new Edit.PutBinding(binding.withFitting(binding.fitting().by(""))))));
   }
 
   /** What a routine misses is put on the station: an add-on, or the version it was made for. */

@@ -74,7 +74,7 @@ public final class Keymap {
     }
     for (Binding b : library.bindings().values()) {
       for (Claim claim : claims(b)) {
-        add(claims, claim, layout, refused(library.applications(), b, claim));
+        add(claims, claim, layout, refused(library.applications(), b, claim, layout));
       }
     }
     return new Keymap(station, layout, library.applications(), claims, new ConcurrentHashMap<>());
@@ -88,14 +88,14 @@ public final class Keymap {
 
   /** True when the application, by its rules, never takes a trigger of a binding. */
   private static boolean refused(
-      Map<String, Application> applications, Binding binding, Claim claim) {
+      Map<String, Application> applications, Binding binding, Claim claim, Layout layout) {
     return binding
         .place()
         .applicationId()
         .map(applications::get)
         .filter(a -> !a.rules().isEmpty())
         .map(a -> a.rules(binding.fitting().way()))
-        .filter(rules -> rules.stream().anyMatch(r -> !r.accepts(claim.trigger())))
+        .filter(rules -> rules.stream().anyMatch(r -> !r.accepts(claim.trigger(), layout)))
         .isPresent();
   }
 
@@ -201,7 +201,7 @@ public final class Keymap {
 
   private List<Compiled> compiled(Binding binding) {
     return claims(binding).stream()
-        .map(c -> Compiled.of(c, layout, refused(applications, binding, c)))
+        .map(c -> Compiled.of(c, layout, refused(applications, binding, c, layout)))
         .toList();
   }
 

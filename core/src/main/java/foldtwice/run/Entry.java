@@ -63,7 +63,7 @@ public final class Entry {
     }
     String state = program.place().id();
     String context = state.substring(state.indexOf('/') + 1);
-    if (!manner.startIn().isEmpty() && !manner.startIn().contains(context)) {
+    if (!manner.startIn().isEmpty() && !program.place().isIn(manner.startIn())) {
       all.add(new Standing.Context(manner.startIn(), context));
     }
     Optional<String> open = program.dialog().map(Dialog::title);

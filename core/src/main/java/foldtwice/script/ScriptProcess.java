@@ -13,6 +13,8 @@ import java.lang.management.ManagementFactory;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.Map;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.BlockingQueue;
 import java.util.regex.Pattern;
 import org.graalvm.polyglot.Context;
 import org.graalvm.polyglot.Engine;
@@ -55,6 +57,9 @@ public final class ScriptProcess {
   /** A context with the interface in it, not used yet. */
   private record Ready(Context context, Host host, Value begin) {}
 
+  /** Contexts that no script has run in; one, and another that waits to be put here. */
+  private final BlockingQueue<Ready> ready = new ArrayBlockingQueue<>(1);
+
   private final Inmate inmate = Inmate.begin();
   private final Engine engine =
       Engine.newBuilder(JS)
@@ -76,13 +81,25 @@ public final class ScriptProcess {
     Thread.ofPlatform().daemon().name("limits").start(new Limits(process, Thread.currentThread()));
     try {
       process.rehearse();
+      Thread.ofPlatform().daemon().name("contexts").start(process::makeReady);
       while (true) {
-        Ready next = process.make();
-        process.run(Talk.start(process.inmate.in()), next);
+        Talk.Start start = Talk.start(process.inmate.in());
+        process.run(start, process.ready.take());
       }
     } catch (EOFException e) {
       Inmate.end(); // nobody wants anything any more
-    } catch (IOException e) {
+    } catch (IOException | InterruptedException e) {
+      Inmate.end();
+    }
+  }
+
+  /** Has the next context ready while a script runs in the one before. */
+  private void makeReady() {
+    try {
+      while (true) {
+        ready.put(make());
+      }
+    } catch (InterruptedException e) {
       Inmate.end();
     }
   }

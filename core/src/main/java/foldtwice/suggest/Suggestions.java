@@ -199,8 +199,10 @@ public final class Suggestions {
 
   /** True when on every station nobody answers to it here and no rule refuses it. */
   private boolean isFree(Trigger.Keys trigger) {
-    return rules.stream().allMatch(r -> r.accepts(trigger))
-        && stations.stream().allMatch(s -> isFree(s, trigger));
+    return stations.stream()
+        .allMatch(
+            s ->
+                rules.stream().allMatch(r -> r.accepts(trigger, s.layout())) && isFree(s, trigger));
   }
 
   private boolean isFree(Keymap keymap, Trigger.Keys trigger) {

@@ -67,7 +67,42 @@ public record Keysym(String name, int codePoint) {
     return known != null ? known : new Keysym(String.format("U%04X", codePoint), codePoint);
   }
 
-  /** True when pressing it types a visible character or a blank. */
+  private static final String KEYPAD = "KP_";
+
+  private static final Map<String, String> ON_KEYPAD =
+      Map.of(
+          "KP_Add",
+          "+",
+          "KP_Subtract",
+          "-",
+          "KP_Multiply",
+          "*",
+          "KP_Divide",
+          "/",
+          "KP_Equal",
+          "=",
+          "KP_Decimal",
+          ".",
+          "KP_Separator",
+          ",",
+          "KP_Space",
+          " ");
+
+  /** What it puts into a text: a character, or what a key of the keypad stands for. */
+  public Optional<String> text() {
+    if (types()) {
+      return Optional.of(Character.toString(codePoint));
+    }
+    boolean digit =
+        name.length() == KEYPAD.length() + 1
+            && name.startsWith(KEYPAD)
+            && Character.isDigit(name.charAt(KEYPAD.length()));
+    return digit
+        ? Optional.of(name.substring(KEYPAD.length()))
+        : Optional.ofNullable(ON_KEYPAD.get(name));
+  }
+
+  /** True when it is named by a character: pressing it types that, or a blank. */
   public boolean types() {
     return codePoint >= 0x20 && codePoint != 0x7f;
   }

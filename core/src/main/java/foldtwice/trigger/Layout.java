@@ -112,7 +112,7 @@ public final class Layout {
 
   /** The character a press types into a text; empty for shortcuts, function keys and dead keys. */
   public Optional<String> types(Press press) {
-    return character(press).filter(Keysym::types).map(k -> Character.toString(k.codePoint()));
+    return character(press).flatMap(Keysym::text);
   }
 
   /**
@@ -120,7 +120,7 @@ public final class Layout {
    * the letter it goes with.
    */
   public boolean beginsTyping(Press press) {
-    return character(press).filter(k -> k.types() || k.isDead()).isPresent();
+    return character(press).filter(k -> k.text().isPresent() || k.isDead()).isPresent();
   }
 
   private Optional<Keysym> character(Press press) {

@@ -5,6 +5,7 @@ import static foldtwice.words.Words.TEXTS;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.ConflictKind;
 import foldtwice.conflict.Detail;
+import foldtwice.library.Dangling;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
@@ -78,6 +79,9 @@ final class ConflictWords {
       case Detail.Chain(Optional<Trigger.Keys> sends) ->
           sends.isEmpty() ? id + ".turns" : c.claims().size() > 1 ? id + ".taken" : id;
       case Detail.NoDevice d -> id + ".device";
+      case Detail.Dangles d -> id + ".dangles";
+      case Detail.NoWay n -> id + ".way";
+      case Detail.NoSlot n -> id + ".slot";
       case Detail.Down(var held, Detail.Harm harm) -> id + "." + harm;
       case Detail.Entry(var application, var entry, Entries.State state) -> id + "." + state;
       case Detail.Untyped(var stroke, Detail.Unmade why) -> id + "." + why;
@@ -104,6 +108,11 @@ final class ConflictWords {
       case Detail.NoParameter(String parameter) -> TEXTS.get("lacks.parameter", parameter);
       case Detail.NoDevice(String device) ->
           TEXTS.get("wait.device", library.device(device).map(Device::name).orElse(device));
+      case Detail.Dangles(Dangling what) -> words.dangling(what);
+      case Detail.NoWay(String way) -> way;
+      case Detail.NoSlot(int slots) -> Integer.toString(slots);
+      case Detail.NeverStarts(List<String> startIn) ->
+          TEXTS.get("lacks.start", String.join(", ", startIn));
       case Detail.Argument(String parameter, String given, String allowed) ->
           TEXTS.get("wrong.argument", parameter, given, allowed);
       case Detail.Undo u -> "";

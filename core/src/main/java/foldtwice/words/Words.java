@@ -5,6 +5,7 @@ import foldtwice.conflict.Conflict;
 import foldtwice.conflict.ConflictKind;
 import foldtwice.conflict.Weight;
 import foldtwice.known.Touch;
+import foldtwice.library.Dangling;
 import foldtwice.library.Library;
 import foldtwice.place.AddOn;
 import foldtwice.place.Application;
@@ -263,10 +264,16 @@ public final class Words {
     };
   }
 
+  /** What a trigger points at that is not there. */
+  public String dangling(Dangling d) {
+    return TEXTS.get("dangling." + d.what(), d.of(), d.named());
+  }
+
   /** What a binding waits for. */
   public String wait(Wait wait) {
     return switch (wait) {
       case Wait.Lacks(Hindrance what) -> hindrance(what);
+      case Wait.Dangles(Dangling what) -> dangling(what);
       case Wait.Slot(int slots) -> TEXTS.get("wait.slot", slots);
       case Wait.For(Need need) -> need(need);
       case Wait.Device(String id) ->

@@ -216,7 +216,7 @@ class CollectingTest {
     assertThat(collecting.text("pasted", text))
         .isInstanceOfSatisfying(
             Found.Refused.class,
-            r -> assertThat(r.why()).containsAnyOf("expected", "not whole JSON"));
+            r -> assertThat(r.why()).containsAnyOf("expected", "no JSON that can be read"));
   }
 
   @Test

@@ -4,8 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.Fixture;
 import foldtwice.binding.Binding;
+import foldtwice.extras.Extras;
+import foldtwice.library.Dangling;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.library.Surroundings;
+import foldtwice.place.Place;
+import foldtwice.ready.Outlook;
+import foldtwice.ready.Setup;
+import foldtwice.ready.Wait;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Owner;
 import foldtwice.routine.Line;
@@ -15,7 +22,11 @@ import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
 import foldtwice.source.ToScript;
+import foldtwice.surface.Device;
 import foldtwice.surface.Page;
+import foldtwice.surface.RadialMenu;
+import foldtwice.surface.Toolbar;
+import foldtwice.trigger.Direction;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
@@ -26,7 +37,9 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** The kinds that come from what a routine does, from devices and from what is not there. */
 class KindsTest {
@@ -212,6 +225,129 @@ class KindsTest {
             c ->
                 assertThat(c.claims().getLast().owner()).isEqualTo(new Owner.Key("pad", "", "k1")));
     assertThat(found(withPad(library, true, ""), ConflictKind.COVERED)).isEmpty();
+  }
+
+  /** A binding that fires in no state is blocked, whoever takes it in each of them. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        // claims, the first is looked at; its conflicts
+        "mine sheet Alt+A, mine box Alt+A, mine bare Alt+A; COVERED BLOCKS, COVERED BLOCKS",
+        "mine sheet Alt+A, mine box Alt+A; COVERED COSTS",
+        "mine sheet A then B, mine box A, mine bare A; CUT_SHORT BLOCKS, CUT_SHORT BLOCKS",
+        "mine sheet A then B, mine box A, mine bare A then B; COVERED BLOCKS, CUT_SHORT BLOCKS",
+        "mine sheet A then B, mine box A; CUT_SHORT COSTS",
+        "mine app Alt+A, mine sheet Alt+A; COVERED COSTS",
+      })
+  void whatFiresNowhereIsBlocked(String claims, String expected) {
+    Library library = Fixture.library(claims.split(", "));
+    String first = claims.split(", ")[0];
+    String says =
+        Auditor.audit(Subject.of(library, Fixture.keymap(library))).stream()
+            .filter(c -> c.about().owner().name().equals(first))
+            .filter(c -> c.kind() == ConflictKind.COVERED || c.kind() == ConflictKind.CUT_SHORT)
+            .map(c -> c.kind() + " " + c.weight())
+            .sorted()
+            .collect(Collectors.joining(", "));
+    assertThat(says).isEqualTo(expected);
+  }
+
+  private static final Library SURFACES =
+      new Edit.Together(
+              List.of(
+                  new Edit.PutSurface(
+                      new Toolbar("bar", "Bar", "app", 2, 0, Map.of(), Extras.NONE)),
+                  new Edit.PutSurface(
+                      new Toolbar("other", "Other", "another", 2, 0, Map.of(), Extras.NONE)),
+                  new Edit.PutSurface(
+                      new RadialMenu(
+                          "ring",
+                          "Ring",
+                          new Place.Whole("app"),
+                          List.of(Notation.read("F7")),
+                          Map.of(),
+                          Extras.NONE)),
+                  new Edit.PutSurface(
+                      new RadialMenu(
+                          "shut",
+                          "Shut",
+                          new Place.Whole("app"),
+                          List.of(),
+                          Map.of(),
+                          Extras.NONE)),
+                  new Edit.PutSurface(
+                      new Device(
+                          "pad",
+                          "Pad",
+                          List.of(
+                              new Device.Cap("k1", "1", 0, 0, 1, 1, "", ""),
+                              new Device.Cap("k2", "2", 1, 0, 1, 1, "", "")),
+                          List.of(
+                              new Device.Knob("d1", "1", 0, 2, false),
+                              new Device.Knob("d2", "2", 1, 2, true)),
+                          List.of(new Page("", "", "", Map.of(), Map.of())),
+                          Extras.NONE))))
+          .on(Fixture.withPad(Fixture.library("mine box F5"), true, 1, Optional.empty()));
+
+  static Stream<Arguments> dangling() {
+    return Stream.of(
+        Arguments.of(new Trigger.Button("bar", 2), null),
+        Arguments.of(new Trigger.Button("bar", 3), Dangling.What.SLOT),
+        Arguments.of(new Trigger.Button("none", 1), Dangling.What.TOOLBAR),
+        Arguments.of(new Trigger.Button("ring", 1), Dangling.What.TOOLBAR),
+        Arguments.of(new Trigger.Button("other", 1), Dangling.What.FOREIGN_TOOLBAR),
+        Arguments.of(new Trigger.Radial("ring", Direction.UP), null),
+        Arguments.of(new Trigger.Radial("none", Direction.UP), Dangling.What.MENU),
+        Arguments.of(new Trigger.Radial("shut", Direction.UP), Dangling.What.UNOPENED),
+        Arguments.of(new Trigger.PadKey("pad", "", "k2", Trigger.Duration.TAP), null),
+        Arguments.of(
+            new Trigger.PadKey("pad", "p", "k2", Trigger.Duration.TAP), Dangling.What.PAGE),
+        Arguments.of(new Trigger.PadKey("pad", "", "k9", Trigger.Duration.TAP), Dangling.What.KEY),
+        Arguments.of(new Trigger.Dial("pad", "", "d1", Trigger.Turn.LEFT), null),
+        Arguments.of(new Trigger.Dial("pad", "", "d9", Trigger.Turn.LEFT), Dangling.What.DIAL),
+        Arguments.of(new Trigger.Dial("pad", "", "d1", Trigger.Turn.PUSH), Dangling.What.PUSH),
+        Arguments.of(new Trigger.Dial("pad", "", "d2", Trigger.Turn.PUSH), null));
+  }
+
+  /** A trigger on what is not there is told, waits, and can be moved to what is. */
+  @ParameterizedTest
+  @MethodSource("dangling")
+  void aTriggerOnWhatIsNotThere(Trigger trigger, Dangling.What what) {
+    Binding b = SURFACES.bindings().get("mine box F5").withTriggers(List.of(trigger));
+    Library library = new Edit.PutBinding(b).on(SURFACES);
+    List<Conflict> found = found(library, ConflictKind.MISSING);
+    assertThat(found.stream().map(c -> ((Detail.Dangles) c.detail()).what().what()))
+        .containsExactlyElementsOf(what == null ? List.of() : List.of(what));
+    Outlook outlook =
+        Outlook.of(
+            library,
+            Fixture.keymap(library),
+            new Surroundings(List.of(), List.of(), library),
+            new Setup(Map.of()),
+            b);
+    assertThat(outlook.items().stream().anyMatch(i -> i.what() instanceof Wait.Dangles))
+        .isEqualTo(what != null);
+  }
+
+  @Test
+  void aWayInAndAStartThatAreNotThere() {
+    Library library = Fixture.library("mine box Alt+A");
+    Binding b = library.bindings().get("mine box Alt+A");
+    Library way = new Edit.PutBinding(b.withFitting(b.fitting().by("none"))).on(library);
+    assertThat(found(way, ConflictKind.MISSING))
+        .extracting(Conflict::detail)
+        .containsExactly(new Detail.NoWay("none"));
+    Routine r = library.routines().get(b.routine());
+    Library elsewhere =
+        new Edit.PutRoutine(r.withManner(r.manner().startingIn(List.of("bare")))).on(library);
+    assertThat(found(elsewhere, ConflictKind.MISSING))
+        .extracting(Conflict::detail)
+        .containsExactly(new Detail.NeverStarts(List.of("bare")));
+    Library here =
+        new Edit.PutRoutine(r.withManner(r.manner().startingIn(List.of("bare", "box"))))
+            .on(library);
+    assertThat(found(here, ConflictKind.MISSING)).isEmpty();
   }
 
   @Test

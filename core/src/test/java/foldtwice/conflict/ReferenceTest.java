@@ -135,6 +135,57 @@ class ReferenceTest {
     assertThat(surprises).isGreaterThan(5_000);
   }
 
+  /** A binding blocks by who takes it exactly when it fires in no state, whoever takes it there. */
+  @Test
+  void whatFiresInNoStateIsBlocked() {
+    Random random = new Random(63);
+    List<String> wrong = new ArrayList<>();
+    int nowhere = 0;
+    int somewhere = 0;
+    for (int i = 0; i < LIBRARIES; i++) {
+      Library library = random(random);
+      Keymap keymap = Fixture.keymap(library);
+      Reference reference = new Reference(library, keymap.station());
+      List<Conflict> found = Auditor.audit(Subject.of(library, keymap));
+      for (Wish wish : reference.wishes()) {
+        if (!wish.who().equals("yours") || wish.refused()) {
+          continue;
+        }
+        boolean fires =
+            keymap.statesOf(wish.place()).stream()
+                .anyMatch(
+                    state ->
+                        reference.ways(wish.trigger()).stream()
+                            .anyMatch(
+                                way ->
+                                    isMakeable(way, keymap)
+                                        && reference.press(state, way).contains(wish.name())));
+        List<Conflict> taken =
+            found.stream()
+                .filter(c -> c.about().owner().name().equals(wish.name()))
+                .filter(
+                    c ->
+                        c.kind() == ConflictKind.COVERED
+                            || c.kind() == ConflictKind.CUT_SHORT
+                            || c.kind() == ConflictKind.HOLD_CLASH)
+                .toList();
+        nowhere += !fires && !taken.isEmpty() ? 1 : 0;
+        somewhere += fires && !taken.isEmpty() ? 1 : 0;
+        if (taken.stream()
+            .anyMatch(
+                c ->
+                    !(c.detail() instanceof Detail.Held(boolean equal) && equal)
+                        && (c.weight() == Weight.BLOCKS) == fires)) {
+          wrong.add(
+              wish.name() + (fires ? " fires" : " never fires") + ": " + rows(library, keymap));
+        }
+      }
+    }
+    assertThat(wrong).as("of %s that fire nowhere, %s somewhere", nowhere, somewhere).isEmpty();
+    assertThat(nowhere).isGreaterThan(100);
+    assertThat(somewhere).isGreaterThan(50);
+  }
+
   private static String rows(Library library, Keymap keymap) {
     return library.bindings().keySet()
         + " and "

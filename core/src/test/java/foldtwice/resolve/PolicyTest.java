@@ -75,6 +75,10 @@ class PolicyTest {
         "mine box L then B, native pane L; box+pane; L then B; native pane L, nothing",
         "mine pane L then B, native box L; box+pane; L; waits, (time) native box L",
         "mine pane G; cell+pane; G; types g",
+        // keys of the keypad are text
+        "mine app F9; text; KP_7; types 7",
+        "mine app KP_7; box; KP_7; mine app KP_7",
+        "mine app KP_7; text; KP_7; types 7",
         "mine cell G, mine pane G; cell+pane; G; mine cell G",
         "mine everywhere Alt+L, mine pane Alt+L; box+pane; Alt+L; mine everywhere Alt+L",
       })

@@ -72,7 +72,12 @@ class SuggestionsTest {
     List<Suggestion> all = of(library, binding("box"));
     assertThat(all).isNotEmpty();
     assertThat(all)
-        .allSatisfy(s -> rules.forEach(r -> assertThat(r.accepts(s.trigger())).isTrue()));
+        .allSatisfy(
+            s ->
+                rules.forEach(
+                    r ->
+                        assertThat(r.accepts(s.trigger(), Fixture.keymap(library).layout()))
+                            .isTrue()));
   }
 
   /** Adding a modifier never lowers the effort, on any layout and shape. */

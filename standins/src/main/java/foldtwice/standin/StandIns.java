@@ -8,6 +8,7 @@ import foldtwice.place.AddOn;
 import foldtwice.place.Application;
 import foldtwice.place.Labels;
 import foldtwice.place.Station;
+import foldtwice.place.Versions;
 import foldtwice.run.Program;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.StandIn;
@@ -46,6 +47,14 @@ public final class StandIns {
 
     StandIn<?> fresh() {
       return make.apply(usualEdition());
+    }
+
+    /** That version, or the nearest before it that is simulated; the first, before all of them. */
+    String simulates(String version) {
+      return versions.stream()
+          .filter(v -> Versions.atLeast(version, v))
+          .reduce((a, b) -> b)
+          .orElse(versions.getFirst());
     }
 
     Edition usualEdition() {
@@ -135,8 +144,10 @@ public final class StandIns {
                 k.make()
                     .apply(
                         installed
-                            .filter(i -> k.versions().contains(i.version()))
-                            .map(i -> Edition.of(i.version(), i.addOns()))
+                            .map(
+                                i ->
+                                    Edition.of(k.simulates(i.version()), i.addOns())
+                                        .standingFor(i.version()))
                             .orElseGet(k::usualEdition)
                             .in(labels)))
         .orElseGet(
@@ -148,6 +159,17 @@ public final class StandIns {
                         .map(i -> Edition.of(i.version(), i.addOns()))
                         .orElseGet(() -> new Edition(application.version(), said.addOns()))
                         .in(labels)));
+  }
+
+  /**
+   * The version that stands in for one nobody simulates; empty where that one is simulated, or
+   * nobody simulates the application at all.
+   */
+  public static Optional<String> standsFor(String application, String version) {
+    return KINDS.stream()
+        .filter(k -> k.id().equals(application) && !k.versions().contains(version))
+        .findFirst()
+        .map(k -> k.simulates(version));
   }
 
   /** True when it is made of what the library says of an application. */

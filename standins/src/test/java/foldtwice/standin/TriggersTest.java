@@ -13,6 +13,7 @@ import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Explanation;
 import foldtwice.resolve.Keymap;
+import foldtwice.run.Computer;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
 import foldtwice.script.Ecmascript;
@@ -168,7 +169,12 @@ class TriggersTest {
             Extras.NONE);
     Station station = Demo.LIBRARY.stations().get("camera-bench");
     assertThat(
-            Checks.on(Demo.LIBRARY, station, Setup.of(Demo.LIBRARY, station.id()), List.of(check)))
+            Checks.on(
+                Demo.LIBRARY,
+                station,
+                Setup.of(Demo.LIBRARY, station.id()),
+                name -> new Computer.File.Refused("a file", "none"),
+                List.of(check)))
         .extracting(Checked::verdict)
         .containsExactly(new Checked.Verdict.Holds());
   }

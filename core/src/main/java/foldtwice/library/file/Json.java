@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.cfg.JsonNodeFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.extras.Extras;
+import foldtwice.text.JsonComplaint;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 
@@ -47,7 +48,9 @@ public final class Json {
       String where =
           at == null ? "the document" : "line " + at.getLineNr() + ", column " + at.getColumnNr();
       FormatException placed =
-          new FormatException(where, "this is not whole JSON: " + e.getOriginalMessage());
+          new FormatException(
+              where,
+              "this is no JSON that can be read: " + JsonComplaint.plainly(e.getOriginalMessage()));
       placed.initCause(e);
       throw placed;
     } catch (java.io.IOException e) {

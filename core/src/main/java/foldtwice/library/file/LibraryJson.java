@@ -86,7 +86,9 @@ public final class LibraryJson {
                   + version
                   + ", this program reads versions 1 to "
                   + VERSION
-                  + "; open it with the newer Fold Twice that wrote it");
+                  + (version > VERSION
+                      ? "; open it with the newer Fold Twice that wrote it"
+                      : "; no version was ever numbered so"));
     }
     Map<String, Routine> routines = in.byId("routines", RoutineJson::read, Routine::id);
     LinkedHashMap<String, Proof> proofs = new LinkedHashMap<>();

@@ -202,6 +202,9 @@ final class ReadyRows extends VBox {
       case Wait.For f -> {}
       case Wait.Lacks l -> leads(row, "lacks", station(now));
       case Wait.Device(String id) -> leads(row, "device", station(now));
+      case Wait.Dangles d ->
+          row.getChildren()
+              .add(Parts.button("stand-dangles", Ui.text("standing.press"), ways.press(), "link"));
       case Wait.Slot s when of.isPresent() ->
           leads(row, "slot", new Target.Application(of.get().id()));
       case Wait.Slot s -> {}

@@ -249,7 +249,7 @@ final class CommandPane extends VBox {
   private List<String> against(Snapshot now, Trigger.Keys keys) {
     List<String> all = new ArrayList<>();
     for (Rule rule : application.rules()) {
-      if (!rule.accepts(keys)) {
+      if (!rule.accepts(keys, now.keymap().layout())) {
         all.add(now.words().rule(rule, command.place()));
       }
     }

@@ -4,6 +4,7 @@ import foldtwice.library.Library;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.run.Beside;
+import foldtwice.run.Computer;
 import foldtwice.standin.SimulatedComputer;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -37,8 +38,13 @@ final class Computers {
         station.id(),
         id ->
             SimulatedComputer.of(library, station, Clock.system(ZoneId.systemDefault()))
-                .withFiles(name -> new Beside(file.get().toAbsolutePath().getParent()).file(name))
+                .withFiles(this::beside)
                 .hurried());
+  }
+
+  /** A text file beside the library. */
+  Computer.File beside(String name) {
+    return new Beside(file.get().toAbsolutePath().getParent()).file(name);
   }
 
   /** Programs come and go with a library, and sketches follow what it says of them. */

@@ -23,6 +23,7 @@ import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
+import foldtwice.run.Computer;
 import foldtwice.run.Run;
 import foldtwice.run.Trial;
 import foldtwice.script.Ecmascript;
@@ -136,6 +137,11 @@ public final class Session implements AutoCloseable {
    */
   public SimulatedComputer computer() {
     return computers.of(now().library(), now().station());
+  }
+
+  /** A text file beside the library, as its macros read it. */
+  public Computer.File beside(String name) {
+    return computers.beside(name);
   }
 
   /**

@@ -219,20 +219,24 @@ final class ChecksPane extends VBox {
     make(
         now.library(),
         List.of(fresh),
-        () -> Checks.on(now.library(), now.station(), now.setup(), List.of(fresh)));
+        () ->
+            Checks.on(now.library(), now.station(), now.setup(), session::beside, List.of(fresh)));
   }
 
   void makeHere() {
     Snapshot now = session.now();
     List<PressCheck> all = List.copyOf(now.library().checks().values());
-    make(now.library(), all, () -> Checks.on(now.library(), now.station(), now.setup(), all));
+    make(
+        now.library(),
+        all,
+        () -> Checks.on(now.library(), now.station(), now.setup(), session::beside, all));
   }
 
   void makeEverywhere() {
     Library library = session.now().library();
     List<PressCheck> all = List.copyOf(library.checks().values());
     Map<String, Setup> setups = session.setups();
-    make(library, all, () -> Checks.everywhere(library, setups::get, all));
+    make(library, all, () -> Checks.everywhere(library, setups::get, session::beside, all));
   }
 
   /** Makes checks off the interface thread. */

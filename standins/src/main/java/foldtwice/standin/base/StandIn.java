@@ -331,7 +331,7 @@ public abstract class StandIn<D> implements Program {
       facts =
           new Facts(
               application,
-              edition.version(),
+              edition.installed(),
               edition.addOns(),
               commands.facts(),
               dialogs.values().stream().map(d -> d.get().in(edition.labels()).facts()).toList(),
@@ -341,7 +341,7 @@ public abstract class StandIn<D> implements Program {
               windows(),
               selects(),
               actions.stream().map(Action::facts).toList(),
-              told(),
+              edition.isThere() ? told() : EnumSet.noneOf(Facts.Aspect.class),
               edition.labels());
     }
     return facts;
