@@ -65,24 +65,27 @@ final class Check implements Callable<Integer> {
     switch (format) {
       case sarif -> out.print(Json.print(Sarif.of(library, station, conflicts)));
       case json -> out.print(Json.print(json(library, station, open)));
-      case text -> text(library, station, open, new Lines(out));
+      case text -> text(library, station, open, conflicts.size() - open.size(), new Lines(out));
     }
     out.flush();
     return open.stream().anyMatch(c -> c.weight() == Weight.BLOCKS) ? Exit.NO : Exit.WELL;
   }
 
-  private static void text(Library library, Station station, List<Conflict> conflicts, Lines out) {
+  private static void text(
+      Library library, Station station, List<Conflict> conflicts, int accepted, Lines out) {
     Words words = new Words(library);
     for (Conflict c : conflicts) {
       out.line("%-7s %-13s %s", Words.weight(c.weight()), c.kind().id(), words.sentence(c));
     }
     out.line(
-        "%d bindings on %s: %d block, %d cost, %d notes",
-        library.bindings().size(),
-        station.name(),
-        count(conflicts, Weight.BLOCKS),
-        count(conflicts, Weight.COSTS),
-        count(conflicts, Weight.NOTE));
+        "%s",
+        Words.tally(
+            library.bindings().size(),
+            station.name(),
+            count(conflicts, Weight.BLOCKS),
+            count(conflicts, Weight.COSTS),
+            count(conflicts, Weight.NOTE),
+            accepted));
   }
 
   private static long count(List<Conflict> conflicts, Weight weight) {

@@ -53,7 +53,8 @@ class CommandLineTest {
     assertThat(text.err).isEmpty();
     assertThat(text.out)
         .contains("blocks  double-claim")
-        .contains("L then B never completes in Tagpress \u203a sheet: Line tool fires before.")
+        .contains(
+            "L then B never completes in Tagpress \u203a sheet: Line tool fires before, so Repeat box")
         .contains("273 bindings on Camera bench: ");
     JsonNode json = demo("check", "--format", "json").json();
     assertThat(json.get("conflicts")).hasSizeGreaterThan(30);

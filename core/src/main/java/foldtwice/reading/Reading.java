@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /**
  * What a routine may change and what it needs, read off its steps. Running it never changes more
@@ -57,7 +58,9 @@ public record Reading(
     /** An add-on's action that is not here. */
     MISSING_ACTION,
     /** A command text: what it does is up to whoever reads it. */
-    COMMAND
+    COMMAND,
+    /** It chooses a command or presses a button of which nothing is known. */
+    UNKNOWN
   }
 
   /** Routines inside routines are read this deep; runs are stopped there too. */
@@ -157,18 +160,20 @@ public record Reading(
     private void step(Step step, Optional<Facts> facts, Set<String> sure, int depth) {
       switch (step) {
         case Step.Choose(List<Template> menu) ->
-            facts.ifPresent(
-                f ->
-                    f.commands().stream()
-                        .filter(c -> mayBe(menu, c.menu()))
-                        .forEach(c -> effects(c.effects(), sure)));
+            known(
+                facts.stream()
+                    .flatMap(f -> f.commands().stream())
+                    .filter(c -> mayBe(menu, c.menu()))
+                    .map(Facts.Command::effects),
+                sure);
         case Step.PressButton(String label) -> {
           dialogs = true;
-          facts.ifPresent(
-              f ->
-                  f.dialogs().stream()
-                      .flatMap(d -> d.button(label).stream())
-                      .forEach(b -> effects(b.effects(), sure)));
+          known(
+              facts.stream()
+                  .flatMap(f -> f.dialogs().stream())
+                  .flatMap(d -> d.button(label).stream())
+                  .map(Facts.Button::effects),
+              sure);
         }
         case Step.Fill f -> dialogs = true;
         case Step.ChangeSetting(String setting, Expr value, Step.Lasting lasting) ->
@@ -227,6 +232,15 @@ public record Reading(
         case Step.Ask a -> {}
         case Step.Stop s -> {}
         case Step.Note n -> {}
+      }
+    }
+
+    /** What something may be; of what is not among them nothing is known. */
+    private void known(Stream<Effects> may, Set<String> sure) {
+      List<Effects> all = may.toList();
+      all.forEach(e -> effects(e, sure));
+      if (all.isEmpty()) {
+        beyond.add(Beyond.UNKNOWN);
       }
     }
 

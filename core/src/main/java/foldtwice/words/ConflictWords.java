@@ -14,7 +14,6 @@ import foldtwice.ready.Entries;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Owned;
 import foldtwice.routine.Routine;
-import foldtwice.surface.Device;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Stroke;
@@ -36,7 +35,7 @@ final class ConflictWords {
 
   /** In a few words, for a row of a list. */
   String brief(Conflict c) {
-    return TEXTS.get("brief." + key(c), others(c), cost(c), detail(c));
+    return TEXTS.get("brief." + key(c), others(c), cost(c), detail(c, false));
   }
 
   String sentence(Conflict c) {
@@ -44,7 +43,9 @@ final class ConflictWords {
         c.places().isEmpty()
             ? ""
             : c.everywhere()
-                ? TEXTS.get("where.all", words.place(c.about().place()))
+                ? c.about().place() instanceof Place.Everywhere
+                    ? TEXTS.get("where.everywhere")
+                    : TEXTS.get("where.all", words.place(c.about().place()))
                 : TEXTS.get("where.some", words.places(c.places()));
     return TEXTS.get(
         "sentence." + key(c),
@@ -53,12 +54,26 @@ final class ConflictWords {
         others(c),
         where,
         cost(c),
-        detail(c),
+        detail(c, true),
         c.claims().stream()
             .skip(1)
             .map(o -> words.trigger(o.trigger()))
             .distinct()
-            .collect(Collectors.joining(", ")));
+            .collect(Collectors.joining(", ")),
+        owners(c).size(),
+        claimants(c));
+  }
+
+  private List<String> owners(Conflict c) {
+    return c.claims().stream().map(o -> words.owner(o.owner())).distinct().toList();
+  }
+
+  /** {@code by A, by B and by C}. */
+  private String claimants(Conflict c) {
+    List<String> by = owners(c).stream().map(o -> TEXTS.get("claimed.by", o)).toList();
+    return by.size() < 2
+        ? String.join("", by)
+        : TEXTS.get("claimed.and", String.join(", ", by.subList(0, by.size() - 1)), by.getLast());
   }
 
   private String who(Conflict c) {
@@ -86,6 +101,9 @@ final class ConflictWords {
       case Detail.Entry(var application, var entry, Entries.State state) -> id + "." + state;
       case Detail.Untyped(var stroke, Detail.Unmade why) -> id + "." + why;
       case Detail.Typed t -> id + ".instead";
+      case Detail.None n
+          when c.kind() == ConflictKind.TYPES_TEXT && c.about().trigger().keyStrokes().size() > 1 ->
+          id + ".waits";
       default ->
           c.kind() == ConflictKind.INTERCEPTED && c.about().place() instanceof Place.Everywhere
               ? id + ".taking"
@@ -93,28 +111,37 @@ final class ConflictWords {
     };
   }
 
-  /** What there is to say beside the claims. */
-  private String detail(Conflict c) {
+  /**
+   * What there is to say beside the claims.
+   *
+   * @param all false for the first of several, and how many more there are
+   */
+  private String detail(Conflict c, boolean all) {
     return switch (c.detail()) {
       case Detail.None n -> "";
       case Detail.Held h -> "";
       case Detail.Copies d -> "";
       case Detail.Refused(var rule) -> words.rule(rule, c.about().place());
       case Detail.Hindered(var routine, List<Hindrance> by) ->
-          by.size() == 1
-              ? words.hindrance(by.getFirst())
+          by.size() == 1 || all
+              ? by.stream().map(words::hindrance).collect(Collectors.joining("; "))
               : TEXTS.get("hindrance.more", words.hindrance(by.getFirst()), by.size() - 1);
       case Detail.NoRoutine(String routine) -> TEXTS.get("lacks.routine", routine);
       case Detail.NoParameter(String parameter) -> TEXTS.get("lacks.parameter", parameter);
       case Detail.NoDevice(String device) ->
-          TEXTS.get("wait.device", library.device(device).map(Device::name).orElse(device));
+          library
+              .device(device)
+              .map(d -> TEXTS.get("wait.device", d.name()))
+              .orElseGet(() -> TEXTS.get("dangling.DEVICE", device));
       case Detail.Dangles(Dangling what) -> words.dangling(what);
       case Detail.NoWay(String way) -> way;
       case Detail.NoSlot(int slots) -> Integer.toString(slots);
       case Detail.NeverStarts(List<String> startIn) ->
           TEXTS.get("lacks.start", String.join(", ", startIn));
       case Detail.Argument(String parameter, String given, String allowed) ->
-          TEXTS.get("wrong.argument", parameter, given, allowed);
+          given.isEmpty()
+              ? TEXTS.get("wrong.empty", parameter, allowed)
+              : TEXTS.get("wrong.argument", parameter, given, allowed);
       case Detail.Undo u -> "";
       case Detail.Settings(var routine, var names) -> String.join(", ", names);
       case Detail.Down(var held, var harm) ->

@@ -264,6 +264,12 @@ public final class Words {
     };
   }
 
+  /** How many conflicts there are on a station, by weight, and how many are accepted. */
+  public static String tally(
+      int bindings, String station, long blocks, long costs, long notes, long accepted) {
+    return TEXTS.get("tally", bindings, station, blocks, costs, notes, accepted);
+  }
+
   /** What a trigger points at that is not there. */
   public String dangling(Dangling d) {
     return TEXTS.get("dangling." + d.what(), d.of(), d.named());

@@ -156,8 +156,8 @@ class LibraryJsonTest {
         "'id': 'box'|'id': 'app2', 'inner': [{'id': 'app2', 'name': ''}]|/applications/0/contexts|same id",
         "'uses': 0|'usesPerWeek': -1|/bindings/0/usesPerWeek|0 or more",
         "'bindings': [|'bindings': [{'id': 'b1', 'routine': 'r', 'place': 'app'}, |/bindings/1|stands twice",
-        "}]}|}|line|whole JSON",
-        "'name': 'T'|'name': 'T', 'name': 'U'|line|Duplicate",
+        "}]}|}|line|no JSON that can be read",
+        "'name': 'T'|'name': 'T', 'name': 'U'|line|stands here twice",
       })
   void faultsSayWhereAndWhat(String instead, String of, String where, String what) {
     assertThat(SOUND).contains(instead);
