@@ -15,6 +15,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -203,7 +204,9 @@ public final class Audit {
         put(parts, id, b == null ? List.of() : of(b));
       }
       if (changes.routines().isEmpty()) {
-        changes.bindings().stream()
+        Stream.concat(
+                changes.bindings().stream(),
+                touched.stream().map(library.bindings()::get).filter(Objects::nonNull))
             .map(twins::key)
             .distinct()
             .forEach(k -> put(parts, k, twins.of(k)));

@@ -75,6 +75,23 @@ final class Meetings {
     return found;
   }
 
+  /** The states in which a claim fires, by some way of making it. */
+  Set<Place> fires(Claim claim) {
+    List<Place> states = keymap.statesOf(claim.place());
+    List<List<Signal>> paths = keymap.paths(claim.trigger());
+    Set<Place> all = new LinkedHashSet<>();
+    if (refusals(claim, states, paths).isEmpty()
+        && Makeable.not(claim.trigger(), paths, library, keymap).isEmpty()) {
+      for (Place state : states) {
+        if (Meeting.of(keymap, state, claim, paths).stream()
+            .anyMatch(m -> m.fate() == Meeting.Fate.WINS)) {
+          all.add(state);
+        }
+      }
+    }
+    return all;
+  }
+
   /** Of several with an equal right to a trigger, another one tells it. */
   private static boolean isAnothers(Meeting meeting, Claim claim) {
     return meeting.fate() == Meeting.Fate.SHARED

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -30,6 +31,7 @@ import java.util.TreeMap;
 final class Twins {
 
   private final Subject subject;
+  private final Meetings meetings;
 
   /** By routine and arguments, the bindings that have them, in the order of their ids. */
   private final Map<List<Object>, List<Binding>> same;
@@ -49,6 +51,7 @@ final class Twins {
   private Twins(
       Subject subject, Map<List<Object>, List<Binding>> same, List<Siblings.Group> groups) {
     this.subject = subject;
+    this.meetings = new Meetings(subject);
     this.same = same;
     this.groups = groups;
   }
@@ -93,15 +96,15 @@ final class Twins {
   }
 
   /**
-   * Among the bindings of a key, each that does the same as one before it where both are heard,
-   * with a trigger of the same kind: a key and a button for one thing are no twins. Costs the
-   * number of bindings times the depth of their places.
+   * Among the bindings of a key, each that does the same as one before it where both fire, with a
+   * trigger of the same kind: a key and a button for one thing are no twins. Costs the number of
+   * bindings times the depth of their places, and for each the states it is heard in.
    */
   List<Conflict> of(List<Object> key) {
-    List<Binding> all = same.getOrDefault(key, List.of());
-    if (all.size() < 2) {
+    if (same.getOrDefault(key, List.of()).size() < 2) {
       return List.of();
     }
+    List<Binding> all = same.get(key).stream().filter(b -> !fires(b).isEmpty()).toList();
     List<Conflict> found = new ArrayList<>();
     Map<List<Object>, Integer> at = new HashMap<>();
     Map<List<Object>, Integer> within = new HashMap<>();
@@ -116,7 +119,11 @@ final class Twins {
         }
       }
       if (first < i) {
-        found.add(twins(b, all.get(first), false));
+        Set<Place> both = new LinkedHashSet<>(fires(b));
+        both.retainAll(fires(all.get(first)));
+        if (!both.isEmpty()) {
+          found.add(twins(b, all.get(first), List.copyOf(both), false));
+        }
       }
       for (Trigger t : b.triggers()) {
         at.putIfAbsent(List.of(b.place(), t.getClass()), i);
@@ -163,22 +170,32 @@ final class Twins {
               .flatMap(r -> Optional.ofNullable(firsts.get(r.id())).stream())
               .toList();
       for (int i = 1; i < bound.size(); i++) {
-        found.add(twins(bound.get(i), bound.getFirst(), true));
+        Binding b = bound.get(i);
+        found.add(twins(b, bound.getFirst(), subject.keymap().statesOf(b.place()), true));
       }
     }
     return found;
   }
 
-  private Conflict twins(Binding binding, Binding other, boolean differ) {
+  /** The states in which a binding fires by one of its triggers. */
+  private Set<Place> fires(Binding binding) {
+    Set<Place> all = new LinkedHashSet<>();
+    for (Claim c : Keymap.claims(binding)) {
+      all.addAll(meetings.fires(c));
+    }
+    return all;
+  }
+
+  private Conflict twins(Binding binding, Binding other, List<Place> places, boolean differ) {
     Claim claim = Keymap.claims(binding).getFirst();
-    List<Place> places = subject.keymap().statesOf(binding.place());
+    boolean everywhere = places.size() == subject.keymap().statesOf(binding.place()).size();
     List<Claim> claims = List.of(claim, Keymap.claims(other).getFirst());
     return new Conflict(
         ConflictKind.TWINS,
         Weight.NOTE,
         Loss.of(subject.library(), List.of(), claims, 1),
         places,
-        true,
+        everywhere,
         claims,
         new Detail.Copies(differ),
         new Evidence(

@@ -377,6 +377,11 @@ class KindsTest {
         "mine box Alt+A, mine everywhere Alt+B; 1",
         "mine box Alt+A, mine bare Alt+B; 0",
         "mine box Alt+A, mine box pad k1; 0",
+        // one of which is never heard
+        "mine box Alt+A, mine box Logo+L; 0",
+        "mine box Alt+A, mine box Alt+\u20ac; 0",
+        "mine sheet Alt+A, mine box Alt+A; 0",
+        "mine box Alt+A, mine sheet Alt+B, mine box Alt+B; 1",
         "mine box Alt+A, mine box Alt+B, mine bare Alt+C, mine sheet Alt+D; 2",
       })
   void twins(String claims, int expected) {
