@@ -24,8 +24,9 @@ import java.util.Set;
  * What the keys of devices send of themselves, followed to whoever catches it: device, desktop,
  * system-wide, program.
  *
- * <p>A chain is broken where nobody catches the keys; and, when a binding listens for them, in each
- * state in which it would be heard and something else takes them.
+ * <p>A chain is broken where nobody catches the keys, they begin no sequence and type nothing; and,
+ * when a binding listens for them, in each state in which it would be heard and something else
+ * takes them.
  */
 final class Chains {
 
@@ -75,6 +76,9 @@ final class Chains {
     List<Claim> claims = keymap.claimsOn(keys);
     List<Claim> yours = claims.stream().filter(Claim::isYours).toList();
     List<Place> listening = listening(yours);
+    if (path.isPresent() && claims.isEmpty() && isOfUse(path.get())) {
+      return List.of();
+    }
     if (path.isEmpty() || claims.isEmpty()) {
       List<Place> all = keymap.states();
       Evidence evidence =
@@ -107,6 +111,13 @@ final class Chains {
     return found;
   }
 
+  /** Presses nobody claims as they are begin a sequence somewhere, or type a character. */
+  private boolean isOfUse(List<Signal> presses) {
+    return keymap.states().stream()
+        .flatMap(s -> Resolver.outcomes(keymap, s, presses).stream())
+        .anyMatch(o -> o instanceof Outcome.Waiting || o instanceof Outcome.Typed);
+  }
+
   /** The states in which one of them is heard, in the order of the keymap, not of the claims. */
   private List<Place> listening(List<Claim> claims) {
     Set<Place> heard = new HashSet<>();
@@ -121,7 +132,7 @@ final class Chains {
       case Outcome.Fired(Claim claim) -> List.of(claim);
       case Outcome.Undecided(List<Claim> claims) ->
           claims.stream().sorted(Comparator.comparing(Claim::toString)).toList();
-      case Outcome.Waiting w -> List.of();
+      case Outcome.Waiting(Optional<Claim> otherwise) -> otherwise.stream().toList();
       case Outcome.Typed t -> List.of();
       case Outcome.Unclaimed u -> List.of();
     };

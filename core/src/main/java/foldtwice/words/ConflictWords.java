@@ -92,7 +92,11 @@ final class ConflictWords {
     return switch (c.detail()) {
       case Detail.Copies(boolean differ) -> differ ? id + ".copies" : id;
       case Detail.Chain(Optional<Trigger.Keys> sends) ->
-          sends.isEmpty() ? id + ".turns" : c.claims().size() > 1 ? id + ".taken" : id;
+          sends.isEmpty()
+              ? id + ".turns"
+              : c.claims().size() > 1
+                  ? id + ".taken"
+                  : c.everywhere() || c.places().isEmpty() ? id : id + ".some";
       case Detail.NoDevice d -> id + ".device";
       case Detail.Dangles d -> id + ".dangles";
       case Detail.NoWay n -> id + ".way";
