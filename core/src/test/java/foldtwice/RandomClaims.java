@@ -35,6 +35,8 @@ public final class RandomClaims {
           "Ctrl+1",
           "1",
           "Logo+L",
+          "Logo+L",
+          "Logo+L",
           "Ctrl+L",
           "@",
           "^",

@@ -239,11 +239,20 @@ public final class Reference {
         said.add(decided(List.of(heard), state));
         continue;
       }
+      if (!pending.isEmpty() && isKept(heard)) { // clause 15
+        said.add(decided(List.of(heard), state));
+        continue;
+      }
       pending.add(heard);
       pending = settle(pending, state, false, said);
     }
     settle(pending, state, true, said);
     return said;
+  }
+
+  private boolean isKept(Signal press) {
+    return wishes.stream()
+        .anyMatch(w -> w.who.equals("desktop") && ways(w.trigger).contains(List.of(press)));
   }
 
   private Signal heard(Signal signal) {

@@ -59,8 +59,7 @@ final class Check implements Callable<Integer> {
                 Keymap.of(library, station),
                 StandIns.around(station, library),
                 Setup.of(library, station.id())));
-    List<Conflict> open =
-        conflicts.stream().filter(c -> !library.accepted().containsKey(c.fingerprint())).toList();
+    List<Conflict> open = conflicts.stream().filter(c -> !c.isAccepted(library)).toList();
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
       case sarif -> out.print(Json.print(Sarif.of(library, station, conflicts)));

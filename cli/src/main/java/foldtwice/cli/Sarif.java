@@ -49,7 +49,7 @@ final class Sarif {
       locations(result, c, words);
       result.putObject("partialFingerprints").put("conflict/v1", c.fingerprint());
       result.put("rank", rank(c));
-      if (library.accepted().containsKey(c.fingerprint())) {
+      if (c.isAccepted(library)) {
         result
             .putArray("suppressions")
             .addObject()
@@ -73,7 +73,7 @@ final class Sarif {
 
   /** From 0 to 100, more being worse: 50 where a loss of 100 would stand. */
   private static double rank(Conflict c) {
-    return Math.round(1000 * c.loss() / (c.loss() + 100)) / 10.0;
+    return Math.round(1000 * c.loss().value() / (c.loss().value() + 100)) / 10.0;
   }
 
   /** The places, each with the trigger it is about. */

@@ -111,31 +111,43 @@ public final class Audit {
     /** The parts that are told anew. */
     private final Set<Object> replaced = new HashSet<>();
 
+    private final Dangers dangers;
     private final Meetings meetings;
     private final Works works;
     private final Twins twins;
     private final Circles circles;
+    private final NativeClashes clashes;
 
     Looking(Subject subject) {
+      this(subject, new Dangers(subject));
+    }
+
+    private Looking(Subject subject, Dangers dangers) {
       this(
           subject,
+          dangers,
           ById.sorted(subject.library().bindings().values()).stream()
               .filter(b -> !b.triggers().isEmpty())
               .collect(Collectors.groupingBy(Binding::routine)),
-          new Twins(subject),
-          new Works(subject),
-          new Circles(subject));
+          new Twins(subject, dangers),
+          new Works(subject, dangers),
+          new Circles(subject, dangers),
+          new NativeClashes(subject, dangers));
     }
 
     private Looking(
         Subject subject,
+        Dangers dangers,
         Map<String, List<Binding>> byRoutine,
         Twins twins,
         Works works,
-        Circles circles) {
+        Circles circles,
+        NativeClashes clashes) {
+      this.clashes = clashes;
       this.subject = subject;
       this.byRoutine = byRoutine;
-      this.meetings = new Meetings(subject);
+      this.dangers = dangers;
+      this.meetings = new Meetings(subject, dangers);
       this.works = works;
       this.twins = twins;
       this.circles = circles;
@@ -159,12 +171,17 @@ public final class Audit {
                           ids,
                           next.library(),
                           b -> b.routine().equals(r) && !b.triggers().isEmpty())));
+      Dangers its = dangers.after(next, rewritten);
       return new Looking(
           next,
+          its,
           by,
-          changes.routines().isEmpty() ? twins.after(next, changes.bindings()) : new Twins(next),
-          works.after(next, rewritten),
-          circles.after(next, rewritten));
+          changes.routines().isEmpty()
+              ? twins.after(next, its, changes.bindings())
+              : new Twins(next, its),
+          works.after(next, its, rewritten),
+          circles.after(next, its, rewritten),
+          clashes.after(next, its));
     }
 
     void all(Parts parts) {
@@ -191,9 +208,9 @@ public final class Audit {
     Audit again(Audit before, Changes changes) {
       Parts parts = before.parts.next();
       Library library = subject.library();
-      Set<String> touched = touched(before, changes);
       Set<String> routines = new HashSet<>(before.looking.circles.callersOf(changes.routines()));
       routines.addAll(circles.callersOf(changes.routines()));
+      Set<String> touched = touched(before, changes, endangering(before, routines));
       for (String r : routines) {
         byRoutine.getOrDefault(r, List.of()).forEach(b -> touched.add(b.id()));
       }
@@ -225,11 +242,13 @@ public final class Audit {
     }
 
     /** The ids of the bindings to look at again, those that are gone among them. */
-    private Set<String> touched(Audit before, Changes changes) {
+    private Set<String> touched(Audit before, Changes changes, List<Claim> endangering) {
       Keymap keymap = subject.keymap();
       Set<String> touched = new HashSet<>();
       Set<Integer> firsts = new HashSet<>();
-      for (Claim claim : changes.claims()) {
+      List<Claim> claims = new ArrayList<>(changes.claims());
+      claims.addAll(endangering);
+      for (Claim claim : claims) {
         Set<Integer> its = keymap.firsts(claim.trigger());
         firsts.addAll(its);
         keymap.meeting(List.of(claim.place()), its).stream()
@@ -251,6 +270,17 @@ public final class Audit {
       return touched;
     }
 
+    /** What is claimed for routines that do other harm than before: it counts in all they meet. */
+    private List<Claim> endangering(Audit before, Set<String> routines) {
+      List<Claim> claims = new ArrayList<>();
+      for (String r : routines) {
+        if (dangers.ofRoutine(r) != before.looking.dangers.ofRoutine(r)) {
+          byRoutine.getOrDefault(r, List.of()).forEach(b -> claims.addAll(Keymap.claims(b)));
+        }
+      }
+      return claims;
+    }
+
     /**
      * What is no binding.
      *
@@ -262,11 +292,11 @@ public final class Audit {
       for (Summoned s : library.summoned()) {
         put(parts, new Owner.Menu(s.id()), claims(Keymap.claims(s)));
       }
-      Chains chains = new Chains(subject);
+      Chains chains = new Chains(subject, dangers);
       for (Device d : library.devices()) {
         put(parts, d.id() + " sends", chains.of(d));
       }
-      StaleEntries stale = new StaleEntries(subject);
+      StaleEntries stale = new StaleEntries(subject, dangers);
       boolean all =
           before == null
               || !changes.routines().isEmpty()
@@ -283,6 +313,9 @@ public final class Audit {
       }
       if (before == null || changes.everything() || !changes.bindings().isEmpty()) {
         put(parts, "slots", works.slots());
+      }
+      for (Application a : library.applications().values()) {
+        put(parts, a.id() + " shares", clashes.of(a));
       }
       put(parts, "copies", twins.copies());
     }

@@ -34,7 +34,7 @@ public final class Auditor {
       implements Comparable<Ranking> {
 
     static Ranking of(Conflict c) {
-      return new Ranking(c.weight().ordinal(), c.loss(), c.about().owner().name(), c);
+      return new Ranking(c.weight().ordinal(), c.loss().value(), c.about().owner().name(), c);
     }
 
     @Override
@@ -60,8 +60,9 @@ public final class Auditor {
    * @param binding what claims it, in the library or not
    */
   static List<Conflict> of(Claim claim, Binding binding, Subject subject) {
-    List<Conflict> found = new ArrayList<>(new Meetings(subject).of(claim, false));
-    found.addAll(new Works(subject).down(binding, claim.trigger()));
+    Dangers dangers = new Dangers(subject);
+    List<Conflict> found = new ArrayList<>(new Meetings(subject, dangers).of(claim, false));
+    found.addAll(new Works(subject, dangers).down(binding, claim.trigger()));
     return ranked(found);
   }
 }

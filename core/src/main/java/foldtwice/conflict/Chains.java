@@ -31,9 +31,11 @@ import java.util.Set;
 final class Chains {
 
   private final Library library;
+  private final Dangers dangers;
   private final Keymap keymap;
 
-  Chains(Subject subject) {
+  Chains(Subject subject, Dangers dangers) {
+    this.dangers = dangers;
     this.library = subject.library();
     this.keymap = subject.keymap();
   }
@@ -150,7 +152,7 @@ final class Chains {
     return new Conflict(
         ConflictKind.BROKEN_CHAIN,
         everywhere ? Weight.BLOCKS : Weight.COSTS,
-        Loss.of(library, List.of(its), claims, places.size()),
+        Loss.of(library, dangers, List.of(its), claims, places.size()),
         places,
         everywhere,
         claims,

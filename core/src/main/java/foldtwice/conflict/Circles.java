@@ -34,6 +34,7 @@ import java.util.concurrent.ConcurrentHashMap;
 final class Circles {
 
   private final Subject subject;
+  private final Dangers dangers;
   private final Library library;
   private final Keymap keymap;
   private final Map<String, List<Onward>> onward;
@@ -47,12 +48,13 @@ final class Circles {
     record Presses(Trigger.Keys keys, Optional<String> front) implements Onward {}
   }
 
-  Circles(Subject subject) {
-    this(subject, new ConcurrentHashMap<>());
+  Circles(Subject subject, Dangers dangers) {
+    this(subject, dangers, new ConcurrentHashMap<>());
   }
 
-  private Circles(Subject subject, Map<String, List<Onward>> onward) {
+  private Circles(Subject subject, Dangers dangers, Map<String, List<Onward>> onward) {
     this.subject = subject;
+    this.dangers = dangers;
     this.library = subject.library();
     this.keymap = subject.keymap();
     this.onward = onward;
@@ -63,10 +65,10 @@ final class Circles {
    *
    * @param rewritten ids of those that are to be read again
    */
-  Circles after(Subject next, Set<String> rewritten) {
+  Circles after(Subject next, Dangers its, Set<String> rewritten) {
     Map<String, List<Onward>> kept = rewritten.isEmpty() ? onward : new ConcurrentHashMap<>(onward);
     kept.keySet().removeAll(rewritten);
-    return new Circles(next, kept);
+    return new Circles(next, its, kept);
   }
 
   /** These routines and all that call them, directly or around. */
@@ -121,6 +123,7 @@ final class Circles {
     return List.of(
         Told.of(
             subject,
+            dangers,
             List.of(Keymap.claims(binding).getFirst()),
             ConflictKind.CIRCULAR,
             Weight.BLOCKS,

@@ -1,5 +1,7 @@
 package foldtwice.conflict;
 
+import foldtwice.library.Acceptance;
+import foldtwice.library.Library;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
 import foldtwice.resolve.Claim;
@@ -15,7 +17,7 @@ import java.util.stream.Collectors;
 /**
  * Something wrong.
  *
- * @param loss how much is lost, by {@link Loss}; more is worse
+ * @param loss how much is lost
  * @param places the states in which it happens; empty when it does not depend on them
  * @param everywhere true when it happens in every state the first claim can be heard in
  * @param claims the one it is about first, then those it has to do with
@@ -23,7 +25,7 @@ import java.util.stream.Collectors;
 public record Conflict(
     ConflictKind kind,
     Weight weight,
-    double loss,
+    Loss loss,
     List<Place> places,
     boolean everywhere,
     List<Claim> claims,
@@ -33,6 +35,12 @@ public record Conflict(
   public Conflict {
     places = List.copyOf(places);
     claims = List.copyOf(claims);
+  }
+
+  /** True when somebody lives with it, and with no less than what is at stake now. */
+  public boolean isAccepted(Library library) {
+    Acceptance how = library.accepted().get(fingerprint());
+    return how != null && how.holds(loss.stake());
   }
 
   /** The claim it is about. */

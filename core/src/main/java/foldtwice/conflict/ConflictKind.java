@@ -10,6 +10,8 @@ public enum ConflictKind {
   CUT_SHORT,
   /** A native command no longer answers. */
   DISPLACES,
+  /** A native command answers only when the time for the rest of a longer trigger is up. */
+  ANSWERS_LATER,
   /** Another claim takes the trigger before this one hears of it. */
   COVERED,
   /** A system-wide claim takes a trigger from what is in a program. */
@@ -54,6 +56,7 @@ public enum ConflictKind {
       case DOUBLE_CLAIM,
           CUT_SHORT,
           DISPLACES,
+          ANSWERS_LATER,
           COVERED,
           INTERCEPTED,
           RESERVED,

@@ -1,50 +1,51 @@
 package foldtwice.conflict;
 
 import foldtwice.library.Library;
+import foldtwice.library.Stake;
 import foldtwice.place.Danger;
-import foldtwice.place.NativeCommand;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Owned;
 import java.util.List;
-import java.util.Optional;
 
 /**
- * How much a conflict costs, as one number to rank by:
+ * How much a conflict costs:
  *
  * <pre>(1 + uses) × danger × (1 + log2 places)</pre>
  *
  * <p><i>uses</i>: how often a week what is lost is wanted; <i>danger</i>: the greatest of what may
- * fire by mistake, 1 for nothing, 2 for saving or printing, 4 for deleting; <i>places</i>: in how
- * many states it happens, at least 1. It never falls when any of the three grows.
+ * fire by mistake, a command or a routine, 1 for nothing, 2 for saving or printing, 4 for deleting;
+ * <i>places</i>: in how many states it happens, at least 1. It never falls when any of the three
+ * grows.
+ *
+ * @param places at least 1
  */
-final class Loss {
+public record Loss(Stake stake, int places) {
 
-  private Loss() {}
+  public Loss {
+    places = Math.max(1, places);
+  }
 
   /**
-   * The number for a conflict.
+   * That of a conflict.
    *
    * @param lost those that do not do what they say
    * @param involved all of its claims
    */
-  static double of(Library library, List<Claim> lost, List<Claim> involved, int places) {
+  static Loss of(
+      Library library, Dangers dangers, List<Claim> lost, List<Claim> involved, int places) {
     double uses = 0;
     for (Claim c : lost) {
       uses += Owned.uses(library, c.owner());
     }
-    double danger = 1;
+    Danger danger = Danger.NONE;
     for (Claim c : involved) {
-      Optional<NativeCommand> command = Owned.command(library, c.owner());
-      danger = command.isPresent() ? Math.max(danger, factor(command.get().danger())) : danger;
+      danger = danger.or(dangers.of(c.owner()));
     }
-    return (1 + uses) * danger * (1 + Math.log(Math.max(1, places)) / Math.log(2));
+    return new Loss(new Stake(uses, danger), places);
   }
 
-  static double factor(Danger danger) {
-    return switch (danger) {
-      case NONE -> 1;
-      case SAVES, PRINTS -> 2;
-      case DELETES -> 4;
-    };
+  /** The number to rank by. */
+  public double value() {
+    return (1 + stake.uses()) * stake.danger().factor() * (1 + Math.log(places) / Math.log(2));
   }
 }

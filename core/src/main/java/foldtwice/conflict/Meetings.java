@@ -31,8 +31,10 @@ final class Meetings {
 
   private final Library library;
   private final Keymap keymap;
+  private final Dangers dangers;
 
-  Meetings(Subject subject) {
+  Meetings(Subject subject, Dangers dangers) {
+    this.dangers = dangers;
     this.library = subject.library();
     this.keymap = subject.keymap();
   }
@@ -60,7 +62,7 @@ final class Meetings {
     boolean fires = false;
     for (Place state : states) {
       List<Meeting> meetings = Meeting.of(keymap, state, claim, paths);
-      fires |= meetings.stream().anyMatch(m -> m.fate() == Meeting.Fate.WINS);
+      fires |= meetings.stream().anyMatch(m -> comesOff(m, claim));
       heard += meetings.stream().anyMatch(m -> m.fate() != Meeting.Fate.TYPED) ? 1 : 0;
       for (Meeting meeting : meetings) {
         if (!once || !isAnothers(meeting, claim)) {
@@ -83,13 +85,19 @@ final class Meetings {
     if (refusals(claim, states, paths).isEmpty()
         && Makeable.not(claim.trigger(), paths, library, keymap).isEmpty()) {
       for (Place state : states) {
-        if (Meeting.of(keymap, state, claim, paths).stream()
-            .anyMatch(m -> m.fate() == Meeting.Fate.WINS)) {
+        if (Meeting.of(keymap, state, claim, paths).stream().anyMatch(m -> comesOff(m, claim))) {
           all.add(state);
         }
       }
     }
     return all;
+  }
+
+  /** True when what it wants happens: it fires, or what goes before it does the very same. */
+  private boolean comesOff(Meeting meeting, Claim claim) {
+    return meeting.fate() == Meeting.Fate.WINS
+        || (meeting.fate() == Meeting.Fate.COVERED
+            && meeting.by().stream().allMatch(by -> Twins.areSame(library, by, claim)));
   }
 
   /** Of several with an equal right to a trigger, another one tells it. */
@@ -123,7 +131,7 @@ final class Meetings {
     return new Conflict(
         kind,
         Weight.BLOCKS,
-        Loss.of(library, claims, claims, states.size()),
+        Loss.of(library, dangers, claims, claims, states.size()),
         states,
         true,
         claims,
@@ -146,7 +154,7 @@ final class Meetings {
           new Conflict(
               ConflictKind.COVERED,
               Weight.BLOCKS,
-              Loss.of(library, List.of(claim), List.of(claim), states.size()),
+              Loss.of(library, dangers, List.of(claim), List.of(claim), states.size()),
               states,
               true,
               List.of(claim, its),
@@ -174,7 +182,7 @@ final class Meetings {
         add(gathered, kind, state, meeting, claim, meeting.by());
       }
       case COVERED -> {
-        for (Claim by : meeting.by()) {
+        for (Claim by : comesOff(meeting, claim) ? List.<Claim>of() : meeting.by()) {
           ConflictKind kind =
               by.owner() instanceof Owner.Desktop
                   ? ConflictKind.RESERVED
@@ -196,6 +204,9 @@ final class Meetings {
         ConflictKind kind = isSystemWide(claim) ? ConflictKind.INTERCEPTED : ConflictKind.DISPLACES;
         add(gathered, kind, state, meeting, claim, List.of(loser));
       }
+    }
+    for (Claim later : meeting.delays()) {
+      add(gathered, ConflictKind.ANSWERS_LATER, state, meeting, claim, List.of(later));
     }
     if (meeting.fate() == Meeting.Fate.WINS && meeting.takesTyping()) {
       add(gathered, ConflictKind.TYPES_TEXT, state, meeting, claim, List.of());
@@ -270,7 +281,7 @@ final class Meetings {
       return new Conflict(
           kind,
           weight(never),
-          Loss.of(library, lost(), claims, places.size()),
+          Loss.of(library, dangers, lost(), claims, places.size()),
           List.copyOf(places),
           everywhere,
           claims,
@@ -297,14 +308,20 @@ final class Meetings {
       };
     }
 
+    /** What two native commands lose to one another is nobody's binding. */
+    private Weight missed() {
+      return claims.stream().anyMatch(c -> isMissed(c)) ? Weight.COSTS : Weight.NOTE;
+    }
+
     private Weight weight(boolean never) {
       return switch (fate) {
-        case SHARED -> Weight.BLOCKS;
+        case SHARED -> claims.stream().anyMatch(Claim::isYours) ? Weight.BLOCKS : missed();
         case CUT_SHORT, COVERED ->
             never || kind == ConflictKind.RESERVED ? Weight.BLOCKS : Weight.COSTS;
         case TYPED -> Weight.COSTS;
         case WINS ->
-            kind == ConflictKind.TYPES_TEXT || isMissed(claims.getLast())
+            kind == ConflictKind.TYPES_TEXT
+                    || (kind != ConflictKind.ANSWERS_LATER && isMissed(claims.getLast()))
                 ? Weight.COSTS
                 : Weight.NOTE;
       };

@@ -9,8 +9,10 @@ import java.util.List;
 final class StaleEntries {
 
   private final Subject subject;
+  private final Dangers dangers;
 
-  StaleEntries(Subject subject) {
+  StaleEntries(Subject subject, Dangers dangers) {
+    this.dangers = dangers;
     this.subject = subject;
   }
 
@@ -31,6 +33,7 @@ final class StaleEntries {
   private Conflict stale(Application application, Entries.Entry entry) {
     return Told.of(
         subject,
+        dangers,
         List.of(Keymap.claims(entry.binding()).getFirst()),
         ConflictKind.STALE_ENTRY,
         Weight.COSTS,

@@ -13,7 +13,12 @@ final class Told {
   private Told() {}
 
   static Conflict of(
-      Subject subject, List<Claim> claims, ConflictKind kind, Weight weight, Detail detail) {
+      Subject subject,
+      Dangers dangers,
+      List<Claim> claims,
+      ConflictKind kind,
+      Weight weight,
+      Detail detail) {
     Keymap keymap = subject.keymap();
     Set<Place> places = new LinkedHashSet<>();
     claims.forEach(c -> places.addAll(keymap.statesOf(c.place())));
@@ -21,7 +26,7 @@ final class Told {
     return new Conflict(
         kind,
         weight,
-        Loss.of(subject.library(), claims, claims, places.size()),
+        Loss.of(subject.library(), dangers, claims, claims, places.size()),
         List.copyOf(places),
         true,
         claims,

@@ -8,6 +8,7 @@ import foldtwice.place.Context;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Owner;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.trigger.Trigger;
@@ -31,6 +32,7 @@ import java.util.TreeMap;
 final class Twins {
 
   private final Subject subject;
+  private final Dangers dangers;
   private final Meetings meetings;
 
   /** By routine and arguments, the bindings that have them, in the order of their ids. */
@@ -38,8 +40,8 @@ final class Twins {
 
   private final List<Siblings.Group> groups;
 
-  Twins(Subject subject) {
-    this(subject, new HashMap<>(), Siblings.find(subject.library()));
+  Twins(Subject subject, Dangers dangers) {
+    this(subject, dangers, new HashMap<>(), Siblings.find(subject.library()));
     for (Binding b : subject.library().bindings().values()) {
       if (!b.triggers().isEmpty()) {
         same.computeIfAbsent(key(b), k -> new ArrayList<>(1)).add(b);
@@ -49,9 +51,13 @@ final class Twins {
   }
 
   private Twins(
-      Subject subject, Map<List<Object>, List<Binding>> same, List<Siblings.Group> groups) {
+      Subject subject,
+      Dangers dangers,
+      Map<List<Object>, List<Binding>> same,
+      List<Siblings.Group> groups) {
     this.subject = subject;
-    this.meetings = new Meetings(subject);
+    this.dangers = dangers;
+    this.meetings = new Meetings(subject, dangers);
     this.same = same;
     this.groups = groups;
   }
@@ -61,8 +67,8 @@ final class Twins {
    *
    * @param changed as they were and as they are
    */
-  Twins after(Subject next, List<Binding> changed) {
-    Twins after = new Twins(next, new HashMap<>(same), groups);
+  Twins after(Subject next, Dangers its, List<Binding> changed) {
+    Twins after = new Twins(next, its, new HashMap<>(same), groups);
     Set<String> ids = new HashSet<>();
     changed.forEach(b -> ids.add(b.id()));
     for (List<Object> key : changed.stream().map(this::key).distinct().toList()) {
@@ -83,11 +89,32 @@ final class Twins {
 
   /** What bindings must have the same of to be twins. */
   List<Object> key(Binding binding) {
-    Optional<Routine> routine = subject.library().routineOf(binding);
+    return key(subject.library(), binding);
+  }
+
+  private static List<Object> key(Library library, Binding binding) {
+    Optional<Routine> routine = library.routineOf(binding);
     Map<String, Value> arguments = new TreeMap<>(binding.arguments());
     routine.ifPresent(
         r -> r.parameters().forEach(p -> arguments.computeIfAbsent(p.name(), n -> p.otherwise())));
     return List.of(binding.routine(), arguments);
+  }
+
+  /** True when two bindings do the very same, with the same arguments. */
+  static boolean areSame(Library library, Claim one, Claim other) {
+    Optional<Binding> first = binding(library, one);
+    Optional<Binding> second = binding(library, other);
+    return first.isPresent()
+        && second.isPresent()
+        && first.get().routine().equals(second.get().routine())
+        && first.get().fitting().asks().equals(second.get().fitting().asks())
+        && key(library, first.get()).equals(key(library, second.get()));
+  }
+
+  private static Optional<Binding> binding(Library library, Claim claim) {
+    return claim.owner() instanceof Owner.Yours(String id)
+        ? Optional.ofNullable(library.bindings().get(id))
+        : Optional.empty();
   }
 
   /** Every key that a binding has. */
@@ -193,7 +220,7 @@ final class Twins {
     return new Conflict(
         ConflictKind.TWINS,
         Weight.NOTE,
-        Loss.of(subject.library(), List.of(), claims, 1),
+        Loss.of(subject.library(), dangers, List.of(), claims, 1),
         places,
         everywhere,
         claims,

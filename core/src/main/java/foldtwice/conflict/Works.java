@@ -40,18 +40,20 @@ import java.util.concurrent.ConcurrentHashMap;
 final class Works {
 
   private final Subject subject;
+  private final Dangers dangers;
   private final Library library;
   private final Map<String, Read> read;
 
   /** What is to be said of a routine, whatever binding fires it. */
   private record Read(List<Hindrance> hindrances, Reading reading) {}
 
-  Works(Subject subject) {
-    this(subject, new ConcurrentHashMap<>());
+  Works(Subject subject, Dangers dangers) {
+    this(subject, dangers, new ConcurrentHashMap<>());
   }
 
-  private Works(Subject subject, Map<String, Read> read) {
+  private Works(Subject subject, Dangers dangers, Map<String, Read> read) {
     this.subject = subject;
+    this.dangers = dangers;
     this.library = subject.library();
     this.read = read;
   }
@@ -61,10 +63,10 @@ final class Works {
    *
    * @param rewritten ids of those that are to be read again
    */
-  Works after(Subject next, Set<String> rewritten) {
+  Works after(Subject next, Dangers its, Set<String> rewritten) {
     Map<String, Read> kept = rewritten.isEmpty() ? read : new ConcurrentHashMap<>(read);
     kept.keySet().removeAll(rewritten);
-    return new Works(next, kept);
+    return new Works(next, its, kept);
   }
 
   /** The conflicts of a binding with its own routine. */
@@ -175,7 +177,7 @@ final class Works {
   private Conflict of(List<Binding> bindings, ConflictKind kind, Weight weight, Detail detail) {
     List<Claim> claims = new ArrayList<>(bindings.size());
     bindings.forEach(b -> claims.add(Keymap.claims(b).getFirst()));
-    return Told.of(subject, claims, kind, weight, detail);
+    return Told.of(subject, dangers, claims, kind, weight, detail);
   }
 
   /** What a trigger's own modifiers do to the routine, for advice on it. */
@@ -218,9 +220,10 @@ final class Works {
               NEEDS_ADD_ON,
               KNOWN_NOT_TO_WORK,
               OTHER_VERSION,
-              OTHER_LANGUAGE ->
+              OTHER_LANGUAGE,
+              NOTHING_INSIDE ->
               true;
-          case CIRCLE, NOTHING_INSIDE -> false; // circles have a kind of their own
+          case CIRCLE -> false; // circles have a kind of their own
         };
   }
 
@@ -234,11 +237,19 @@ final class Works {
         : ConflictKind.MISSING;
   }
 
-  /** A step that is known not to work may yet; without what it needs it cannot. */
+  /**
+   * A step that is known not to work may yet, one with nothing in it does nothing, and what SQL is
+   * its program decides; without what it needs a routine cannot run.
+   */
   private static Weight weight(Hindrance h) {
-    return h instanceof Hindrance.Step(var mark) && mark.fault() == Mark.Fault.KNOWN_NOT_TO_WORK
-        ? Weight.COSTS
-        : Weight.BLOCKS;
+    return switch (h) {
+      case Hindrance.NoStatement s -> Weight.COSTS;
+      case Hindrance.Step(var mark)
+          when mark.fault() == Mark.Fault.KNOWN_NOT_TO_WORK
+              || mark.fault() == Mark.Fault.NOTHING_INSIDE ->
+          Weight.COSTS;
+      default -> Weight.BLOCKS;
+    };
   }
 
   private static void arguments(Binding binding, Routine routine, Found found) {
@@ -280,6 +291,7 @@ final class Works {
             found.add(
                 Told.of(
                     subject,
+                    dangers,
                     claims,
                     ConflictKind.MISSING,
                     Weight.BLOCKS,
@@ -405,7 +417,7 @@ final class Works {
 
     void of(Trigger trigger, ConflictKind kind, Weight weight, Detail detail) {
       List<Claim> claims = Keymap.claims(binding.withTriggers(List.of(trigger)));
-      all.add(Told.of(subject, claims, kind, weight, detail));
+      all.add(Told.of(subject, dangers, claims, kind, weight, detail));
     }
 
     void down(Trigger trigger, Detail.Down down) {

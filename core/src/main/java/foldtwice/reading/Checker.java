@@ -131,8 +131,12 @@ public final class Checker {
         slips.wants(rows, ValueType.NUMBER);
         slips.wants(columns, ValueType.NUMBER);
       }
-      case Step.TypeText(Template text) ->
-          slips.names(text, t -> new Step.TypeText(new Template(t)));
+      case Step.TypeText(Template text) -> {
+        slips.names(text, t -> new Step.TypeText(new Template(t)));
+        if (text.source().isEmpty()) {
+          slips.mark(Mark.Fault.NOTHING_INSIDE, "nothing", "a text to type");
+        }
+      }
       case Step.SetVariable(String name, Expr value) -> {
         slips.expr(value);
         types.put(name, types.of(value));

@@ -7,6 +7,7 @@ import foldtwice.place.Versions;
 import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
 import foldtwice.source.Source;
+import foldtwice.sql.SqlText;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,6 +33,9 @@ public sealed interface Hindrance {
   /** Its source cannot be read, from here on. */
   record Unreadable(int line, int column, String expected) implements Hindrance {}
 
+  /** Its text is no statement of SQL as far as can be told here; its program may know better. */
+  record NoStatement(String why) implements Hindrance {}
+
   /** A step does not fit what the program has. */
   record Step(Mark mark) implements Hindrance {}
 
@@ -46,6 +50,11 @@ public sealed interface Hindrance {
       Source.of(script.source())
           .slip()
           .ifPresent(s -> all.add(new Unreadable(s.at().line(), s.at().column(), s.what())));
+    }
+    if (routine instanceof Routine.Stored stored
+        && stored.language() == Routine.Stored.Language.SQL
+        && SqlText.of(stored.text()) instanceof SqlText.Unreadable(String why)) {
+      all.add(new NoStatement(why));
     }
     return List.copyOf(all);
   }

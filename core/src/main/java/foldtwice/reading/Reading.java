@@ -6,6 +6,7 @@ import foldtwice.known.Known;
 import foldtwice.known.Touch;
 import foldtwice.routine.Expr;
 import foldtwice.routine.Line;
+import foldtwice.routine.Readout;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
@@ -15,8 +16,10 @@ import foldtwice.source.Named;
 import foldtwice.sql.SqlText;
 import java.util.Collections;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -26,7 +29,8 @@ import java.util.stream.Stream;
  * What a routine may change and what it needs, read off its steps. Running it never changes more
  * than this, unless {@link Beyond} says what cannot be read.
  *
- * @param putBack settings it changes and puts back
+ * @param putBack settings it changes and puts back, of itself or by steps that change them to what
+ *     they were read as before; a run that fails between such steps leaves them
  * @param leaves settings it may leave changed
  * @param addOns add-ons its commands come with
  * @param programs the applications it works
@@ -80,6 +84,18 @@ public record Reading(
 
   private static final class Reader {
 
+    /** Settings that are changed where the walk is now. */
+    private final Set<String> changed = new TreeSet<>();
+
+    /** By variable, the setting whose value from before it was changed it keeps. */
+    private Map<String, String> kept = new HashMap<>();
+
+    /** Variables that got a value since the innermost branch or loop began. */
+    private Set<String> written = new HashSet<>();
+
+    /** False in scripts, whose calls are read one by one and not in their order. */
+    private boolean inOrder = true;
+
     private final Known known;
     private final Set<Touch> touches = EnumSet.noneOf(Touch.class);
     private final Set<String> putBack = new TreeSet<>();
@@ -99,6 +115,7 @@ public record Reading(
     }
 
     Reading result() {
+      leaves.addAll(changed);
       putBack.removeAll(leaves);
       return new Reading(
           Collections.unmodifiableSet(touches),
@@ -118,6 +135,7 @@ public record Reading(
       switch (routine) {
         case Routine.Macro macro -> lines(macro.steps(), facts, new HashSet<>(), depth);
         case Routine.Script s -> {
+          inOrder = false;
           lines(Named.lines(s), facts, new HashSet<>(), depth);
           beyond.add(Beyond.SCRIPT);
         }
@@ -176,8 +194,16 @@ public record Reading(
               sure);
         }
         case Step.Fill f -> dialogs = true;
-        case Step.ChangeSetting(String setting, Expr value, Step.Lasting lasting) ->
+        case Step.ChangeSetting(String setting, Expr value, Step.Lasting lasting) -> {
+          if (value instanceof Expr.Name(String variable)
+              && setting.equals(kept.get(variable))
+              && !sure.contains(setting)) {
+            changed.remove(setting);
+            putBack.add(setting);
+          } else {
             change(setting, lasting, sure);
+          }
+        }
         case Step.Cycle(String setting, var values, Step.Lasting lasting) ->
             change(setting, lasting, sure);
         case Step.Adjust a -> touches.add(Touch.OBJECTS);
@@ -216,21 +242,32 @@ public record Reading(
           touches.add(Touch.WINDOWS);
           programs.add(application);
         }
-        case Step.Pause p -> beyond.add(Beyond.PERSON);
+        case Step.Pause p -> {
+          leaves.addAll(changed);
+          p.offers().forEach(q -> forget(q.variable()));
+          beyond.add(Beyond.PERSON);
+        }
         case Step.If i -> bodies(step, facts, sure, depth);
         case Step.Repeat r -> bodies(step, facts, sure, depth);
         case Step.ForEach(String variable, Step.Items items, var body) -> {
           if (items instanceof Step.Items.Selected) {
             touches.add(Touch.SELECTION);
           }
+          forget(variable);
           bodies(step, facts, sure, depth);
         }
-        case Step.Read r -> {}
-        case Step.SetVariable s -> {}
+        case Step.Read(Readout what, String variable) -> keep(what, variable);
+        case Step.SetVariable(String name, var value) -> forget(name);
         case Step.Modifiers m -> {}
         case Step.WaitUntil w -> {}
-        case Step.Ask a -> {}
-        case Step.Stop s -> {}
+        case Step.Ask(var text, List<Step.Question> questions) -> {
+          leaves.addAll(changed); // somebody may give it up here
+          questions.forEach(q -> forget(q.variable()));
+        }
+        case Step.Stop s -> {
+          leaves.addAll(changed);
+          changed.clear();
+        }
         case Step.Note n -> {}
       }
     }
@@ -247,15 +284,30 @@ public record Reading(
     /** What is certain in each of the bodies is certain after; a loop may have no turn at all. */
     private void bodies(Step step, Optional<Facts> facts, Set<String> sure, int depth) {
       Set<String> after = null;
+      Set<String> before = Set.copyOf(changed);
+      Set<String> anyway = new TreeSet<>(step instanceof Step.If ? Set.of() : before);
+      Map<String, String> remembered = Map.copyOf(kept);
+      Set<String> around = written;
+      written = new HashSet<>();
       for (List<Line> body : step.bodies()) {
         Set<String> there = new HashSet<>(sure);
+        changed.clear();
+        changed.addAll(before);
+        kept = new HashMap<>(remembered);
         lines(body, facts, there, depth);
+        anyway.addAll(changed);
         if (after == null) {
           after = there;
         } else {
           after.retainAll(there);
         }
       }
+      changed.clear();
+      changed.addAll(anyway);
+      kept = new HashMap<>(remembered);
+      kept.keySet().removeAll(written);
+      around.addAll(written);
+      written = around;
       if (step instanceof Step.If) {
         sure.clear();
         sure.addAll(after);
@@ -275,7 +327,7 @@ public record Reading(
         putBack.add(setting);
         sure.add(setting);
       } else {
-        (outer.contains(setting) ? putBack : leaves).add(setting);
+        (outer.contains(setting) ? putBack : changed).add(setting);
         sure.remove(setting);
       }
     }
@@ -285,7 +337,22 @@ public record Reading(
       effects.addOn().ifPresent(addOns::add);
       needsSelection |= effects.needsSelection() && !selects;
       for (String setting : effects.settings()) {
-        (sure.contains(setting) || outer.contains(setting) ? putBack : leaves).add(setting);
+        (sure.contains(setting) || outer.contains(setting) ? putBack : changed).add(setting);
+      }
+    }
+
+    private void forget(String variable) {
+      kept.remove(variable);
+      written.add(variable);
+    }
+
+    /** Remembers a setting as it was, unless it has been changed by then. */
+    private void keep(Readout what, String variable) {
+      forget(variable);
+      if (inOrder
+          && what instanceof Readout.Setting(String setting)
+          && !changed.contains(setting)) {
+        kept.put(variable, setting);
       }
     }
 
@@ -296,9 +363,15 @@ public record Reading(
         return;
       }
       Set<String> before = outer;
+      Map<String, String> own = kept;
+      boolean order = inOrder;
       outer = new HashSet<>(outer);
       outer.addAll(sure);
+      kept = new HashMap<>(); // its variables are its own
+      inOrder = true;
       any(routine.get(), depth + 1);
+      kept = own;
+      inOrder = order;
       outer = before;
     }
   }

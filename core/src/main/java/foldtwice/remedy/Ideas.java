@@ -59,7 +59,7 @@ final class Ideas {
 
   List<Idea> of(Conflict c) {
     switch (c.kind()) {
-      case DOUBLE_CLAIM, HOLD_CLASH, CUT_SHORT, COVERED, INTERCEPTED, DISPLACES -> {
+      case DOUBLE_CLAIM, HOLD_CLASH, CUT_SHORT, COVERED, INTERCEPTED, DISPLACES, ANSWERS_LATER -> {
         c.claims().forEach(this::move);
         c.claims().forEach(claim -> narrow(claim, c.places()));
         c.claims().forEach(this::takeAway);
@@ -388,6 +388,7 @@ final class Ideas {
       case Hindrance.TooOld(String application, String needed, String found) -> update(application);
       case Hindrance.Step s -> update(of.application());
       case Hindrance.NoProgram p -> {}
+      case Hindrance.NoStatement s -> {}
       case Hindrance.Unreadable u -> {} // only a person knows what was meant
     }
   }

@@ -45,7 +45,7 @@ public record Remedy(
   }
 
   private static double sum(List<Conflict> conflicts) {
-    return conflicts.stream().mapToDouble(c -> c.loss() * heaviness(c.weight())).sum();
+    return conflicts.stream().mapToDouble(c -> c.loss().value() * heaviness(c.weight())).sum();
   }
 
   /** What blocks is ten times what costs, and that ten times what is a note. */

@@ -186,6 +186,30 @@ final class Node {
     return held ? 0 : least;
   }
 
+  /**
+   * True when what would fire here if nothing were yours would wait for something longer too.
+   *
+   * @param cut what others than you cut short on the way here
+   */
+  boolean waitsForOthers(int cut) {
+    Optional<Hit> here = soleOther(cut);
+    return here.isPresent() && longerOther(here.get().layer, cutByOthers(cut));
+  }
+
+  private boolean longerOther(int layer, int cut) {
+    for (Node child : children()) {
+      for (Hit hit : child.hits) {
+        if (!hit.claim.isYours() && hit.layer < layer && hit.layer < cut) {
+          return true;
+        }
+      }
+      if (child.longerOther(layer, child.cutByOthers(cut))) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** All that end here or below, each once. */
   List<Claim> claims() {
     Set<Claim> all = new LinkedHashSet<>();

@@ -64,6 +64,12 @@ public final class Resolver {
       giveUp(map, pending, outcomes);
       pending = List.of();
     }
+    List<Claim> kept = pending.isEmpty() ? List.of() : map.kept(press);
+    if (!kept.isEmpty()) {
+      outcomes.add(
+          kept.size() == 1 ? new Outcome.Fired(kept.getFirst()) : new Outcome.Undecided(kept));
+      return new Answer(new State(state.place, pending, state.since), List.copyOf(outcomes));
+    }
     List<Signal> strokes = new ArrayList<>(pending);
     strokes.add(press);
     List<Signal> left = offer(map, strokes, outcomes);

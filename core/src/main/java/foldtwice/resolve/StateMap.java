@@ -22,6 +22,9 @@ import java.util.Set;
  */
 final class StateMap {
 
+  /** The number of the desktop's layer. */
+  private static final int RESERVED = 0;
+
   private final Place state;
   private final List<Layer> layers;
   private final List<Bundle> bundles;
@@ -180,6 +183,12 @@ final class StateMap {
   Node first(Signal press) {
     Node branch = branch(heard(press).id());
     return branch == Node.EMPTY ? null : branch;
+  }
+
+  /** Clause 15: who of the desktop takes this press alone; none when the desktop lets it pass. */
+  List<Claim> kept(Signal press) {
+    Node node = first(press);
+    return node != null && node.firstLayer() == RESERVED ? node.owners(RESERVED) : List.of();
   }
 
   Place state() {

@@ -38,6 +38,10 @@
  *   <li><b>Modifiers.</b> A trigger is pressed with the modifiers that have its part on the station
  *       ({@link foldtwice.trigger.Platform}); where some held together count as another, the press
  *       is that other one, and types what it types.
+ *   <li><b>The desktop's strokes.</b> No desktop knows of sequences: a stroke it keeps is its own
+ *       in the middle of one too. What waits goes on waiting, and a sequence with such a stroke
+ *       after the first never completes. System-wide bindings are followed here, with the
+ *       sequences: clauses 4 to 6 hold for them.
  * </ol>
  *
  * <p>{@link foldtwice.resolve.Keymap} is the compiled table, {@link foldtwice.resolve.Resolver} the

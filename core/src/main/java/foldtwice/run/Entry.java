@@ -28,6 +28,7 @@ public final class Entry {
               "the add-on " + needed.name() + " " + needed.version() + " or later", found);
       case Hindrance.NoAction(String addOn, String action) ->
           new StepFailure("an action of " + addOn, "no \"" + action + "\"");
+      case Hindrance.NoStatement(String why) -> new StepFailure("a statement of SQL", why);
       case Hindrance.Unreadable u ->
           new StepFailure("a source text that can be read", u.expected() + " in line " + u.line());
       case Hindrance.Step(Mark mark) -> new StepFailure(mark.expected(), mark.found());

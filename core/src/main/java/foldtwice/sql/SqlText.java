@@ -1,5 +1,6 @@
 package foldtwice.sql;
 
+import foldtwice.place.Danger;
 import foldtwice.routine.Template;
 import java.util.Collections;
 import java.util.List;
@@ -13,7 +14,11 @@ import net.sf.jsqlparser.JSQLParserException;
 import net.sf.jsqlparser.parser.CCJSqlParserUtil;
 import net.sf.jsqlparser.statement.Statement;
 import net.sf.jsqlparser.statement.Statements;
+import net.sf.jsqlparser.statement.create.index.CreateIndex;
+import net.sf.jsqlparser.statement.create.table.CreateTable;
+import net.sf.jsqlparser.statement.create.view.CreateView;
 import net.sf.jsqlparser.statement.execute.Execute;
+import net.sf.jsqlparser.statement.insert.Insert;
 import net.sf.jsqlparser.statement.select.Select;
 import net.sf.jsqlparser.util.TablesNamesFinder;
 
@@ -31,9 +36,10 @@ public sealed interface SqlText {
    * One statement.
    *
    * @param changes true when it may change data
+   * @param danger what it does to data there is: a change or a removal deletes what was there
    * @param scoped the names without a schema, as written
    */
-  record One(boolean changes, Set<String> scoped) implements SqlText {
+  record One(boolean changes, Danger danger, Set<String> scoped) implements SqlText {
     public One {
       scoped = Collections.unmodifiableSet(new TreeSet<>(scoped));
     }
@@ -67,7 +73,7 @@ public sealed interface SqlText {
       Statement statement = all.getFirst();
       Set<String> scoped = new TreeSet<>();
       names(statement).stream().filter(n -> !n.contains(".")).forEach(scoped::add);
-      return new One(!(statement instanceof Select), scoped);
+      return new One(!(statement instanceof Select), danger(statement), scoped);
     } catch (JSQLParserException e) {
       return new Unreadable(firstLine(e));
     }
@@ -79,7 +85,8 @@ public sealed interface SqlText {
       return template;
     }
     Template next = new Template(outsideQuotes(template.source(), one.scoped(), schema));
-    boolean done = of(next) instanceof One(boolean changes, Set<String> left) && left.isEmpty();
+    boolean done =
+        of(next) instanceof One(var changes, var danger, Set<String> left) && left.isEmpty();
     return done ? next : template;
   }
 
@@ -97,6 +104,18 @@ public sealed interface SqlText {
   private static Statements parse(String sql) throws JSQLParserException {
     return CCJSqlParserUtil.parseStatements(
         sql, parser -> parser.withTimeOut(TimeUnit.SECONDS.toMillis(2)));
+  }
+
+  private static Danger danger(Statement statement) {
+    return switch (statement) {
+      case Select s -> Danger.NONE;
+      case Insert i -> Danger.SAVES;
+      case CreateTable c -> Danger.SAVES;
+      case CreateView c -> Danger.SAVES;
+      case CreateIndex c -> Danger.SAVES;
+      case Execute e -> Danger.SAVES; // whatever the procedure does
+      default -> Danger.DELETES;
+    };
   }
 
   private static List<String> names(Statement statement) {

@@ -5,6 +5,7 @@ import static foldtwice.words.Words.TEXTS;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.ConflictKind;
 import foldtwice.conflict.Detail;
+import foldtwice.conflict.Weight;
 import foldtwice.library.Dangling;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
@@ -98,6 +99,8 @@ final class ConflictWords {
                   ? id + ".taken"
                   : c.everywhere() || c.places().isEmpty() ? id : id + ".some";
       case Detail.NoDevice d -> id + ".device";
+      case Detail.Hindered h when c.kind() == ConflictKind.MISSING && c.weight() == Weight.COSTS ->
+          id + ".costs";
       case Detail.Dangles d -> id + ".dangles";
       case Detail.NoWay n -> id + ".way";
       case Detail.NoSlot n -> id + ".slot";

@@ -227,6 +227,7 @@ public final class Words {
           TEXTS.get("hindrance.addonold", needed.name(), needed.version(), found);
       case Hindrance.NoAction(String addOn, String action) ->
           TEXTS.get("hindrance.action", addOn, action);
+      case Hindrance.NoStatement(String why) -> TEXTS.get("hindrance.statement", why);
       case Hindrance.Unreadable(int line, int column, String expected) ->
           TEXTS.get("hindrance.unreadable", line, column, expected);
       case Hindrance.Step(Mark mark) ->

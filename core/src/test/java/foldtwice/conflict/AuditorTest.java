@@ -48,7 +48,15 @@ class AuditorTest {
         "mine box Alt+L, unused box Alt+[KeyL]; displaces note box",
         "mine app Alt+L, native box Alt+[KeyL]; covered costs box",
         "mine sheet L then B, native sheet L; cut-short blocks box+bare",
-        "mine box L then B, native sheet L; none",
+        "mine box L then B, native sheet L; answers-later note box",
+        "mine box L then B, native sheet L, native app L then C; answers-later note box",
+        "mine box L then B, native box L then C, native sheet L; none",
+        "mine box L then Logo+L; reserved blocks box",
+        "mine box L then B, native box L then Logo+L; none",
+        "native box L, native box [KeyL]; double-claim costs box",
+        "unused box L, unused box [KeyL]; double-claim note box",
+        "native box L, native box [KeyL], mine box L; none",
+        "native box L, native bare [KeyL]; none",
         "mine sheet L, native sheet L then B; displaces costs box+bare",
         "mine sheet L then B, native box L; cut-short costs box",
         "mine box Logo+L; reserved blocks box",
@@ -140,7 +148,7 @@ class AuditorTest {
       switch (c.kind()) {
         case CUT_SHORT, COVERED, RESERVED, DOUBLE_CLAIM, HOLD_CLASH ->
             assertThat(fired).as(c.toString()).doesNotContain(c.about().owner());
-        case DISPLACES, TYPES_TEXT ->
+        case DISPLACES, ANSWERS_LATER, TYPES_TEXT ->
             assertThat(fired).as(c.toString()).contains(c.about().owner());
         case INTERCEPTED -> {
           boolean taking = c.about().place() instanceof Place.Everywhere;

@@ -277,7 +277,7 @@ class ReferenceTest {
       case DISPLACES -> later;
       case INTERCEPTED -> taking ? later : first;
       case TYPES_TEXT -> c.detail() instanceof Detail.Typed && first; // else it fires
-      case TWINS, MISSING -> false; // not about who gets a trigger
+      case TWINS, MISSING, ANSWERS_LATER -> false; // not about who gets a trigger
       default -> c.isBetweenEquals() ? first || later : first;
     };
   }

@@ -89,7 +89,8 @@ public final class RandomEdits {
             random.nextBoolean()
                 ? Optional.empty()
                 : Optional.of(
-                    new Acceptance(conflict, "", "so be it", "", java.time.Instant.EPOCH)));
+                    new Acceptance(
+                        conflict, "", "so be it", "", java.time.Instant.EPOCH, Optional.empty())));
       }
       case 12 ->
           otherRoutines.isEmpty()

@@ -146,7 +146,13 @@ public final class RandomLibraries {
               text(),
               "for now",
               text(),
-              Instant.ofEpochSecond(random.nextInt()));
+              Instant.ofEpochSecond(random.nextInt()),
+              random.nextBoolean()
+                  ? Optional.empty()
+                  : Optional.of(
+                      new Stake(
+                          random.nextInt(50) / 4.0,
+                          Danger.values()[random.nextInt(Danger.values().length)])));
       accepted.put(a.conflict(), a);
     }
     return new Library(

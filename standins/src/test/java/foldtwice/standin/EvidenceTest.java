@@ -125,6 +125,7 @@ class EvidenceTest {
             assertThat(own(play()).isPresent())
                 .as(conflict.toString())
                 .isEqualTo(conflict.about().place() instanceof Place.Everywhere);
+        case ANSWERS_LATER -> assertThat(own(play())).as(conflict.toString()).isPresent();
         case UNTYPEABLE -> untypeable();
         case BROKEN_CHAIN -> chain();
         case CIRCULAR, MODIFIER_DOWN -> fails();

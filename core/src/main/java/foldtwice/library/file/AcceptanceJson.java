@@ -2,12 +2,16 @@ package foldtwice.library.file;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.library.Acceptance;
+import foldtwice.library.Stake;
+import foldtwice.place.Danger;
+import java.util.Optional;
 import java.util.Set;
 
 /** Accepted conflicts in files. */
 final class AcceptanceJson {
 
-  private static final Set<String> FIELDS = Set.of("conflict", "about", "reason", "who", "at");
+  private static final Set<String> FIELDS =
+      Set.of("conflict", "about", "reason", "who", "at", "usesPerWeek", "danger");
 
   private AcceptanceJson() {}
 
@@ -23,8 +27,16 @@ final class AcceptanceJson {
             in.text("about", ""),
             reason,
             in.text("who", ""),
-            BindingJson.instant(in.at("at"))),
+            BindingJson.instant(in.at("at")),
+            stake(in)),
         AcceptanceJson::write);
+  }
+
+  private static Optional<Stake> stake(In in) throws FormatException {
+    return in.has("usesPerWeek") || in.has("danger")
+        ? Optional.of(
+            new Stake(in.number("usesPerWeek", 0), in.word(Danger.class, "danger", Danger.NONE)))
+        : Optional.empty();
   }
 
   static ObjectNode write(Acceptance accepted) {
@@ -36,6 +48,14 @@ final class AcceptanceJson {
     if (!accepted.who().isEmpty()) {
       out.put("who", accepted.who());
     }
-    return out.put("at", accepted.at().toString());
+    out.put("at", accepted.at().toString());
+    accepted
+        .stake()
+        .ifPresent(
+            s -> {
+              LibraryJson.putNumber(out, "usesPerWeek", s.uses());
+              out.put("danger", In.word(s.danger()));
+            });
+    return out;
   }
 }

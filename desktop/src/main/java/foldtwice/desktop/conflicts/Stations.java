@@ -120,7 +120,7 @@ final class Stations extends TableView<Stations.Trouble> {
         break; // nobody looks at it any more
       }
       for (Conflict c : Auditor.audit(Session.subject(library, s, setups.get(s.id())))) {
-        if (!library.accepted().containsKey(c.fingerprint())) {
+        if (!c.isAccepted(library)) {
           by.computeIfAbsent(c.topic(), t -> new LinkedHashMap<>()).put(s.id(), c);
         }
       }

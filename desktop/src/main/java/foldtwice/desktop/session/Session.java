@@ -276,7 +276,8 @@ public final class Session implements AutoCloseable {
                                 now().words().sentence(c),
                                 reason,
                                 store().who(),
-                                at))))
+                                at,
+                                Optional.of(c.loss().stake())))))
             .toList();
     make(
         new Edit.Together(edits),

@@ -35,7 +35,7 @@ record Told(
       all = new ArrayList<>();
       accepted = new ArrayList<>();
       for (Conflict c : found) {
-        (library.accepted().containsKey(c.fingerprint()) ? accepted : all).add(c);
+        (c.isAccepted(library) ? accepted : all).add(c);
       }
     }
     Map<Weight, Long> counts = new EnumMap<>(Weight.class);
