@@ -24,6 +24,7 @@ import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -111,12 +112,19 @@ public final class Fixture {
     return contexts;
   }
 
-  /** Keys in their notation, or {@code held A}, {@code up A}, {@code pad k1}, {@code drag left}. */
+  /**
+   * Keys in their notation, or {@code held A}, {@code up A}, {@code pad k1}, {@code drag left},
+   * {@code slot 1}, {@code ring up}, {@code dial left}.
+   */
   public static Trigger trigger(String written) {
     String[] f = written.split(" ", 2);
     return switch (f[0]) {
       case "held" -> new Trigger.Held(stroke(f[1]), Trigger.Edge.DOWN);
       case "up" -> new Trigger.Held(stroke(f[1]), Trigger.Edge.UP);
+      case "slot" -> new Trigger.Button("bar", Integer.parseInt(f[1]));
+      case "ring" -> new Trigger.Radial("ring", Direction.of(f[1]).orElseThrow());
+      case "dial" ->
+          new Trigger.Dial("pad", "", "d1", Trigger.Turn.valueOf(f[1].toUpperCase(Locale.ROOT)));
       case "pad" -> new Trigger.PadKey("pad", "", f[1], Trigger.Duration.TAP);
       case "drag" ->
           new Trigger.Gesture(

@@ -42,6 +42,9 @@ public final class RandomClaims {
           "^",
           "\u00df",
           "[IntlBackslash]",
+          "[Numpad1]",
+          "KP_1",
+          "Ctrl+KP_1",
           "F18",
           "Alt+Q");
   private static final List<String> ANY_PLACES =
@@ -113,7 +116,18 @@ public final class RandomClaims {
   /** Keys mostly; one in eight is held, comes up, or is no key at all. */
   private static String keys(Random random, List<String> of) {
     if (random.nextInt(8) == 0) {
-      return one(random, List.of("held A", "held Alt+A", "up A", "up Alt+A", "pad k1", "drag up"));
+      return one(
+          random,
+          List.of(
+              "held A",
+              "held Alt+A",
+              "up A",
+              "up Alt+A",
+              "pad k1",
+              "drag up",
+              "slot 1",
+              "ring up",
+              "dial left"));
     }
     List<String> strokes = new ArrayList<>();
     for (int i = random.nextInt(3); i >= 0; i--) {

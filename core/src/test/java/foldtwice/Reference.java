@@ -6,9 +6,14 @@ import foldtwice.place.Application;
 import foldtwice.place.Context;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
+import foldtwice.place.Rule;
 import foldtwice.place.Station;
+import foldtwice.trigger.Key;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Keysym;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Lift;
+import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Motion;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
@@ -16,7 +21,9 @@ import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 
 /**
  * The policy of presses once more, slow and simple: at each press it goes through all claims there
@@ -56,10 +63,57 @@ public final class Reference {
       for (Trigger t : b.triggers()) {
         boolean refused =
             b.place().applicationId().isPresent()
-                && application.rules().stream().anyMatch(r -> !r.accepts(t, layout));
+                && application.rules().stream().anyMatch(r -> refuses(r, t, b.place()));
         wishes.add(new Wish("yours", b.id(), t, b.place(), refused));
       }
     }
+  }
+
+  /** Clause 12. */
+  private boolean refuses(Rule rule, Trigger trigger, Place place) {
+    if (rule instanceof Rule.In(List<String> contexts, Rule of)) {
+      return place instanceof Place.Within(var app, String context)
+          && outwards(context).stream().anyMatch(contexts::contains)
+          && refuses(of, trigger, place);
+    }
+    int strokes = 0;
+    for (Stroke s : trigger.keyStrokes()) {
+      strokes++;
+      boolean no =
+          switch (rule) {
+            case Rule.MostStrokes(int most) -> strokes > most;
+            case Rule.HoldsOneOf(Modifiers m) -> none(s, m) && types(s.key());
+            case Rule.AlwaysHolds(Modifiers m) -> none(s, m);
+            case Rule.NeverHolds(Modifiers m) -> !none(s, m);
+            case Rule.NeverKeys(List<String> keys) ->
+                keys.stream()
+                    .flatMap(k -> Keysym.named(k).stream())
+                    .anyMatch(k -> made(s.key()).equals(Optional.of(k.small())));
+            case Rule.In in -> false;
+          };
+      if (no) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static boolean none(Stroke stroke, Modifiers of) {
+    return of.list().stream().noneMatch(stroke.modifiers()::has);
+  }
+
+  private static boolean types(Key key) {
+    return switch (key) {
+      case Key.Making(Keysym k) -> k.text().isPresent();
+      case Key.At(KeyCode code) -> code.fixedKeysym().isEmpty();
+    };
+  }
+
+  private Optional<Keysym> made(Key key) {
+    return switch (key) {
+      case Key.Making(Keysym k) -> Optional.of(k.small());
+      case Key.At(KeyCode code) -> layout.makes(code, Modifiers.NONE).map(Keysym::small);
+    };
   }
 
   private Reference(Reference of, List<Wish> some) {
@@ -70,7 +124,12 @@ public final class Reference {
 
   /** As if nothing had been bound. */
   public Reference withoutYours() {
-    return new Reference(this, wishes.stream().filter(w -> !w.isYours()).toList());
+    return without(Wish::isYours);
+  }
+
+  /** As if some were not wanted. */
+  public Reference without(Predicate<Wish> some) {
+    return new Reference(this, wishes.stream().filter(some.negate()).toList());
   }
 
   public List<Wish> wishes() {

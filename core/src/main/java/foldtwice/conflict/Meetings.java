@@ -109,7 +109,7 @@ final class Meetings {
   private List<Conflict> refusals(Claim claim, List<Place> states, List<List<Signal>> paths) {
     Optional<Application> application = claim.place().applicationId().flatMap(keymap::application);
     List<Conflict> refused = new ArrayList<>();
-    for (Rule rule : application.map(a -> a.rules(wayOf(claim))).orElse(List.of())) {
+    for (Rule rule : application.map(a -> a.rules(wayOf(claim), claim.place())).orElse(List.of())) {
       if (!rule.accepts(claim.trigger(), keymap.layout())) {
         refused.add(
             alone(

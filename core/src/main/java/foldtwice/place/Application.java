@@ -42,9 +42,20 @@ public record Application(
     return ways.stream().filter(w -> id.isEmpty() || w.id().equals(id)).findFirst();
   }
 
-  /** What it demands of the triggers of bindings that come by this way. */
-  public List<Rule> rules(String way) {
-    return way(way).filter(WayIn::freeOfRules).isPresent() ? List.of() : rules;
+  /** What it demands of the triggers of bindings that come by this way into this place. */
+  public List<Rule> rules(String way, Place place) {
+    return way(way).filter(WayIn::freeOfRules).isPresent() ? List.of() : rules(place);
+  }
+
+  /** What it demands of triggers in a place. */
+  public List<Rule> rules(Place place) {
+    return rules.stream().filter(r -> holds(r, place)).toList();
+  }
+
+  private boolean holds(Rule rule, Place place) {
+    return !(rule instanceof Rule.In(List<String> contexts, var of))
+        || (place instanceof Place.Within(var application, String context)
+            && path(context).stream().anyMatch(c -> contexts.contains(c.id())));
   }
 
   /** The same application under another name and version. */

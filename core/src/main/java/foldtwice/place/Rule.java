@@ -23,6 +23,9 @@ public sealed interface Rule {
    */
   record HoldsOneOf(Modifiers modifiers) implements Rule {}
 
+  /** Every stroke must hold one of these, whatever its key: only chords with them. */
+  record AlwaysHolds(Modifiers modifiers) implements Rule {}
+
   /** No stroke may hold any of these. */
   record NeverHolds(Modifiers modifiers) implements Rule {}
 
@@ -30,6 +33,13 @@ public sealed interface Rule {
   record NeverKeys(List<String> keysyms) implements Rule {
     public NeverKeys {
       keysyms = List.copyOf(keysyms);
+    }
+  }
+
+  /** Another rule, for what is bound in one of these contexts or inside it only. */
+  record In(List<String> contexts, Rule rule) implements Rule {
+    public In {
+      contexts = List.copyOf(contexts);
     }
   }
 
@@ -44,6 +54,9 @@ public sealed interface Rule {
       case MostStrokes(int count) -> strokes.size() <= count;
       case HoldsOneOf(Modifiers wanted) ->
           strokes.stream().allMatch(s -> !types(s) || (s.modifiers().bits() & wanted.bits()) != 0);
+      case AlwaysHolds(Modifiers wanted) ->
+          strokes.stream().allMatch(s -> (s.modifiers().bits() & wanted.bits()) != 0);
+      case In(var contexts, Rule rule) -> rule.accepts(trigger, layout);
       case NeverHolds(Modifiers refused) ->
           strokes.stream().noneMatch(s -> (s.modifiers().bits() & refused.bits()) != 0);
       case NeverKeys(List<String> refused) ->
@@ -77,6 +90,8 @@ public sealed interface Rule {
   default List<Modifier> modifierList() {
     return switch (this) {
       case HoldsOneOf(Modifiers m) -> m.list();
+      case AlwaysHolds(Modifiers m) -> m.list();
+      case In(var contexts, Rule rule) -> rule.modifierList();
       case NeverHolds(Modifiers m) -> m.list();
       case MostStrokes m -> List.of();
       case NeverKeys k -> List.of();

@@ -94,7 +94,7 @@ public final class Keymap {
         .applicationId()
         .map(applications::get)
         .filter(a -> !a.rules().isEmpty())
-        .map(a -> a.rules(binding.fitting().way()))
+        .map(a -> a.rules(binding.fitting().way(), binding.place()))
         .filter(rules -> rules.stream().anyMatch(r -> !r.accepts(claim.trigger(), layout)))
         .isPresent();
   }

@@ -154,6 +154,10 @@ public final class Resolver {
           outcomes.add(fired);
           rest = List.of();
         }
+        case Outcome.Undecided undecided -> {
+          outcomes.add(undecided);
+          rest = List.of();
+        }
         case null, default -> rest = breakOff(map, rest, outcomes);
       }
     }

@@ -79,7 +79,7 @@ public final class Suggestions {
             .place()
             .applicationId()
             .flatMap(here::application)
-            .map(a -> a.rules(binding.fitting().way()))
+            .map(a -> a.rules(binding.fitting().way(), binding.place()))
             .orElse(List.of());
   }
 

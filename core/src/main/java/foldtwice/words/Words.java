@@ -393,6 +393,19 @@ public final class Words {
       case Rule.MostStrokes(int count) ->
           TEXTS.get(count == 1 ? "rule.one-stroke" : "rule.most-strokes", application, count);
       case Rule.HoldsOneOf h -> TEXTS.get("rule.holds-one-of", application, modifiers(rule));
+      case Rule.AlwaysHolds a -> TEXTS.get("rule.always-holds", application, modifiers(rule));
+      case Rule.In(List<String> contexts, Rule of) ->
+          TEXTS.get(
+              "rule.in",
+              place
+                  .applicationId()
+                  .map(
+                      a ->
+                          contexts.stream()
+                              .map(c -> place(new Place.Within(a, c)))
+                              .collect(Collectors.joining(", ")))
+                  .orElse(""),
+              rule(of, place));
       case Rule.NeverHolds n -> TEXTS.get("rule.never-holds", application, modifiers(rule));
       case Rule.NeverKeys(List<String> keysyms) ->
           TEXTS.get("rule.never-keys", application, String.join(", ", keysyms));

@@ -363,6 +363,10 @@ public final class RandomLibraries {
         List.of(
             new Rule.MostStrokes(random.nextInt(4)),
             new Rule.HoldsOneOf(new Modifiers(random.nextInt(64))),
+            new Rule.AlwaysHolds(new Modifiers(random.nextInt(64))),
+            new Rule.In(
+                List.of(inner.id(), "other"),
+                new Rule.HoldsOneOf(new Modifiers(random.nextInt(64)))),
             new Rule.NeverHolds(new Modifiers(random.nextInt(64))),
             new Rule.NeverKeys(List.of("F1")));
     NativeCommand command =

@@ -40,6 +40,7 @@ class PolicyTest {
         "mine sheet L then B, native box L; box; L then B; native box L, nothing",
         "mine box L then B, native sheet L; box; L then B; waits, mine box L then B",
         "mine box L then B, native sheet L; box; L; waits, (time) native sheet L",
+        "mine box L then B then C, mine box held B, mine box B; box; L then B; waits, waits, (time) nothing, undecided",
         "mine box L then B, native sheet L, mine box X; box; L then X; waits, native sheet L, mine box X",
         "mine box L then B, mine box L then B then C; box; L then B then C; waits, mine box L then B, nothing",
         "mine box L then B then C, mine sheet L then B, mine app L; box; L then B then D; waits, waits, mine sheet L then B, nothing",

@@ -51,7 +51,8 @@ final class PlaceJson {
       Set.of("id", "name", "layout", "shape", "platform", "reserved", "installed", "devices");
 
   private static final Set<String> FINDING = Set.of("works", "note");
-  private static final Set<String> RULE = Set.of("rule", "count", "modifiers", "keysyms");
+  private static final Set<String> RULE =
+      Set.of("rule", "count", "modifiers", "keysyms", "contexts");
   private static final Set<String> RESERVED = TriggerJson.with("what");
   private static final Set<String> INSTALLED =
       Set.of("application", "version", "addOns", "language");
@@ -174,7 +175,9 @@ final class PlaceJson {
   }
 
   private static Rule rule(In in) throws FormatException {
-    return in.part(RULE, ruleOf(in), PlaceJson::write);
+    List<String> contexts = in.has("contexts") ? in.at("contexts").list(In::text) : List.of();
+    Rule rule = ruleOf(in);
+    return in.part(RULE, contexts.isEmpty() ? rule : new Rule.In(contexts, rule), PlaceJson::write);
   }
 
   private static Rule ruleOf(In in) throws FormatException {
@@ -182,12 +185,14 @@ final class PlaceJson {
     return switch (kind) {
       case "most-strokes" -> new Rule.MostStrokes(in.whole("count"));
       case "holds-one-of" -> new Rule.HoldsOneOf(modifiers(in.at("modifiers")));
+      case "always-holds" -> new Rule.AlwaysHolds(modifiers(in.at("modifiers")));
       case "never-holds" -> new Rule.NeverHolds(modifiers(in.at("modifiers")));
       case "never-keys" -> new Rule.NeverKeys(in.at("keysyms").list(In::text));
       default ->
           throw in.at("rule")
               .fault(
-                  "expected one of most-strokes, holds-one-of, never-holds, never-keys, found \""
+                  "expected one of most-strokes, holds-one-of, always-holds, never-holds, never-keys,"
+                      + " found \""
                       + kind
                       + "\"");
     };
@@ -338,6 +343,11 @@ final class PlaceJson {
     switch (rule) {
       case Rule.MostStrokes(int count) -> out.put("rule", "most-strokes").put("count", count);
       case Rule.HoldsOneOf(Modifiers m) -> write(m, "modifiers", out.put("rule", "holds-one-of"));
+      case Rule.AlwaysHolds(Modifiers m) -> write(m, "modifiers", out.put("rule", "always-holds"));
+      case Rule.In(List<String> contexts, Rule of) -> {
+        out = write(of);
+        contexts.forEach(out.putArray("contexts")::add);
+      }
       case Rule.NeverHolds(Modifiers m) -> write(m, "modifiers", out.put("rule", "never-holds"));
       case Rule.NeverKeys(List<String> keysyms) -> {
         ArrayNode list = out.put("rule", "never-keys").putArray("keysyms");

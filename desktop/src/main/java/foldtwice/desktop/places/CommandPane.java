@@ -248,7 +248,7 @@ final class CommandPane extends VBox {
   /** What speaks against a trigger: rules, and who has it where the command is heard. */
   private List<String> against(Snapshot now, Trigger.Keys keys) {
     List<String> all = new ArrayList<>();
-    for (Rule rule : application.rules()) {
+    for (Rule rule : application.rules(command.place())) {
       if (!rule.accepts(keys, now.keymap().layout())) {
         all.add(now.words().rule(rule, command.place()));
       }

@@ -29,6 +29,7 @@ final class RulesPane extends VBox {
   private enum Kind {
     MOST_STROKES,
     HOLDS_ONE_OF,
+    ALWAYS_HOLDS,
     NEVER_HOLDS,
     NEVER_KEYS
   }
@@ -37,6 +38,7 @@ final class RulesPane extends VBox {
   private final VBox rows = new VBox();
   private final ComboBox<Kind> kind = new ComboBox<>();
   private final TextField what = new TextField();
+  private final ComboBox<Place> where = new ComboBox<>();
   private final Label wrong = Parts.wrapped("", "blocks");
   private Application application;
 
@@ -53,7 +55,10 @@ final class RulesPane extends VBox {
     what.setId("rule-what");
     what.setOnAction(e -> add());
     HBox.setHgrow(what, Priority.ALWAYS);
-    HBox row = new HBox(8, what, Parts.button("rule-add", Ui.text("rules.take"), this::add));
+    where.setId("rule-where");
+    where.setAccessibleText(Ui.text("rules.where"));
+    Parts.shows(where, p -> session.now().words().place(p));
+    HBox row = new HBox(8, what, where, Parts.button("rule-add", Ui.text("rules.take"), this::add));
     row.visibleProperty().bind(kind.valueProperty().isNotNull());
     row.managedProperty().bind(row.visibleProperty());
     wrong.setId("rule-wrong");
@@ -63,6 +68,8 @@ final class RulesPane extends VBox {
 
   void show(Snapshot now, Application shown) {
     application = shown;
+    where.getItems().setAll(shown.places());
+    where.getSelectionModel().selectFirst();
     if (Parts.hasKeys(rows)) {
       kind.requestFocus(); // what had the keys is gone now
     }
@@ -108,7 +115,10 @@ final class RulesPane extends VBox {
       return;
     }
     List<Rule> more = new ArrayList<>(application.rules());
-    more.add(rule.get());
+    more.add(
+        where.getValue() instanceof Place.Within(var id, String context)
+            ? new Rule.In(List.of(context), rule.get())
+            : rule.get());
     kind.requestFocus();
     kind.setValue(null);
     what.clear();
@@ -123,6 +133,7 @@ final class RulesPane extends VBox {
               ? Optional.of(new Rule.MostStrokes(Integer.parseInt(text)))
               : Optional.empty();
       case HOLDS_ONE_OF -> modifiers(text).map(Rule.HoldsOneOf::new);
+      case ALWAYS_HOLDS -> modifiers(text).map(Rule.AlwaysHolds::new);
       case NEVER_HOLDS -> modifiers(text).map(Rule.NeverHolds::new);
       case NEVER_KEYS -> {
         List<String> names = Arrays.asList(text.split("[,\\s]+"));
