@@ -82,7 +82,11 @@ def keysyms(path):
             continue
         seen.add(value)
         rows.append(f"{name}\t{'U+' + uni if uni and not function else '-'}")
-    print("# XKB keysym name, Unicode code point it stands for ('-' for none). Source: keysymdef.h, x11proto-dev 2022.1")
+    print("# XKB keysym name, Unicode code point it stands for ('-' for none). Source: keysymdef.h and XF86keysym.h, x11proto-dev 2022.1")
+    for line in open(path.replace("keysymdef.h", "XF86keysym.h"), encoding="utf-8"):
+        m = re.match(r"#define XF86XK_(\w+)\s+", line)
+        if m and "deprecated" not in line.lower():
+            rows.append(f"XF86{m.group(1)}\t-")
     print("\n".join(rows))
 
 

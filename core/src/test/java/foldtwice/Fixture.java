@@ -114,11 +114,12 @@ public final class Fixture {
 
   /**
    * Keys in their notation, or {@code held A}, {@code up A}, {@code pad k1}, {@code drag left},
-   * {@code slot 1}, {@code ring up}, {@code dial left}.
+   * {@code slot 1}, {@code ring up}, {@code dial left}, {@code start}.
    */
   public static Trigger trigger(String written) {
     String[] f = written.split(" ", 2);
     return switch (f[0]) {
+      case "start" -> new Trigger.AtStart();
       case "held" -> new Trigger.Held(stroke(f[1]), Trigger.Edge.DOWN);
       case "up" -> new Trigger.Held(stroke(f[1]), Trigger.Edge.UP);
       case "slot" -> new Trigger.Button("bar", Integer.parseInt(f[1]));

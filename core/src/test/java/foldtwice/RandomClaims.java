@@ -127,7 +127,8 @@ public final class RandomClaims {
               "drag up",
               "slot 1",
               "ring up",
-              "dial left"));
+              "dial left",
+              "start"));
     }
     List<String> strokes = new ArrayList<>();
     for (int i = random.nextInt(3); i >= 0; i--) {

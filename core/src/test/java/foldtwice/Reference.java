@@ -20,6 +20,7 @@ import foldtwice.trigger.Signal;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
@@ -294,6 +295,11 @@ public final class Reference {
     List<Signal> pending = new ArrayList<>();
     for (Signal s : presses) {
       Signal heard = heard(s);
+      if (heard instanceof Motion(Trigger.AtStart a)) { // clause 16
+        List<String> all = started(heard, state);
+        said.addAll(all.isEmpty() ? List.of("-") : all);
+        continue;
+      }
       if (!(heard instanceof Press)) {
         said.add(decided(List.of(heard), state));
         continue;
@@ -307,6 +313,17 @@ public final class Reference {
     }
     settle(pending, state, true, said);
     return said;
+  }
+
+  private List<String> started(Signal start, Place state) {
+    return wishes.stream()
+        .filter(w -> isMade(w, List.of(start), state))
+        .sorted(
+            Comparator.<Wish>comparingInt(w -> w.place instanceof Place.Everywhere ? 0 : 1)
+                .thenComparing(w -> -rank(w, state))
+                .thenComparing(Wish::name))
+        .map(Wish::name)
+        .toList();
   }
 
   private boolean isKept(Signal press) {

@@ -8,6 +8,7 @@ import foldtwice.conflict.Subject;
 import foldtwice.conflict.Weight;
 import foldtwice.library.Library;
 import foldtwice.library.file.Json;
+import foldtwice.library.file.UnknownField;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
@@ -46,11 +47,26 @@ final class Check implements Callable<Integer> {
       defaultValue = "text")
   private Report format;
 
+  @Option(
+      names = "--strict",
+      description = "refuses fields that this version does not know, each with the nearest it does")
+  private boolean strict;
+
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() throws Unusable {
     Library library = input.library();
+    List<UnknownField> unknown = strict ? input.unknown() : List.of();
+    if (!unknown.isEmpty()) {
+      Lines err = new Lines(spec.commandLine().getErr());
+      unknown.forEach(
+          u ->
+              err.line(
+                  "%s: no such field is known%s",
+                  u.where(), u.nearest().map(n -> "; " + n + " is").orElse("")));
+      return Exit.UNUSABLE;
+    }
     Station station = input.station(library);
     List<Conflict> conflicts =
         Auditor.audit(

@@ -2,12 +2,15 @@ package foldtwice.cli;
 
 import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
+import foldtwice.library.file.LibraryJson;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.UnknownField;
 import foldtwice.place.Station;
 import foldtwice.run.Beside;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 
@@ -31,6 +34,17 @@ final class Input {
   Library library() throws Unusable {
     try {
       return LibraryStore.look(there(file));
+    } catch (FormatException e) {
+      throw new Unusable(e.getMessage(), e);
+    } catch (IOException e) {
+      throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
+    }
+  }
+
+  /** The fields of the file that this version does not know. */
+  List<UnknownField> unknown() throws Unusable {
+    try {
+      return LibraryJson.unknown(Files.readAllBytes(there(file)));
     } catch (FormatException e) {
       throw new Unusable(e.getMessage(), e);
     } catch (IOException e) {

@@ -46,6 +46,19 @@ class CommandLineTest {
     return run(all);
   }
 
+  /** A slip in the name of a field is kept in silence, and named where somebody asks. */
+  @Test
+  void strictNamesTheFieldsNobodyKnows() throws Exception {
+    Path file = folder.resolve("slips.json");
+    String seeds = Files.readString(DEMO);
+    Files.writeString(file, seeds.replaceFirst("\"usesPerWeek\"", "\"usesPerWeak\""));
+    assertThat(run("check", file.toString()).err).isEmpty();
+    Ran strict = run("check", file.toString(), "--strict");
+    assertThat(strict.exit).isEqualTo(2);
+    assertThat(strict.err).contains("/usesPerWeak: no such field is known; usesPerWeek is");
+    assertThat(strict.out).isEmpty();
+  }
+
   @Test
   void checkListsConflictsAndSaysByExitWhetherSomeBlock() throws Exception {
     Ran text = demo("check");

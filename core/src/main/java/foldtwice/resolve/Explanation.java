@@ -46,6 +46,9 @@ public record Explanation(Place state, List<Signal> presses, List<LayerReport> l
   /** Explains what these strokes, pressed one after the other in time, come to. */
   public static Explanation of(Keymap keymap, Place state, List<Signal> presses) {
     StateMap map = keymap.at(state);
+    if (presses.size() > 1 && !map.kept(presses.getLast()).isEmpty()) {
+      return of(keymap, state, List.of(presses.getLast())); // clause 15
+    }
     Node node = map.walk(presses);
     List<LayerReport> reports = new ArrayList<>();
     boolean taken = false;
@@ -89,7 +92,9 @@ public record Explanation(Place state, List<Signal> presses, List<LayerReport> l
       return new LayerReport(at, live ? Verdict.WAITS : Verdict.PASSES, List.of(), List.of());
     }
     Verdict verdict;
-    if (layer >= node.cut) {
+    if (presses.getFirst().isStart()) {
+      verdict = Verdict.TAKES;
+    } else if (layer >= node.cut) {
       verdict = Verdict.CUT_SHORT;
     } else if (taken) {
       verdict = Verdict.TOO_LATE;

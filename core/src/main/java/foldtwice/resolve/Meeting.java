@@ -4,6 +4,7 @@ import foldtwice.place.Place;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
+import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -58,6 +59,9 @@ public record Meeting(
     StateMap map = keymap.at(state);
     int layer = map.layerOf(claim);
     List<Meeting> meetings = new ArrayList<>(1);
+    if (layer >= 0 && claim.trigger() instanceof Trigger.AtStart) {
+      return List.of(new Meeting(Fate.WINS, List.of(), false, paths.getFirst())); // clause 16
+    }
     if (layer >= 0) {
       for (List<Signal> path : paths) {
         if (!map.passesText(layer, path)) {

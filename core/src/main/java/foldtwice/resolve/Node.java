@@ -1,7 +1,9 @@
 package foldtwice.resolve;
 
+import foldtwice.place.Place;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -220,6 +222,20 @@ final class Node {
   private void collect(Set<Claim> into) {
     hits.forEach(h -> into.add(h.claim));
     children().forEach(c -> c.collect(into));
+  }
+
+  /**
+   * All that end here: system-wide ones, then those of the application as a whole and of its
+   * contexts inwards, those of one place by name.
+   */
+  List<Claim> outermostFirst() {
+    return hits.stream()
+        .sorted(
+            Comparator.<Hit>comparingInt(h -> h.claim.place() instanceof Place.Everywhere ? 0 : 1)
+                .thenComparing(h -> -h.layer)
+                .thenComparing(Hit::claim, Claim.BY_NAME))
+        .map(Hit::claim)
+        .toList();
   }
 
   /** The native ones of a layer that yours go before. */

@@ -50,7 +50,7 @@ public final class Resolver {
   public Answer press(State state, Signal press, long now) {
     StateMap map = keymap.at(state.place);
     if (!(press instanceof Press)) {
-      return new Answer(state, List.of(alone(map, press)));
+      return new Answer(state, alone(map, press));
     }
     if (state.pending.isEmpty()) {
       Node node = map.first(press);
@@ -135,10 +135,15 @@ public final class Resolver {
     return strokes.subList(1, strokes.size());
   }
 
-  /** Clause 11: what is no key press is whole at once. */
-  private static Outcome alone(StateMap map, Signal signal) {
+  /** Clauses 11 and 16: what is no key press is whole at once; at a start everybody is heard. */
+  private static List<Outcome> alone(StateMap map, Signal signal) {
     Node node = map.first(signal);
-    return node == null || node.decision == null ? new Outcome.Unclaimed(signal) : node.decision;
+    if (node == null || node.decision == null) {
+      return List.of(new Outcome.Unclaimed(signal));
+    }
+    return signal.isStart()
+        ? node.outermostFirst().stream().<Outcome>map(Outcome.Fired::new).toList()
+        : List.of(node.decision);
   }
 
   private static void giveUp(StateMap map, List<Signal> pending, List<Outcome> outcomes) {

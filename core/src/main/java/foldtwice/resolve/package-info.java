@@ -42,6 +42,9 @@
  *       in the middle of one too. What waits goes on waiting, and a sequence with such a stroke
  *       after the first never completes. System-wide bindings are followed here, with the
  *       sequences: clauses 4 to 6 hold for them.
+ *   <li><b>At a start</b> nobody stands in another's way: all that is bound to the start of the
+ *       program runs, system-wide bindings first, then those of the application as a whole, then
+ *       those of the contexts it starts in, inwards; those of one place in the order of their ids.
  * </ol>
  *
  * <p>{@link foldtwice.resolve.Keymap} is the compiled table, {@link foldtwice.resolve.Resolver} the

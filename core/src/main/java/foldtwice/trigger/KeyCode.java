@@ -11,7 +11,8 @@ import java.util.stream.Collectors;
  *
  * <p>{@link #code()} is the W3C <em>UI Events KeyboardEvent code</em> value, {@link #usage()} the
  * USB HID usage on page 0x07 (Keyboard/Keypad), {@link #evdev()} the Linux event code; the XKB
- * keycode is that code plus eight.
+ * keycode is that code plus eight. Keys that stand on other pages have the number of the page in
+ * the upper half of their usage.
  */
 public enum KeyCode {
   BACKQUOTE("Backquote", 0x35, 41, null),
@@ -133,7 +134,45 @@ public enum KeyCode {
   NUMPAD_9("Numpad9", 0x61, 73, "KP_9"),
   NUMPAD_0("Numpad0", 0x62, 82, "KP_0"),
   NUMPAD_DECIMAL("NumpadDecimal", 0x63, 83, "KP_Decimal"),
-  NUMPAD_EQUAL("NumpadEqual", 0x67, 117, "KP_Equal");
+  NUMPAD_EQUAL("NumpadEqual", 0x67, 117, "KP_Equal"),
+  HELP("Help", 0x75, 138, "Help"),
+  UNDO("Undo", 0x7A, 131, "Undo"),
+  CUT("Cut", 0x7B, 137, "XF86Cut"),
+  COPY("Copy", 0x7C, 133, "XF86Copy"),
+  PASTE("Paste", 0x7D, 135, "XF86Paste"),
+  FIND("Find", 0x7E, 136, "Find"),
+  AGAIN("Again", 0x79, 129, "Redo"),
+  OPEN("Open", 0x74, 134, "XF86Open"),
+  NUMPAD_COMMA("NumpadComma", 0x85, 121, "KP_Separator"),
+  KANA_MODE("KanaMode", 0x88, 93, "Hiragana_Katakana"),
+  CONVERT("Convert", 0x8A, 92, "Henkan_Mode"),
+  NON_CONVERT("NonConvert", 0x8B, 94, "Muhenkan"),
+  LANG_1("Lang1", 0x90, 122, "Hangul"),
+  LANG_2("Lang2", 0x91, 123, "Hangul_Hanja"),
+  LANG_3("Lang3", 0x92, 90, "Katakana"),
+  LANG_4("Lang4", 0x93, 91, "Hiragana"),
+  AUDIO_VOLUME_MUTE("AudioVolumeMute", 0x0C00E2, 113, "XF86AudioMute"),
+  AUDIO_VOLUME_UP("AudioVolumeUp", 0x0C00E9, 115, "XF86AudioRaiseVolume"),
+  AUDIO_VOLUME_DOWN("AudioVolumeDown", 0x0C00EA, 114, "XF86AudioLowerVolume"),
+  MEDIA_PLAY_PAUSE("MediaPlayPause", 0x0C00CD, 164, "XF86AudioPlay"),
+  MEDIA_TRACK_NEXT("MediaTrackNext", 0x0C00B5, 163, "XF86AudioNext"),
+  MEDIA_TRACK_PREVIOUS("MediaTrackPrevious", 0x0C00B6, 165, "XF86AudioPrev"),
+  MEDIA_STOP("MediaStop", 0x0C00B7, 166, "XF86AudioStop"),
+  MEDIA_SELECT("MediaSelect", 0x0C0183, 226, "XF86AudioMedia"),
+  EJECT("Eject", 0x0C00B8, 161, "XF86Eject"),
+  LAUNCH_MAIL("LaunchMail", 0x0C018A, 155, "XF86Mail"),
+  LAUNCH_APP_1("LaunchApp1", 0x0C0194, 157, "XF86MyComputer"),
+  LAUNCH_APP_2("LaunchApp2", 0x0C0192, 140, "XF86Calculator"),
+  BROWSER_SEARCH("BrowserSearch", 0x0C0221, 217, "XF86Search"),
+  BROWSER_HOME("BrowserHome", 0x0C0223, 172, "XF86HomePage"),
+  BROWSER_BACK("BrowserBack", 0x0C0224, 158, "XF86Back"),
+  BROWSER_FORWARD("BrowserForward", 0x0C0225, 159, "XF86Forward"),
+  BROWSER_STOP("BrowserStop", 0x0C0226, 128, "XF86Stop"),
+  BROWSER_REFRESH("BrowserRefresh", 0x0C0227, 173, "XF86Reload"),
+  BROWSER_FAVORITES("BrowserFavorites", 0x0C022A, 156, "XF86Favorites"),
+  POWER("Power", 0x010081, 116, "XF86PowerOff"),
+  SLEEP("Sleep", 0x010082, 142, "XF86Sleep"),
+  WAKE_UP("WakeUp", 0x010083, 143, "XF86WakeUp");
 
   private static final Map<String, KeyCode> BY_CODE =
       Arrays.stream(values()).collect(Collectors.toMap(KeyCode::code, Function.identity()));
@@ -155,7 +194,7 @@ public enum KeyCode {
     return code;
   }
 
-  /** The usage on USB HID page 0x07. */
+  /** The usage on USB HID page 0x07, or a page and the usage on it. */
   public int usage() {
     return usage;
   }

@@ -110,10 +110,11 @@ public enum Shape {
 
   /**
    * True when a keyboard of this shape has the key at all. The keys beside the main block are on
-   * all but a compact one; F13 to F24 are on none, only devices send them.
+   * all but a compact one; F13 to F24 are on none, only devices send them. Keys that no shape is
+   * told by, as those for sound and for browsing, count as there.
    */
   public boolean has(KeyCode code) {
-    return KEYS.get(this).contains(code);
+    return code.ordinal() > KeyCode.NUMPAD_EQUAL.ordinal() || KEYS.get(this).contains(code);
   }
 
   private Set<KeyCode> keys() {

@@ -17,6 +17,11 @@ public sealed interface Signal permits Press, Lift, Motion {
     };
   }
 
+  /** True when it is no hand: a program has been started. */
+  default boolean isStart() {
+    return this instanceof Motion(Trigger.AtStart s);
+  }
+
   /** The key press it is; empty for anything else. */
   default Optional<Press> asPress() {
     return this instanceof Press p ? Optional.of(p) : Optional.empty();

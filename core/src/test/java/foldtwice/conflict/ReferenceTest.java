@@ -23,6 +23,7 @@ import foldtwice.trigger.Platform;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Shape;
 import foldtwice.trigger.Signal;
+import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -223,7 +224,11 @@ class ReferenceTest {
     }
     return ways.stream()
         .filter(way -> reference.isHeard(wish, way, state) || isShortcut(way.getFirst()))
-        .anyMatch(way -> !reference.press(state, way).equals(List.of(wish.name())));
+        .anyMatch(
+            way ->
+                wish.trigger() instanceof Trigger.AtStart
+                    ? !reference.press(state, way).contains(wish.name())
+                    : !reference.press(state, way).equals(List.of(wish.name())));
   }
 
   /** Clause 8: that a plain key types is no surprise; that one with a modifier does, is. */

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import foldtwice.extras.Extras;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Value;
+import foldtwice.text.Nearness;
 import foldtwice.trigger.FileNotation;
 import foldtwice.trigger.Stroke;
 import java.util.ArrayList;
@@ -12,6 +13,7 @@ import java.util.IdentityHashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * What one reading of a document lays aside: what it has read already, for the next time; unknown
@@ -36,6 +38,7 @@ final class Aside {
   private final IdentityHashMap<Kind, Map<String, Value>> values = new IdentityHashMap<>();
   private final List<Item> items = new ArrayList<>();
   private final List<Waiting> waiting = new ArrayList<>();
+  private final List<UnknownField> unknown = new ArrayList<>();
 
   private Aside(boolean lenient) {
     this.lenient = lenient;
@@ -79,6 +82,16 @@ final class Aside {
   /** What has been left out so far. */
   List<Item> items() {
     return items;
+  }
+
+  /** The fields nobody here knows, in the order in which they were come to. */
+  List<UnknownField> unknown() {
+    return unknown;
+  }
+
+  /** Notes a field nobody here knows; it is kept all the same. */
+  void unknown(In in, String name, Set<String> known) {
+    unknown.add(new UnknownField(in.path() + "/" + name, Nearness.nearest(name, known)));
   }
 
   /** Leaves an item out, or ends the reading. */

@@ -94,11 +94,12 @@ final class In {
     return new FormatException(path.isEmpty() ? "the document" : path, what);
   }
 
-  private FormatException expected(String what) {
+  FormatException expected(String what) {
     return fault("expected " + what + ", found " + found());
   }
 
-  private String found() {
+  /** What stands here, as JSON; shortened when it is long. */
+  String found() {
     if (node.getNodeType() == JsonNodeType.MISSING) {
       return "nothing";
     }
@@ -240,7 +241,7 @@ final class In {
   private <T> List<T> inParts(Reader<T> reader) throws FormatException {
     int size = node.size();
     int parts = Math.clamp(Runtime.getRuntime().availableProcessors(), 1, MOST_PARTS);
-    record Part<T>(List<T> items, FormatException wrong) {}
+    record Part<T>(List<T> items, FormatException wrong, Aside own) {}
     List<Part<T>> read =
         IntStream.range(0, parts)
             .parallel()
@@ -253,10 +254,10 @@ final class In {
                     try {
                       items.add(reader.read(new In(node.get(i), this, "", i, own)));
                     } catch (FormatException e) {
-                      return new Part<>(items, e);
+                      return new Part<>(items, e, own);
                     }
                   }
-                  return new Part<>(items, null);
+                  return new Part<>(items, null, own);
                 })
             .toList();
     List<T> all = new ArrayList<>(size);
@@ -265,6 +266,7 @@ final class In {
         throw part.wrong();
       }
       all.addAll(part.items());
+      aside.unknown().addAll(part.own().unknown());
     }
     return all;
   }
@@ -320,6 +322,7 @@ final class In {
       if (!known.contains(e.getKey())) {
         unknown = unknown == null ? new LinkedHashMap<>() : unknown;
         unknown.put(e.getKey(), e.getValue().toString());
+        aside.unknown(this, e.getKey(), known);
       }
     }
     List<Extras.Part> parts = aside.take(this);
@@ -339,7 +342,11 @@ final class In {
       Map<String, String> unknown = new LinkedHashMap<>();
       node.properties().stream()
           .filter(e -> !known.contains(e.getKey()))
-          .forEach(e -> unknown.put(e.getKey(), e.getValue().toString()));
+          .forEach(
+              e -> {
+                unknown.put(e.getKey(), e.getValue().toString());
+                aside.unknown(this, e.getKey(), known);
+              });
       aside.wait(this, write.apply(value), unknown);
     }
     return value;

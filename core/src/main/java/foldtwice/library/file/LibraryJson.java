@@ -68,6 +68,17 @@ public final class LibraryJson {
     return read(document, Aside.strict());
   }
 
+  /**
+   * The fields of a library that this version does not know.
+   *
+   * @throws FormatException when it cannot be read at all
+   */
+  public static List<UnknownField> unknown(byte[] document) throws FormatException {
+    Aside aside = Aside.strict();
+    var unused = read(document, aside);
+    return List.copyOf(aside.unknown());
+  }
+
   /** Reads a library; in a lenient reading without what cannot be read. */
   static Library read(byte[] document, Aside aside) throws FormatException {
     JsonNode tree = Json.parse(document);

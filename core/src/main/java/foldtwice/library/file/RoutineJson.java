@@ -131,9 +131,31 @@ final class RoutineJson {
 
   static Parameter parameter(In in) throws FormatException {
     Kind kind = kind(in);
+    if (isEmpty(kind)) {
+      throw kind instanceof Kind.Choice
+          ? in.at("options").expected("an option or more")
+          : in.at("least").expected(in.at("most").found() + " or less");
+    }
     In otherwise = in.at("default");
     Value value = value(otherwise, kind);
     return new Parameter(in.id("name"), kind, value, in.rest(PARAMETER));
+  }
+
+  /** True when no value at all is of a kind. */
+  private static boolean isEmpty(Kind kind) {
+    return switch (kind) {
+      case Kind.Distance(Value.Length least, Value.Length most, var step) ->
+          least.compareTo(most) > 0;
+      case Kind.Count(long least, long most, var step) -> least > most;
+      case Kind.Decimal(BigDecimal least, BigDecimal most, var step) -> least.compareTo(most) > 0;
+      case Kind.Measure(Value.Quantity least, Value.Quantity most, var step) ->
+          least.compareTo(most) > 0;
+      case Kind.Choice(List<String> options) -> options.isEmpty();
+      case Kind.Words w -> false;
+      case Kind.YesNo y -> false;
+      case Kind.KeyPress k -> false;
+      case Kind.Colour c -> false;
+    };
   }
 
   private static Yardstick.Move move(In in) throws FormatException {

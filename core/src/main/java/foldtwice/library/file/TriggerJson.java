@@ -42,6 +42,11 @@ final class TriggerJson {
           "slot",
           "atStart");
 
+  /** The first fields by which the kinds are told. */
+  private static final List<String> KINDS =
+      List.of(
+          "keys", "held", "padKey", "dial", "gesture", "pointer", "radial", "toolbar", "atStart");
+
   private TriggerJson() {}
 
   /** The fields of a trigger, and one more. */
@@ -56,6 +61,10 @@ final class TriggerJson {
   }
 
   private static Trigger of(In in) throws FormatException {
+    List<String> kinds = KINDS.stream().filter(in::has).toList();
+    if (kinds.size() > 1) {
+      throw in.fault("expected a trigger of one kind, found " + String.join(" and ", kinds));
+    }
     if (in.has("keys")) {
       return readKeys(in); // most are
     }
@@ -100,7 +109,7 @@ final class TriggerJson {
     if (in.has("atStart")) {
       return new Trigger.AtStart();
     }
-    return readKeys(in);
+    throw in.expected("one of " + String.join(", ", KINDS));
   }
 
   static Trigger.Keys readKeys(In in) throws FormatException {

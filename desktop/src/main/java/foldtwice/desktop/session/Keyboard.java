@@ -60,6 +60,21 @@ final class Keyboard {
       {"MULTIPLY", "NumpadMultiply"},
       {"DIVIDE", "NumpadDivide"},
       {"DECIMAL", "NumpadDecimal"},
+      {"PLAY", "MediaPlayPause"},
+      {"TRACK_NEXT", "MediaTrackNext"},
+      {"TRACK_PREV", "MediaTrackPrevious"},
+      {"STOP", "MediaStop"},
+      {"MUTE", "AudioVolumeMute"},
+      {"VOLUME_UP", "AudioVolumeUp"},
+      {"VOLUME_DOWN", "AudioVolumeDown"},
+      {"EJECT_TOGGLE", "Eject"},
+      {"HELP", "Help"},
+      {"UNDO", "Undo"},
+      {"CUT", "Cut"},
+      {"COPY", "Copy"},
+      {"PASTE", "Paste"},
+      {"FIND", "Find"},
+      {"AGAIN", "Again"},
     };
     for (String[] p : placed) {
       PLACED.put(javafx.scene.input.KeyCode.valueOf(p[0]), KeyCode.of(p[1]).orElseThrow());
