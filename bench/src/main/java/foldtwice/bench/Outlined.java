@@ -41,10 +41,13 @@ public final class Outlined {
   private static final int ROUNDS = 60;
   private static final int WARM = 25;
 
+  private static final List<String> ONLY = new ArrayList<>();
+
   private Outlined() {}
 
-  /** Takes no arguments. */
-  public static void main(String[] none) throws Exception {
+  /** Takes the names of what is to be measured; none for all. */
+  public static void main(String[] names) throws Exception {
+    ONLY.addAll(List.of(names));
     System.setProperty("glass.platform", "Headless");
     System.setProperty("prism.order", "sw");
     Path file = Files.createTempDirectory("outlined").resolve("library.json");
@@ -128,6 +131,9 @@ public final class Outlined {
   }
 
   private static void measure(String name, Runnable what) throws Exception {
+    if (!ONLY.isEmpty() && !ONLY.contains(name)) {
+      return;
+    }
     List<Double> took = new ArrayList<>();
     List<Double> itself = new ArrayList<>();
     for (int i = 0; i < ROUNDS; i++) {

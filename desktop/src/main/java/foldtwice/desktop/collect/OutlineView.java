@@ -15,11 +15,9 @@ import foldtwice.trigger.Layout;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.collections.ObservableList;
@@ -214,17 +212,13 @@ final class OutlineView extends VBox {
     }
   }
 
-  /** Makes a list another one, with what is in both left alone: what has the keys keeps them. */
+  /**
+   * Makes a list another one in one change: what is in both stays in the scene, keeps its styles
+   * and the keys.
+   */
   private static void sync(ObservableList<Node> there, List<Node> wanted) {
-    Set<Node> all = new HashSet<>(wanted);
-    there.removeIf(n -> !all.contains(n));
-    for (int i = 0; i < wanted.size(); i++) {
-      Node node = wanted.get(i);
-      if (i < there.size() && there.get(i).equals(node)) {
-        continue;
-      }
-      there.remove(node);
-      there.add(i, node);
+    if (!there.equals(wanted)) {
+      there.setAll(wanted);
     }
   }
 

@@ -214,11 +214,12 @@ final class ConflictPane extends VBox {
   private void acceptance(Snapshot now, Conflict c) {
     acceptance.getChildren().clear();
     Acceptance a = now.library().accepted().get(c.fingerprint());
+    boolean holds = c.isAccepted(now.library());
     if (a != null) {
       acceptance
           .getChildren()
           .addAll(
-              heading("conflicts.isaccepted"),
+              heading(holds ? "conflicts.isaccepted" : "conflicts.cameback"),
               Parts.wrapped(
                   Ui.text(
                       a.who().isEmpty() ? "conflicts.because" : "conflicts.becausewho",
@@ -234,8 +235,8 @@ final class ConflictPane extends VBox {
                               c.fingerprint(), java.util.Optional.empty()),
                           Ui.text("said.unaccepted"))));
     }
-    accepting.setVisible(a == null);
-    accepting.setManaged(a == null);
+    accepting.setVisible(!holds);
+    accepting.setManaged(!holds);
   }
 
   /** Computed off the interface thread; shown when it is still asked for. */

@@ -142,7 +142,7 @@ final class Stations extends TableView<Stations.Trouble> {
   }
 
   private static double sum(Map<String, Conflict> on) {
-    return on.values().stream().mapToDouble(Conflict::loss).sum();
+    return on.values().stream().mapToDouble(c -> c.loss().value()).sum();
   }
 
   private void columns(Library library) {
