@@ -339,6 +339,7 @@ public record Reading(
       for (String setting : effects.settings()) {
         (sure.contains(setting) || outer.contains(setting) ? putBack : changed).add(setting);
       }
+      leaves.addAll(effects.takesUp()); // putting it back after that would wait again
     }
 
     private void forget(String variable) {

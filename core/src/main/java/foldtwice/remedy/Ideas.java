@@ -25,7 +25,6 @@ import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.source.Rewriting;
-import foldtwice.suggest.Suggestion;
 import foldtwice.suggest.Suggestions;
 import foldtwice.surface.Device;
 import foldtwice.surface.Page;
@@ -162,9 +161,7 @@ final class Ideas {
   }
 
   private List<Trigger.Keys> free(Binding binding, int most) {
-    return Suggestions.of(library, List.of(keymap), binding, most).stream()
-        .map(Suggestion::trigger)
-        .toList();
+    return Suggestions.keys(library, List.of(keymap), binding, most);
   }
 
   private void takeAway(Claim claim) {
@@ -292,11 +289,11 @@ final class Ideas {
         listening.isEmpty()
             ? Binding.fresh("", "", new Place.Everywhere(), List.of(), Map.of())
             : listening.getFirst();
-    List<Suggestion> pool = Suggestions.forDevices(library, List.of(keymap), like, 1);
+    List<Trigger.Keys> pool = Suggestions.forDevices(library, List.of(keymap), like, 1);
     if (pool.isEmpty() || listening.isEmpty()) {
       return;
     }
-    Trigger.Keys to = pool.getFirst().trigger();
+    Trigger.Keys to = pool.getFirst();
     List<Edit> edits = new ArrayList<>();
     sending(key, Optional.of(new Page.Sends.Chord(to))).ifPresent(edits::add);
     for (Binding b : listening) {

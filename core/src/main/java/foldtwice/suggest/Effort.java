@@ -1,5 +1,6 @@
 package foldtwice.suggest;
 
+import foldtwice.surface.Device;
 import foldtwice.trigger.Key;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Layout;
@@ -8,6 +9,7 @@ import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Shape;
 import foldtwice.trigger.Stroke;
+import foldtwice.trigger.Trigger;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +22,8 @@ final class Effort {
   private static final double DIGIT_ROW = 2;
   private static final double NO_LETTER = 3;
   private static final double LEFT_HAND_ONLY = 1;
+  private static final double TO_A_DEVICE = 5;
+  private static final double ANOTHER_PAGE = 3;
 
   private static final Map<Modifier, Double> MODIFIERS =
       new EnumMap<>(
@@ -49,6 +53,11 @@ final class Effort {
   Effort(Layout layout, Shape shape) {
     this.layout = layout;
     shape.caps().forEach(c -> caps.put(c.code(), c));
+  }
+
+  /** Of a key of a device: the hand goes there, and turns the page when it is not the first. */
+  static double of(Trigger.PadKey key, Device device) {
+    return TO_A_DEVICE + (key.page().equals(device.firstPage().id()) ? 0 : ANOTHER_PAGE);
   }
 
   /** Of all strokes one after the other. */

@@ -9,7 +9,7 @@ import java.util.List;
  * @param cost by the formula of the package; the smaller the better
  * @param reasons why it costs what it does, the most telling first
  */
-public record Suggestion(Trigger.Keys trigger, double cost, List<Reason> reasons) {
+public record Suggestion(Trigger trigger, double cost, List<Reason> reasons) {
 
   public Suggestion {
     reasons = List.copyOf(reasons);
@@ -36,7 +36,18 @@ public record Suggestion(Trigger.Keys trigger, double cost, List<Reason> reasons
     /** A key beside it, with the same modifiers, does something that may not be undone. */
     record DangerBeside(String key, String command) implements Reason {}
 
-    /** Only devices send it: nobody has to remember or reach it. */
-    record OnlyDevices() implements Reason {}
+    /** It is a key of a device, which is labelled: nobody has to remember it. */
+    record OnDevice(String device) implements Reason {}
+
+    /** Its strokes are letters of the routine's name, the first one first. */
+    record OfItsName(String letters) implements Reason {}
+
+    /**
+     * How far a finger goes to its key.
+     *
+     * @param millimetres from the nearest key of the home row; negative for a key that is not there
+     * @param oneHand true when the hand on the left modifiers reaches it too
+     */
+    record Within(int millimetres, boolean oneHand) implements Reason {}
   }
 }

@@ -25,11 +25,16 @@ import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Free triggers for a binding in its place, the ones that suit best first. A trigger counts as free
@@ -40,20 +45,8 @@ import java.util.TreeSet;
  */
 public final class Suggestions {
 
-  private static final int LOOKED_AT = 40;
-
-  private static final List<Modifiers> HELD =
-      List.of(
-          Modifiers.NONE,
-          Modifiers.of(Modifier.CTRL),
-          Modifiers.of(Modifier.ALT),
-          Modifiers.of(Modifier.SHIFT),
-          Modifiers.of(Modifier.CTRL, Modifier.SHIFT),
-          Modifiers.of(Modifier.CTRL, Modifier.ALT),
-          Modifiers.of(Modifier.ALT, Modifier.SHIFT),
-          Modifiers.of(Modifier.CTRL, Modifier.ALT, Modifier.SHIFT));
-
-  private static final String KEYS = "abcdefghijklmnopqrstuvwxyz1234567890";
+  /** So many of each kind are looked at more closely. */
+  private static final int LOOKED_AT = 24;
 
   private final Library library;
   private final List<Keymap> stations;
@@ -84,98 +77,136 @@ public final class Suggestions {
   }
 
   /**
-   * The best free triggers.
+   * The best free triggers, with the best of each kind among them where there is room for all.
    *
    * @param stations the keymaps of all stations, the one in view first
    * @param most how many
    */
   public static List<Suggestion> of(
       Library library, List<Keymap> stations, Binding binding, int most) {
-    return new Suggestions(library, stations, binding).best(most);
+    return new Suggestions(library, stations, binding).ofAllKinds(most);
+  }
+
+  /** The best free keys alone, whatever else might do. */
+  public static List<Trigger.Keys> keys(
+      Library library, List<Keymap> stations, Binding binding, int most) {
+    Suggestions all = new Suggestions(library, stations, binding);
+    return all.ranked(all.onKeys(), most).stream()
+        .map(s -> (Trigger.Keys) s.trigger())
+        .limit(most)
+        .toList();
+  }
+
+  /**
+   * Free keys of devices that are plugged in on all these stations; rules hold for none of them.
+   */
+  public static List<Trigger> padKeys(
+      Library library, List<Keymap> stations, Binding binding, int most) {
+    Suggestions all = new Suggestions(library, stations, binding);
+    return all.ranked(List.of(all.onPads()), most).stream()
+        .map(Suggestion::trigger)
+        .limit(most)
+        .toList();
   }
 
   /**
    * Free triggers from the pool that only devices send: F13 to F24 with modifiers, that nobody has
    * to remember or to reach. In their order.
    */
-  public static List<Suggestion> forDevices(
+  public static List<Trigger.Keys> forDevices(
       Library library, List<Keymap> stations, Binding binding, int most) {
     Suggestions all = new Suggestions(library, stations, binding);
-    List<Suggestion> found = new ArrayList<>();
-    for (Modifiers held : List.of(Modifiers.of(Modifier.CTRL, Modifier.ALT), Modifiers.NONE)) {
-      for (int f = 13; f <= 24 && found.size() < most; f++) {
-        Key key = new Key.At(KeyCode.of("F" + f).orElseThrow());
-        Trigger.Keys trigger = Trigger.Keys.of(new Stroke(held, key));
-        if (all.isFree(trigger)) {
-          found.add(new Suggestion(trigger, 0, List.of(new Reason.OnlyDevices())));
-        }
-      }
-    }
-    return List.copyOf(found);
+    return Stream.of(Modifiers.of(Modifier.CTRL, Modifier.ALT), Modifiers.NONE)
+        .flatMap(
+            held ->
+                IntStream.rangeClosed(13, 24)
+                    .mapToObj(f -> new Key.At(KeyCode.of("F" + f).orElseThrow()))
+                    .map(key -> Trigger.Keys.of(new Stroke(held, key))))
+        .filter(all::isFree)
+        .limit(most)
+        .toList();
   }
 
-  private List<Suggestion> best(int most) {
+  private List<List<Trigger>> onKeys() {
+    return List.of(Candidates.chords(), Candidates.sequences(words), Candidates.functionKeys());
+  }
+
+  private List<Trigger> onPads() {
+    return Candidates.padKeys(library.devices(), stations);
+  }
+
+  private List<Suggestion> ofAllKinds(int most) {
+    List<List<Trigger>> kinds = new ArrayList<>(onKeys());
+    kinds.add(onPads());
+    List<Suggestion> ranked = ranked(kinds, most);
+    Set<Suggestion> chosen = new LinkedHashSet<>();
+    if (most >= kinds.size()) {
+      for (List<Trigger> kind : kinds) {
+        Set<Trigger> these = Set.copyOf(kind);
+        ranked.stream().filter(s -> these.contains(s.trigger())).findFirst().ifPresent(chosen::add);
+      }
+    }
+    ranked.stream().takeWhile(s -> chosen.size() < most).forEach(chosen::add);
+    return chosen.stream().sorted(Comparator.comparingDouble(Suggestion::cost)).toList();
+  }
+
+  /** The free ones of each kind, the best of all first. */
+  private List<Suggestion> ranked(List<List<Trigger>> kinds, int most) {
     List<Suggestion> free =
-        candidates().stream()
-            .map(this::scored)
-            .filter(s -> Double.isFinite(s.cost()))
-            .sorted(Comparator.comparingDouble(Suggestion::cost))
-            .filter(s -> isFree(s.trigger()))
-            .limit(LOOKED_AT)
+        kinds.stream()
+            .flatMap(
+                kind ->
+                    kind.stream()
+                        .map(this::scored)
+                        .filter(s -> Double.isFinite(s.cost()))
+                        .sorted(Comparator.comparingDouble(Suggestion::cost))
+                        .filter(s -> isFree(s.trigger()))
+                        .limit(Math.max(most, LOOKED_AT)))
             .toList();
     Map<Trigger, List<Claim>> elsewhere =
         stations.getFirst().claimsOn(free.stream().map(Suggestion::trigger).toList());
     return free.stream()
         .map(s -> weighed(s, elsewhere.get(s.trigger())))
         .sorted(Comparator.comparingDouble(Suggestion::cost))
-        .limit(most)
         .toList();
   }
 
-  private List<Trigger.Keys> candidates() {
-    List<Trigger.Keys> all = new ArrayList<>();
-    for (Modifiers held : HELD) {
-      for (int i = 0; i < KEYS.length(); i++) {
-        all.add(Trigger.Keys.of(new Stroke(held, new Key.Making(Keysym.of(KEYS.charAt(i))))));
-      }
-    }
-    initials().ifPresent(all::add);
-    return all;
-  }
-
-  /** The initials of the routine's name as a sequence of plain letters. */
-  private Optional<Trigger.Keys> initials() {
-    if (words.size() < 2 || !words.stream().allMatch(w -> isLatin(w.charAt(0)))) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        new Trigger.Keys(
-            words.stream()
-                .limit(2)
-                .map(w -> new Stroke(Modifiers.NONE, new Key.Making(Keysym.of(w.charAt(0)))))
-                .toList()));
-  }
-
-  private static boolean isLatin(char c) {
-    return c >= 'a' && c <= 'z';
-  }
-
   /** What can be said without looking at others. */
-  private Suggestion scored(Trigger.Keys trigger) {
-    List<Stroke> strokes = trigger.strokes();
-    double cost = effort.of(strokes);
-    List<Reason> reasons = new ArrayList<>();
-    if (trigger.isSequence()) {
-      cost -= 4;
-      reasons.add(new Reason.Initials(letters(strokes)));
-    } else {
-      int word = firstLetterOf(strokes.getFirst());
-      if (word >= 0) {
-        cost -= word == 0 ? 2.5 : 1;
-        reasons.add(new Reason.FirstLetter(words.get(word)));
-      }
-    }
-    return new Suggestion(trigger, cost, reasons);
+  private Suggestion scored(Trigger trigger) {
+    return switch (trigger) {
+      case Trigger.Keys keys when keys.isSequence() -> sequence(keys);
+      case Trigger.Keys keys -> chord(keys);
+      case Trigger.PadKey pad ->
+          new Suggestion(
+              pad,
+              library.device(pad.device()).map(d -> Effort.of(pad, d)).orElseThrow(),
+              List.of(new Reason.OnDevice(pad.device())));
+      default -> throw new IllegalArgumentException("nobody suggests " + trigger);
+    };
+  }
+
+  private Suggestion sequence(Trigger.Keys keys) {
+    String letters = letters(keys.strokes());
+    boolean initials =
+        letters.equals(
+            words.stream()
+                .limit(keys.strokes().size())
+                .map(w -> w.substring(0, 1).toUpperCase(Locale.ROOT))
+                .collect(Collectors.joining()));
+    double cost = effort.of(keys.strokes());
+    return initials
+        ? new Suggestion(keys, cost - 4, List.of(new Reason.Initials(letters)))
+        : new Suggestion(keys, cost - 2.5, List.of(new Reason.OfItsName(letters)));
+  }
+
+  private Suggestion chord(Trigger.Keys keys) {
+    Stroke stroke = keys.strokes().getFirst();
+    double cost = effort.of(keys.strokes());
+    int word = firstLetterOf(stroke);
+    return word < 0
+        ? new Suggestion(keys, cost, List.of())
+        : new Suggestion(
+            keys, cost - (word == 0 ? 2.5 : 1), List.of(new Reason.FirstLetter(words.get(word))));
   }
 
   private static String letters(List<Stroke> strokes) {
@@ -198,14 +229,14 @@ public final class Suggestions {
   }
 
   /** True when on every station nobody answers to it here and no rule refuses it. */
-  private boolean isFree(Trigger.Keys trigger) {
+  private boolean isFree(Trigger trigger) {
     return stations.stream()
         .allMatch(
             s ->
                 rules.stream().allMatch(r -> r.accepts(trigger, s.layout())) && isFree(s, trigger));
   }
 
-  private boolean isFree(Keymap keymap, Trigger.Keys trigger) {
+  private boolean isFree(Keymap keymap, Trigger trigger) {
     List<List<Signal>> paths = keymap.paths(trigger);
     if (paths.isEmpty()) {
       return false;
@@ -260,13 +291,31 @@ public final class Suggestions {
       cost += 1;
       reasons.add(new Reason.OtherElsewhere(other.first()));
     }
-    Optional<Reason.DangerBeside> danger = danger(s.trigger());
-    if (danger.isPresent()) {
-      cost += 2;
-      reasons.add(danger.get());
+    if (s.trigger() instanceof Trigger.Keys keys) {
+      Optional<Reason.DangerBeside> danger = danger(keys);
+      if (danger.isPresent()) {
+        cost += 2;
+        reasons.add(danger.get());
+      }
+      reach(keys).ifPresent(reasons::add);
+      plain(keys).ifPresent(reasons::add);
     }
-    plain(s.trigger()).ifPresent(reasons::add);
     return new Suggestion(s.trigger(), cost, reasons);
+  }
+
+  /** How far a finger has to go, and whether one hand does it. */
+  private Optional<Reason> reach(Trigger.Keys trigger) {
+    Keymap here = stations.getFirst();
+    if (trigger.isSequence()) {
+      return Optional.empty();
+    }
+    return here.layout().presses(trigger.strokes().getFirst()).stream()
+        .findFirst()
+        .map(
+            p ->
+                new Reason.Within(
+                    (int) Math.round(Reach.millimetres(here.station().shape(), p.code())),
+                    p.held().isEmpty() || !Reach.isRight(here.station().shape(), p.code())));
   }
 
   private static Optional<Reason> plain(Trigger.Keys trigger) {

@@ -11,8 +11,11 @@
  *       never costs less; 1 more for Ctrl and Alt with a key of the left half, which one hand has
  *       to hold.
  *   <li><b>Further strokes</b> of a sequence: 2 each, for the time between them.
- *   <li><b>Initials</b>: minus 4 when the strokes spell the routine's initials, minus 2.5 when the
- *       key is the first letter of its name, minus 1 when it is the first letter of a later word.
+ *   <li><b>Initials</b>: minus 4 when the strokes spell the routine's initials, minus 2.5 when they
+ *       are other letters of its name or the key is its first letter, minus 1 when it is the first
+ *       letter of a later word.
+ *   <li><b>Keys of devices</b> that are plugged in on every station: 5 for the way of the hand, and
+ *       3 more when the page has to be turned.
  *   <li><b>The same elsewhere</b>: minus 2 when the same trigger fires the same routine in another
  *       application, plus 1 when it fires another one there.
  *   <li><b>Neighbours</b>: plus 2 when a key beside it, with the same modifiers, saves, deletes or

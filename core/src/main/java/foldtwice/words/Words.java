@@ -211,7 +211,11 @@ public final class Words {
       case Suggestion.Reason.NoModifier() -> TEXTS.get("reason.plain");
       case Suggestion.Reason.DangerBeside(String key, String command) ->
           TEXTS.get("reason.danger", key, command);
-      case Suggestion.Reason.OnlyDevices() -> TEXTS.get("reason.devices");
+      case Suggestion.Reason.OnDevice(String device) ->
+          TEXTS.get("reason.device", library.device(device).map(Device::name).orElse(device));
+      case Suggestion.Reason.OfItsName(String letters) -> TEXTS.get("reason.ofname", letters);
+      case Suggestion.Reason.Within(int millimetres, boolean oneHand) ->
+          TEXTS.get("reason.within", millimetres, oneHand ? 1 : 2);
     };
   }
 

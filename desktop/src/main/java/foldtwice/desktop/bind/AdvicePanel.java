@@ -35,7 +35,7 @@ import javafx.scene.layout.VBox;
 final class AdvicePanel extends VBox {
 
   private static final int NEAR = 6;
-  private static final int SUGGESTED = 4;
+  private static final int SUGGESTED = 6;
   private static final int MOST_ELSEWHERE = 4;
 
   private final Session session;

@@ -13,7 +13,6 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
 import foldtwice.library.Pages;
 import foldtwice.place.Place;
-import foldtwice.suggest.Suggestion;
 import foldtwice.suggest.Suggestions;
 import foldtwice.surface.Device;
 import foldtwice.surface.Face;
@@ -229,7 +228,6 @@ final class DevicePane extends VBox {
         () -> {
           List<Trigger.Keys> sent = sent(now);
           return Suggestions.forDevices(now.library(), now.stations(), nobody, 48).stream()
-              .map(Suggestion::trigger)
               .filter(t -> !sent.contains(t))
               .limit(POOL)
               .toList();

@@ -72,7 +72,7 @@ public final class Muniment extends StandIn<Console> {
     command(
         "new-console",
         "Console \u203a New console",
-        Effects.of(Touch.WINDOWS, Touch.OBJECTS).setting("dates"),
+        Effects.of(Touch.WINDOWS, Touch.OBJECTS).takingUp("dates"),
         this::newConsole);
     command("undo", "Edit \u203a Take back", DOCUMENT, this::undo);
     command("redo", "Edit \u203a Do again", DOCUMENT, this::redo);

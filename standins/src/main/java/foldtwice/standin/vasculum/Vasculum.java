@@ -75,7 +75,8 @@ public final class Vasculum extends StandIn<Register> {
   private static Effects finishing(Effects effects) {
     Set<Touch> touches = EnumSet.of(Touch.OBJECTS, Touch.VIEW);
     touches.addAll(effects.touches());
-    return new Effects(touches, effects.settings(), effects.needsSelection(), effects.addOn());
+    return new Effects(
+        touches, effects.settings(), effects.takesUp(), effects.needsSelection(), effects.addOn());
   }
 
   /** Adds a command that takes over a cell being edited before it does its own work. */
