@@ -90,6 +90,15 @@ public record Conflict(
             detail);
   }
 
+  /** True when the same trigger of the same owner has to do with both. */
+  public boolean hasCauseOf(Conflict other) {
+    return claims.stream()
+        .anyMatch(
+            c ->
+                other.claims.stream()
+                    .anyMatch(o -> o.owner().equals(c.owner()) && o.trigger().equals(c.trigger())));
+  }
+
   /** True when no claim of it comes before another. */
   public boolean isBetweenEquals() {
     return switch (kind) {

@@ -12,11 +12,15 @@ import foldtwice.resolve.Owned;
 import foldtwice.resolve.Owner;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
+import java.util.function.IntPredicate;
 import java.util.stream.Collectors;
 
 /**
@@ -28,7 +32,16 @@ import java.util.stream.Collectors;
 public final class Remedies {
 
   /** At most so many ways are tried. */
-  public static final int MOST = 12;
+  public static final int MOST = 14;
+
+  /** Of several conflicts so many are asked what could be done. */
+  private static final int LOOKED_AT = 8;
+
+  private static final Comparator<Remedy> BEST_FIRST =
+      Comparator.comparing((Remedy r) -> !r.isClean())
+          .thenComparing(r -> r.givesUp().isPresent())
+          .thenComparing(Remedy::disturbs)
+          .thenComparing(Comparator.comparingDouble(Remedy::gain).reversed());
 
   private final Audit audit;
   private final BiFunction<Station, Library, Known> around;
@@ -50,40 +63,93 @@ public final class Remedies {
   public List<Remedy> of(Conflict conflict) {
     Subject now = audit.subject();
     List<Remedy> all = new ArrayList<>();
-    for (Ideas.Idea idea : new Ideas(now).of(conflict).stream().limit(MOST).toList()) {
+    for (Idea idea : new Ideas(now).of(conflict).stream().limit(MOST).toList()) {
       tried(idea)
           .filter(r -> r.solves().stream().anyMatch(c -> c.topic().equals(conflict.topic())))
           .ifPresent(all::add);
     }
-    all.sort(
-        Comparator.comparing((Remedy r) -> !r.isClean())
-            .thenComparing(r -> r.givesUp().isPresent())
-            .thenComparing(Remedy::disturbs)
-            .thenComparing(Comparator.comparingDouble(Remedy::gain).reversed()));
+    all.sort(BEST_FIRST);
     return List.copyOf(all);
   }
 
   /**
-   * For each of these conflicts the best remedy that causes nothing, in their order; a conflict
-   * that goes with one before it has none of its own.
+   * Ways that settle several conflicts at once, those first that settle most of them. Costs as much
+   * as the remedies of {@value #LOOKED_AT} conflicts.
+   */
+  public List<Remedy> together(List<Conflict> some) {
+    Set<Object> topics = topics(some);
+    Set<Idea> ideas = new LinkedHashSet<>();
+    for (Conflict c : some.stream().limit(LOOKED_AT).toList()) {
+      new Ideas(audit.subject()).of(c).stream().limit(MOST).forEach(ideas::add);
+    }
+    return ideas.stream()
+        .flatMap(idea -> tried(idea).stream())
+        .filter(r -> settled(r, topics) > 1)
+        .sorted(
+            Comparator.comparing((Remedy r) -> settled(r, topics))
+                .reversed()
+                .thenComparing(BEST_FIRST))
+        .limit(MOST)
+        .toList();
+  }
+
+  private static Set<Object> topics(List<Conflict> some) {
+    return some.stream().map(Conflict::topic).collect(Collectors.toSet());
+  }
+
+  /** How many of these a remedy solves. */
+  private static long settled(Remedy remedy, Set<Object> topics) {
+    return remedy.solves().stream().filter(c -> topics.contains(c.topic())).count();
+  }
+
+  /**
+   * Remedies that cause nothing and together settle what of these can be settled so; the one that
+   * settles most comes first. A conflict that goes with one before it has none of its own.
    */
   public List<Remedy> clean(List<Conflict> conflicts) {
+    return clean(conflicts, done -> true);
+  }
+
+  /**
+   * The same for many.
+   *
+   * @param goesOn is told how many conflicts were looked at and answers whether to look at more;
+   *     what was found until then counts
+   */
+  public List<Remedy> clean(List<Conflict> conflicts, IntPredicate goesOn) {
+    Set<Object> topics = topics(conflicts);
+    Map<Object, Remedy> best = new LinkedHashMap<>();
+    for (int i = 0; i < conflicts.size() && goesOn.test(i); i++) {
+      Conflict c = conflicts.get(i);
+      quiet(c).ifPresent(r -> best.put(c.topic(), r));
+    }
+    List<Conflict> order =
+        conflicts.stream()
+            .filter(c -> best.containsKey(c.topic()))
+            .sorted(
+                Comparator.comparing((Conflict c) -> settled(best.get(c.topic()), topics))
+                    .reversed())
+            .toList();
     List<Remedy> all = new ArrayList<>();
     Remedies then = this;
-    Set<Object> gone = new LinkedHashSet<>();
-    for (Conflict c : conflicts) {
+    Set<Object> gone = new HashSet<>();
+    for (Conflict c : order) {
       if (gone.contains(c.topic())) {
         continue;
       }
-      Optional<Remedy> best =
-          then.of(c).stream().filter(Remedy::isClean).filter(Remedies::isQuiet).findFirst();
-      if (best.isPresent()) {
-        best.get().solves().forEach(s -> gone.add(s.topic()));
-        all.add(best.get());
-        then = new Remedies(then.after(best.get().edit()), around);
+      Optional<Remedy> now = all.isEmpty() ? Optional.of(best.get(c.topic())) : then.quiet(c);
+      if (now.isPresent()) {
+        gone.addAll(topics(now.get().solves()));
+        all.add(now.get());
+        then = new Remedies(then.after(now.get().edit()), around);
       }
     }
     return List.copyOf(all);
+  }
+
+  /** The best remedy of a conflict that causes nothing and moves nothing that is not yours. */
+  private Optional<Remedy> quiet(Conflict conflict) {
+    return of(conflict).stream().filter(Remedy::isClean).filter(Remedies::isQuiet).findFirst();
   }
 
   private static boolean isQuiet(Remedy remedy) {
@@ -107,7 +173,7 @@ public final class Remedies {
   }
 
   /** The way made on a copy; empty when it settles nothing. */
-  private Optional<Remedy> tried(Ideas.Idea idea) {
+  private Optional<Remedy> tried(Idea idea) {
     Subject now = audit.subject();
     Audit after =
         idea.way() instanceof Way.Copy(String application)
@@ -129,7 +195,8 @@ public final class Remedies {
             without(after.gone(), after.fresh()),
             without(after.fresh(), after.gone()),
             disturbs(idea.way()),
-            givenUp(idea.way(), after.subject().library())));
+            givenUp(idea.way(), after.subject().library()),
+            Whose.alsoOn(idea.way(), now)));
   }
 
   private double disturbs(Way way) {
@@ -139,6 +206,10 @@ public final class Remedies {
       case Way.TakeAway(Owner who, var trigger) -> Owned.uses(library, who);
       case Way.Narrow(String binding, var to) -> Owned.uses(library, new Owner.Yours(binding));
       case Way.Remove(String binding) -> Owned.uses(library, new Owner.Yours(binding));
+      case Way.SwitchOff(String binding) -> Owned.uses(library, new Owner.Yours(binding));
+      case Way.FirstStroke(List<String> bindings, var from, var to) ->
+          bindings.stream().mapToDouble(b -> Owned.uses(library, new Owner.Yours(b))).sum();
+      case Way.ByAction b -> 0;
       case Way.Join j -> 0;
       case Way.Register r -> 0;
       case Way.Install i -> 0;
@@ -178,13 +249,14 @@ public final class Remedies {
           };
       case Way.Silence(Owner.Key key) -> Optional.of(key);
       case Way.Remove(String binding) -> Optional.of(new Owner.Yours(binding));
+      case Way.SwitchOff(String binding) -> Optional.of(new Owner.Yours(binding));
       default -> Optional.empty();
     };
   }
 
   /** Those of a list whose trouble is not in another. */
   private static List<Conflict> without(List<Conflict> some, List<Conflict> others) {
-    Set<Object> topics = others.stream().map(Conflict::topic).collect(Collectors.toSet());
+    Set<Object> topics = topics(others);
     return some.stream().filter(c -> !topics.contains(c.topic())).toList();
   }
 }

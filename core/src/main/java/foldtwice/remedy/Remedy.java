@@ -3,6 +3,7 @@ package foldtwice.remedy;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
 import foldtwice.library.Edit;
+import foldtwice.place.Station;
 import foldtwice.resolve.Owner;
 import java.util.List;
 import java.util.Optional;
@@ -18,6 +19,7 @@ import java.util.Optional;
  * @param disturbs how often a week somebody has to do otherwise after it: the uses of what gets
  *     another trigger, or is heard in fewer places
  * @param givesUp what nothing sets off any more after it; empty for nothing
+ * @param alsoOn the other stations of the library on which it changes what somebody presses too
  */
 public record Remedy(
     Way way,
@@ -25,11 +27,13 @@ public record Remedy(
     List<Conflict> solves,
     List<Conflict> causes,
     double disturbs,
-    Optional<Owner> givesUp) {
+    Optional<Owner> givesUp,
+    List<Station> alsoOn) {
 
   public Remedy {
     solves = List.copyOf(solves);
     causes = List.copyOf(causes);
+    alsoOn = List.copyOf(alsoOn);
   }
 
   /** True when nothing comes of it that was not there, and nothing is given up for it. */

@@ -4,6 +4,7 @@ import foldtwice.place.AddOn;
 import foldtwice.place.Place;
 import foldtwice.resolve.Owner;
 import foldtwice.routine.Value;
+import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.Collections;
 import java.util.List;
@@ -66,6 +67,19 @@ public sealed interface Way {
 
   /** What the library has is written into the file of a program. */
   record Copy(String application) implements Way {}
+
+  /** A binding is switched off, and keeps its triggers. */
+  record SwitchOff(String binding) implements Way {}
+
+  /** Sequences of bindings begin with another stroke. */
+  record FirstStroke(List<String> bindings, Stroke from, Stroke to) implements Way {
+    public FirstStroke {
+      bindings = List.copyOf(bindings);
+    }
+  }
+
+  /** A binding fires an action of an add-on instead of its routine. */
+  record ByAction(String binding, AddOn addOn, String action) implements Way {}
 
   /** A binding is removed. */
   record Remove(String binding) implements Way {}

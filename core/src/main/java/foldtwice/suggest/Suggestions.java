@@ -25,6 +25,7 @@ import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -125,6 +126,39 @@ public final class Suggestions {
         .filter(all::isFree)
         .limit(most)
         .toList();
+  }
+
+  /**
+   * What sequences could begin with instead, so that each of them is free, the easiest first.
+   *
+   * @param sequences of whom; all begin with the same stroke
+   * @param from what they begin with
+   */
+  public static List<Stroke> firstStrokes(
+      Library library,
+      List<Keymap> stations,
+      Map<Binding, List<Trigger.Keys>> sequences,
+      Stroke from,
+      int most) {
+    Map<Suggestions, List<Trigger.Keys>> each = new LinkedHashMap<>();
+    sequences.forEach((b, keys) -> each.put(new Suggestions(library, stations, b), keys));
+    return each.isEmpty()
+        ? List.of()
+        : Candidates.chords().stream()
+            .map(each.keySet().iterator().next()::scored)
+            .filter(s -> Double.isFinite(s.cost()))
+            .sorted(Comparator.comparingDouble(Suggestion::cost))
+            .map(s -> s.trigger().keyStrokes().getFirst())
+            .filter(s -> !s.equals(from))
+            .filter(
+                s ->
+                    each.entrySet().stream()
+                        .allMatch(
+                            e ->
+                                e.getValue().stream()
+                                    .allMatch(k -> e.getKey().isFree(k.beginning(s)))))
+            .limit(most)
+            .toList();
   }
 
   private List<List<Trigger>> onKeys() {

@@ -1,5 +1,6 @@
 package foldtwice.trigger;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -30,6 +31,13 @@ public sealed interface Trigger {
 
     public boolean isSequence() {
       return strokes.size() > 1;
+    }
+
+    /** The same, with another first stroke. */
+    public Keys beginning(Stroke first) {
+      List<Stroke> all = new ArrayList<>(strokes);
+      all.set(0, first);
+      return new Keys(all);
     }
   }
 

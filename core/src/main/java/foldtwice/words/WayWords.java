@@ -10,6 +10,7 @@ import foldtwice.remedy.Way;
 import foldtwice.resolve.Owner;
 import foldtwice.routine.Routine;
 import foldtwice.surface.Device;
+import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Optional;
@@ -53,6 +54,16 @@ final class WayWords {
           TEXTS.get("way.resend", words.owner(key), words.trigger(to));
       case Way.Silence(Owner.Key key) -> TEXTS.get("way.silence", words.owner(key));
       case Way.Copy(String application) -> TEXTS.get("way.copy", application(application));
+      case Way.SwitchOff(String binding) -> TEXTS.get("way.switch-off", binding(binding));
+      case Way.FirstStroke(List<String> bindings, Stroke from, Stroke to) ->
+          TEXTS.get(
+              "way.first-stroke",
+              bindings.size(),
+              binding(bindings.getFirst()),
+              words.trigger(Trigger.Keys.of(from)),
+              words.trigger(Trigger.Keys.of(to)));
+      case Way.ByAction(String binding, AddOn addOn, String action) ->
+          TEXTS.get("way.by-action", binding(binding), action, addOn.name());
       case Way.Remove(String binding) ->
           TEXTS.get("way.remove", binding(binding), triggers(binding));
     };

@@ -8,15 +8,23 @@ import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.ConflictKind;
 import foldtwice.conflict.Subject;
+import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.Surroundings;
 import foldtwice.place.Place;
+import foldtwice.place.Rule;
+import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.trigger.Notation;
+import foldtwice.trigger.Platform;
+import foldtwice.trigger.Shape;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -103,7 +111,7 @@ class RemediesTest {
   void twinsBecomeOne() {
     Library one = Fixture.library("mine box Alt+L", "mine box Alt+K");
     Library library =
-        new foldtwice.library.Edit.PutBinding(
+        new Edit.PutBinding(
                 one.bindings()
                     .get("mine box Alt+K")
                     .withRoutine("mine box Alt+L", java.util.Map.of()))
@@ -122,5 +130,108 @@ class RemediesTest {
     assertThat(
             audit.after(audit.subject().with(then, Keymap.of(then, Fixture.station()))).conflicts())
         .isEmpty();
+  }
+
+  /** Of several conflicts that one does most for comes first; nothing settles fewer than two. */
+  @Property(tries = 40)
+  void whatSettlesMostComesFirst(@ForAll long seed) {
+    Audit audit = audit(RandomClaims.library(new Random(seed), 9));
+    Set<Object> all = topics(audit.conflicts());
+    List<Integer> settled =
+        remedies(audit).together(audit.conflicts()).stream()
+            .map(r -> (int) r.solves().stream().filter(c -> all.contains(c.topic())).count())
+            .toList();
+    assertThat(settled).isSortedAccordingTo(Comparator.reverseOrder()).allMatch(n -> n > 1);
+  }
+
+  @Test
+  void sequencesGetAnotherFirstStrokeTogether() {
+    Library library = Fixture.library("mine box G", "mine box G then A", "mine box G then B");
+    Audit audit = audit(library);
+    List<Remedy> found = remedies(audit).together(audit.conflicts());
+    Remedy prefix =
+        found.stream().filter(r -> r.way() instanceof Way.FirstStroke).findFirst().orElseThrow();
+    assertThat(prefix.solves()).hasSameSizeAs(audit.conflicts());
+    Library then = prefix.edit().on(library);
+    assertThat(audit(then).conflicts()).isEmpty();
+    assertThat(
+            then.bindings().get("mine box G then A").triggers().getFirst().keyStrokes().getLast())
+        .as("its last stroke stays")
+        .isEqualTo(Notation.read("A").strokes().getFirst());
+    assertThat(new Words(library).way(prefix.way())).contains("2 sequences on G");
+  }
+
+  @Test
+  void aKeyOfADeviceIsAWayAroundARule() {
+    Library library =
+        Fixture.withPad(
+            Fixture.library(List.of(new Rule.MostStrokes(1)), "mine box G then A"),
+            true,
+            3,
+            Optional.empty());
+    Audit audit = audit(library);
+    assertThat(remedies(audit).of(audit.conflicts().getFirst()))
+        .anySatisfy(
+            r -> {
+              assertThat(r.way())
+                  .isInstanceOfSatisfying(
+                      Way.Move.class, m -> assertThat(m.to()).isInstanceOf(Trigger.PadKey.class));
+              assertThat(r.isClean()).isTrue();
+            });
+  }
+
+  @Test
+  void whatIsSwitchedOffKeepsItsTriggers() {
+    Library library = Fixture.library("mine box Ctrl+D", "native box Ctrl+D");
+    Audit audit = audit(library);
+    Remedy off =
+        remedies(audit).of(audit.conflicts().getFirst()).stream()
+            .filter(r -> r.way() instanceof Way.SwitchOff)
+            .findFirst()
+            .orElseThrow();
+    assertThat(off.givesUp()).isPresent();
+    Library then = off.edit().on(library);
+    assertThat(audit(then).conflicts()).isEmpty();
+    assertThat(then.bindings().get("mine box Ctrl+D").switchedOn().triggers())
+        .isEqualTo(library.bindings().get("mine box Ctrl+D").triggers());
+  }
+
+  /** A trigger is the library's: who else presses it is said; not who has no such key. */
+  @Test
+  void whoseKeysAreMovedTooIsSaid() {
+    assertThat(alsoOn("Ctrl+D")).containsExactlyInAnyOrder("on-us", "on-fr");
+    assertThat(alsoOn("Ctrl+ö")).as("it is on no other keyboard").isEmpty();
+  }
+
+  /**
+   * The other stations on which the first remedy changes what is pressed, seen from a German one.
+   */
+  private static List<String> alsoOn(String keys) {
+    Library library = Fixture.library("mine box " + keys, "native box " + keys);
+    for (String layout : List.of("us", "de", "fr")) {
+      Station station =
+          new Station(
+              "on-" + layout,
+              layout,
+              layout,
+              Shape.ISO,
+              Platform.CONTROL,
+              List.of(),
+              List.of(),
+              List.of(),
+              Extras.NONE);
+      library = new Edit.PutStation(station).on(library);
+    }
+    Keymap keymap = Keymap.of(library, library.stations().get("on-de"));
+    Audit audit = Audit.of(Subject.of(library, keymap));
+    return remedies(audit).of(audit.conflicts().getFirst()).stream()
+        .filter(r -> r.way() instanceof Way.Move)
+        .findFirst()
+        .orElseThrow()
+        .alsoOn()
+        .stream()
+        .map(Station::id)
+        .filter(id -> id.startsWith("on-"))
+        .toList();
   }
 }

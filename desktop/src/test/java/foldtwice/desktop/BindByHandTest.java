@@ -248,7 +248,9 @@ class BindByHandTest {
       assertThat(triggers(hands, "b01"))
           .as("at once: Tagpress takes two strokes at most")
           .containsExactly(keys("L then X"));
-      assertThat(hands.text("#here")).isEqualTo("free");
+      assertThat(hands.text("#here"))
+          .as("nobody has it; what it costs the command on its first key is a note")
+          .matches("note Line tool answers only when 1.2 s are up .*");
     }
   }
 

@@ -101,7 +101,7 @@ class ConflictsByHandTest {
       hands.press(KeyCode.F11);
       int before = all(hands).size();
       hands.space("#settle");
-      hands.waitForText("#settling", "remedies for what costs");
+      hands.waitForText("#settling", "remedies that cause nothing, for");
       assertThat(hands.text("#settle-make")).matches("Make \\d+ changes");
       hands.space("#settle-0");
       hands.space("#settle-make");
@@ -111,6 +111,46 @@ class ConflictsByHandTest {
       audited(hands);
       assertThat(all(hands)).hasSize(before);
     }
+  }
+
+  /** From one of several conflicts of one trigger to all of them, and what settles most at once. */
+  @Test
+  void conflictsOfOneCauseAreSettledTogether() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.make(
+          new foldtwice.library.Edit.Together(
+              List.of(
+                  put(hands, "b14", "tagpress", "Ctrl+Alt+[KeyQ] then [KeyA]"),
+                  put(hands, "b15", "tagpress", "Ctrl+Alt+[KeyQ] then [KeyB]"),
+                  put(hands, "b16", "tagpress", "Ctrl+Alt+[KeyQ]"))),
+          "one begins two");
+      audited(hands);
+      int before = all(hands).size();
+      find(hands, "cut short alt q");
+      hands.space("#same-cause");
+      assertThat(hands.text("#conflict")).contains("2 conflicts chosen");
+      hands.waitForText("#remedies", "2 in all");
+      hands.space("#settle-chosen");
+      hands.waitForText("#settling", "1 remedy that causes nothing, for 2 conflicts");
+      hands.space("#settle-make");
+      audited(hands);
+      assertThat(all(hands)).hasSize(before - 2);
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      audited(hands);
+      assertThat(all(hands)).hasSize(before);
+    }
+  }
+
+  private static foldtwice.library.Edit put(Hands hands, String id, String place, String keys) {
+    return new foldtwice.library.Edit.PutBinding(
+        hands
+            .session
+            .now()
+            .library()
+            .bindings()
+            .get(id)
+            .withPlace(new foldtwice.place.Place.Whole(place))
+            .withTriggers(List.of(foldtwice.trigger.Notation.read(keys))));
   }
 
   @Test

@@ -14,6 +14,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -97,12 +99,33 @@ final class ConflictList extends ListView<ConflictList.Row> {
   /** Those that are chosen, in the order of the list. */
   List<Conflict> chosen() {
     return getSelectionModel().getSelectedItems().stream()
+        .flatMap(r -> r instanceof Row.One(Conflict c) ? Stream.of(c) : Stream.empty())
+        .toList();
+  }
+
+  /** Those in the list that come from the same trigger of the same owner as one of them. */
+  List<Conflict> ofOneCause(Conflict one) {
+    return getItems().stream()
         .flatMap(
             r ->
-                r instanceof Row.One(Conflict c)
-                    ? java.util.stream.Stream.of(c)
-                    : java.util.stream.Stream.empty())
+                r instanceof Row.One(Conflict c) && c.hasCauseOf(one)
+                    ? Stream.of(c)
+                    : Stream.empty())
         .toList();
+  }
+
+  /** Chooses all of these that are in the list. */
+  void chooseAll(List<Conflict> some) {
+    Set<Object> topics = some.stream().map(Conflict::topic).collect(Collectors.toSet());
+    int[] rows =
+        IntStream.range(0, getItems().size())
+            .filter(
+                i -> getItems().get(i) instanceof Row.One(Conflict c) && topics.contains(c.topic()))
+            .toArray();
+    if (rows.length > 0) {
+      getSelectionModel().clearSelection();
+      getSelectionModel().selectIndices(rows[0], rows);
+    }
   }
 
   /** True when the conflict with this trouble is in the list. */

@@ -43,6 +43,8 @@ final class ConflictPane extends VBox {
 
   private final Session session;
   private final Consumer<String> toBinding;
+  private final Button sameCause;
+  private final Button settleChosen;
   private final Label kind = Parts.label("", "title");
   private final Label sentence = Parts.wrapped("");
   private final HBox head;
@@ -50,6 +52,7 @@ final class ConflictPane extends VBox {
   private final VBox evidence = new VBox(4);
   private final VBox played = new VBox(2);
   private final Button play;
+  private final Label remediesHeading = heading("conflicts.remedies");
   private final RemedyRows remedies;
   private final Label looking = Parts.label("", "soft");
   private final TextField reason = new TextField();
@@ -65,11 +68,15 @@ final class ConflictPane extends VBox {
    * Empty.
    *
    * @param toBinding goes to a binding
+   * @param sameCause chooses all that come from the same trigger
+   * @param settleChosen looks how those that are chosen can be settled together
    */
-  ConflictPane(Session session, Consumer<String> toBinding) {
+  ConflictPane(Session session, Consumer<String> toBinding, Button sameCause, Button settleChosen) {
     super(10);
     this.session = session;
     this.toBinding = toBinding;
+    this.sameCause = sameCause;
+    this.settleChosen = settleChosen;
     playing = session.background().question(Lane.TRIAL, this::showPlayed);
     seeking = session.background().question(Lane.TRIAL, this::showRemedies, looking::setText);
     setId("conflict");
@@ -95,9 +102,10 @@ final class ConflictPane extends VBox {
             heading("conflicts.evidence"),
             evidence,
             played,
-            heading("conflicts.remedies"),
+            remediesHeading,
             looking,
             remedies,
+            settleChosen,
             acceptance,
             accepting);
     getChildren().addAll(head, sentence, involved, body);
@@ -112,8 +120,12 @@ final class ConflictPane extends VBox {
     return Parts.label(Ui.text(key), "heading");
   }
 
-  /** Shows the chosen ones: one in full, several by their number. */
-  void show(Snapshot now, List<Conflict> some) {
+  /**
+   * Shows the chosen ones: one in full, of several what settles many of them.
+   *
+   * @param alike how many come from the same trigger as the first, with that one
+   */
+  void show(Snapshot now, List<Conflict> some, int alike) {
     boolean same = some.equals(chosen);
     chosen = some;
     setVisible(!some.isEmpty());
@@ -121,9 +133,9 @@ final class ConflictPane extends VBox {
       return;
     }
     boolean one = some.size() == 1;
-    body.setVisible(true);
+    List<Node> ofMany = List.of(remediesHeading, looking, remedies, settleChosen, accepting);
     for (Node n : body.getChildren()) {
-      boolean shown = one || n == accepting || n == looking;
+      boolean shown = n == settleChosen ? !one : one || ofMany.contains(n);
       n.setVisible(shown);
       if (!n.managedProperty().isBound()) {
         n.setManaged(shown);
@@ -134,30 +146,30 @@ final class ConflictPane extends VBox {
       played.getChildren().clear();
       reason.clear();
     }
-    if (!one) {
+    Conflict c = some.getFirst();
+    involved.getChildren().clear();
+    if (one) {
+      kind.setText(Words.kind(c.kind()));
+      Label weight = Parts.label(Words.weight(c.weight()), c.weight().id());
+      head.getChildren().setAll(Marks.of(c.weight()), kind, weight);
+      sentence.setText(now.words().sentence(c));
+      involved(now, c);
+      evidence(now, c);
+      acceptance(now, c);
+    } else {
       kind.setText(Ui.text("conflicts.many", some.size()));
       head.getChildren().setAll(kind);
       sentence.setText(Ui.text("conflicts.manyhint"));
-      involved.getChildren().clear();
-      seeking.drop();
-      looking.setText("");
-      return;
     }
-    Conflict c = some.getFirst();
-    Words words = now.words();
-    kind.setText(Words.kind(c.kind()));
-    head.getChildren()
-        .setAll(Marks.of(c.weight()), kind, Parts.label(Words.weight(c.weight()), c.weight().id()));
-    sentence.setText(words.sentence(c));
-    involved(now, c);
-    evidence(now, c);
-    acceptance(now, c);
-    remedies(now, c);
+    if (alike > 1 && some.size() < alike) {
+      sameCause.setText(Ui.text("conflicts.samecause", alike));
+      involved.getChildren().add(sameCause);
+    }
+    remedies(now, some);
   }
 
   /** The bindings that have to do with it, each a way to go there. */
   private void involved(Snapshot now, Conflict c) {
-    involved.getChildren().clear();
     c.claims().stream()
         .filter(claim -> claim.owner() instanceof Owner.Yours)
         .map(claim -> ((Owner.Yours) claim.owner()).binding())
@@ -240,11 +252,14 @@ final class ConflictPane extends VBox {
   }
 
   /** Computed off the interface thread; shown when it is still asked for. */
-  private void remedies(Snapshot now, Conflict c) {
+  private void remedies(Snapshot now, List<Conflict> some) {
     Supplier<Audit> audit = session.audit(now.subject());
     if (seeking.ask(
-        List.of(c, new Question.Same(now.subject().library())),
-        () -> new Remedies(audit.get(), StandIns::around).of(c))) {
+        List.of(some, new Question.Same(now.subject().library())),
+        () -> {
+          Remedies all = new Remedies(audit.get(), StandIns::around);
+          return some.size() == 1 ? all.of(some.getFirst()) : all.together(some);
+        })) {
       looking.setText(Ui.text("remedies.looking"));
       remedies.getChildren().clear();
     }
@@ -257,7 +272,7 @@ final class ConflictPane extends VBox {
 
   private void showRemedies(List<Remedy> found) {
     looking.setText("");
-    remedies.show(found, session.now().words(), session.mayWrite());
+    remedies.show(found, chosen.size(), session.now().words(), session.mayWrite());
   }
 
   private void take(Remedy remedy) {

@@ -1,6 +1,7 @@
 package foldtwice.desktop.conflicts;
 
 import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -32,6 +33,11 @@ public final class ConflictsView extends BorderPane implements View {
   public static final List<Act<ConflictsView>> ACTS =
       List.of(
           new Act<>("settle", v -> v.session.mayWrite(), ConflictsView::settle),
+          new Act<>("same-cause", v -> !v.list.chosen().isEmpty(), ConflictsView::sameCause),
+          new Act<>(
+              "settle-chosen",
+              v -> v.session.mayWrite() && !v.list.chosen().isEmpty(),
+              v -> v.settle(v.list.chosen())),
           new Act<>("conflicts-here", v -> v.look(Scope.HERE)),
           new Act<>("conflicts-stations", ConflictsView::showStations),
           new Act<>("conflicts-accepted", v -> v.look(Scope.ACCEPTED)),
@@ -69,7 +75,12 @@ public final class ConflictsView extends BorderPane implements View {
   /** A view of the session's conflicts. */
   public ConflictsView(Session session, Going going) {
     this.session = session;
-    conflict = new ConflictPane(session, id -> going.to(new Target.Binding(id)));
+    conflict =
+        new ConflictPane(
+            session,
+            id -> going.to(new Target.Binding(id)),
+            acts.button("same-cause", "link"),
+            acts.button("settle-chosen"));
     stations = new Stations(session, (s, c) -> going.to(new Target.Conflict(s.id(), c.topic())));
     settling = new Settling(session, this::closeSettling);
     filter.setId("conflict-filter");
@@ -116,7 +127,7 @@ public final class ConflictsView extends BorderPane implements View {
             (ListChangeListener<ConflictList.Row>)
                 c -> {
                   if (!filling) {
-                    conflict.show(session.now(), list.chosen());
+                    showChosen(session.now());
                   }
                 });
     list.setPrefWidth(420);
@@ -177,10 +188,16 @@ public final class ConflictsView extends BorderPane implements View {
     filling = true;
     list.show(now, all, grouping, filter.getText());
     filling = false;
-    conflict.show(now, list.chosen());
+    showChosen(now);
     if (hadKeys) {
       list.requestFocus(); // what had the keys may be gone
     }
+  }
+
+  private void showChosen(Snapshot now) {
+    List<Conflict> chosen = list.chosen();
+    conflict.show(now, chosen, chosen.isEmpty() ? 0 : list.ofOneCause(chosen.getFirst()).size());
+    acts.refresh();
   }
 
   @Override
@@ -225,12 +242,25 @@ public final class ConflictsView extends BorderPane implements View {
     look(Scope.STATIONS);
   }
 
+  /** Chooses all that come from the same trigger as the first that is chosen. */
+  private void sameCause() {
+    List<Conflict> chosen = list.chosen();
+    if (!chosen.isEmpty()) {
+      list.chooseAll(list.ofOneCause(chosen.getFirst()));
+      list.requestFocus();
+    }
+  }
+
   private void settle() {
+    settle(session.now().allConflicts().stream().filter(c -> c.weight() != Weight.BLOCKS).toList());
+  }
+
+  private void settle(List<Conflict> some) {
     if (scope == Scope.STATIONS) {
       scopes.get(Scope.HERE).fire();
     }
     scroll.setContent(settling);
-    settling.look();
+    settling.look(some);
   }
 
   private void closeSettling() {

@@ -4,6 +4,7 @@ import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
+import foldtwice.place.Station;
 import foldtwice.remedy.Remedy;
 import foldtwice.words.Words;
 import java.util.List;
@@ -22,6 +23,7 @@ import javafx.scene.layout.VBox;
 final class RemedyRows extends GridPane {
 
   private final Consumer<Remedy> onTake;
+  private int of;
 
   RemedyRows(Consumer<Remedy> onTake) {
     this.onTake = onTake;
@@ -42,11 +44,21 @@ final class RemedyRows extends GridPane {
     return column;
   }
 
-  /** Shows remedies, the best first. */
-  void show(List<Remedy> remedies, Words words, boolean mayWrite) {
+  /**
+   * Shows remedies, the best first.
+   *
+   * @param chosen of how many conflicts
+   */
+  void show(List<Remedy> remedies, int chosen, Words words, boolean mayWrite) {
+    of = chosen;
     getChildren().clear();
     if (remedies.isEmpty()) {
-      add(Parts.wrapped(Ui.text("remedies.none"), "soft"), 0, 0, 4, 1);
+      add(
+          Parts.wrapped(Ui.text(chosen > 1 ? "remedies.nonemany" : "remedies.none"), "soft"),
+          0,
+          0,
+          4,
+          1);
       return;
     }
     add(Parts.label(Ui.text("remedies.do"), "soft"), 0, 0);
@@ -59,13 +71,12 @@ final class RemedyRows extends GridPane {
 
   private void row(int i, Remedy remedy, Words words, boolean mayWrite) {
     int at = i + 1;
-    put(Parts.wrapped(words.way(remedy.way()), "strong"), 0, at);
-    Label solves =
-        Parts.wrapped(
-            remedy.solves().size() == 1
-                ? Ui.text("remedies.this")
-                : Ui.text("remedies.more", remedy.solves().size() - 1),
-            "good");
+    VBox way = new VBox(1, Parts.wrapped(words.way(remedy.way()), "strong"));
+    if (!remedy.alsoOn().isEmpty()) {
+      way.getChildren().add(Parts.wrapped(Ui.text("remedies.also", stations(remedy)), "soft"));
+    }
+    put(way, 0, at);
+    Label solves = Parts.wrapped(solves(remedy), "good");
     solves.setTooltip(
         new Tooltip(
             remedy.solves().stream().map(words::sentence).collect(Collectors.joining("\n"))));
@@ -80,6 +91,19 @@ final class RemedyRows extends GridPane {
     take.setDisable(!mayWrite);
     take.setAccessibleText(Ui.text("remedies.take") + ": " + words.way(remedy.way()));
     put(take, 3, at);
+  }
+
+  private static String stations(Remedy remedy) {
+    return remedy.alsoOn().stream().map(Station::name).collect(Collectors.joining(", "));
+  }
+
+  /** Of several chosen ones how many; else whether more than the one goes with it. */
+  private String solves(Remedy remedy) {
+    int all = remedy.solves().size();
+    if (of > 1) {
+      return Ui.text("remedies.someof", all, of);
+    }
+    return all == 1 ? Ui.text("remedies.this") : Ui.text("remedies.more", all - 1);
   }
 
   private void put(javafx.scene.Node node, int column, int row) {

@@ -2,7 +2,6 @@ package foldtwice.desktop.conflicts;
 
 import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
-import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
@@ -23,7 +22,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /**
- * Everything that costs or is a note and has a remedy that causes nothing, looked through at once.
+ * Many conflicts at once: the remedies of theirs that cause nothing and give nothing up, the one
+ * that settles most first, to be looked through and made together.
  */
 final class Settling extends VBox {
 
@@ -44,23 +44,37 @@ final class Settling extends VBox {
     setId("settling");
     getStyleClass().add("collect-middle");
     make = Parts.button("settle-make", "", this::make, "main");
-    HBox buttons = new HBox(8, Parts.button("settle-leave", Ui.text("sets.leave"), onClose), make);
+    HBox buttons =
+        new HBox(8, Parts.button("settle-leave", Ui.text("sets.leave"), this::leave), make);
     getChildren().addAll(head, Parts.wrapped(Ui.text("settling.hint"), "soft"), rows, buttons);
   }
 
-  /** Looks for them, off the interface thread. */
-  void look() {
-    Snapshot now = session.now();
-    List<Conflict> light =
-        now.allConflicts().stream().filter(c -> c.weight() != Weight.BLOCKS).toList();
+  /** Looks for those of these conflicts, off the interface thread. */
+  void look(List<Conflict> some) {
     found = List.of();
+    boxes.clear();
     rows.getChildren().clear();
     make.setDisable(true);
     make.setText(Ui.text("settling.make", 0));
-    head.setText(Ui.text("settling.looking"));
-    Supplier<Audit> audit = session.audit(now.subject());
+    head.setText(Ui.text("settling.looking", 0, some.size()));
+    Supplier<Audit> audit = session.audit(session.now().subject());
     looking.anew(
-        () -> new Clean(new Remedies(audit.get(), StandIns::around).clean(light), light.size()));
+        asked ->
+            new Clean(
+                new Remedies(audit.get(), StandIns::around)
+                    .clean(
+                        some,
+                        done -> {
+                          asked.tell(
+                              () -> head.setText(Ui.text("settling.looking", done, some.size())));
+                          return asked.isWanted();
+                        }),
+                some.size()));
+  }
+
+  private void leave() {
+    looking.drop();
+    onClose.run();
   }
 
   /** Remedies that cause nothing, and among how many conflicts they were looked for. */
@@ -69,7 +83,6 @@ final class Settling extends VBox {
   private void show(Clean clean) {
     List<Remedy> all = clean.remedies();
     found = all;
-    boxes.clear();
     head.setText(Ui.text("settling.title", all.size(), clean.of()));
     Snapshot now = session.now();
     for (Remedy r : all) {
