@@ -313,21 +313,28 @@ public final class Collecting {
       }
       own.add(new Edit.PutRoutine(routine));
       if (!item.triggers().isEmpty()) {
-        own.add(
-            new Edit.PutBinding(
-                new Binding(
-                    Ids.free("c-" + id, then.bindings()::containsKey),
-                    id,
-                    new Place.Whole(routine.application()),
-                    item.triggers(),
-                    Map.of(),
-                    0,
-                    Extras.NONE)));
+        own.add(new Edit.PutBinding(binding(item, id, then)));
       }
       Edit all = new Edit.Together(own);
       then = all.on(then);
       edits.add(all);
     }
     return new Edit.Together(edits);
+  }
+
+  /** How it would be bound to the triggers it came with, were it taken up first. */
+  public Binding binding(Found.Item item) {
+    return binding(item, Ids.free(item.routine().id(), library.routines()::containsKey), library);
+  }
+
+  private static Binding binding(Found.Item item, String routine, Library among) {
+    return new Binding(
+        Ids.free("c-" + routine, among.bindings()::containsKey),
+        routine,
+        new Place.Whole(item.routine().application()),
+        item.triggers(),
+        Map.of(),
+        0,
+        Extras.NONE);
   }
 }

@@ -41,5 +41,10 @@ public sealed interface Found {
     public Item {
       triggers = List.copyOf(triggers);
     }
+
+    /** The same, bound to nothing. */
+    public Item withoutTriggers() {
+      return new Item(routine, List.of(), equal, similar);
+    }
   }
 }

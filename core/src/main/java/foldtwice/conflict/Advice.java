@@ -35,6 +35,17 @@ public record Advice(Trigger trigger, List<Conflict> conflicts, List<Claim> else
     return on(subject, knowing(subject.library(), binding), binding, trigger);
   }
 
+  /**
+   * The same for a binding of a routine that the library does not have yet.
+   *
+   * @param first what brings the routine
+   */
+  public static Advice on(Subject subject, Edit first, Binding binding, Trigger trigger) {
+    Library then = first.on(subject.library());
+    return on(
+        subject.with(then, subject.keymap().following(subject.library(), then)), binding, trigger);
+  }
+
   private static Advice on(Subject subject, Library knowing, Binding binding, Trigger trigger) {
     Library library = subject.library();
     Keymap keymap = subject.keymap();

@@ -49,7 +49,10 @@ class CollectByHandTest {
       hands.click("#dialog-Close");
       hands.click("#record-keep");
       assertThat(hands.text("#record-wrong")).as("the trigger cannot be read").isNotEmpty();
+      hands.paste("#record-trigger", "Ctrl+S");
+      hands.waitForText("#record-advice", "takes the place of Save");
       hands.paste("#record-trigger", "Ctrl+Shift+M");
+      hands.waitForText("#record-advice", "free");
       keep(hands, "Nudge label");
       assertThat(hands.text("#outline"))
           .contains("Select", "box 2", "Box \u203a Shift \u2026", "Right by with 1.5 mm", "Close");

@@ -307,6 +307,35 @@ class SourceByHandTest {
     }
   }
 
+  /** What would follow from its keys is said before it is taken in; what harms is left out. */
+  @Test
+  void keysThatComeWithARoutineGetAdviceAndCanBeLeftOut() throws Exception {
+    Path others = Files.createDirectory(folder.resolve("others"));
+    String like = "// name: %s\n// application: tagpress\n// keys: %s\nprogram.again();\n";
+    Files.writeString(others.resolve("a.js"), like.formatted("Keeps quietly", "Ctrl+S"));
+    Files.writeString(others.resolve("b.js"), like.formatted("Stays apart", "Ctrl+Alt+Shift+F12"));
+    Files.writeString(others.resolve("c.js"), like.formatted("One of two", "Ctrl+Alt+Shift+F11"));
+    Files.writeString(others.resolve("d.js"), like.formatted("Two of two", "Ctrl+Alt+Shift+F11"));
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("fit and lock");
+      hands.space("#take-in");
+      hands.choosing(others);
+      hands.space("#take-in-folder");
+      hands.waitForText("#advice-keeps-quietly", "takes the place of Save");
+      hands.waitForText("#advice-stays-apart", "free");
+      hands.waitForText("#advice-one-of-two", "claimed twice");
+      hands.waitForText("#advice-two-of-two", "claimed twice");
+      hands.space("#keys-one-of-two"); // wanted all the same
+      hands.space("#take-in-take");
+      hands.waitUntil("taken", () -> library(hands).routines().containsKey("two-of-two"));
+      assertThat(library(hands).routines()).containsKeys("keeps-quietly", "stays-apart");
+      assertThat(library(hands).bindings().values())
+          .extracting(b -> b.routine())
+          .contains("stays-apart", "one-of-two")
+          .doesNotContain("keeps-quietly", "two-of-two");
+    }
+  }
+
   /** Dragged out of another window and let go here. */
   @Test
   void aFolderThatIsDroppedIsLookedThrough() throws Exception {

@@ -2,9 +2,8 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
-import foldtwice.conflict.Conflict;
+import foldtwice.desktop.parts.AdviceLines;
 import foldtwice.desktop.parts.KeyCaps;
-import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
@@ -21,7 +20,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
-import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -103,11 +101,7 @@ final class AdvicePanel extends VBox {
     Advice advice = Advice.on(now.subject(), binding, trigger);
     Words words = now.words();
     facts.setVisible(true);
-    here.getChildren().clear();
-    if (advice.isFree()) {
-      here.getChildren().add(Parts.label(Ui.text("sets.free"), "good"));
-    }
-    advice.conflicts().forEach(c -> here.getChildren().add(said(c, words)));
+    here.getChildren().setAll(AdviceLines.of(advice, words));
     elsewhere.setText(
         advice.elsewhere().isEmpty()
             ? Ui.text("sets.nowhere")
@@ -130,18 +124,6 @@ final class AdvicePanel extends VBox {
     }
     nearRow.setVisible(trigger instanceof Trigger.Keys);
     return advice;
-  }
-
-  private static Node said(Conflict c, Words words) {
-    Label text = Parts.wrapped(words.sentence(c));
-    HBox.setHgrow(text, Priority.ALWAYS);
-    Node mark = Marks.of(c.weight());
-    Label weight = Parts.label(Words.weight(c.weight()), Marks.style(c.weight()));
-    weight.setMinWidth(USE_PREF_SIZE);
-    HBox row = new HBox(7, mark, weight, text);
-    HBox.setMargin(mark, new Insets(3, 0, 0, 0));
-    row.getStyleClass().addAll("said", Marks.style(c.weight()));
-    return row;
   }
 
   /** Searching what is free takes a while among many bindings; it comes when it is found. */

@@ -3,7 +3,7 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
 import foldtwice.conflict.ConflictKind;
-import foldtwice.conflict.Weight;
+import foldtwice.desktop.parts.AdviceLines;
 import foldtwice.desktop.parts.Capture;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
@@ -262,11 +262,11 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   private void offer(List<Trigger> triggers, Optional<Binding> other) {
     Trigger trigger = triggers.getFirst();
     Advice found = advise(trigger);
-    boolean serious = isSerious(found);
+    boolean serious = AdviceLines.isSerious(found);
     if (!serious && other.isPresent()) {
       Trigger half = other.get().triggers().getLast();
       Advice ofHalf = Advice.on(session.now().subject(), other.get(), half);
-      if (isSerious(ofHalf)) {
+      if (AdviceLines.isSerious(ofHalf)) {
         found = advice.show(other.get(), half);
         trigger = half;
         serious = true;
@@ -300,10 +300,6 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
         .flatMap(a -> a.ways().stream())
         .filter(WayIn::freeOfRules)
         .findFirst();
-  }
-
-  private static boolean isSerious(Advice advice) {
-    return advice.weight().filter(w -> w != Weight.NOTE).isPresent();
   }
 
   private void takeBy(WayIn way, List<Trigger> triggers, Optional<Binding> other) {

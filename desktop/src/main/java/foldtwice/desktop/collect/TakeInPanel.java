@@ -11,7 +11,6 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.routine.Origin;
 import foldtwice.routine.Routine;
-import foldtwice.trigger.Notation;
 import foldtwice.words.Words;
 import java.io.File;
 import java.nio.file.Path;
@@ -21,7 +20,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -42,6 +40,7 @@ final class TakeInPanel extends VBox {
   private final TextArea pasted = new TextArea();
   private final VBox rows = new VBox(4);
   private final Map<Found.Item, CheckBox> wanted = new LinkedHashMap<>();
+  private final TakeInKeys keys;
   private final Button take;
   private final Question<List<Found>> looking;
 
@@ -52,6 +51,7 @@ final class TakeInPanel extends VBox {
     this.session = session;
     this.onTaken = onTaken;
     looking = session.background().question(Lane.READING, this::show, this::failed);
+    keys = new TakeInKeys(session);
     setId("take-in-panel");
     setSpacing(8);
     pasted.setId("take-in-text");
@@ -155,6 +155,7 @@ final class TakeInPanel extends VBox {
   private void show(List<Found> found) {
     rows.getChildren().clear();
     wanted.clear();
+    keys.clear();
     for (Found f : found) {
       switch (f) {
         case Found.Refused(String from, String why) -> rows.getChildren().add(refused(from, why));
@@ -165,6 +166,7 @@ final class TakeInPanel extends VBox {
       rows.getChildren().add(Parts.wrapped(Ui.text("takein.none"), "soft"));
     }
     count();
+    keys.advise();
   }
 
   private static Node refused(String from, String why) {
@@ -202,15 +204,7 @@ final class TakeInPanel extends VBox {
         .ifPresent(
             r -> row.getChildren().add(Parts.wrapped(Ui.text("takein.similar", r.name()), "soft")));
     if (!item.triggers().isEmpty()) {
-      row.getChildren()
-          .add(
-              Parts.wrapped(
-                  Ui.text(
-                      "takein.keys",
-                      item.triggers().stream()
-                          .map(Notation::write)
-                          .collect(Collectors.joining(", "))),
-                  "soft"));
+      row.getChildren().add(keys.row(item));
     }
     row.getStyleClass().add("why-row");
     return row;
@@ -239,6 +233,7 @@ final class TakeInPanel extends VBox {
     return wanted.entrySet().stream()
         .filter(e -> e.getValue().isSelected())
         .map(Map.Entry::getKey)
+        .map(keys::wanted)
         .toList();
   }
 

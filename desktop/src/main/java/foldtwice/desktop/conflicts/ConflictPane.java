@@ -272,7 +272,7 @@ final class ConflictPane extends VBox {
 
   private void showRemedies(List<Remedy> found) {
     looking.setText("");
-    remedies.show(found, chosen.size(), session.now().words(), session.mayWrite());
+    remedies.show(found, chosen.size(), session.now(), session.mayWrite());
   }
 
   private void take(Remedy remedy) {

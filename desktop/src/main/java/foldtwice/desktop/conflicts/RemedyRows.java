@@ -3,6 +3,7 @@ package foldtwice.desktop.conflicts;
 import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.place.Station;
 import foldtwice.remedy.Remedy;
@@ -24,6 +25,7 @@ final class RemedyRows extends GridPane {
 
   private final Consumer<Remedy> onTake;
   private int of;
+  private int stations;
 
   RemedyRows(Consumer<Remedy> onTake) {
     this.onTake = onTake;
@@ -49,8 +51,10 @@ final class RemedyRows extends GridPane {
    *
    * @param chosen of how many conflicts
    */
-  void show(List<Remedy> remedies, int chosen, Words words, boolean mayWrite) {
+  void show(List<Remedy> remedies, int chosen, Snapshot now, boolean mayWrite) {
+    Words words = now.words();
     of = chosen;
+    stations = now.library().stations().size();
     getChildren().clear();
     if (remedies.isEmpty()) {
       add(
@@ -73,7 +77,7 @@ final class RemedyRows extends GridPane {
     int at = i + 1;
     VBox way = new VBox(1, Parts.wrapped(words.way(remedy.way()), "strong"));
     if (!remedy.alsoOn().isEmpty()) {
-      way.getChildren().add(Parts.wrapped(Ui.text("remedies.also", stations(remedy)), "soft"));
+      way.getChildren().add(Parts.wrapped(also(remedy, stations), "soft"));
     }
     put(way, 0, at);
     Label solves = Parts.wrapped(solves(remedy), "good");
@@ -93,8 +97,14 @@ final class RemedyRows extends GridPane {
     put(take, 3, at);
   }
 
-  private static String stations(Remedy remedy) {
-    return remedy.alsoOn().stream().map(Station::name).collect(Collectors.joining(", "));
+  /** Whose keys it changes too, of all these stations. */
+  static String also(Remedy remedy, int stations) {
+    if (remedy.alsoOn().size() == stations - 1 && stations > 2) {
+      return Ui.text("remedies.alsoall");
+    }
+    return Ui.text(
+        "remedies.also",
+        remedy.alsoOn().stream().map(Station::name).collect(Collectors.joining(", ")));
   }
 
   /** Of several chosen ones how many; else whether more than the one goes with it. */

@@ -2,6 +2,7 @@ package foldtwice.desktop.conflicts;
 
 import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
@@ -88,21 +89,33 @@ final class Settling extends VBox {
     for (Remedy r : all) {
       CheckBox box = new CheckBox(now.words().way(r.way()));
       box.setId("settle-" + boxes.size());
-      box.setSelected(true);
+      box.setSelected(!movesAnotherPlatform(r, now));
       box.setOnAction(e -> count());
       boxes.add(box);
       VBox row = new VBox(1, box);
-      r.solves()
-          .forEach(
-              c -> {
-                Label says = Parts.wrapped(now.words().sentence(c), "soft");
-                says.setPadding(new javafx.geometry.Insets(0, 0, 0, 26));
-                row.getChildren().add(says);
-              });
+      r.solves().forEach(c -> row.getChildren().add(under(now.words().sentence(c), "soft")));
+      if (!r.alsoOn().isEmpty()) {
+        row.getChildren()
+            .add(
+                under(
+                    RemedyRows.also(r, now.library().stations().size()),
+                    box.isSelected() ? "soft" : Weight.COSTS.id()));
+      }
       rows.getChildren().add(row);
     }
     count();
     make.requestFocus();
+  }
+
+  private static Label under(String text, String style) {
+    Label says = Parts.wrapped(text, style);
+    says.setPadding(new javafx.geometry.Insets(0, 0, 0, 26));
+    return says;
+  }
+
+  /** Somebody with other modifiers has it too; it is not for this station to move their keys. */
+  private static boolean movesAnotherPlatform(Remedy remedy, Snapshot now) {
+    return remedy.alsoOn().stream().anyMatch(s -> s.platform() != now.station().platform());
   }
 
   private void count() {

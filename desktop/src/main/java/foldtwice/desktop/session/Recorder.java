@@ -1,6 +1,8 @@
 package foldtwice.desktop.session;
 
 import foldtwice.binding.Binding;
+import foldtwice.conflict.Advice;
+import foldtwice.conflict.Subject;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
@@ -26,6 +28,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 
@@ -142,26 +145,10 @@ public final class Recorder {
       dismiss();
       return Optional.empty();
     }
-    String title = name.isBlank() ? Ui.text("record.unnamed") : name.strip();
-    Routine.Macro macro =
-        new Routine.Macro(
-            Head.of(freeId(title), title, application(), List.of())
-                .inCategory(category())
-                .with(on.route().yardstick()),
-            steps);
+    Routine.Macro macro = macro(name, steps);
+    String title = macro.name();
     List<Edit> edits = new ArrayList<>(List.of(new Edit.PutRoutine(macro)));
-    trigger.ifPresent(
-        t ->
-            edits.add(
-                new Edit.PutBinding(
-                    new Binding(
-                        session.freeBindingId(),
-                        macro.id(),
-                        on.place(),
-                        List.of(t),
-                        Map.of(),
-                        0,
-                        Extras.NONE))));
+    trigger.ifPresent(t -> edits.add(new Edit.PutBinding(binding(macro).withTriggers(List.of(t)))));
     Optional<String> same = same(steps);
     On was = on;
     on = null;
@@ -174,6 +161,28 @@ public final class Recorder {
       sameEffect(was, macro);
     }
     return Optional.of(macro.id());
+  }
+
+  private Routine.Macro macro(String name, List<Line> steps) {
+    String title = name.isBlank() ? Ui.text("record.unnamed") : name.strip();
+    return new Routine.Macro(
+        Head.of(freeId(title), title, application(), List.of())
+            .inCategory(category())
+            .with(on.route().yardstick()),
+        steps);
+  }
+
+  private Binding binding(Routine macro) {
+    return new Binding(
+        session.freeBindingId(), macro.id(), on.place(), List.of(), Map.of(), 0, Extras.NONE);
+  }
+
+  /** What would follow if what is recorded had this trigger; asked of the library as it is. */
+  public Supplier<Advice> advice(String name, Trigger trigger) {
+    Routine.Macro macro = macro(name, steps());
+    Binding binding = binding(macro);
+    Subject now = session.now().subject();
+    return () -> Advice.on(now, new Edit.PutRoutine(macro), binding, trigger);
   }
 
   /** What takes the very same steps: a routine, given these constants, or a command's own keys. */

@@ -1,7 +1,12 @@
 package foldtwice.desktop.trying;
 
+import foldtwice.conflict.Advice;
+import foldtwice.desktop.parts.AdviceLines;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Recorder;
+import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.routine.Line;
 import foldtwice.trigger.Notation;
@@ -11,6 +16,7 @@ import foldtwice.words.StepWords;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -24,7 +30,10 @@ final class RecordPanel extends VBox {
 
   private static final int LAST_STEPS = 9;
 
+  private final Session session;
   private final Recorder recorder;
+  private final Question<Advice> advising;
+  private final VBox advice = new VBox(4);
   private final TextField name = new TextField();
   private final TextField trigger = new TextField();
   private final Label wrong = Parts.wrapped("", "blocks");
@@ -38,8 +47,10 @@ final class RecordPanel extends VBox {
    *
    * @param onKept gets the id of the macro that was kept, or nothing
    */
-  RecordPanel(Recorder recorder, Consumer<Optional<String>> onKept) {
-    this.recorder = recorder;
+  RecordPanel(Session session, Consumer<Optional<String>> onKept) {
+    this.session = session;
+    this.recorder = session.recorder();
+    advising = session.background().question(Lane.WORK, this::showAdvice);
     this.onKept = onKept;
     setId("recording");
     setSpacing(6);
@@ -66,7 +77,10 @@ final class RecordPanel extends VBox {
             pause,
             Parts.button("record-dismiss", Ui.text("record.dismiss"), this::dismiss));
     buttons.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(state, fields, wrong, buttons, steps);
+    advice.setId("record-advice");
+    advice.managedProperty().bind(Bindings.isNotEmpty(advice.getChildren()));
+    trigger.textProperty().addListener((o, a, b) -> advise());
+    getChildren().addAll(state, fields, wrong, advice, buttons, steps);
     recorder.heardProperty().addListener((o, a, b) -> show());
     show();
   }
@@ -104,6 +118,24 @@ final class RecordPanel extends VBox {
                       + " "
                       + StepWords.rest(lines.get(i).step())));
     }
+  }
+
+  /** Says what would follow from the keys as they are typed; none are wanted while it is empty. */
+  private void advise() {
+    say("");
+    advising.drop();
+    advice.getChildren().clear();
+    try {
+      if (recorder.isOn() && !trigger.getText().isBlank()) {
+        advising.anew(recorder.advice(name.getText(), Notation.read(trigger.getText())));
+      }
+    } catch (NotationException e) {
+      advice.getChildren().setAll(Parts.wrapped(e.getMessage(), "soft"));
+    }
+  }
+
+  private void showAdvice(Advice about) {
+    advice.getChildren().setAll(AdviceLines.of(about, session.now().words()));
   }
 
   private void pause() {

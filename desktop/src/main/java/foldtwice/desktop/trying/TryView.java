@@ -67,7 +67,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
     echo = new Echo(programs);
     recording =
         new RecordPanel(
-            session.recorder(),
+            session,
             id ->
                 id.ifPresentOrElse(made -> going.to(new Target.Routine(made)), programs::takeKeys));
     keyboard = new KeyboardView(pressing::press);
