@@ -92,6 +92,11 @@ final class Check implements Callable<Integer> {
     for (Conflict c : conflicts) {
       out.line("%-7s %-13s %s", Words.weight(c.weight()), c.kind().id(), words.sentence(c));
     }
+    library.bindings().values().stream()
+        .flatMap(b -> b.triggers().stream())
+        .flatMap(t -> words.besides(t, station).stream())
+        .distinct()
+        .forEach(says -> out.line("%-7s %-13s %s", "", "", says));
     out.line(
         "%s",
         Words.tally(

@@ -76,7 +76,7 @@ final class PressKeys implements Callable<Integer> {
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
       case json -> out.print(Json.print(json(library, pressed)));
-      case text -> text(library, pressed, new Lines(out));
+      case text -> text(library, station, pressed, new Lines(out));
     }
     out.flush();
     return pressed.fired.isPresent() ? Exit.WELL : Exit.NO;
@@ -109,21 +109,25 @@ final class PressKeys implements Callable<Integer> {
   }
 
   private List<Signal> presses(Library library, Keymap keymap, Station station) throws Unusable {
+    Trigger.Keys trigger = trigger();
+    if (!Makeable.isMade(trigger, library, keymap)) {
+      throw new Unusable(
+          "\""
+              + keys
+              + "\" cannot be typed on the keyboard of "
+              + station.name()
+              + " ("
+              + station.layout()
+              + ", "
+              + station.shape().name().toLowerCase(Locale.ROOT)
+              + "); choose another --station or another key");
+    }
+    return keymap.paths(trigger).getFirst();
+  }
+
+  private Trigger.Keys trigger() throws Unusable {
     try {
-      Trigger.Keys trigger = Notation.read(keys);
-      if (!Makeable.isMade(trigger, library, keymap)) {
-        throw new Unusable(
-            "\""
-                + keys
-                + "\" cannot be typed on the keyboard of "
-                + station.name()
-                + " ("
-                + station.layout()
-                + ", "
-                + station.shape().name().toLowerCase(Locale.ROOT)
-                + "); choose another --station or another key");
-      }
-      return keymap.paths(trigger).getFirst();
+      return Notation.read(keys);
     } catch (NotationException e) {
       throw new Unusable(e.getMessage(), e);
     }
@@ -166,7 +170,7 @@ final class PressKeys implements Callable<Integer> {
     };
   }
 
-  private void text(Library library, Pressed pressed, Lines out) {
+  private void text(Library library, Station station, Pressed pressed, Lines out) throws Unusable {
     Words words = new Words(library);
     List<String> comes = pressed.outcomes.stream().flatMap(o -> says(words, o).stream()).toList();
     out.line(
@@ -175,6 +179,7 @@ final class PressKeys implements Callable<Integer> {
         comes.isEmpty()
             ? "waits"
             : String.join(", then ", comes).replace(", then fires ", ", then "));
+    words.besides(trigger(), station).ifPresent(says -> out.line("  %s", says));
     pressed.idle.ifPresent(
         r ->
             out.line(

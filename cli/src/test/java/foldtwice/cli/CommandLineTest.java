@@ -256,6 +256,23 @@ class CommandLineTest {
         .satisfies(r -> assertThat(r.err).contains("there are camera-bench, mounting-table"));
   }
 
+  /** "." is Shift+; on a French keyboard, "[" is AltGr+8 on a German one (from memory). */
+  @Test
+  void whatNeedsMoreHeldOnAStationIsSaid() {
+    assertThat(demo("check", "--station", "label-corner").out)
+        .contains("Alt+. is typed with Shift besides on Label corner.");
+    assertThat(demo("press", "Ctrl+[", "--place", "Tagpress/box selected").out)
+        .contains("Ctrl+[ is typed with AltGr besides on Camera bench.");
+    assertThat(demo("press", "Alt+.", "--place", "Tagpress/box selected").out)
+        .doesNotContain("besides");
+  }
+
+  @Test
+  void theWayAroundARuleIsSaid() {
+    assertThat(demo("check").out)
+        .contains("Tagpress takes nothing with Logo held. By Start script it would be accepted.");
+  }
+
   @Test
   void pressTellsWhatFiresAndWhy() throws Exception {
     Ran text = demo("press", "--place", "Tagpress/box selected", "Alt+.");

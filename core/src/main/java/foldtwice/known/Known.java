@@ -36,6 +36,11 @@ public interface Known {
     return Optional.empty();
   }
 
+  /** What a program is called. */
+  default String nameOf(String application) {
+    return application;
+  }
+
   default Optional<Facts> program(String application) {
     return programs().stream().filter(f -> f.application().equals(application)).findFirst();
   }

@@ -29,6 +29,7 @@ public final class NewSurfaces {
         application,
         SLOTS,
         GROUP,
+        false,
         Map.of(),
         Extras.NONE);
   }

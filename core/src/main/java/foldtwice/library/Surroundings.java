@@ -2,6 +2,7 @@ package foldtwice.library;
 
 import foldtwice.known.Facts;
 import foldtwice.known.Known;
+import foldtwice.place.Application;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
 import foldtwice.routine.Routine;
@@ -30,6 +31,13 @@ public record Surroundings(List<Facts> programs, List<Facts> otherVersions, Libr
   @Override
   public List<String> routines() {
     return List.copyOf(library.routines().keySet());
+  }
+
+  @Override
+  public String nameOf(String application) {
+    return Optional.ofNullable(library.applications().get(application))
+        .map(Application::name)
+        .orElse(application);
   }
 
   @Override

@@ -253,7 +253,7 @@ public final class Checker {
       slips.mark(
           Mark.Fault.NO_SUCH_SETTING,
           name,
-          "a setting of " + macro.application(),
+          "a setting of " + known.nameOf(macro.application()),
           facts.get().settings().keySet(),
           mend);
       return;
@@ -285,7 +285,7 @@ public final class Checker {
       slips.mark(
           Mark.Fault.NO_SUCH_VALUE,
           name,
-          "an adjustable value of " + macro.application(),
+          "an adjustable value of " + known.nameOf(macro.application()),
           facts.get().values().keySet(),
           near -> new Step.Adjust(near, way, to, edge));
     } else if (!type.fits(Types.of(range)) && !type.equals(ValueType.NUMBER)) {
@@ -414,7 +414,8 @@ public final class Checker {
       }
       case Condition.DialogOpen(String title) -> {
         if (tells(Facts.Aspect.DIALOGS) && facts.get().dialog(title).isEmpty()) {
-          slips.mark(Mark.Fault.NO_SUCH_DIALOG, title, "a dialog of " + macro.application());
+          slips.mark(
+              Mark.Fault.NO_SUCH_DIALOG, title, "a dialog of " + known.nameOf(macro.application()));
         }
       }
       case Condition.InFront(String application) ->

@@ -102,7 +102,7 @@ public final class SourceChecker {
     }
     List<String> right = facts.get().dialogs().stream().flatMap(labels).distinct().toList();
     if (!right.contains(label)) {
-      mark(at, label, what + " of a dialog of " + script.application(), right);
+      mark(at, label, what + " of a dialog of " + known.nameOf(script.application()), right);
     }
   }
 

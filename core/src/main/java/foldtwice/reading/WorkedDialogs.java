@@ -181,7 +181,7 @@ final class WorkedDialogs {
     slips.mark(
         Mark.Fault.NO_SUCH_MENU,
         text,
-        "a menu path of " + macro.application() + " " + facts.get().version(),
+        "a menu path of " + known.nameOf(macro.application()) + " " + facts.get().version(),
         menu.keySet().stream().map(p -> String.join(StepParts.UNDER, p)).toList(),
         near -> new Step.Choose(StepParts.menu(near)));
   }

@@ -10,6 +10,7 @@ import java.util.TreeMap;
  *
  * @param slots how many buttons it has room for
  * @param group after how many buttons a gap is left; 0 for none
+ * @param inDocument true when its buttons lie in a document, and are there while that is open
  * @param faces by slot, counted from 1
  */
 public record Toolbar(
@@ -18,6 +19,7 @@ public record Toolbar(
     String application,
     int slots,
     int group,
+    boolean inDocument,
     Map<Integer, Face> faces,
     Extras extras)
     implements Surface {
@@ -40,14 +42,20 @@ public record Toolbar(
     } else {
       more.put(slot, face);
     }
-    return new Toolbar(id, name, application, slots, group, more, extras);
+    return new Toolbar(id, name, application, slots, group, inDocument, more, extras);
   }
 
   /** The same toolbar under another name, with other room; faces beyond it are dropped. */
   public Toolbar laid(String otherName, int otherSlots, int otherGroup) {
     Map<Integer, Face> kept = new TreeMap<>(faces);
     kept.keySet().removeIf(s -> s > otherSlots);
-    return new Toolbar(id, otherName, application, otherSlots, otherGroup, kept, extras);
+    return new Toolbar(
+        id, otherName, application, otherSlots, otherGroup, inDocument, kept, extras);
+  }
+
+  /** The same toolbar, in a document or beside it. */
+  public Toolbar lying(boolean inside) {
+    return new Toolbar(id, name, application, slots, group, inside, faces, extras);
   }
 
   public Face face(int slot) {

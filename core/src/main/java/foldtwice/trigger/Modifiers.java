@@ -41,6 +41,11 @@ public record Modifiers(int bits) {
     return new Modifiers(bits | 1 << m.ordinal());
   }
 
+  /** Those of these that are not among others. */
+  public Modifiers besides(Modifiers others) {
+    return new Modifiers(bits & ~others.bits);
+  }
+
   public Modifiers without(Modifier m) {
     return new Modifiers(bits & ~(1 << m.ordinal()));
   }

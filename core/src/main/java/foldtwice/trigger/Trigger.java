@@ -135,6 +135,29 @@ public sealed interface Trigger {
   /** The application is started. */
   record AtStart() implements Trigger {}
 
+  /** Whether a person sees that it is there, or has to know. */
+  enum Sight {
+    SEEN,
+    KNOWN,
+    /** It comes by itself. */
+    NEITHER
+  }
+
+  /** Buttons, keys of devices and choices show what they are for; keys and ways drawn do not. */
+  default Sight sight() {
+    return switch (this) {
+      case Button b -> Sight.SEEN;
+      case PadKey p -> Sight.SEEN;
+      case Dial d -> Sight.SEEN;
+      case Radial r -> Sight.SEEN;
+      case Keys k -> Sight.KNOWN;
+      case Held h -> Sight.KNOWN;
+      case Gesture g -> Sight.KNOWN;
+      case Pointer p -> Sight.KNOWN;
+      case AtStart s -> Sight.NEITHER;
+    };
+  }
+
   /** The id of the device it is on; empty for what is on none. */
   default Optional<String> deviceId() {
     return switch (this) {

@@ -10,6 +10,7 @@ import foldtwice.library.Dangling;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
+import foldtwice.place.WayIn;
 import foldtwice.reading.Hindrance;
 import foldtwice.ready.Entries;
 import foldtwice.resolve.Claim;
@@ -118,6 +119,25 @@ final class ConflictWords {
     };
   }
 
+  private String context(Conflict c, String context) {
+    return c.about()
+        .place()
+        .applicationId()
+        .map(a -> words.place(new Place.Within(a, context)))
+        .orElse(context);
+  }
+
+  /** A rule, and the ways in for which it does not hold. */
+  private String around(Conflict c, String rule) {
+    String free =
+        c.about().place().applicationId().map(library.applications()::get).stream()
+            .flatMap(a -> a.ways().stream())
+            .filter(WayIn::freeOfRules)
+            .map(WayIn::name)
+            .collect(Collectors.joining(", "));
+    return free.isEmpty() ? rule : TEXTS.get("rule.around", rule, free);
+  }
+
   /**
    * What there is to say beside the claims.
    *
@@ -128,7 +148,7 @@ final class ConflictWords {
       case Detail.None n -> "";
       case Detail.Held h -> "";
       case Detail.Copies d -> "";
-      case Detail.Refused(var rule) -> words.rule(rule, c.about().place());
+      case Detail.Refused(var rule) -> around(c, words.rule(rule, c.about().place()));
       case Detail.Hindered(var routine, List<Hindrance> by) ->
           by.size() == 1 || all
               ? by.stream().map(words::hindrance).collect(Collectors.joining("; "))
@@ -144,7 +164,11 @@ final class ConflictWords {
       case Detail.NoWay(String way) -> way;
       case Detail.NoSlot(int slots) -> Integer.toString(slots);
       case Detail.NeverStarts(List<String> startIn) ->
-          TEXTS.get("lacks.start", String.join(", ", startIn));
+          TEXTS.get(
+              "lacks.start",
+              startIn.stream()
+                  .map(context -> context(c, context))
+                  .collect(Collectors.joining(", ")));
       case Detail.Argument(String parameter, String given, String allowed) ->
           given.isEmpty()
               ? TEXTS.get("wrong.empty", parameter, allowed)

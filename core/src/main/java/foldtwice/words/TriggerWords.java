@@ -5,6 +5,7 @@ import foldtwice.surface.Device;
 import foldtwice.surface.Face;
 import foldtwice.surface.Page;
 import foldtwice.surface.Surface;
+import foldtwice.surface.Toolbar;
 import foldtwice.trigger.Direction;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;
@@ -46,9 +47,16 @@ final class TriggerWords {
       case Trigger.Radial(String menu, Direction choice) ->
           Words.TEXTS.get("trigger.radial", surface(menu), Words.direction(choice));
       case Trigger.Button(String toolbar, int slot) ->
-          Words.TEXTS.get("trigger.button", surface(toolbar), slot);
+          Words.TEXTS.get(
+              isInDocument(toolbar) ? "trigger.button.document" : "trigger.button",
+              surface(toolbar),
+              slot);
       case Trigger.AtStart() -> Words.TEXTS.get("trigger.atstart");
     };
+  }
+
+  private boolean isInDocument(String id) {
+    return library.surfaces().get(id) instanceof Toolbar t && t.inDocument();
   }
 
   private String surface(String id) {

@@ -13,6 +13,7 @@ import foldtwice.place.NativeCommand;
 import foldtwice.place.Need;
 import foldtwice.place.Place;
 import foldtwice.place.Rule;
+import foldtwice.place.Station;
 import foldtwice.reading.Hindrance;
 import foldtwice.reading.Mark;
 import foldtwice.reading.Reading;
@@ -45,6 +46,7 @@ import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -189,6 +191,43 @@ public final class Words {
                         .collect(Collectors.joining(", ")))
             .orElse("");
     return given.isEmpty() ? routineName(binding) : routineName(binding) + "\n" + given;
+  }
+
+  /** Which triggers a person sees, and which one has to know; empty for none of either. */
+  public String sight(Collection<Trigger> triggers) {
+    String seen = sight("sight.seen", Trigger.Sight.SEEN, triggers);
+    String known = sight("sight.known", Trigger.Sight.KNOWN, triggers);
+    return seen.isEmpty() || known.isEmpty() ? seen + known : TEXTS.get("sight.both", seen, known);
+  }
+
+  private String sight(String text, Trigger.Sight sight, Collection<Trigger> triggers) {
+    String such =
+        triggers.stream()
+            .filter(t -> t.sight() == sight)
+            .map(this::trigger)
+            .distinct()
+            .collect(Collectors.joining(", "));
+    return such.isEmpty() ? "" : TEXTS.get(text, such);
+  }
+
+  /**
+   * That a trigger needs more held than it says on a station's keyboard; empty when it does not.
+   */
+  public Optional<String> besides(Trigger trigger, Station station) {
+    Modifiers more = Modifiers.NONE;
+    for (Stroke s : trigger.keyStrokes()) {
+      Modifiers held =
+          station.keys().presses(s).stream().findFirst().map(Press::held).orElse(s.modifiers());
+      more = more.and(held.besides(s.modifiers()));
+    }
+    return more.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            TEXTS.get(
+                "typed.besides",
+                trigger(trigger),
+                more.list().stream().map(Modifier::word).collect(Collectors.joining("+")),
+                station.name()));
   }
 
   /** Why a trigger is suggested: {@code first letter of shift; the same in Copystand}. */

@@ -261,9 +261,9 @@ class KindsTest {
       new Edit.Together(
               List.of(
                   new Edit.PutSurface(
-                      new Toolbar("bar", "Bar", "app", 2, 0, Map.of(), Extras.NONE)),
+                      new Toolbar("bar", "Bar", "app", 2, 0, false, Map.of(), Extras.NONE)),
                   new Edit.PutSurface(
-                      new Toolbar("other", "Other", "another", 2, 0, Map.of(), Extras.NONE)),
+                      new Toolbar("other", "Other", "another", 2, 0, false, Map.of(), Extras.NONE)),
                   new Edit.PutSurface(
                       new RadialMenu(
                           "ring",

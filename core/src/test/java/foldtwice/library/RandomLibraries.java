@@ -311,7 +311,14 @@ public final class RandomLibraries {
 
   private Toolbar toolbar() {
     return new Toolbar(
-        id(), text(), id(), 12, random.nextInt(4), Map.of(3, face(), 12, face()), extras());
+        id(),
+        text(),
+        id(),
+        12,
+        random.nextInt(4),
+        random.nextBoolean(),
+        Map.of(3, face(), 12, face()),
+        extras());
   }
 
   private RadialMenu menu(Place place) {

@@ -18,7 +18,8 @@ import org.junit.jupiter.api.Test;
 class SlotsTest {
 
   private static final Toolbar TOOLBAR =
-      new Toolbar("t", "T", "app", 6, 0, Map.of(2, new Face("Two", "", "save")), Extras.NONE);
+      new Toolbar(
+          "t", "T", "app", 6, 0, false, Map.of(2, new Face("Two", "", "save")), Extras.NONE);
 
   private static Library library() {
     Binding two =

@@ -58,7 +58,7 @@ class KeepByHandTest {
           .containsExactly(Notation.read("Alt+."), Notation.read("F7"));
       hands.click("#trigger-0");
       assertThat(hands.text("#layouts"))
-          .isEqualTo("same key on DE, GB, US; on the key that is , here, with Shift on FR");
+          .isEqualTo("same key on DE, GB, US; on the key “,” of this keyboard, with Shift on FR");
       hands.click("#by-position");
       assertThat(bindings(hands).get("b01").triggers().getFirst())
           .isEqualTo(Notation.read("Alt+[Period]"));

@@ -142,6 +142,7 @@ class ReadyByHandTest {
       hands.press(KeyCode.F2);
       hands.press(KeyCode.SHIFT); // more strokes may follow; the time limit ends it
       hands.waitForText("#question", "Start script");
+      assertThat(hands.text("#take-on-device")).as("no rule speaks of a pad").contains("Use ");
       hands.space("#take-by-way");
       hands.waitForText("#readiness", "placed");
       assertThat(hands.text("#here")).doesNotContain("does not take");

@@ -26,7 +26,7 @@ final class SurfaceJson {
   private static final String MIDI = "(note|control) (\\d{1,2}|1[01]\\d|12[0-7])";
   private static final Set<String> DEVICE = Set.of("id", "name", "keys", "dials", "pages");
   private static final Set<String> TOOLBAR =
-      Set.of("id", "name", "application", "slots", "group", "faces");
+      Set.of("id", "name", "application", "slots", "group", "inDocument", "faces");
   private static final Set<String> OFFERING = Set.of("id", "name", "place", "opens");
   private static final Set<String> MENU = Set.of("id", "name", "place", "opens", "faces");
 
@@ -232,9 +232,10 @@ final class SurfaceJson {
     String name = in.text("name");
     String application = in.id("application");
     int group = in.has("group") ? in.whole("group") : 0;
+    boolean inDocument = in.flag("inDocument");
     var extras = in.rest(TOOLBAR);
     return in.at("slots")
-        .placing(() -> new Toolbar(id, name, application, slots, group, faces, extras));
+        .placing(() -> new Toolbar(id, name, application, slots, group, inDocument, faces, extras));
   }
 
   static RadialMenu menu(In in, Map<String, Place> places) throws FormatException {
@@ -288,6 +289,9 @@ final class SurfaceJson {
         out.put("application", t.application()).put("slots", t.slots());
         if (t.group() > 0) {
           out.put("group", t.group());
+        }
+        if (t.inDocument()) {
+          out.put("inDocument", true);
         }
         if (!t.faces().isEmpty()) {
           ObjectNode faces = out.putObject("faces");

@@ -53,6 +53,8 @@ final class DoesLeaf extends Leaf {
   private final Label acts = Parts.wrapped("");
   private final Label leaves = Parts.wrapped("", "good");
   private final Label hinders = Parts.wrapped("", "blocks");
+  private final Label sight = Parts.wrapped("");
+  private final HBox sightRow = Parts.fact(Ui.text("does.sight"), sight);
   private final HBox here = Parts.fact(Ui.text("does.here"), hinders);
   private final Button opposite;
   private final ComboBox<Optional<Manner.Asking>> asks = new ComboBox<>();
@@ -107,8 +109,10 @@ final class DoesLeaf extends Leaf {
         Parts.fact(Ui.text("does.acts"), acts),
         Parts.fact(Ui.text("does.leaves"), leaves),
         here,
+        sightRow,
         Parts.fact(Ui.text("does.uses"), uses),
         buttons);
+    sightRow.managedProperty().bind(sightRow.visibleProperty());
   }
 
   void show(Snapshot now, Binding b) {
@@ -119,6 +123,8 @@ final class DoesLeaf extends Leaf {
     routine.getItems().setAll(now.library().routines().values());
     routine.setValue(of);
     filling = false;
+    sight.setText(now.words().sight(b.triggers()));
+    sightRow.setVisible(!sight.getText().isEmpty());
     boolean sameFields =
         of != null
             && of.equals(shown)

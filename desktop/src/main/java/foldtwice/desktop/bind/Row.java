@@ -42,7 +42,7 @@ record Row(
         now.outlook(b).stage(),
         worst,
         worst.map(c -> brief(c, b, words)).orElse(""),
-        now.library().routineOf(b).map(FoundBy::of).orElse(""));
+        now.library().routineOf(b).map(FoundBy::of).orElse("") + " " + words.sight(triggers));
   }
 
   /** A double claim names the other of the two, from whichever side it is told. */

@@ -2,7 +2,6 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
-import foldtwice.conflict.ConflictKind;
 import foldtwice.desktop.parts.AdviceLines;
 import foldtwice.desktop.parts.Capture;
 import foldtwice.desktop.parts.Parts;
@@ -279,27 +278,15 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     TriggerCards.Question question =
         new TriggerCards.Question(
             trigger, session.now().words(), () -> take(triggers, other), this::left);
-    if (found.conflicts().stream().anyMatch(c -> c.kind() == ConflictKind.NOT_ACCEPTED)) {
-      wayAround()
-          .ifPresent(
-              w ->
-                  question.offer(
-                      Parts.button(
-                          "take-by-way",
-                          Ui.text("sets.around", w.name()),
-                          () -> takeBy(w, triggers, other),
-                          "link")));
-    }
+    WaysAround.of(
+            found,
+            edits,
+            session.now(),
+            w -> takeBy(w, triggers, other),
+            key -> take(List.of(key), other))
+        .forEach(question::offer);
     top.getChildren().setAll(question);
     question.focus();
-  }
-
-  /** A way in for which the application's rules do not hold. */
-  private Optional<WayIn> wayAround() {
-    return edits.application().stream()
-        .flatMap(a -> a.ways().stream())
-        .filter(WayIn::freeOfRules)
-        .findFirst();
   }
 
   private void takeBy(WayIn way, List<Trigger> triggers, Optional<Binding> other) {

@@ -13,6 +13,7 @@ import foldtwice.routine.Card;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Yardstick;
 import foldtwice.run.Learnt;
+import foldtwice.trigger.Trigger;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import foldtwice.writing.Opposites;
@@ -221,6 +222,11 @@ final class FactsPanel extends VBox {
         now.library().bindings().values().stream()
             .filter(b -> b.routine().equals(macro.id()))
             .toList();
+    long seen = sights(bindings, Trigger.Sight.SEEN);
+    long known = sights(bindings, Trigger.Sight.KNOWN);
+    if (seen + known > 0) {
+      getChildren().add(Parts.label(Ui.text("facts.sight", seen, known), "soft"));
+    }
     for (Binding b : bindings.subList(0, Math.min(MOST_BINDINGS, bindings.size()))) {
       String arguments = now.words().arguments(b);
       Label where =
@@ -244,6 +250,13 @@ final class FactsPanel extends VBox {
     }
     getChildren()
         .add(Parts.button("bind-it", Ui.text("facts.bind"), () -> bind(macro, Map.of()), "link"));
+  }
+
+  private static long sights(List<Binding> bindings, Trigger.Sight sight) {
+    return bindings.stream()
+        .flatMap(b -> b.triggers().stream())
+        .filter(t -> t.sight() == sight)
+        .count();
   }
 
   /** Offers the missing half of a pair. */

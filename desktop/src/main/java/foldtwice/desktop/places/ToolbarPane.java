@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -43,6 +44,7 @@ final class ToolbarPane extends VBox {
   private final Label of = Parts.label("", "heading");
   private final FaceForm face;
   private final GiveForm give;
+  private final CheckBox inDocument = new CheckBox(Ui.text("toolbar.document"));
   private Toolbar toolbar;
   private int chosen = 1;
   private boolean filling;
@@ -63,6 +65,8 @@ final class ToolbarPane extends VBox {
     group.setAccessibleText(Ui.text("toolbar.group"));
     group.getItems().setAll(IntStream.rangeClosed(0, 10).boxed().toList());
     List.of(slots, group).forEach(b -> Parts.onChosen(b, this::lay));
+    inDocument.setId("toolbar-document");
+    inDocument.setOnAction(e -> put(toolbar.lying(inDocument.isSelected())));
     row.setId("toolbar-row");
     face = new FaceForm(session, this::face);
     give = new GiveForm(session);
@@ -72,7 +76,8 @@ final class ToolbarPane extends VBox {
             Parts.label(Ui.text("toolbar.slots"), "soft"),
             slots,
             Parts.label(Ui.text("toolbar.group"), "soft"),
-            group);
+            group,
+            inDocument);
     room.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
@@ -98,6 +103,7 @@ final class ToolbarPane extends VBox {
     }
     slots.setValue(shown.slots());
     group.setValue(shown.group());
+    inDocument.setSelected(shown.inDocument());
     filling = false;
     boolean had = Parts.hasKeys(row);
     row.getChildren().clear();
