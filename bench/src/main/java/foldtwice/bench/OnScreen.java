@@ -28,10 +28,10 @@ import java.util.concurrent.CountDownLatch;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
 import javafx.scene.robot.Robot;
+import javafx.scene.text.Text;
 import javafx.stage.Stage;
 
 /**
@@ -136,8 +136,8 @@ public final class OnScreen {
             StringBuilder all = new StringBuilder();
             scene
                 .lookup(selector)
-                .lookupAll(".label")
-                .forEach(l -> all.append(((Label) l).getText()).append('|'));
+                .lookupAll(".atlas-does")
+                .forEach(l -> all.append(((Text) l).getText()).append('|'));
             return all.toString();
           }
         };

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.known.Touch;
 import foldtwice.library.Dangling;
 import foldtwice.library.Library;
+import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.place.WayIn;
 import foldtwice.reading.Hindrance;
@@ -116,7 +117,8 @@ final class Works {
       return;
     }
     List<Place> states = subject.keymap().statesOf(binding.place());
-    if (!states.isEmpty() && states.stream().noneMatch(s -> s.isIn(startIn))) {
+    Application application = library.applications().get(routine.application());
+    if (!states.isEmpty() && states.stream().noneMatch(s -> application.isWithin(s, startIn))) {
       found.blocks(ConflictKind.MISSING, new Detail.NeverStarts(startIn));
     }
   }

@@ -2,6 +2,7 @@ package foldtwice.fit;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Library;
+import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Expr;
@@ -21,6 +22,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -52,9 +54,11 @@ public record Fits(List<Fit> all, boolean up, boolean down) {
       }
     }
     here.values().forEach(l -> l.sort(Comparator.comparingDouble(Binding::usesPerWeek).reversed()));
+    Optional<Application> application =
+        Optional.ofNullable(library.applications().get(program.application()));
     List<Fit.Does> routines =
         library.routines().values().stream()
-            .filter(r -> fits(r, program))
+            .filter(r -> fits(r, program, application))
             .map(r -> new Fit.Does(r, here.getOrDefault(r.id(), List.of())))
             .sorted(ORDER)
             .toList();
@@ -132,11 +136,11 @@ public record Fits(List<Fit> all, boolean up, boolean down) {
     return routine.target() == Target.SELECTION || routine.target() == Target.LAST_SELECTED;
   }
 
-  private static boolean fits(Routine routine, Program program) {
+  private static boolean fits(Routine routine, Program program, Optional<Application> application) {
     return routine.application().equals(program.application())
         && !routine.card().setAside()
         && (program.somethingSelected() || !actsOnSelection(routine))
-        && Entry.isOpen(routine, program);
+        && Entry.isOpen(routine, program, application);
   }
 
   /** Whether a way of selecting leads anywhere: tried on a copy. */

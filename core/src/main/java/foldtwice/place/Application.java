@@ -3,6 +3,7 @@ package foldtwice.place;
 import foldtwice.extras.Extras;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
@@ -235,6 +236,11 @@ public record Application(
         yield List.copyOf(heard);
       }
     };
+  }
+
+  /** True when one is in one of these contexts in a state, or in one inside it. */
+  public boolean isWithin(Place state, Collection<String> contexts) {
+    return heardIn(state).stream().anyMatch(c -> contexts.contains(c.id()));
   }
 
   /** The context that has the focus in a state; empty where the pointer alone decides. */

@@ -1,5 +1,6 @@
 package foldtwice.run;
 
+import foldtwice.place.Application;
 import foldtwice.routine.Routine;
 import java.util.Optional;
 import java.util.function.Function;
@@ -8,6 +9,7 @@ import java.util.function.Function;
  * What surrounds a run.
  *
  * @param routines the routines of the library, by id, for steps that run another
+ * @param applications the programs as the library knows them, by id
  * @param keys what presses of keys come to
  * @param scripts what runs scripts
  * @param watched true when scripts shall tell the values of their variables
@@ -15,18 +17,19 @@ import java.util.function.Function;
 public record Around(
     Computer computer,
     Function<String, Optional<Routine>> routines,
+    Function<String, Optional<Application>> applications,
     Keys keys,
     Scripts scripts,
     boolean watched) {
 
   public Around(
       Computer computer, Function<String, Optional<Routine>> routines, Keys keys, Scripts scripts) {
-    this(computer, routines, keys, scripts, false);
+    this(computer, routines, id -> Optional.empty(), keys, scripts, false);
   }
 
   /** The same, for somebody who looks at each step. */
   public Around watching() {
-    return new Around(computer, routines, keys, scripts, true);
+    return new Around(computer, routines, applications, keys, scripts, true);
   }
 
   /** Says what a press of keys comes to, and does it unless it is a routine. */

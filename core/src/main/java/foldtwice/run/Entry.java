@@ -1,6 +1,7 @@
 package foldtwice.run;
 
 import foldtwice.place.AddOn;
+import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.reading.Hindrance;
 import foldtwice.reading.Mark;
@@ -36,19 +37,27 @@ public final class Entry {
   }
 
   /** True when a run of it would begin. */
-  public static boolean isOpen(Routine routine, Program program) {
-    return standing(routine, program).isEmpty();
+  public static boolean isOpen(
+      Routine routine, Program program, Optional<Application> application) {
+    return standing(routine, program, application).isEmpty();
   }
 
-  static void mayRun(Routine routine, Program program) throws StepFailure {
-    List<Standing> standing = standing(routine, program);
+  static void mayRun(Routine routine, Program program, Optional<Application> application)
+      throws StepFailure {
+    List<Standing> standing = standing(routine, program, application);
     if (!standing.isEmpty()) {
       throw standing.getFirst().failure();
     }
   }
 
-  /** All that stands in its way, in the order in which it has to be put out of it. */
-  public static List<Standing> standing(Routine routine, Program program) {
+  /**
+   * All that stands in its way, in the order in which it has to be put out of it.
+   *
+   * @param application the program as the library knows it, which tells what contexts are inside
+   *     others
+   */
+  public static List<Standing> standing(
+      Routine routine, Program program, Optional<Application> application) {
     List<Standing> all = new ArrayList<>();
     Manner manner = routine.manner();
     if (routine.card().off()) {
@@ -64,7 +73,7 @@ public final class Entry {
     }
     String state = program.place().id();
     String context = state.substring(state.indexOf('/') + 1);
-    if (!manner.startIn().isEmpty() && !program.place().isIn(manner.startIn())) {
+    if (!manner.startIn().isEmpty() && !isIn(program.place(), manner.startIn(), application)) {
       all.add(new Standing.Context(manner.startIn(), context));
     }
     Optional<String> open = program.dialog().map(Dialog::title);
@@ -74,18 +83,39 @@ public final class Entry {
     return all;
   }
 
+  private static boolean isIn(
+      Place state, List<String> contexts, Optional<Application> application) {
+    return state.isIn(contexts) || application.filter(a -> a.isWithin(state, contexts)).isPresent();
+  }
+
+  /** Where one can be in a context: in itself, or in the first one inside it. */
+  private static Place state(String id, String context, Optional<Application> application) {
+    Place itself = new Place.Within(id, context);
+    return application.stream()
+        .flatMap(a -> a.states().stream())
+        .filter(s -> s.equals(itself))
+        .findFirst()
+        .or(
+            () ->
+                application.stream()
+                    .flatMap(a -> a.states().stream().filter(s -> a.isWithin(s, List.of(context))))
+                    .findFirst())
+        .orElse(itself);
+  }
+
   /**
    * Brings a program to where a routine may start, as far as the program can go there by itself: in
    * one of its contexts, and with its dialog open.
    *
    * @return what could not be done; empty when all that was asked for was done
    */
-  public static Optional<Reply.Refused> prepare(Routine routine, Program program) {
-    for (Standing s : standing(routine, program)) {
+  public static Optional<Reply.Refused> prepare(
+      Routine routine, Program program, Optional<Application> application) {
+    for (Standing s : standing(routine, program, application)) {
       Reply reply =
           switch (s) {
             case Standing.Context(List<String> contexts, String now) ->
-                program.enter(new Place.Within(program.application(), contexts.getFirst()));
+                program.enter(state(program.application(), contexts.getFirst(), application));
             case Standing.Dialog(String title, var open) -> open(program, title);
             default -> Reply.QUIET; // nothing a program does
           };

@@ -86,7 +86,8 @@ public record Learnt(
             .program(routine.application())
             .ifPresent(p -> p.select(foldtwice.routine.Whom.Group.ALL, false));
       }
-      Aim.program(routine, computer).ifPresent(p -> Entry.prepare(routine, p));
+      Aim.program(routine, computer)
+          .ifPresent(p -> Entry.prepare(routine, p, around.applications().apply(p.application())));
       Map<String, Map<String, String>> before = new LinkedHashMap<>();
       Map<String, Integer> depths = new LinkedHashMap<>();
       for (String id : applications) {

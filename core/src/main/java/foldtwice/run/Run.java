@@ -373,7 +373,7 @@ public final class Run {
         Aim.program(into, around.computer())
             .orElseThrow(
                 () -> new StepFailure(into.application() + " running", "it is not running"));
-    Entry.mayRun(into, program);
+    Entry.mayRun(into, program, around.applications().apply(program.application()));
     if (held == null && program.work().isPresent()) {
       throw new StepFailure(into.application() + " done with what it is at", "it is at work");
     }
@@ -585,6 +585,10 @@ public final class Run {
         Scripts.Wish wish = going.next(SCRIPT_PATIENCE, w -> help(frame, w));
         limit(); // of what the steps took; what the script takes has a limit of its own
         wanted(frame, going, wish);
+        if (frame.wish != null && around.watched()) {
+          status = new Status.Ready(frame.number(), frame.wish.step());
+          return status; // somebody looks what it has computed before it takes the step
+        }
       }
       if (frame.wish != null) {
         began = System.nanoTime();

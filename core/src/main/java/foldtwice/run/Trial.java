@@ -332,7 +332,9 @@ public final class Trial {
     return new Around(
         computer,
         id -> Optional.ofNullable(library.routines().get(id)),
+        id -> Optional.ofNullable(library.applications().get(id)),
         new Strikes(library, keymap),
-        scripts);
+        scripts,
+        false);
   }
 }

@@ -646,7 +646,7 @@ final class Hands implements AutoCloseable {
         && !labeled.getText().isEmpty()) {
       texts.add(labeled.getText().replace('\n', ' ')); // lines are broken to fit
     } else if (node instanceof Text text) {
-      texts.add(text.getText());
+      texts.add(text.getText().replace('\n', ' '));
     }
     if (node instanceof Parent parent && !(node instanceof TextInputControl)) {
       boolean own = node instanceof Labeled;

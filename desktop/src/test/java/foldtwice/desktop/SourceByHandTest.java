@@ -115,7 +115,7 @@ class SourceByHandTest {
                   .equals("log('Shfit');\nprogram.choose('Box', 'Shift \u2026');"));
       source(hands, "stair-boxes", "log(1);\nprogram.fill('Rigth by', 1);");
       hands.waitForText(
-          "#source-says", "Line 2, column 1: expected a field of a dialog of tagpress");
+          "#source-says", "Line 2, column 1: expected a field of a dialog of Tagpress");
       assertThat(hands.text("#source-says")).contains("found Rigth by");
       hands.space("#source-mend-0");
       hands.waitUntil(
@@ -176,9 +176,15 @@ class SourceByHandTest {
       hands.routine("lay boxes as a stair");
       source(hands, "stair-boxes", "const far = amount('3 mm');\nlog(far);\nlog(far);\n");
       hands.press(KeyCode.F7);
+      hands.waitForText("#run-panel", "far 3 mm");
+      assertThat(hands.text("#run-panel"))
+          .as("it stands before what it computed this for")
+          .contains("At step 2")
+          .doesNotContain("Last steps");
       hands.press(KeyCode.F7);
-      hands.waitForText("#run-panel", "far");
-      assertThat(hands.text("#run-panel")).contains("3 mm");
+      hands.waitForText("#run-panel", "At step 3");
+      hands.press(KeyCode.F7);
+      hands.waitForText("#run-panel", "Done");
     }
   }
 

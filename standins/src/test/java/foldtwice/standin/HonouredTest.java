@@ -3,6 +3,8 @@ package foldtwice.standin;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.outline.ConditionText;
+import foldtwice.place.Application;
+import foldtwice.place.Place;
 import foldtwice.routine.Condition;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
@@ -17,7 +19,10 @@ import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
 import foldtwice.run.Beside;
 import foldtwice.run.Computer;
+import foldtwice.run.Entry;
 import foldtwice.run.KeptAnswer;
+import foldtwice.run.Program;
+import foldtwice.run.Reply;
 import foldtwice.run.Run;
 import foldtwice.run.Status;
 import foldtwice.run.Trace;
@@ -29,6 +34,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -195,5 +201,22 @@ class HonouredTest {
     computer.programs().get("copystand").select(Whom.Group.ALL, false);
     computer.programs().get("copystand").choose(List.of("Image", "Size \u2026"));
     assertThat(begin(computer, routine).toEnd().ending()).isInstanceOf(Trace.Finished.class);
+  }
+
+  /** A routine that starts in a context starts in those inside it too, and nowhere else. */
+  @ParameterizedTest
+  @CsvSource({"sheet, true", "box-selected, true", "text-edit, false", "nothing-selected, false"})
+  void whereItMayStartReachesInside(String context, boolean starts) {
+    SimulatedComputer computer = SimulatedComputer.fresh();
+    Routine routine =
+        macro("tagpress", note("here")).withManner(Manner.PLAIN.startingIn(List.of(context)));
+    Program tagpress = computer.program("tagpress").orElseThrow();
+    assertThat(tagpress.select(Whom.Group.NEXT, false)).isInstanceOf(Reply.Done.class);
+    assertThat(tagpress.place()).isEqualTo(new Place.Within("tagpress", "box-selected"));
+    Trace trace = begin(computer, routine).toEnd();
+    assertThat(notes(trace)).hasSize(starts ? 1 : 0);
+    Application known = Demo.LIBRARY.applications().get("tagpress");
+    assertThat(Entry.prepare(routine, tagpress, Optional.of(known))).isEmpty();
+    assertThat(Entry.isOpen(routine, tagpress, Optional.of(known))).isTrue();
   }
 }

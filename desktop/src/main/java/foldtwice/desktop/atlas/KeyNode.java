@@ -10,12 +10,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Polygon;
 import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 
 /**
  * A key of the atlas: its legend, what it does, whose it is by its corner, what is wrong by
@@ -29,14 +30,16 @@ final class KeyNode extends Pane {
   private static final double LINE = 14.5;
 
   private static final Fitting FITTING = new Fitting(Font.font("Hanken Grotesk", 11));
+  private static final Fitting PRINTED = new Fitting(Font.font("CommitMono", 12));
 
   final Shape.Cap cap;
-  private final Label legend = new Label();
-  private final Label does = new Label();
+  private final Text legend = new Text();
+  private final Text does = new Text();
   private final Polygon ear = Corners.ear(EAR, "yours");
   private final Polygon second = Corners.second(EAR, Weight.COSTS);
   private final Tooltip tooltip = new Tooltip();
   private Key key;
+  private String prints = "";
   private String fits = "";
 
   KeyNode(Shape.Cap cap) {
@@ -44,9 +47,11 @@ final class KeyNode extends Pane {
     setId("atlas-" + cap.code().code());
     getStyleClass().add("atlas-key");
     legend.getStyleClass().add("atlas-legend");
-    legend.setMouseTransparent(true);
     does.getStyleClass().add("atlas-does");
-    does.setMouseTransparent(true);
+    for (Text text : List.of(legend, does)) {
+      text.setMouseTransparent(true);
+      text.setTextOrigin(VPos.TOP);
+    }
     getChildren().addAll(ear, second, legend, does);
     Tooltip.install(this, tooltip);
   }
@@ -66,9 +71,16 @@ final class KeyNode extends Pane {
    */
   void show(Key shown, String printed, String label, String says, boolean held, String tint) {
     key = shown;
-    legend.setText(printed);
-    fits = label;
-    requestLayout();
+    boolean ears = isMarked(shown.part());
+    Optional<Weight> worst = shown.trouble().filter(w -> w != Weight.NOTE);
+    if (!printed.equals(prints)
+        || !label.equals(fits)
+        || ears != ear.isVisible()
+        || worst.isPresent() != second.isVisible()) {
+      prints = printed;
+      fits = label;
+      requestLayout();
+    }
     tooltip.setText(says);
     setAccessibleText(says);
     List<String> styles = new ArrayList<>(4);
@@ -81,12 +93,8 @@ final class KeyNode extends Pane {
       styles.add(tint);
     }
     style(this, styles);
-    ear.setVisible(
-        shown.part() != Key.Part.FREE
-            && shown.part() != Key.Part.TYPES
-            && shown.part() != Key.Part.MODIFIER);
+    ear.setVisible(ears);
     style(ear, List.of("ear-" + whose(shown.part()) + "-shape"));
-    Optional<Weight> worst = shown.trouble().filter(w -> w != Weight.NOTE);
     second.setVisible(worst.isPresent());
     worst.ifPresent(w -> style(second, List.of(Corners.style(w))));
   }
@@ -96,6 +104,10 @@ final class KeyNode extends Pane {
     if (!node.getStyleClass().equals(styles)) {
       node.getStyleClass().setAll(styles);
     }
+  }
+
+  private static boolean isMarked(Key.Part part) {
+    return part != Key.Part.FREE && part != Key.Part.TYPES && part != Key.Part.MODIFIER;
   }
 
   /** Whose a key is, as its corner says. */
@@ -117,10 +129,11 @@ final class KeyNode extends Pane {
     double h = getHeight();
     ear.relocate(w - EAR - 1, 1);
     second.relocate(1, h - EAR - 1);
-    legend.resizeRelocate(5, 2, w - 6 - (ear.isVisible() ? EAR - 4 : 0), 15);
+    legend.setText(PRINTED.lines(prints, w - 8 - (ear.isVisible() ? EAR - 4 : 0), 1));
+    legend.relocate(5, 2);
     double high = second.isVisible() ? h - 17 - EAR + 5 : h - 19;
     does.setText(
         fits.isEmpty() ? "" : FITTING.lines(fits, w - 8, Math.max(2, (int) (high / LINE))));
-    does.resizeRelocate(4, 17, w - 5, high);
+    does.relocate(4, 17);
   }
 }

@@ -112,13 +112,17 @@ final class ReadyRows extends VBox {
     }
   }
 
+  private static Optional<Application> known(Snapshot now, Routine r) {
+    return Optional.ofNullable(now.library().applications().get(r.application()));
+  }
+
   /** What stands in the way of the routine, in the program as it is. */
   private void standing(Snapshot now, Routine r) {
     Program program = session.programs().get(r.application());
     if (program == null) {
       return;
     }
-    for (Standing s : Entry.standing(r, program)) {
+    for (Standing s : Entry.standing(r, program, known(now, r))) {
       switch (s) {
         case Standing.Off off ->
             row("off", Ui.text("standing.off", r.name()), "standing.routine", () -> to(r));
@@ -130,13 +134,13 @@ final class ReadyRows extends VBox {
                 "dialog",
                 Ui.text("standing.dialog", title),
                 "standing.open",
-                () -> done(Entry.prepare(r, program)));
+                () -> done(Entry.prepare(r, program, known(now, r))));
         case Standing.Context(List<String> contexts, String here) ->
             row(
                 "context",
                 Ui.text("standing.context", names(now, program, contexts)),
                 "standing.enter",
-                () -> done(Entry.prepare(r, program)));
+                () -> done(Entry.prepare(r, program, known(now, r))));
       }
     }
     if (Reading.of(r, session.known()).needsSelection() && !program.somethingSelected()) {

@@ -140,8 +140,9 @@ final class Stepping {
     drive(
         r -> {
           session().runs().hold(r, x -> stood());
-          if (!fresh) {
+          if (!fresh || r.status() instanceof Status.Computing) {
             stepThrough(r);
+            session().runs().settle(r);
           }
         });
     if (current != null && isOver()) {

@@ -70,6 +70,14 @@ public final class Runs {
     current.set(run);
   }
 
+  /** A held run that is still computing comes by itself to where it stands next. */
+  public void settle(Run run) {
+    if (held && run.status() instanceof Status.Computing) {
+      stopTimer();
+      later(run, 1);
+    }
+  }
+
   /** Lets a run go that is over. */
   public void let(Run run) {
     if (current().filter(run::equals).isPresent()) {
@@ -128,12 +136,22 @@ public final class Runs {
   }
 
   private void again(Run run) {
-    if (current().filter(run::equals).isPresent()) {
-      if (run.status() instanceof Status.Waiting) {
-        run.step();
-      }
-      go(run);
+    if (current().filter(run::equals).isEmpty()) {
+      return;
     }
+    if (held) {
+      run.step();
+      if (run.status() instanceof Status.Computing) {
+        later(run, 1);
+      } else {
+        stand(run);
+      }
+      return;
+    }
+    if (run.status() instanceof Status.Waiting) {
+      run.step();
+    }
+    go(run);
   }
 
   private void stopTimer() {
