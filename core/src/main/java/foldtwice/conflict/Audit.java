@@ -311,11 +311,21 @@ public final class Audit {
       if (before == null || changes.everything() || changes.isOnDevices()) {
         put(parts, "devices", works.devices());
       }
-      if (before == null || changes.everything() || !changes.bindings().isEmpty()) {
+      if (before == null
+          || changes.everything()
+          || changes.bindings().stream().anyMatch(works::isNumbered)) {
         put(parts, "slots", works.slots());
       }
+      Set<Integer> firsts = new HashSet<>();
+      changes.claims().forEach(c -> firsts.addAll(subject.keymap().firsts(c.trigger())));
+      boolean sameCommands =
+          before != null
+              && !changes.everything()
+              && before.library().applications() == library.applications();
       for (Application a : library.applications().values()) {
-        put(parts, a.id() + " shares", clashes.of(a));
+        if (!sameCommands || clashes.concerns(a, firsts)) {
+          put(parts, a.id() + " shares", clashes.of(a));
+        }
       }
       put(parts, "copies", twins.copies());
     }

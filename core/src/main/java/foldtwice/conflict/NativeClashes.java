@@ -7,9 +7,12 @@ import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.trigger.Signal;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * Native commands of one program with an equal right to the same keys: none of them answers. As a
@@ -23,7 +26,12 @@ final class NativeClashes {
   private final Meetings meetings;
 
   /** By application, the claims that share their presses with another of the same place. */
-  private final Map<String, List<Claim>> shared;
+  private final Map<String, Shared> shared;
+
+  /** Claims, and the presses they may begin with. */
+  private record Shared(List<Claim> claims, Set<Integer> firsts) {
+    static final Shared NONE = new Shared(List.of(), Set.of());
+  }
 
   NativeClashes(Subject subject, Dangers dangers) {
     this(subject, dangers, new LinkedHashMap<>());
@@ -32,7 +40,7 @@ final class NativeClashes {
     }
   }
 
-  private NativeClashes(Subject subject, Dangers dangers, Map<String, List<Claim>> shared) {
+  private NativeClashes(Subject subject, Dangers dangers, Map<String, Shared> shared) {
     this.subject = subject;
     this.meetings = new Meetings(subject, dangers);
     this.shared = shared;
@@ -46,7 +54,7 @@ final class NativeClashes {
         : new NativeClashes(next, its);
   }
 
-  private static List<Claim> shared(Keymap keymap, Application application) {
+  private static Shared shared(Keymap keymap, Application application) {
     Map<List<Object>, List<Claim>> by = new LinkedHashMap<>();
     for (NativeCommand c : application.commands()) {
       for (Claim claim : Keymap.claims(application, c)) {
@@ -55,21 +63,31 @@ final class NativeClashes {
         }
       }
     }
-    return by.values().stream()
-        .filter(all -> all.stream().map(Claim::owner).distinct().count() > 1)
-        .flatMap(List::stream)
-        .distinct()
-        .toList();
+    List<Claim> claims =
+        by.values().stream()
+            .filter(all -> all.stream().map(Claim::owner).distinct().count() > 1)
+            .flatMap(List::stream)
+            .distinct()
+            .toList();
+    Set<Integer> firsts = new HashSet<>();
+    claims.forEach(c -> firsts.addAll(keymap.firsts(c.trigger())));
+    return new Shared(claims, firsts);
   }
 
   private static List<Object> key(Place place, List<Signal> path) {
     return List.of(place, path);
   }
 
+  /** True when presses that begin with one of these may come to commands that share their keys. */
+  boolean concerns(Application application, Set<Integer> firsts) {
+    return !Collections.disjoint(
+        shared.getOrDefault(application.id(), Shared.NONE).firsts(), firsts);
+  }
+
   /** The conflicts of the commands of an application with one another, each told once. */
   List<Conflict> of(Application application) {
     List<Conflict> found = new ArrayList<>();
-    for (Claim claim : shared.getOrDefault(application.id(), List.of())) {
+    for (Claim claim : shared.getOrDefault(application.id(), Shared.NONE).claims()) {
       meetings.of(claim, true).stream()
           .filter(c -> c.kind() == ConflictKind.DOUBLE_CLAIM || c.kind() == ConflictKind.HOLD_CLASH)
           .filter(c -> c.claims().stream().noneMatch(Claim::isYours))

@@ -12,7 +12,9 @@ import foldtwice.resolve.Owner;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.trigger.Trigger;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -125,41 +127,79 @@ final class Twins {
   /**
    * Among the bindings of a key, each that does the same as one before it where both fire, with a
    * trigger of the same kind: a key and a button for one thing are no twins. Costs the number of
-   * bindings times the depth of their places, and for each the states it is heard in.
+   * bindings times the depth of their places, and for those whose places meet the states they are
+   * heard in.
    */
   List<Conflict> of(List<Object> key) {
-    if (same.getOrDefault(key, List.of()).size() < 2) {
+    List<Binding> all = same.getOrDefault(key, List.of());
+    if (all.size() < 2) {
       return List.of();
     }
-    List<Binding> all = same.get(key).stream().filter(b -> !fires(b).isEmpty()).toList();
+    Pairing pairing = new Pairing(all);
     List<Conflict> found = new ArrayList<>();
-    Map<List<Object>, Integer> at = new HashMap<>();
-    Map<List<Object>, Integer> within = new HashMap<>();
     for (int i = 0; i < all.size(); i++) {
+      int first = pairing.first(i);
+      if (first < i) {
+        Set<Place> both = new LinkedHashSet<>(pairing.fires(i));
+        both.retainAll(pairing.fires(first));
+        if (!both.isEmpty()) {
+          found.add(twins(all.get(i), all.get(first), List.copyOf(both), false));
+        }
+      }
+      pairing.add(i);
+    }
+    return found;
+  }
+
+  /** Which of some bindings come before others in places that meet; where they fire, if asked. */
+  private final class Pairing {
+    private final List<Binding> all;
+    private final Map<Integer, Set<Place>> fires = new HashMap<>();
+    private final Map<List<Object>, Deque<Integer>> at = new HashMap<>();
+    private final Map<List<Object>, Deque<Integer>> within = new HashMap<>();
+
+    Pairing(List<Binding> all) {
+      this.all = all;
+    }
+
+    Set<Place> fires(int i) {
+      return fires.computeIfAbsent(i, n -> Twins.this.fires(all.get(n)));
+    }
+
+    /** The first that was added, fires anywhere and meets this one; itself when there is none. */
+    int first(int i) {
       Binding b = all.get(i);
-      List<Place> around = around(b.place());
       int first = i;
       for (Trigger t : b.triggers()) {
-        first = Math.min(first, within.getOrDefault(List.of(b.place(), t.getClass()), i));
-        for (Place p : around) {
-          first = Math.min(first, at.getOrDefault(List.of(p, t.getClass()), i));
+        first = Math.min(first, head(within.get(List.of(b.place(), t.getClass())), i));
+        for (Place p : around(b.place())) {
+          first = Math.min(first, head(at.get(List.of(p, t.getClass())), i));
         }
       }
-      if (first < i) {
-        Set<Place> both = new LinkedHashSet<>(fires(b));
-        both.retainAll(fires(all.get(first)));
-        if (!both.isEmpty()) {
-          found.add(twins(b, all.get(first), List.copyOf(both), false));
-        }
+      return first;
+    }
+
+    /** What fires nowhere is no twin of anybody, and is not asked about again. */
+    private int head(Deque<Integer> some, int otherwise) {
+      while (some != null && !some.isEmpty() && fires(some.peek()).isEmpty()) {
+        some.poll();
       }
+      return some == null || some.isEmpty() ? otherwise : some.peek();
+    }
+
+    void add(int i) {
+      Binding b = all.get(i);
       for (Trigger t : b.triggers()) {
-        at.putIfAbsent(List.of(b.place(), t.getClass()), i);
-        for (Place p : around) {
-          within.putIfAbsent(List.of(p, t.getClass()), i);
+        add(at, List.of(b.place(), t.getClass()), i);
+        for (Place p : around(b.place())) {
+          add(within, List.of(p, t.getClass()), i);
         }
       }
     }
-    return found;
+
+    private static void add(Map<List<Object>, Deque<Integer>> to, List<Object> key, int i) {
+      to.computeIfAbsent(key, k -> new ArrayDeque<>(1)).add(i);
+    }
   }
 
   /** A place and all it lies in. */

@@ -123,6 +123,16 @@ final class Works {
     }
   }
 
+  /** True when the bindings of an application may have to share numbered slots. */
+  boolean isNumbered(Binding binding) {
+    return binding
+        .place()
+        .applicationId()
+        .map(library.applications()::get)
+        .filter(a -> a.ways().stream().anyMatch(w -> w.slots() > 0))
+        .isPresent();
+  }
+
   /** Bindings for which no numbered slot of their way in is left, those after the first ones. */
   List<Conflict> slots() {
     Set<String> in = Outlook.inSlots(library);
