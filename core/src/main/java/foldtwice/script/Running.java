@@ -3,16 +3,12 @@ package foldtwice.script;
 import foldtwice.cage.Cage;
 import foldtwice.cage.Cell;
 import foldtwice.cage.Wire;
-import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.run.Scripts;
-import foldtwice.source.Calls;
 import foldtwice.source.Source;
 import foldtwice.source.Watched;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.Map;
-import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.concurrent.TimeUnit;
@@ -112,11 +108,7 @@ final class Running implements Scripts.Going, Runnable {
 
   private Scripts.Answer answer(Talk.Asked asked) {
     try {
-      Optional<Value> atOnce = Calls.atOnce(asked.what(), asked.given());
-      Scripts.Answer answer =
-          atOnce.isPresent()
-              ? new Scripts.Answer.Done(Map.of("", atOnce.get()))
-              : exchange.want(Wishes.of(asked));
+      Scripts.Answer answer = exchange.want(Wishes.of(asked));
       return answer instanceof Scripts.Answer.Done(var values)
               && values.values().stream().anyMatch(Talk::isTooLong)
           ? new Scripts.Answer.Refused(Talk.shorter(), "more")

@@ -3,7 +3,9 @@ package foldtwice.script;
 import com.sun.management.ThreadMXBean;
 import foldtwice.cage.Inmate;
 import foldtwice.cage.Wire;
+import foldtwice.routine.ValueException;
 import foldtwice.run.Scripts;
+import foldtwice.source.Calls;
 import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -13,6 +15,7 @@ import java.lang.management.ManagementFactory;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
 import java.util.regex.Pattern;
@@ -132,12 +135,19 @@ public final class ScriptProcess {
     ready.context().close(true);
   }
 
+  /** What needs no program is answered here, the rest by whoever runs the script. */
   private Scripts.Answer ask(Talk.Asked asked) {
     try {
+      Optional<foldtwice.routine.Value> atOnce = Calls.atOnce(asked.what(), asked.given());
+      if (atOnce.isPresent()) {
+        return new Scripts.Answer.Done(Map.of("", atOnce.get()));
+      }
       synchronized (inmate) {
         Talk.write(inmate.out(), asked);
       }
       return Talk.answer(inmate.in());
+    } catch (ValueException e) {
+      return new Scripts.Answer.Refused(e.allowed(), e.found());
     } catch (Wire.TooLongException e) {
       return new Scripts.Answer.Refused("at most " + Wire.LONGEST + " bytes", "more");
     } catch (IOException e) {
