@@ -65,6 +65,7 @@ class HouseTest {
           List.of("cage"),
           List.of("script"),
           List.of("recording"),
+          List.of("merge"),
           List.of("words"),
           // stand-ins
           List.of("standin"),

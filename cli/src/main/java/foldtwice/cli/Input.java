@@ -32,6 +32,11 @@ final class Input {
   }
 
   Library library() throws Unusable {
+    return library(file);
+  }
+
+  /** The library in a file, with what is not yet folded into it. */
+  static Library library(Path file) throws Unusable {
     try {
       return LibraryStore.look(there(file));
     } catch (FormatException e) {

@@ -21,6 +21,8 @@ import picocli.CommandLine.Spec;
       PressKeys.class,
       Run.class,
       Verify.class,
+      Diff.class,
+      Merge.class,
       Repair.class,
       ListBackups.class
     })
@@ -31,6 +33,7 @@ final class Root implements Runnable {
   @Override
   public void run() {
     throw new ParameterException(
-        spec.commandLine(), "which command? new, check, press, run, verify, repair or backups");
+        spec.commandLine(),
+        "which command? new, check, press, run, verify, diff, merge, repair or backups");
   }
 }

@@ -8,11 +8,14 @@ import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import foldtwice.library.file.Json;
+import foldtwice.library.file.LibraryJson;
+import foldtwice.library.file.LibraryStore;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -504,5 +507,71 @@ class CommandLineTest {
     Ran help = run(command, "--help");
     assertThat(help.exit).isZero();
     assertThat(help.out).contains("Usage: foldtwice " + command);
+  }
+
+  private Path variant(String name, String from, String to) throws Exception {
+    String text = Files.readString(DEMO);
+    assertThat(text).contains(from);
+    return Files.writeString(folder.resolve(name), text.replaceFirst(from, to));
+  }
+
+  @Test
+  void differencesAreToldByMeaning() throws Exception {
+    Path other = variant("other.json", "\"usesPerWeek\": 410", "\"usesPerWeek\": 400");
+    Ran ran = run("diff", DEMO.toString(), other.toString());
+    assertThat(ran.exit).isEqualTo(1);
+    assertThat(ran.out)
+        .isEqualTo(
+            "changed  Shift boxes, dx +0.5 mm in Tagpress \u203a box selected: usesPerWeek 410 \u2192"
+                + " 400\n");
+    Ran json = run("diff", DEMO.toString(), other.toString(), "--format", "json");
+    assertThat(json.json().at("/differences/0/id").asText()).isEqualTo("b01");
+    assertThat(json.json().at("/differences/0/fields/0/is").asInt()).isEqualTo(400);
+    Ran same = run("diff", DEMO.toString(), DEMO.toString());
+    assertThat(same.exit).isZero();
+    assertThat(same.out).isEqualTo("the same\n");
+  }
+
+  /** As version control systems use it: what is written to OURS is what comes of all three. */
+  @Test
+  void mergingWritesALibraryAndListsContradictions() throws Exception {
+    Path ours = variant("ours.json", "\"usesPerWeek\": 410", "\"usesPerWeek\": 400");
+    Path theirs = variant("theirs.json", "\"usesPerWeek\": 388", "\"usesPerWeek\": 300");
+    Ran well =
+        run("merge", DEMO.toString(), ours.toString(), theirs.toString(), "--out", ours.toString());
+    assertThat(well.err).isEmpty();
+    assertThat(well.exit).isZero();
+    assertThat(folder.resolve("ours.json.lock")).as("nothing is left beside it").doesNotExist();
+    assertThat(Files.readString(ours)).contains("\"usesPerWeek\": 400", "\"usesPerWeek\": 300");
+    Path mine = variant("mine.json", "\"usesPerWeek\": 410", "\"usesPerWeek\": 1");
+    Path yours = variant("yours.json", "\"usesPerWeek\": 410", "\"usesPerWeek\": 2");
+    Ran ran = run("merge", DEMO.toString(), mine.toString(), yours.toString());
+    assertThat(ran.exit).isEqualTo(1);
+    assertThat(ran.err)
+        .isEqualTo(
+            "Shift boxes, dx +0.5 mm in Tagpress \u203a box selected, usesPerWeek: ours 1, theirs 2;"
+                + " ours is taken\n");
+    assertThat(LibraryJson.read(ran.out.getBytes(StandardCharsets.UTF_8)).bindings().get("b01"))
+        .satisfies(b -> assertThat(b.usesPerWeek()).isEqualTo(1));
+    Path broken = Files.writeString(folder.resolve("broken.json"), "{");
+    String before = Files.readString(ours);
+    Ran bad =
+        run("merge", DEMO.toString(), broken.toString(), DEMO.toString(), "--out", ours.toString());
+    assertThat(bad.exit).isEqualTo(2);
+    assertThat(Files.readString(ours)).as("nothing is written").isEqualTo(before);
+    try (LibraryStore open = LibraryStore.open(ours, "somebody", Clock.systemUTC())) {
+      assertThat(open.mayWrite()).isTrue();
+      Ran held =
+          run(
+              "merge",
+              DEMO.toString(),
+              mine.toString(),
+              yours.toString(),
+              "--out",
+              ours.toString());
+      assertThat(held.exit).isEqualTo(2);
+      assertThat(held.err).contains("is open, by somebody");
+    }
+    assertThat(Files.readString(ours)).isEqualTo(before);
   }
 }

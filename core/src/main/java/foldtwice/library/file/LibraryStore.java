@@ -248,12 +248,7 @@ public final class LibraryStore implements AutoCloseable {
    */
   public LibraryStore moveTo(Path elsewhere) throws IOException, FormatException {
     byte[] first = proven(history.first().library());
-    if (Files.exists(elsewhere)) {
-      replaced(elsewhere.toRealPath(), first);
-    } else {
-      Disk.replace(elsewhere.toAbsolutePath(), first);
-      Files.deleteIfExists(Journal.of(elsewhere.toRealPath())); // of one that is no more
-    }
+    put(elsewhere, first, who, Optional.of(file));
     LibraryStore store = open(elsewhere, who, clock);
     if (!store.mayWrite()) {
       store.close();
@@ -278,9 +273,32 @@ public final class LibraryStore implements AutoCloseable {
    * there is replaced, unless somebody has it open.
    */
   public void copyTo(Path elsewhere) throws IOException {
-    byte[] document = proven(library());
+    put(elsewhere, proven(library()), who, Optional.of(file));
+  }
+
+  /**
+   * Writes a library to a file. One that is there is replaced, unless somebody has it open; beside
+   * a file that nobody ever opened, such as the ones a version control system makes for a moment,
+   * nothing is left.
+   *
+   * @param who writes
+   */
+  public static void write(Path file, Library library, String who) throws IOException {
+    boolean known =
+        !Files.exists(file)
+            || WriterLock.mayBeHeld(file.toRealPath())
+            || Files.exists(Journal.of(file.toRealPath()));
+    if (known) {
+      put(file, proven(library), who, Optional.empty());
+    } else {
+      Disk.replace(file.toRealPath(), proven(library));
+    }
+  }
+
+  private static void put(Path elsewhere, byte[] document, String who, Optional<Path> own)
+      throws IOException {
     if (Files.exists(elsewhere)) {
-      replaced(elsewhere.toRealPath(), document);
+      replaced(elsewhere.toRealPath(), document, who, own);
     } else {
       Disk.replace(elsewhere.toAbsolutePath(), document);
       Files.deleteIfExists(Journal.of(elsewhere.toRealPath())); // of one that is no more
@@ -303,7 +321,8 @@ public final class LibraryStore implements AutoCloseable {
   }
 
   /** Puts a document in the place of another library, which nobody may have open. */
-  private void replaced(Path other, byte[] document) throws IOException {
+  private static void replaced(Path other, byte[] document, String who, Optional<Path> own)
+      throws IOException {
     switch (WriterLock.take(other, who)) {
       case WriterLock.Result.Ours(WriterLock lock) -> {
         try {
@@ -315,7 +334,7 @@ public final class LibraryStore implements AutoCloseable {
       }
       case WriterLock.Result.Theirs(String holder) ->
           throw new IOException(
-              other.equals(file)
+              own.filter(other::equals).isPresent()
                   ? other + " is this library itself; choose another name"
                   : other + " is open, by " + holder + "; choose another name");
       case WriterLock.Result.ReadOnly(String why) -> throw new IOException(why);

@@ -96,6 +96,11 @@ final class WriterLock implements AutoCloseable {
     }
   }
 
+  /** False for a file nobody ever had open: who opens a library makes its lock first. */
+  static boolean mayBeHeld(Path library) throws IOException {
+    return Files.exists(of(library)) || hasOtherNames(library);
+  }
+
   private static Path of(Path library) {
     return library.resolveSibling(library.getFileName() + ".lock");
   }

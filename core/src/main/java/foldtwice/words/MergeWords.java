@@ -1,0 +1,125 @@
+package foldtwice.words;
+
+import static foldtwice.words.Words.TEXTS;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import foldtwice.library.Library;
+import foldtwice.merge.Contradiction;
+import foldtwice.merge.Differing;
+import foldtwice.place.Application;
+import foldtwice.place.Place;
+import foldtwice.place.Station;
+import foldtwice.routine.Routine;
+import foldtwice.surface.Surface;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/** Says what is different between two libraries, and where two sides contradict each other. */
+public final class MergeWords {
+
+  /** Longer values are cut, in characters. */
+  private static final int LONGEST = 90;
+
+  private final Library was;
+  private final Library is;
+
+  /** Of two libraries, whose parts are called as they are called there. */
+  public MergeWords(Library was, Library is) {
+    this.was = was;
+    this.is = is;
+  }
+
+  /** A row: {@code changed Shift boxes, dx +0.5 mm: triggers Alt+. → Alt+K}. */
+  public String of(Differing.Row row) {
+    String name = named(row.list(), row.how() == Differing.How.ADDED ? row.now() : row.id());
+    return row.fields().isEmpty()
+        ? name
+        : TEXTS.get(
+            "merge.changed",
+            name,
+            row.fields().stream()
+                .map(f -> field(row.list(), row.id(), row.now(), f))
+                .collect(Collectors.joining("; ")));
+  }
+
+  /** How a part differs, in a word. */
+  public static String how(Differing.How how) {
+    return TEXTS.get("merge.how." + how);
+  }
+
+  /** What both sides made of it. */
+  public String of(Contradiction c) {
+    List<String> subject = c.subject();
+    String name = named(subject.getFirst(), subject.size() > 1 ? subject.get(1) : "");
+    return TEXTS.get(
+        "merge.contradiction",
+        c.field().isEmpty() ? name : name + ", " + String.join(" \u203a ", c.field()),
+        shown(c.ours()),
+        shown(c.theirs()),
+        TEXTS.get("merge.taken." + c.taken()));
+  }
+
+  private String field(String list, String id, String now, Differing.Field f) {
+    String path = String.join(" \u203a ", f.path());
+    if (list.equals("bindings") && f.path().equals(List.of("triggers"))) {
+      return TEXTS.get("merge.field", path, triggers(was, id), triggers(is, now));
+    }
+    if (list.equals("bindings") && f.path().equals(List.of("place"))) {
+      return TEXTS.get("merge.field", path, place(was, f.was()), place(is, f.is()));
+    }
+    return TEXTS.get("merge.field", path, shown(f.was()), shown(f.is()));
+  }
+
+  private static String triggers(Library of, String binding) {
+    Words words = new Words(of);
+    String all =
+        of.bindings().get(binding).triggers().stream()
+            .map(words::trigger)
+            .collect(Collectors.joining(", "));
+    return all.isEmpty() ? TEXTS.get("merge.nothing") : all;
+  }
+
+  private static String place(Library of, Optional<JsonNode> id) {
+    return id.map(p -> new Words(of).place(Place.of(p.asText())))
+        .orElseGet(() -> TEXTS.get("merge.nothing"));
+  }
+
+  private static String shown(Optional<JsonNode> value) {
+    String text =
+        value
+            .map(v -> v.isTextual() ? v.asText() : v.toString())
+            .orElseGet(() -> TEXTS.get("merge.nothing"));
+    String line = text.replace('\n', ' ');
+    return line.length() > LONGEST ? line.substring(0, LONGEST) + "\u2026" : line;
+  }
+
+  private String named(String list, String id) {
+    return switch (list) {
+      case "" -> TEXTS.get("merge.library");
+      case "bindings" ->
+          in(Library::bindings, id)
+              .map(
+                  b -> TEXTS.get("merge.binding", words(id).binding(b), words(id).place(b.place())))
+              .orElse(id);
+      case "routines" -> in(Library::routines, id).map(Routine::name).orElse(id);
+      case "applications" -> in(Library::applications, id).map(Application::name).orElse(id);
+      case "stations" -> in(Library::stations, id).map(Station::name).orElse(id);
+      case "devices", "toolbars", "menus", "offerings" ->
+          in(Library::surfaces, id).map(Surface::name).orElse(id);
+      case "families" -> in(Library::families, id).map(f -> f.name()).orElse(id);
+      default -> list + " " + id;
+    };
+  }
+
+  private Words words(String binding) {
+    return new Words(was.bindings().containsKey(binding) ? was : is);
+  }
+
+  private <T> Optional<T> in(Function<Library, Map<String, T>> list, String id) {
+    return Optional.ofNullable(list.apply(was).get(id))
+        .or(() -> Optional.ofNullable(list.apply(is).get(id)));
+  }
+}
