@@ -16,6 +16,7 @@ final class Keyed {
           List.of("conflict"),
           List.of("station", "application"),
           List.of("binding"),
+          List.of("was/id"),
           List.of("application"),
           List.of("name"));
 
@@ -28,7 +29,7 @@ final class Keyed {
 
   private static boolean tells(List<String> key, JsonNode list) {
     for (JsonNode one : list) {
-      if (one.has("do") || !key.stream().allMatch(k -> one.path(k).isTextual())) {
+      if (one.has("do") || !key.stream().allMatch(k -> at(one, k).isTextual())) {
         return false; // steps may be alike
       }
     }
@@ -41,10 +42,14 @@ final class Keyed {
     for (JsonNode one : list) {
       StringBuilder id = new StringBuilder();
       for (String k : key) {
-        id.append(id.isEmpty() ? "" : " ").append(one.path(k).asText());
+        id.append(id.isEmpty() ? "" : " ").append(at(one, k).asText());
       }
       members.put(id.toString(), one);
     }
     return members;
+  }
+
+  private static JsonNode at(JsonNode one, String key) {
+    return one.at("/" + key);
   }
 }

@@ -94,7 +94,8 @@ public record Merging(Library library, List<Contradiction> contradictions) {
         .map(ids -> List.of(path[1], ids.get(Integer.parseInt(path[2]))));
   }
 
+  /** As it reads when it is written: numbers are told as they come back. */
   static JsonNode tree(Library library) throws FormatException {
-    return Json.parse(LibraryJson.write(library).getBytes(StandardCharsets.UTF_8));
+    return Json.parse(LibraryJson.tree(library).toString().getBytes(StandardCharsets.UTF_8));
   }
 }

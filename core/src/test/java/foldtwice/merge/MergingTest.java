@@ -49,7 +49,7 @@ class MergingTest {
     assertThat(Merging.of(base, x, x)).isEqualTo(new Merging(x, List.of()));
   }
 
-  @Property(tries = 300)
+  @Property(tries = 200)
   void theOrderOfTheSidesMattersToNothingButContradictions(@ForAll long seed) throws Exception {
     Library base = RandomLibraries.of(seed);
     Random random = new Random(seed);
@@ -69,7 +69,7 @@ class MergingTest {
         .collect(Collectors.toSet());
   }
 
-  @Property(tries = 300)
+  @Property(tries = 200)
   void mergingOnceMoreChangesNothing(@ForAll long seed) throws Exception {
     Library base = RandomLibraries.of(seed);
     Random random = new Random(seed);
@@ -83,7 +83,7 @@ class MergingTest {
   }
 
   /** What one side added is in; what neither took out is in. */
-  @Property(tries = 300)
+  @Property(tries = 200)
   void nothingThatOnlyOneSideHasIsDropped(@ForAll long seed) throws Exception {
     Library base = RandomLibraries.of(seed);
     Random random = new Random(seed);

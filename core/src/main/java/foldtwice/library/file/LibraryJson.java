@@ -134,6 +134,18 @@ public final class LibraryJson {
 
   /** The document, in stable order, ending in a line feed. */
   public static String write(Library library) {
+    return Json.print(tree(library, Optional.of(library)));
+  }
+
+  /**
+   * The document as a tree in which no part is said by another: what programs have in their files
+   * is told in full.
+   */
+  public static ObjectNode tree(Library library) {
+    return tree(library, Optional.empty());
+  }
+
+  private static ObjectNode tree(Library library, Optional<Library> told) {
     ObjectNode out = Json.object().put("format", FORMAT).put("version", VERSION);
     out.put("name", library.name());
     ArrayNode applications = out.putArray("applications");
@@ -159,10 +171,7 @@ public final class LibraryJson {
     }
     if (!library.files().isEmpty()) {
       ArrayNode files = out.putArray("files");
-      library
-          .files()
-          .values()
-          .forEach(f -> files.add(ProgramFileJson.write(f, Optional.of(library))));
+      library.files().values().forEach(f -> files.add(ProgramFileJson.write(f, told)));
     }
     if (!library.checks().isEmpty()) {
       ArrayNode checks = out.putArray("checks");
@@ -172,7 +181,7 @@ public final class LibraryJson {
       ArrayNode descriptions = out.putArray("descriptions");
       library.descriptions().values().forEach(d -> descriptions.add(DescriptionJson.write(d)));
     }
-    return Json.print(Json.with(library.extras(), out));
+    return Json.with(library.extras(), out);
   }
 
   static void putNumber(ObjectNode out, String name, double number) {

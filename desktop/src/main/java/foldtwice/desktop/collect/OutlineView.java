@@ -1,5 +1,6 @@
 package foldtwice.desktop.collect;
 
+import foldtwice.desktop.parts.Children;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Known;
@@ -20,7 +21,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import javafx.collections.ObservableList;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
@@ -80,6 +80,7 @@ final class OutlineView extends VBox {
   private Routine.Macro shown;
   private List<OutlineRow> rows = List.of();
   private List<String> chosen = List.of();
+  private List<NativeCommand> named = List.of();
   private Optional<Node> namesakes = Optional.empty();
   private Map<Object, Node> nodes = new HashMap<>();
   private int from;
@@ -136,10 +137,12 @@ final class OutlineView extends VBox {
     }
     Optional<Line> open = open(macro);
     open.ifPresent(line -> editor.show(macro, numbers.getLast(), line, known));
-    namesakes =
-        open.map(line -> same.apply(line.step()))
-            .filter(all -> !all.isEmpty())
-            .map(all -> new Namesakes(all, actions::found));
+    List<NativeCommand> alike = open.map(line -> same.apply(line.step())).orElse(List.of());
+    if (!alike.equals(named)) { // else somebody may be writing into it
+      named = alike;
+      namesakes =
+          alike.isEmpty() ? Optional.empty() : Optional.of(new Namesakes(alike, actions::found));
+    }
     several.show(macro, numbers);
     fill();
     if (focused && !Parts.hasKeys(this)) {
@@ -180,7 +183,8 @@ final class OutlineView extends VBox {
     if (rows.isEmpty()) {
       wanted.add(Parts.wrapped(Ui.text("collect.nosteps"), "soft"));
     }
-    sync(getChildren(), wanted);
+    Children.follow(
+        getChildren(), wanted, n -> n.equals(editor) || n.equals(several) ? MOST_ROWS : 1);
   }
 
   private Node nodeOf(OutlineRow row) {
@@ -209,16 +213,6 @@ final class OutlineView extends VBox {
             VBox.setMargin(n, new Insets(0, 0, 0, depth * OutlineRow.INDENT + 40));
             wanted.add(n);
           });
-    }
-  }
-
-  /**
-   * Makes a list another one in one change: what is in both stays in the scene, keeps its styles
-   * and the keys.
-   */
-  private static void sync(ObservableList<Node> there, List<Node> wanted) {
-    if (!there.equals(wanted)) {
-      there.setAll(wanted);
     }
   }
 
