@@ -26,6 +26,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -256,22 +257,22 @@ public final class CollectView extends BorderPane implements View {
     }
     boolean keysBeside = Parts.hasKeys(right);
     if (of instanceof Routine.Macro macro) {
-      content(outline);
+      only(content, outline);
       steps(now, macro);
     } else {
-      content(source);
+      only(content, source);
       source.show(of, stepping.broken());
     }
     stepping
         .run()
         .ifPresentOrElse(
             run -> {
-              right.getChildren().setAll(running);
+              only(right, running);
               running.show(run, stepping.before());
               acts.refresh();
             },
             () -> {
-              right.getChildren().setAll(facts);
+              only(right, facts);
               facts.show(now, of);
             });
     if (keysBeside && !Parts.hasKeys(right)) {
@@ -279,9 +280,10 @@ public final class CollectView extends BorderPane implements View {
     }
   }
 
-  private void content(Node... nodes) {
-    if (!content.getChildren().equals(List.of(nodes))) {
-      content.getChildren().setAll(nodes);
+  /** What is there already keeps its styles. */
+  private static void only(Pane in, Node one) {
+    if (!in.getChildren().equals(List.of(one))) {
+      in.getChildren().setAll(one);
     }
   }
 
