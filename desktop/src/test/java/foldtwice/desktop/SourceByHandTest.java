@@ -327,9 +327,10 @@ class SourceByHandTest {
       hands.space("#take-in");
       hands.choosing(others);
       hands.space("#take-in-folder");
-      hands.waitForText("#advice-keeps-quietly", "takes the place of Save");
+      hands.waitForText(
+          "#advice-keeps-quietly", "Ctrl+S, for Keeps quietly, takes the place of Save");
       hands.waitForText("#advice-stays-apart", "free");
-      hands.waitForText("#advice-one-of-two", "claimed twice");
+      hands.waitForText("#advice-one-of-two", "by One of two and by Two of two");
       hands.waitForText("#advice-two-of-two", "claimed twice");
       hands.space("#keys-one-of-two"); // wanted all the same
       hands.space("#take-in-take");

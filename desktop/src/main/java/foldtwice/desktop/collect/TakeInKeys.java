@@ -3,15 +3,14 @@ package foldtwice.desktop.collect;
 import foldtwice.binding.Binding;
 import foldtwice.collecting.Collecting;
 import foldtwice.collecting.Found;
-import foldtwice.conflict.Advice;
 import foldtwice.desktop.parts.AdviceLines;
+import foldtwice.desktop.session.Advised;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.trigger.Notation;
-import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -29,7 +28,7 @@ final class TakeInKeys {
   private final Session session;
   private final Map<Found.Item, CheckBox> bound = new LinkedHashMap<>();
   private final Map<Found.Item, VBox> told = new LinkedHashMap<>();
-  private final Question<Map<Found.Item, List<Advice>>> advising;
+  private final Question<Map<Found.Item, List<Advised>>> advising;
 
   TakeInKeys(Session session) {
     this.session = session;
@@ -71,7 +70,7 @@ final class TakeInKeys {
     List<Found.Item> withKeys = List.copyOf(bound.keySet());
     advising.anew(
         asked -> {
-          Map<Found.Item, List<Advice>> all = new LinkedHashMap<>();
+          Map<Found.Item, List<Advised>> all = new LinkedHashMap<>();
           for (Found.Item item : withKeys) {
             if (asked.isWanted()) {
               all.put(item, advice(now, collecting, item, withKeys));
@@ -81,7 +80,7 @@ final class TakeInKeys {
         });
   }
 
-  private static List<Advice> advice(
+  private static List<Advised> advice(
       Snapshot now, Collecting collecting, Found.Item item, List<Found.Item> all) {
     List<Found.Item> first = new ArrayList<>(List.of(item.withoutTriggers()));
     all.stream()
@@ -89,18 +88,20 @@ final class TakeInKeys {
         .forEach(first::add);
     Binding binding = collecting.binding(item);
     return item.triggers().stream()
-        .map(t -> Advice.on(now.subject(), collecting.take(first), binding, t))
+        .map(t -> Advised.of(now.subject(), collecting.take(first), binding, t))
         .toList();
   }
 
-  private void showAdvice(Map<Found.Item, List<Advice>> all) {
-    Words words = session.now().words();
+  private void showAdvice(Map<Found.Item, List<Advised>> all) {
     all.forEach(
         (item, advice) -> {
           told.get(item)
               .getChildren()
-              .setAll(advice.stream().flatMap(a -> AdviceLines.of(a, words).stream()).toList());
-          if (advice.stream().anyMatch(AdviceLines::isSerious)) {
+              .setAll(
+                  advice.stream()
+                      .flatMap(a -> AdviceLines.of(a.advice(), a.words()).stream())
+                      .toList());
+          if (advice.stream().anyMatch(a -> AdviceLines.isSerious(a.advice()))) {
             bound.get(item).setSelected(false);
           }
         });

@@ -9,6 +9,7 @@ import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
+import foldtwice.place.Place;
 import foldtwice.routine.Origin;
 import foldtwice.routine.Routine;
 import foldtwice.words.Words;
@@ -210,10 +211,11 @@ final class TakeInPanel extends VBox {
     return row;
   }
 
-  private static String about(Routine routine) {
+  private String about(Routine routine) {
     Origin origin = routine.origin();
     List<String> parts = new ArrayList<>();
-    parts.add(Ui.text("takein.for", routine.application()));
+    parts.add(
+        Ui.text("takein.for", session.now().words().place(new Place.Whole(routine.application()))));
     if (!origin.author().isEmpty()) {
       parts.add(Ui.text("takein.by", origin.author()));
     }

@@ -1,7 +1,6 @@
 package foldtwice.desktop.session;
 
 import foldtwice.binding.Binding;
-import foldtwice.conflict.Advice;
 import foldtwice.conflict.Subject;
 import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
@@ -178,11 +177,11 @@ public final class Recorder {
   }
 
   /** What would follow if what is recorded had this trigger; asked of the library as it is. */
-  public Supplier<Advice> advice(String name, Trigger trigger) {
+  public Supplier<Advised> advice(String name, Trigger trigger) {
     Routine.Macro macro = macro(name, steps());
     Binding binding = binding(macro);
     Subject now = session.now().subject();
-    return () -> Advice.on(now, new Edit.PutRoutine(macro), binding, trigger);
+    return () -> Advised.of(now, new Edit.PutRoutine(macro), binding, trigger);
   }
 
   /** What takes the very same steps: a routine, given these constants, or a command's own keys. */

@@ -1,8 +1,8 @@
 package foldtwice.desktop.trying;
 
-import foldtwice.conflict.Advice;
 import foldtwice.desktop.parts.AdviceLines;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Advised;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Recorder;
@@ -30,9 +30,8 @@ final class RecordPanel extends VBox {
 
   private static final int LAST_STEPS = 9;
 
-  private final Session session;
   private final Recorder recorder;
-  private final Question<Advice> advising;
+  private final Question<Advised> advising;
   private final VBox advice = new VBox(4);
   private final TextField name = new TextField();
   private final TextField trigger = new TextField();
@@ -48,7 +47,6 @@ final class RecordPanel extends VBox {
    * @param onKept gets the id of the macro that was kept, or nothing
    */
   RecordPanel(Session session, Consumer<Optional<String>> onKept) {
-    this.session = session;
     this.recorder = session.recorder();
     advising = session.background().question(Lane.WORK, this::showAdvice);
     this.onKept = onKept;
@@ -134,8 +132,8 @@ final class RecordPanel extends VBox {
     }
   }
 
-  private void showAdvice(Advice about) {
-    advice.getChildren().setAll(AdviceLines.of(about, session.now().words()));
+  private void showAdvice(Advised about) {
+    advice.getChildren().setAll(AdviceLines.of(about.advice(), about.words()));
   }
 
   private void pause() {
