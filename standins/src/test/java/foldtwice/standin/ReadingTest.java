@@ -106,6 +106,12 @@ class ReadingTest {
     runningChangesNoMoreThanTheReadingSays(1680193L);
   }
 
+  /** An answer without rows has no keys: they go back to where one writes. */
+  @Test
+  void whatEmptiesTheAnswerTakesTheKeysFromIt() {
+    runningChangesNoMoreThanTheReadingSays(-17623062616684L);
+  }
+
   /** Running changes no kind of thing and leaves no setting that the reading did not say. */
   @Property(tries = 400)
   void runningChangesNoMoreThanTheReadingSays(@ForAll long seed) {

@@ -36,7 +36,10 @@ public final class Muniment extends StandIn<Console> {
 
   private static final List<String> SCHEMAS = List.of("herbarium", "lending", "storage");
   private static final Effects VIEW = Effects.of(Touch.VIEW);
-  private static final Effects DOCUMENT = Effects.of(Touch.OBJECTS, Touch.SELECTION);
+
+  /** Where the answer comes to nothing the keys go back to the console. */
+  private static final Effects DOCUMENT = Effects.of(Touch.OBJECTS, Touch.SELECTION, Touch.VIEW);
+
   private static final Effects SELECTION = Effects.of(Touch.SELECTION);
   private static final String NAME = "row ";
 
