@@ -72,11 +72,18 @@ final class PressKeys implements Callable<Integer> {
     Library library = input.library();
     Station station = input.station(library);
     Keymap keymap = Keymap.of(library, station);
-    Pressed pressed = press(library, keymap, state(library), presses(library, keymap, station));
+    Trigger.Keys trigger = trigger();
+    Pressed pressed =
+        press(library, keymap, state(library), presses(library, keymap, station, trigger));
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
       case json -> out.print(Json.print(json(library, pressed)));
-      case text -> text(library, station, pressed, new Lines(out));
+      case text ->
+          text(
+              new Words(library),
+              pressed,
+              new Words(library).besides(trigger, station),
+              new Lines(out));
     }
     out.flush();
     return pressed.fired.isPresent() ? Exit.WELL : Exit.NO;
@@ -108,8 +115,8 @@ final class PressKeys implements Callable<Integer> {
     return named;
   }
 
-  private List<Signal> presses(Library library, Keymap keymap, Station station) throws Unusable {
-    Trigger.Keys trigger = trigger();
+  private List<Signal> presses(
+      Library library, Keymap keymap, Station station, Trigger.Keys trigger) throws Unusable {
     if (!Makeable.isMade(trigger, library, keymap)) {
       throw new Unusable(
           "\""
@@ -170,8 +177,7 @@ final class PressKeys implements Callable<Integer> {
     };
   }
 
-  private void text(Library library, Station station, Pressed pressed, Lines out) throws Unusable {
-    Words words = new Words(library);
+  private void text(Words words, Pressed pressed, Optional<String> besides, Lines out) {
     List<String> comes = pressed.outcomes.stream().flatMap(o -> says(words, o).stream()).toList();
     out.line(
         "%s %s",
@@ -179,7 +185,7 @@ final class PressKeys implements Callable<Integer> {
         comes.isEmpty()
             ? "waits"
             : String.join(", then ", comes).replace(", then fires ", ", then "));
-    words.besides(trigger(), station).ifPresent(says -> out.line("  %s", says));
+    besides.ifPresent(says -> out.line("  %s", says));
     pressed.idle.ifPresent(
         r ->
             out.line(

@@ -7,15 +7,23 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
+import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
 import foldtwice.library.file.Json;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.place.Place;
+import foldtwice.routine.Routine;
+import foldtwice.trigger.Notation;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -268,6 +276,30 @@ class CommandLineTest {
         .contains("Ctrl+[ is typed with AltGr besides on Camera bench.");
     assertThat(demo("press", "Alt+.", "--place", "Tagpress/box selected").out)
         .doesNotContain("besides");
+  }
+
+  /** Where the key with the logo carries commands, it is what Ctrl is pressed with, not besides. */
+  @Test
+  void whatIsPressedWithOtherModifiersIsNotBesides() throws Exception {
+    Path file = folder.resolve("there.json");
+    run("new", file.toString(), "--layout", "us", "--shape", "ansi", "--desktop", "command");
+    Library library = LibraryJson.read(Files.readAllBytes(file));
+    Library bound =
+        new Edit.Together(
+                List.of(
+                    new Edit.PutRoutine(Routine.Macro.of("r", "R", "none", List.of(), List.of())),
+                    new Edit.PutBinding(
+                        Binding.fresh(
+                            "b",
+                            "r",
+                            new Place.Everywhere(),
+                            List.of(Notation.read("Ctrl+S"), Notation.read("Ctrl+?")),
+                            Map.of()))))
+            .on(library);
+    Files.writeString(file, LibraryJson.write(bound));
+    assertThat(run("check", file.toString()).out)
+        .contains("Ctrl+? is typed with Shift besides on This computer.")
+        .doesNotContain("Ctrl+S is typed");
   }
 
   @Test

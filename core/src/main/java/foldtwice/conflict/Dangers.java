@@ -39,10 +39,8 @@ final class Dangers {
   Danger of(Owner owner) {
     Library library = subject.library();
     return switch (owner) {
-      case Owner.Yours(String id) ->
-          library.bindings().containsKey(id)
-              ? ofRoutine(library.bindings().get(id).routine())
-              : Danger.NONE;
+      case Owner.Yours y ->
+          Owned.binding(library, y).map(b -> ofRoutine(b.routine())).orElse(Danger.NONE);
       case Owner.Native n ->
           Owned.command(library, n).map(NativeCommand::danger).orElse(Danger.NONE);
       case Owner.Menu m -> Danger.NONE;

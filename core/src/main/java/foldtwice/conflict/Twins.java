@@ -8,7 +8,7 @@ import foldtwice.place.Context;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
-import foldtwice.resolve.Owner;
+import foldtwice.resolve.Owned;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.trigger.Trigger;
@@ -104,19 +104,13 @@ final class Twins {
 
   /** True when two bindings do the very same, with the same arguments. */
   static boolean areSame(Library library, Claim one, Claim other) {
-    Optional<Binding> first = binding(library, one);
-    Optional<Binding> second = binding(library, other);
+    Optional<Binding> first = Owned.binding(library, one.owner());
+    Optional<Binding> second = Owned.binding(library, other.owner());
     return first.isPresent()
         && second.isPresent()
         && first.get().routine().equals(second.get().routine())
         && first.get().fitting().asks().equals(second.get().fitting().asks())
         && key(library, first.get()).equals(key(library, second.get()));
-  }
-
-  private static Optional<Binding> binding(Library library, Claim claim) {
-    return claim.owner() instanceof Owner.Yours(String id)
-        ? Optional.ofNullable(library.bindings().get(id))
-        : Optional.empty();
   }
 
   /** Every key that a binding has. */

@@ -6,6 +6,7 @@ import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -75,18 +76,18 @@ public record Differing(List<Row> rows) {
 
   private static List<Row> rows(JsonNode was, JsonNode is) {
     List<Row> rows = new ArrayList<>();
-    Set<String> names = new LinkedHashSet<>();
-    was.fieldNames().forEachRemaining(names::add);
-    is.fieldNames().forEachRemaining(names::add);
+    Set<String> names = Trees.names(was, is);
     names.removeAll(LEFT_OUT);
     List<Field> own = new ArrayList<>();
     for (String name : names) {
       JsonNode before = was.path(name);
       JsonNode after = is.path(name);
-      if (!before.isArray() && !after.isArray()) {
-        compare(was.get(name), is.get(name), List.of(name), own);
+      Optional<List<String>> key =
+          before.isArray() || after.isArray() ? Keyed.by(List.of(before, after)) : Optional.empty();
+      if (key.isPresent()) {
+        list(name, Keyed.members(before, key.get()), Keyed.members(after, key.get()), rows);
       } else {
-        list(name, before, after, rows);
+        compare(was.get(name), is.get(name), List.of(name), own);
       }
     }
     if (!own.isEmpty()) {
@@ -95,10 +96,8 @@ public record Differing(List<Row> rows) {
     return rows;
   }
 
-  private static void list(String name, JsonNode was, JsonNode is, List<Row> rows) {
-    List<String> key = Keyed.by(List.of(was, is)).orElse(List.of("id"));
-    Map<String, JsonNode> before = Keyed.members(was, key);
-    Map<String, JsonNode> after = Keyed.members(is, key);
+  private static void list(
+      String name, Map<String, JsonNode> before, Map<String, JsonNode> after, List<Row> rows) {
     Map<String, String> renamed = name.equals("bindings") ? renamed(before, after) : Map.of();
     for (var e : before.entrySet()) {
       String now = renamed.getOrDefault(e.getKey(), e.getKey());
@@ -113,8 +112,9 @@ public record Differing(List<Row> rows) {
         rows.add(new Row(name, e.getKey(), now, How.CHANGED, fields));
       }
     }
+    Set<String> known = new HashSet<>(renamed.values());
     for (String id : after.keySet()) {
-      if (!before.containsKey(id) && !renamed.containsValue(id)) {
+      if (!before.containsKey(id) && !known.contains(id)) {
         rows.add(new Row(name, id, id, How.ADDED, List.of()));
       }
     }
@@ -153,10 +153,7 @@ public record Differing(List<Row> rows) {
       return;
     }
     if (was instanceof ObjectNode before && is instanceof ObjectNode after) {
-      Set<String> names = new LinkedHashSet<>();
-      before.fieldNames().forEachRemaining(names::add);
-      after.fieldNames().forEachRemaining(names::add);
-      for (String name : names) {
+      for (String name : Trees.names(before, after)) {
         compare(before.get(name), after.get(name), Trees.under(path, name), fields);
       }
       return;

@@ -100,6 +100,14 @@ final class Trees {
             taken));
   }
 
+  /** The fields of both, each once. */
+  static Set<String> names(JsonNode one, JsonNode other) {
+    Set<String> names = new LinkedHashSet<>();
+    one.fieldNames().forEachRemaining(names::add);
+    other.fieldNames().forEachRemaining(names::add);
+    return names;
+  }
+
   static List<String> under(List<String> path, String name) {
     List<String> longer = new ArrayList<>(path);
     longer.add(name);
@@ -111,10 +119,7 @@ final class Trees {
       return either(base, ours, theirs, path); // the other fields of one mean nothing to the other
     }
     ObjectNode out = JsonNodeFactory.instance.objectNode();
-    Set<String> names = new LinkedHashSet<>();
-    ours.fieldNames().forEachRemaining(names::add);
-    theirs.fieldNames().forEachRemaining(names::add);
-    for (String name : names) {
+    for (String name : names(ours, theirs)) {
       JsonNode was = base == null ? null : base.get(name);
       JsonNode one = merged(was, ours.get(name), theirs.get(name), under(path, name));
       if (one != null) {

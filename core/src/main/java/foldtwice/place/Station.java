@@ -3,8 +3,10 @@ package foldtwice.place;
 import foldtwice.extras.Extras;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Layouts;
+import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Platform;
 import foldtwice.trigger.Shape;
+import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
@@ -58,6 +60,14 @@ public record Station(
   /** What its keys make, with its modifiers as they are used here. */
   public Layout keys() {
     return Layouts.of(layout).orElseThrow().on(platform);
+  }
+
+  /** What has to be held here for a stroke's character beside what the stroke says. */
+  public Modifiers besides(Stroke stroke) {
+    return keys().presses(stroke).stream()
+        .findFirst()
+        .map(p -> p.held().besides(platform.pressed(stroke.modifiers())))
+        .orElse(Modifiers.NONE);
   }
 
   /** The same station under another name. */

@@ -9,6 +9,7 @@ import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.Removing;
 import foldtwice.resolve.Claim;
+import foldtwice.resolve.Owned;
 import foldtwice.resolve.Owner;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
@@ -101,19 +102,8 @@ final class Ideas {
     }
   }
 
-  private Optional<Binding> binding(Claim claim) {
-    return binding(library, claim);
-  }
-
-  /** The binding that claims, if it is one. */
-  static Optional<Binding> binding(Library library, Claim claim) {
-    return claim.owner() instanceof Owner.Yours(String id)
-        ? Optional.ofNullable(library.bindings().get(id))
-        : Optional.empty();
-  }
-
   private void release(Claim claim) {
-    binding(claim)
+    Owned.binding(library, claim.owner())
         .map(b -> library.routines().get(b.routine()))
         .flatMap(Ideas::released)
         .ifPresent(r -> all.add(new Idea(new Way.Release(r.id()), new Edit.PutRoutine(r))));
@@ -134,7 +124,10 @@ final class Ideas {
   }
 
   private void twins(Conflict c) {
-    List<Binding> both = c.claims().stream().flatMap(claim -> binding(claim).stream()).toList();
+    List<Binding> both =
+        c.claims().stream()
+            .flatMap(claim -> Owned.binding(library, claim.owner()).stream())
+            .toList();
     if (both.size() < 2) {
       return;
     }

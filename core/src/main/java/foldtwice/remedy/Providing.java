@@ -15,11 +15,11 @@ import foldtwice.place.Station;
 import foldtwice.place.Versions;
 import foldtwice.reading.Hindrance;
 import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Owned;
 import foldtwice.routine.Head;
 import foldtwice.routine.Routine;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -40,7 +40,7 @@ final class Providing {
   }
 
   void missing(Conflict c) {
-    Optional<Binding> binding = Ideas.binding(library, c.about());
+    Optional<Binding> binding = Owned.binding(library, c.about().owner());
     switch (c.detail()) {
       case Detail.NoRoutine r ->
           binding.ifPresent(
@@ -52,7 +52,7 @@ final class Providing {
       case Detail.NoWay n -> binding.ifPresent(this::usualWay);
       case Detail.Hindered(String routine, List<Hindrance> by) -> {
         by.forEach(h -> provide(routine, h));
-        binding.ifPresent(this::byAction);
+        byAction(routine);
       }
       default -> {}
     }
@@ -146,22 +146,19 @@ final class Providing {
   }
 
   /** An add-on that is there may do what the routine, which cannot work here, is for. */
-  private void byAction(Binding binding) {
-    Routine of = library.routines().get(binding.routine());
+  private void byAction(String routine) {
+    Routine of = library.routines().get(routine);
     if (of == null) {
       return;
     }
     subject.known().program(of.application()).stream()
         .flatMap(f -> f.actions().stream())
-        .filter(a -> a.parameters().isEmpty() && isAlike(a.name(), of.name()))
-        .forEach(a -> all.add(instead(binding, of, a)));
+        .filter(a -> a.parameters().isEmpty() && a.name().equalsIgnoreCase(of.name().strip()))
+        .forEach(a -> all.add(instead(of, a)));
   }
 
-  private static boolean isAlike(String a, String b) {
-    return a.strip().toLowerCase(Locale.ROOT).equals(b.strip().toLowerCase(Locale.ROOT));
-  }
-
-  private Idea instead(Binding binding, Routine of, Facts.Action action) {
+  /** All that is bound to the routine fires the action. */
+  private Idea instead(Routine of, Facts.Action action) {
     Routine.PluginAction fresh =
         new Routine.PluginAction(
             Head.of(
@@ -171,11 +168,11 @@ final class Providing {
                 List.of()),
             action.from().name(),
             action.id());
+    List<Edit> edits = new ArrayList<>(List.of(new Edit.PutRoutine(fresh)));
+    library.bindings().values().stream()
+        .filter(b -> b.routine().equals(of.id()))
+        .forEach(b -> edits.add(new Edit.PutBinding(b.withRoutine(fresh.id(), Map.of()))));
     return new Idea(
-        new Way.ByAction(binding.id(), action.from(), action.name()),
-        new Edit.Together(
-            List.of(
-                new Edit.PutRoutine(fresh),
-                new Edit.PutBinding(binding.withRoutine(fresh.id(), Map.of())))));
+        new Way.ByAction(of.id(), action.from(), action.name()), new Edit.Together(edits));
   }
 }

@@ -41,7 +41,7 @@ final class Rebinding {
   }
 
   private Optional<Binding> binding(Claim claim) {
-    return Ideas.binding(library, claim);
+    return Owned.binding(library, claim.owner());
   }
 
   private static List<Trigger> replaced(List<Trigger> all, Trigger from, List<Trigger> to) {
@@ -62,16 +62,7 @@ final class Rebinding {
       case Owner.Yours y ->
           binding(claim)
               .ifPresent(
-                  b -> {
-                    for (Trigger to : others(claim.trigger(), b)) {
-                      all.add(
-                          new Idea(
-                              new Way.Move(claim.owner(), claim.trigger(), to),
-                              new Edit.PutBinding(
-                                  b.withTriggers(
-                                      replaced(b.triggers(), claim.trigger(), List.of(to))))));
-                    }
-                  });
+                  b -> others(claim.trigger(), b).forEach(to -> all.add(moved(claim, b, to))));
       case Owner.Native n when claim.trigger() instanceof Trigger.Keys ->
           Owned.command(library, n)
               .ifPresent(

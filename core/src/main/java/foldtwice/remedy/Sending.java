@@ -8,6 +8,7 @@ import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.place.Place;
 import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Owned;
 import foldtwice.resolve.Owner;
 import foldtwice.suggest.Suggestions;
 import foldtwice.surface.Device;
@@ -46,7 +47,7 @@ final class Sending {
   private void resend(Owner.Key key, Trigger.Keys keys) {
     List<Binding> listening =
         keymap.claimsOn(keys).stream()
-            .flatMap(claim -> Ideas.binding(library, claim).stream())
+            .flatMap(claim -> Owned.binding(library, claim.owner()).stream())
             .toList();
     Binding like =
         listening.isEmpty()

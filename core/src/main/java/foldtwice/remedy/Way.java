@@ -78,8 +78,8 @@ public sealed interface Way {
     }
   }
 
-  /** A binding fires an action of an add-on instead of its routine. */
-  record ByAction(String binding, AddOn addOn, String action) implements Way {}
+  /** What is bound to a routine fires an action of an add-on instead. */
+  record ByAction(String routine, AddOn addOn, String action) implements Way {}
 
   /** A binding is removed. */
   record Remove(String binding) implements Way {}

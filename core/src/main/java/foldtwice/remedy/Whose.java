@@ -3,12 +3,9 @@ package foldtwice.remedy;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
-import foldtwice.trigger.Layout;
-import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.List;
-import java.util.Optional;
 
 /** Whose hands have to learn anew: triggers are the library's, not one station's. */
 final class Whose {
@@ -36,10 +33,7 @@ final class Whose {
   }
 
   private static boolean canPress(Station station, Trigger trigger) {
-    boolean plugged = trigger.deviceId().map(d -> station.devices().contains(d)).orElse(true);
-    Optional<Layout> layout = Layouts.of(station.layout());
-    return plugged
-        && layout.isPresent()
-        && trigger.keyStrokes().stream().noneMatch(s -> layout.get().presses(s).isEmpty());
+    return trigger.deviceId().map(d -> station.devices().contains(d)).orElse(true)
+        && trigger.keyStrokes().stream().noneMatch(s -> station.keys().presses(s).isEmpty());
   }
 }

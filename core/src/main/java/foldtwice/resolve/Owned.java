@@ -18,11 +18,17 @@ public final class Owned {
         : Optional.empty();
   }
 
+  /** The binding an owner is, if it is in the library. */
+  public static Optional<Binding> binding(Library library, Owner owner) {
+    return owner instanceof Owner.Yours(String id)
+        ? Optional.ofNullable(library.bindings().get(id))
+        : Optional.empty();
+  }
+
   /** How often a week it is wanted; 0 when nobody knows. */
   public static double uses(Library library, Owner owner) {
     return switch (owner) {
-      case Owner.Yours(String id) ->
-          Optional.ofNullable(library.bindings().get(id)).map(Binding::usesPerWeek).orElse(0.0);
+      case Owner.Yours y -> binding(library, y).map(Binding::usesPerWeek).orElse(0.0);
       case Owner.Native n -> command(library, n).map(NativeCommand::usesPerWeek).orElse(0.0);
       case Owner.Menu m -> 0;
       case Owner.Key k -> 0;

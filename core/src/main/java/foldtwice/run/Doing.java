@@ -13,7 +13,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /** Takes the steps that do one thing and are done: all but those that lead elsewhere or wait. */
 final class Doing {
@@ -185,8 +184,7 @@ final class Doing {
     if (!harmful.list().isEmpty()) {
       throw new StepFailure(
           "no modifier down while text is typed",
-          harmful.list().stream().map(Modifier::word).collect(Collectors.joining("+"))
-              + " still down from the trigger; release modifiers first");
+          harmful.words() + " still down from the trigger; release modifiers first");
     }
     return new Did(text, computer.front().type(text));
   }

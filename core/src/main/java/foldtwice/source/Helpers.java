@@ -32,13 +32,13 @@ public final class Helpers {
   public static Map<String, String> of(
       Routine.Script script, Function<String, Optional<Routine>> routines) {
     Map<String, String> found = new LinkedHashMap<>();
-    Deque<String> todo = new ArrayDeque<>(named(script.source()));
-    while (!todo.isEmpty()) {
-      String id = todo.pop();
+    Deque<String> open = new ArrayDeque<>(named(script.source()));
+    while (!open.isEmpty()) {
+      String id = open.pop();
       if (!found.containsKey(id)
           && routines.apply(id).orElse(null) instanceof Routine.Script(var head, String source)) {
         found.put(id, source);
-        todo.addAll(named(source));
+        open.addAll(named(source));
       }
     }
     return found;

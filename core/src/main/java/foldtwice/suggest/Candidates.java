@@ -19,7 +19,7 @@ import java.util.stream.IntStream;
 /** What could set off a routine, kind by kind, whether free or not. */
 final class Candidates {
 
-  /** So many sequences at most, and so many letters of a name. */
+  /** So many sequences with the same modifiers. */
   private static final int SEQUENCES = 12;
 
   private static final List<Modifiers> HELD =

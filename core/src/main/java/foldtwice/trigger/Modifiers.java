@@ -2,6 +2,7 @@ package foldtwice.trigger;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
  * A set of held modifiers. {@code bits} has bit <i>n</i> set for the modifier of ordinal <i>n</i>.
@@ -39,6 +40,11 @@ public record Modifiers(int bits) {
 
   public Modifiers with(Modifier m) {
     return new Modifiers(bits | 1 << m.ordinal());
+  }
+
+  /** Their words, joined as in a trigger: {@code Ctrl+Shift}. */
+  public String words() {
+    return list().stream().map(Modifier::word).collect(Collectors.joining("+"));
   }
 
   /** Those of these that are not among others. */

@@ -16,7 +16,6 @@ import foldtwice.ready.Entries;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Owned;
 import foldtwice.routine.Routine;
-import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
@@ -175,8 +174,7 @@ final class ConflictWords {
               : TEXTS.get("wrong.argument", parameter, given, allowed);
       case Detail.Undo u -> "";
       case Detail.Settings(var routine, var names) -> String.join(", ", names);
-      case Detail.Down(var held, var harm) ->
-          held.list().stream().map(Modifier::word).collect(Collectors.joining("+"));
+      case Detail.Down(var held, var harm) -> held.words();
       case Detail.Chain(Optional<Trigger.Keys> sends) -> sends.map(Notation::write).orElse("");
       case Detail.Circle(List<Detail.Link> links) ->
           links.stream().map(this::link).collect(Collectors.joining(" "))

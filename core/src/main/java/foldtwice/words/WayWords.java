@@ -62,8 +62,8 @@ final class WayWords {
               binding(bindings.getFirst()),
               words.trigger(Trigger.Keys.of(from)),
               words.trigger(Trigger.Keys.of(to)));
-      case Way.ByAction(String binding, AddOn addOn, String action) ->
-          TEXTS.get("way.by-action", binding(binding), action, addOn.name());
+      case Way.ByAction(String routine, AddOn addOn, String action) ->
+          TEXTS.get("way.by-action", routine(routine), action, addOn.name());
       case Way.Remove(String binding) ->
           TEXTS.get("way.remove", binding(binding), triggers(binding));
     };

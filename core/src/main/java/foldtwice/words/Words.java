@@ -214,20 +214,11 @@ public final class Words {
    * That a trigger needs more held than it says on a station's keyboard; empty when it does not.
    */
   public Optional<String> besides(Trigger trigger, Station station) {
-    Modifiers more = Modifiers.NONE;
-    for (Stroke s : trigger.keyStrokes()) {
-      Modifiers held =
-          station.keys().presses(s).stream().findFirst().map(Press::held).orElse(s.modifiers());
-      more = more.and(held.besides(s.modifiers()));
-    }
+    Modifiers more =
+        trigger.keyStrokes().stream().map(station::besides).reduce(Modifiers.NONE, Modifiers::and);
     return more.isEmpty()
         ? Optional.empty()
-        : Optional.of(
-            TEXTS.get(
-                "typed.besides",
-                trigger(trigger),
-                more.list().stream().map(Modifier::word).collect(Collectors.joining("+")),
-                station.name()));
+        : Optional.of(TEXTS.get("typed.besides", trigger(trigger), more.words(), station.name()));
   }
 
   /** Why a trigger is suggested: {@code first letter of shift; the same in Copystand}. */

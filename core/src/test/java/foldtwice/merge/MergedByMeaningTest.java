@@ -7,12 +7,14 @@ import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.Removing;
+import foldtwice.library.file.LibraryJson;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -167,5 +169,21 @@ class MergedByMeaningTest {
         .singleElement()
         .satisfies(r -> assertThat(r.how()).isEqualTo(Differing.How.CHANGED))
         .satisfies(r -> assertThat(r.now()).isEqualTo("other"));
+  }
+
+  /** What a later version adds beside the lists this one knows. */
+  @Test
+  void aListWhoseMembersNothingTellsApartIsOneField() throws Exception {
+    Library one = withLater("[1,2]");
+    Library other = withLater("[3,2]");
+    assertThat(Differing.between(one, other).rows())
+        .singleElement()
+        .satisfies(r -> assertThat(r.list()).isEmpty())
+        .satisfies(r -> assertThat(r.fields().getFirst().path()).containsExactly("later"));
+  }
+
+  private static Library withLater(String list) throws Exception {
+    String document = LibraryJson.write(BASE).replaceFirst("\\{", "{\"later\": " + list + ",");
+    return LibraryJson.read(document.getBytes(StandardCharsets.UTF_8));
   }
 }

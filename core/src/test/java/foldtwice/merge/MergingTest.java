@@ -21,6 +21,15 @@ import net.jqwik.api.Property;
 /** The laws of merging, over random libraries and random edits of them. */
 class MergingTest {
 
+  /** A library, and what two people made of it. */
+  private record Sides(Library base, Library x, Library y) {
+    static Sides of(long seed) {
+      Library base = RandomLibraries.of(seed);
+      Random random = new Random(seed);
+      return new Sides(base, edited(base, random), edited(base, random));
+    }
+  }
+
   private static Library edited(Library library, Random random) {
     Library next = library;
     for (int i = random.nextInt(1, 8); i > 0; i--) {
@@ -51,12 +60,9 @@ class MergingTest {
 
   @Property(tries = 200)
   void theOrderOfTheSidesMattersToNothingButContradictions(@ForAll long seed) throws Exception {
-    Library base = RandomLibraries.of(seed);
-    Random random = new Random(seed);
-    Library x = edited(base, random);
-    Library y = edited(base, random);
-    Merging one = Merging.of(base, x, y);
-    Merging other = Merging.of(base, y, x);
+    Sides s = Sides.of(seed);
+    Merging one = Merging.of(s.base, s.x, s.y);
+    Merging other = Merging.of(s.base, s.y, s.x);
     assertThat(subjects(other)).isEqualTo(subjects(one));
     if (one.contradictions().isEmpty()) {
       assertThat(other.library()).isEqualTo(one.library());
@@ -71,27 +77,21 @@ class MergingTest {
 
   @Property(tries = 200)
   void mergingOnceMoreChangesNothing(@ForAll long seed) throws Exception {
-    Library base = RandomLibraries.of(seed);
-    Random random = new Random(seed);
-    Library x = edited(base, random);
-    Library y = edited(base, random);
-    Library merged = Merging.of(base, x, y).library();
-    assertThat(Merging.of(y, merged, y).library()).isEqualTo(merged);
-    assertThat(Merging.of(x, x, merged).library()).isEqualTo(merged);
-    Library again = Merging.of(base, merged, y).library();
+    Sides s = Sides.of(seed);
+    Library merged = Merging.of(s.base, s.x, s.y).library();
+    assertThat(Merging.of(s.y, merged, s.y).library()).isEqualTo(merged);
+    assertThat(Merging.of(s.x, s.x, merged).library()).isEqualTo(merged);
+    Library again = Merging.of(s.base, merged, s.y).library();
     assertThat(again.bindings().keySet()).isEqualTo(merged.bindings().keySet());
   }
 
   /** What one side added is in; what neither took out is in. */
   @Property(tries = 200)
   void nothingThatOnlyOneSideHasIsDropped(@ForAll long seed) throws Exception {
-    Library base = RandomLibraries.of(seed);
-    Random random = new Random(seed);
-    Library x = edited(base, random);
-    Library y = edited(base, random);
-    Library merged = Merging.of(base, x, y).library();
+    Sides s = Sides.of(seed);
+    Library merged = Merging.of(s.base, s.x, s.y).library();
     for (String list : LISTS) {
-      kept(parts(base, list), parts(x, list), parts(y, list), parts(merged, list));
+      kept(parts(s.base, list), parts(s.x, list), parts(s.y, list), parts(merged, list));
     }
   }
 

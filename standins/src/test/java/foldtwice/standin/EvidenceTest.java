@@ -3,17 +3,27 @@ package foldtwice.standin;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.binding.Binding;
+import foldtwice.conflict.Audit;
 import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.ConflictKind;
 import foldtwice.conflict.Detail;
 import foldtwice.conflict.Subject;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.ready.Entries;
 import foldtwice.ready.Setup;
+import foldtwice.remedy.Remedies;
+import foldtwice.remedy.Remedy;
+import foldtwice.remedy.Way;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Owner;
+import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
 import foldtwice.run.Program;
@@ -21,9 +31,11 @@ import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
 import foldtwice.script.Ecmascript;
 import foldtwice.surface.Device;
+import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -224,5 +236,54 @@ class EvidenceTest {
                   subject.library().applications().get(entry.application())))
           .anyMatch(e -> e.name().equals(entry.entry()) && e.state() == entry.state());
     }
+  }
+
+  /** A routine that cannot run here, and an action of an add-on that is called like it. */
+  @Test
+  void anAddOnsActionIsOfferedForAllThatIsBoundToTheRoutine() {
+    Routine cannot =
+        Routine.Macro.of(
+            "whole",
+            "Fit the whole sheet",
+            "tagpress",
+            List.of(),
+            List.of(new Line(new Step.Choose(Template.all(List.of("Sheet", "Fit everything"))))));
+    List<Edit> edits = new ArrayList<>(List.of(new Edit.PutRoutine(cannot)));
+    for (String key : List.of("Ctrl+Alt+Shift+F7", "Ctrl+Alt+Shift+F8")) {
+      edits.add(
+          new Edit.PutBinding(
+              Binding.fresh(
+                  key,
+                  "whole",
+                  new Place.Whole("tagpress"),
+                  List.of(Notation.read(key)),
+                  Map.of())));
+    }
+    Library library = new Edit.Together(edits).on(Demo.LIBRARY);
+    Station station = library.stations().get("camera-bench");
+    Audit audit =
+        Audit.of(
+            new Subject(
+                library,
+                Keymap.of(library, station),
+                StandIns.around(station, library),
+                Setup.of(library, station.id())));
+    Conflict missing =
+        audit.conflicts().stream()
+            .filter(c -> c.kind() == ConflictKind.MISSING && c.concerns("Ctrl+Alt+Shift+F7"))
+            .findFirst()
+            .orElseThrow();
+    Remedy remedy =
+        new Remedies(audit, StandIns::around)
+            .of(missing).stream()
+                .filter(r -> r.way() instanceof Way.ByAction)
+                .findFirst()
+                .orElseThrow();
+    assertThat(new Words(library).way(remedy.way()))
+        .contains("Fit the whole sheet of Label fitter");
+    Library then = remedy.edit().on(library);
+    assertThat(then.routineOf(then.bindings().get("Ctrl+Alt+Shift+F7")))
+        .containsInstanceOf(Routine.PluginAction.class)
+        .isEqualTo(then.routineOf(then.bindings().get("Ctrl+Alt+Shift+F8")));
   }
 }

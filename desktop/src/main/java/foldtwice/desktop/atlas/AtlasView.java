@@ -22,7 +22,6 @@ import foldtwice.library.Edit;
 import foldtwice.place.Place;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Layout;
-import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
@@ -193,9 +192,7 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
   }
 
   private static String name(Modifiers m) {
-    return m.isEmpty()
-        ? Ui.text("atlas.nothing")
-        : m.list().stream().map(Modifier::word).collect(Collectors.joining("+"));
+    return m.isEmpty() ? Ui.text("atlas.nothing") : m.words();
   }
 
   private HBox legend() {

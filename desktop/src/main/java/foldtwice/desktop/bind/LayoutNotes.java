@@ -5,7 +5,6 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
 import foldtwice.trigger.Layout;
-import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Platform;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
@@ -81,10 +80,10 @@ final class LayoutNotes {
       if (station.platform() != Platform.CONTROL && !stroke.modifiers().leaveTyping()) {
         station.keys().types(press).ifPresent(t -> other.add(Ui.text("sets.types.there", t)));
       }
-      for (Modifier m : press.held().list()) {
-        if (station.platform() == Platform.CONTROL && !stroke.modifiers().has(m)) {
-          other.add(Ui.text("sets.added", m.word()));
-        }
+      if (station.platform() == Platform.CONTROL) {
+        press.held().besides(stroke.modifiers()).list().stream()
+            .map(m -> Ui.text("sets.added", m.word()))
+            .forEach(other::add);
       }
     }
     return other.isEmpty() ? "=" : String.join(", ", other);

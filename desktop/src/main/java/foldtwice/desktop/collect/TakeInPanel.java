@@ -41,7 +41,7 @@ final class TakeInPanel extends VBox {
   private final TextArea pasted = new TextArea();
   private final VBox rows = new VBox(4);
   private final Map<Found.Item, CheckBox> wanted = new LinkedHashMap<>();
-  private final TakeInKeys keys;
+  private final TakeInKeys itsKeys;
   private final Button take;
   private final Question<List<Found>> looking;
 
@@ -52,7 +52,7 @@ final class TakeInPanel extends VBox {
     this.session = session;
     this.onTaken = onTaken;
     looking = session.background().question(Lane.READING, this::show, this::failed);
-    keys = new TakeInKeys(session);
+    itsKeys = new TakeInKeys(session);
     setId("take-in-panel");
     setSpacing(8);
     pasted.setId("take-in-text");
@@ -156,7 +156,7 @@ final class TakeInPanel extends VBox {
   private void show(List<Found> found) {
     rows.getChildren().clear();
     wanted.clear();
-    keys.clear();
+    itsKeys.clear();
     for (Found f : found) {
       switch (f) {
         case Found.Refused(String from, String why) -> rows.getChildren().add(refused(from, why));
@@ -167,7 +167,7 @@ final class TakeInPanel extends VBox {
       rows.getChildren().add(Parts.wrapped(Ui.text("takein.none"), "soft"));
     }
     count();
-    keys.advise();
+    itsKeys.advise();
   }
 
   private static Node refused(String from, String why) {
@@ -205,7 +205,7 @@ final class TakeInPanel extends VBox {
         .ifPresent(
             r -> row.getChildren().add(Parts.wrapped(Ui.text("takein.similar", r.name()), "soft")));
     if (!item.triggers().isEmpty()) {
-      row.getChildren().add(keys.row(item));
+      row.getChildren().add(itsKeys.row(item));
     }
     row.getStyleClass().add("why-row");
     return row;
@@ -234,8 +234,7 @@ final class TakeInPanel extends VBox {
   private List<Found.Item> chosen() {
     return wanted.entrySet().stream()
         .filter(e -> e.getValue().isSelected())
-        .map(Map.Entry::getKey)
-        .map(keys::wanted)
+        .map(e -> itsKeys.wanted(e.getKey()))
         .toList();
   }
 

@@ -28,19 +28,25 @@ class ChildrenTest {
       pane.getChildren().addAll(some(all, random));
       List<Node> wanted = some(all, random);
       boolean stays = pane.getChildren().contains(heavy) && wanted.contains(heavy);
-      List<Node> out = new ArrayList<>();
-      pane.getChildren()
-          .addListener(
-              (ListChangeListener<Node>)
-                  c -> {
-                    while (c.next()) {
-                      out.addAll(c.getRemoved());
-                    }
-                  });
+      List<Node> out = takenOut(pane);
       Children.follow(pane.getChildren(), wanted, n -> n.equals(heavy) ? 100 : 1);
       assertThat(pane.getChildren()).isEqualTo(wanted);
       assertThat(stays && out.contains(heavy)).as("what weighs most stays").isFalse();
     }
+  }
+
+  /** Whatever is taken out of a pane from now on. */
+  private static List<Node> takenOut(Pane pane) {
+    List<Node> out = new ArrayList<>();
+    pane.getChildren()
+        .addListener(
+            (ListChangeListener<Node>)
+                c -> {
+                  while (c.next()) {
+                    out.addAll(c.getRemoved());
+                  }
+                });
+    return out;
   }
 
   private static List<Node> some(List<Node> all, Random random) {
@@ -58,15 +64,7 @@ class ChildrenTest {
     Node open = new Region();
     Pane pane = new Pane();
     pane.getChildren().addAll(rows.get(0), open, rows.get(1), rows.get(2));
-    List<Node> out = new ArrayList<>();
-    pane.getChildren()
-        .addListener(
-            (ListChangeListener<Node>)
-                c -> {
-                  while (c.next()) {
-                    out.addAll(c.getRemoved());
-                  }
-                });
+    List<Node> out = takenOut(pane);
     Children.follow(
         pane.getChildren(),
         List.of(rows.get(0), rows.get(1), open, rows.get(2)),
