@@ -606,4 +606,23 @@ class CommandLineTest {
     }
     assertThat(Files.readString(ours)).isEqualTo(before);
   }
+
+  /** What is said of a program nobody simulates: two people change two commands of it. */
+  @Test
+  void describedProgramsAreMergedCommandByCommand() throws Exception {
+    Path seeds = DEMO.resolveSibling("seedhouse.json");
+    String text = Files.readString(seeds);
+    assertThat(text).contains("\"add Lot\"", "\"go to notes\"");
+    Path ours = folder.resolve("a.json");
+    Path theirs = folder.resolve("b.json");
+    Files.writeString(ours, text.replace("\"add Lot\"", "\"add Lot\", \"select next\""));
+    Files.writeString(theirs, text.replace("\"go to notes\"", "\"go to lots\""));
+    Path out = folder.resolve("out.json");
+    Ran ran =
+        run("merge", seeds.toString(), ours.toString(), theirs.toString(), "--out", out.toString());
+    assertThat(ran.err).isEmpty();
+    assertThat(ran.exit).isZero();
+    assertThat(run("diff", seeds.toString(), out.toString()).out)
+        .contains("commands \u203a add-lot \u203a does", "commands \u203a to-notes \u203a does");
+  }
 }

@@ -25,13 +25,13 @@ public record Contradiction(
     path = List.copyOf(path);
   }
 
-  /** What it is about: a list of the library, and the id of what is in it. */
+  /** What it is about: a list of the library, and the id of what is in it; empty for itself. */
   public List<String> subject() {
-    return path.subList(0, Math.min(2, path.size()));
+    return path.subList(0, path.size() < 2 ? 0 : 2);
   }
 
   /** The field of that, from its outermost. */
   public List<String> field() {
-    return path.subList(Math.min(2, path.size()), path.size());
+    return path.subList(path.size() < 2 ? 0 : 2, path.size());
   }
 }

@@ -17,8 +17,10 @@ final class Keyed {
           List.of("station", "application"),
           List.of("binding"),
           List.of("was/id"),
+          List.of("of"),
           List.of("application"),
-          List.of("name"));
+          List.of("name"),
+          List.of("title"));
 
   private Keyed() {}
 

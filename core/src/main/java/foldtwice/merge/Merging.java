@@ -25,6 +25,8 @@ import java.util.function.Function;
  *   <li>What both changed, each to something else, is a {@link Contradiction}. Unless somebody
  *       decides, both are taken where that is possible; what one side took out and the other
  *       changed stays; else ours is taken.
+ *   <li>Two things that came under one id are two: of bindings both are in, the second under an id
+ *       of its own; of anything else one is taken whole.
  *   <li>Fields that make no whole when they come from both sides go together, as one contradiction.
  *   <li>What one side took out while something of the other side needs it stays: that is a
  *       contradiction, too.

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.databind.node.TextNode;
+import foldtwice.library.Ids;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -177,12 +178,49 @@ final class Trees {
     for (String id :
         Order.of(
             List.copyOf(base.keySet()), List.copyOf(ours.keySet()), List.copyOf(theirs.keySet()))) {
+      boolean cameTwice =
+          path.size() == 1
+              && !base.containsKey(id)
+              && ours.containsKey(id)
+              && theirs.containsKey(id)
+              && !ours.get(id).equals(theirs.get(id));
+      if (cameTwice) {
+        twoOfOneId(ours, theirs, under(path, id)).forEach(out::add);
+        continue;
+      }
       JsonNode one = merged(base.get(id), ours.get(id), theirs.get(id), under(path, id));
       if (one != null) {
         out.add(one);
       }
     }
     return out;
+  }
+
+  /**
+   * Two that came under one id are two things, not one that both changed. Of bindings both can be
+   * had, the second under an id of its own.
+   */
+  private List<JsonNode> twoOfOneId(
+      Map<String, JsonNode> ours, Map<String, JsonNode> theirs, List<String> path) {
+    String id = path.getLast();
+    if (!path.getFirst().equals("bindings")) {
+      return List.of(either(null, ours.get(id), theirs.get(id), path));
+    }
+    Take take = taking.apply(path);
+    note(path, null, ours.get(id), theirs.get(id), true, take);
+    return switch (take) {
+      case OURS -> List.of(ours.get(id));
+      case THEIRS -> List.of(theirs.get(id));
+      case BOTH -> {
+        ObjectNode second = theirs.get(id).deepCopy();
+        boolean there = false;
+        for (JsonNode b : ours.values()) {
+          there |= second.put("id", b.path("id").asText()).equals(b);
+        }
+        second.put("id", Ids.free(id, i -> ours.containsKey(i) || theirs.containsKey(i)));
+        yield there ? List.of(ours.get(id)) : List.of(ours.get(id), second);
+      }
+    };
   }
 
   /** What either added is in, what either took out is not. */

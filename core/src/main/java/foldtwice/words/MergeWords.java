@@ -53,7 +53,7 @@ public final class MergeWords {
   /** What both sides made of it. */
   public String of(Contradiction c) {
     List<String> subject = c.subject();
-    String name = named(subject.getFirst(), subject.size() > 1 ? subject.get(1) : "");
+    String name = subject.isEmpty() ? named("", "") : named(subject.get(0), subject.get(1));
     return TEXTS.get(
         "merge.contradiction",
         c.field().isEmpty() ? name : name + ", " + String.join(" \u203a ", c.field()),

@@ -102,6 +102,28 @@ class MergedByMeaningTest {
         .satisfies(c -> assertThat(c.subject()).containsExactly("routines", routine));
   }
 
+  /** Somebody here and somebody there took the next free id. */
+  @Test
+  void twoBindingsThatCameUnderOneIdAreBothThere() throws Exception {
+    Binding mine = named(binding(BASE), "new").withTriggers(List.of(Notation.read("F7")));
+    Binding yours = named(binding(BASE), "new").used(7).withPlace(Fixture.place("text"));
+    Library ours = put(BASE, mine);
+    Library theirs = put(BASE, yours);
+    Merging merging = Merging.of(BASE, ours, theirs);
+    assertThat(merging.contradictions()).hasSize(1);
+    assertThat(merging.library().bindings()).hasSize(4).containsEntry("new", mine);
+    assertThat(merging.library().bindings().values())
+        .anySatisfy(b -> assertThat(named(b, "new")).isEqualTo(yours));
+    assertThat(Merging.of(BASE, merging.library(), theirs).library())
+        .as("once more changes nothing")
+        .isEqualTo(merging.library());
+  }
+
+  private static Binding named(Binding b, String id) {
+    return new Binding(
+        id, b.routine(), b.place(), b.triggers(), b.arguments(), b.usesPerWeek(), b.extras());
+  }
+
   private static Routine.Macro macro(String... notes) {
     return Routine.Macro.of(
         "m",
