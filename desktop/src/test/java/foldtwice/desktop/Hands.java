@@ -249,7 +249,10 @@ final class Hands implements AutoCloseable {
 
   /** Gives something the keys, as a click into it does. */
   void giveKeys(String selector) {
-    Node node = node(selector);
+    giveKeys(node(selector));
+  }
+
+  void giveKeys(Node node) {
     run(node::requestFocus);
     settle();
   }
@@ -305,9 +308,15 @@ final class Hands implements AutoCloseable {
 
   /** Gives a button the keys and presses it with the space bar. */
   void space(String selector) {
-    Node node = node(selector);
-    run(node::requestFocus);
-    press(KeyCode.SPACE);
+    gestures++;
+    Node there = node(selector);
+    run(
+        () -> {
+          Node node = Optional.ofNullable(scene.lookup(selector)).orElse(there);
+          node.requestFocus(); // as it is now: rows may have been made anew
+          pressNow(KeyCode.SPACE);
+        });
+    settle();
   }
 
   /** Makes an edit, as something in the window does. */
@@ -335,9 +344,10 @@ final class Hands implements AutoCloseable {
 
   void click(String selector) {
     gestures++;
-    Node node = node(selector);
+    Node there = node(selector);
     run(
         () -> {
+          Node node = Optional.ofNullable(scene.lookup(selector)).orElse(there);
           node.getScene().getRoot().applyCss();
           node.getScene().getRoot().layout(); // or it is clicked where it was before
           Bounds b = node.localToScreen(node.getBoundsInLocal());

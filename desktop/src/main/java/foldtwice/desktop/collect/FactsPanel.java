@@ -8,6 +8,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Touch;
 import foldtwice.library.Edit;
+import foldtwice.place.Application;
 import foldtwice.reading.Reading;
 import foldtwice.routine.Card;
 import foldtwice.routine.Routine;
@@ -21,6 +22,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
@@ -39,6 +41,13 @@ final class FactsPanel extends VBox {
   private final Session session;
   private final Consumer<String> onBinding;
   private final ParameterList parameters;
+  private final VBox changes = section();
+  private final VBox needs = section();
+  private final VBox bindings = section();
+  private final VBox yardstick = section();
+  private final VBox card = section();
+  private Routine shown;
+  private Application in;
 
   FactsPanel(Session session, Consumer<String> onBinding) {
     this.session = session;
@@ -46,27 +55,38 @@ final class FactsPanel extends VBox {
     this.parameters = new ParameterList(session);
     setId("facts");
     setSpacing(5);
-    heading("facts.parameters");
-    getChildren().add(parameters);
+    getChildren()
+        .addAll(heading("facts.parameters"), parameters, changes, needs, bindings, yardstick, card);
+  }
+
+  private static VBox section() {
+    return new VBox(5);
   }
 
   void show(Snapshot now, Routine macro) {
-    getChildren().remove(2, getChildren().size()); // the parameters stay: one may be typed
     parameters.show(now, macro);
     changes(now, macro);
-    getChildren().add(new NeedsRows(session, macro));
     bindings(now, macro);
+    Application of = now.library().applications().get(macro.application());
+    if (macro.equals(shown) && Objects.equals(of, in)) {
+      return; // what is being typed into a field stays
+    }
+    shown = macro;
+    in = of;
+    needs.getChildren().setAll(new NeedsRows(session, macro));
     yardstick(macro.yardstick());
     card(macro);
   }
 
   /** What a person keeps about it: heading, tags, a colour to find it by, a note. */
   private void card(Routine macro) {
-    heading("facts.card");
+    card.getChildren().setAll(heading("facts.card"));
     fact(
+        card,
         "facts.heading",
         text("category", macro.category(), t -> put(macro.with(macro.head().inCategory(t)))));
     fact(
+        card,
         "facts.tags",
         text(
             "tags",
@@ -84,6 +104,7 @@ final class FactsPanel extends VBox {
     List<String> colours = new ArrayList<>(Card.COLOURS);
     colours.addFirst("");
     fact(
+        card,
         "facts.colour",
         NeedsRows.choice(
             "colour",
@@ -92,6 +113,7 @@ final class FactsPanel extends VBox {
             c -> c.isEmpty() ? Ui.text("standin.none") : c,
             c -> put(macro.withCard(macro.card().marked(c)))));
     fact(
+        card,
         "facts.note",
         text("note", macro.card().note(), t -> put(macro.withCard(macro.card().saying(t)))));
   }
@@ -110,25 +132,26 @@ final class FactsPanel extends VBox {
     return field;
   }
 
-  private void heading(String key) {
+  private static Label heading(String key) {
     Label heading = Parts.label(Ui.text(key), "heading");
     heading.setPadding(new javafx.geometry.Insets(8, 0, 0, 0));
-    getChildren().add(heading);
+    return heading;
   }
 
-  private void fact(String key, Node... facts) {
+  private static void fact(VBox section, String key, Node... facts) {
     HBox row = Parts.fact(Ui.text(key), facts);
     row.getStyleClass().add("why-row");
     row.setAlignment(Pos.CENTER_LEFT);
-    getChildren().add(row);
+    section.getChildren().add(row);
   }
 
+  /** A row of what it changes. */
   private void fact(String key, String says, String... styles) {
-    fact(key, Parts.wrapped(says, styles));
+    fact(changes, key, Parts.wrapped(says, styles));
   }
 
   private void changes(Snapshot now, Routine macro) {
-    heading("facts.changes");
+    changes.getChildren().setAll(heading("facts.changes"));
     Reading reading = Reading.of(macro, session.known());
     List<String> touched =
         reading.touches().stream()
@@ -168,9 +191,9 @@ final class FactsPanel extends VBox {
     if (reading.touches().contains(Touch.DATA)) {
       fact("facts.danger", Ui.text("facts.data"), "costs");
     }
-    List<String> needs = needs(reading);
-    if (!needs.isEmpty()) {
-      fact("facts.needs", String.join(", ", needs));
+    List<String> wanted = needs(reading);
+    if (!wanted.isEmpty()) {
+      fact("facts.needs", String.join(", ", wanted));
     }
   }
 
@@ -182,7 +205,7 @@ final class FactsPanel extends VBox {
     }
     Label says = Parts.wrapped(Ui.text("facts.seen.trying"), "plain");
     says.setId("learnt");
-    fact("facts.objects", says);
+    fact(changes, "facts.objects", says);
     session.learning().of(routine, now, learnt -> says.setText(words(learnt)));
   }
 
@@ -217,17 +240,17 @@ final class FactsPanel extends VBox {
   }
 
   private void bindings(Snapshot now, Routine macro) {
-    heading("facts.setoff");
-    List<Binding> bindings =
+    bindings.getChildren().setAll(heading("facts.setoff"));
+    List<Binding> all =
         now.library().bindings().values().stream()
             .filter(b -> b.routine().equals(macro.id()))
             .toList();
-    long seen = sights(bindings, Trigger.Sight.SEEN);
-    long known = sights(bindings, Trigger.Sight.KNOWN);
+    long seen = sights(all, Trigger.Sight.SEEN);
+    long known = sights(all, Trigger.Sight.KNOWN);
     if (seen + known > 0) {
-      getChildren().add(Parts.label(Ui.text("facts.sight", seen, known), "soft"));
+      bindings.getChildren().add(Parts.label(Ui.text("facts.sight", seen, known), "soft"));
     }
-    for (Binding b : bindings.subList(0, Math.min(MOST_BINDINGS, bindings.size()))) {
+    for (Binding b : all.subList(0, Math.min(MOST_BINDINGS, all.size()))) {
       String arguments = now.words().arguments(b);
       Label where =
           Parts.wrapped(
@@ -241,14 +264,16 @@ final class FactsPanel extends VBox {
       row.getStyleClass().add("why-row");
       row.setId("to-" + b.id());
       Parts.leads(row, now.words().binding(b), () -> onBinding.accept(b.id()));
-      getChildren().add(row);
-      half(now, bindings, b, macro).ifPresent(getChildren()::add);
+      bindings.getChildren().add(row);
+      half(now, all, b, macro).ifPresent(bindings.getChildren()::add);
     }
-    if (bindings.size() > MOST_BINDINGS) {
-      getChildren()
-          .add(Parts.label(Ui.text("facts.more", bindings.size() - MOST_BINDINGS), "soft"));
+    if (all.size() > MOST_BINDINGS) {
+      bindings
+          .getChildren()
+          .add(Parts.label(Ui.text("facts.more", all.size() - MOST_BINDINGS), "soft"));
     }
-    getChildren()
+    bindings
+        .getChildren()
         .add(Parts.button("bind-it", Ui.text("facts.bind"), () -> bind(macro, Map.of()), "link"));
   }
 
@@ -301,20 +326,22 @@ final class FactsPanel extends VBox {
     }
   }
 
-  private void yardstick(Yardstick yardstick) {
-    heading("facts.yardstick");
-    if (yardstick.moves().isEmpty()) {
-      getChildren().add(Parts.wrapped(Ui.text("facts.noyardstick"), "soft"));
+  private void yardstick(Yardstick measured) {
+    yardstick.getChildren().setAll(heading("facts.yardstick"));
+    if (measured.moves().isEmpty()) {
+      yardstick.getChildren().add(Parts.wrapped(Ui.text("facts.noyardstick"), "soft"));
       return;
     }
     fact(
+        yardstick,
         "facts.byhand",
-        Ui.text(
-            "facts.hand",
-            yardstick.clicks(),
-            yardstick.keys(),
-            yardstick.pointerMoves(),
-            yardstick.menuLevels(),
-            yardstick.handMoves()));
+        Parts.wrapped(
+            Ui.text(
+                "facts.hand",
+                measured.clicks(),
+                measured.keys(),
+                measured.pointerMoves(),
+                measured.menuLevels(),
+                measured.handMoves())));
   }
 }

@@ -165,7 +165,7 @@ final class ConflictPane extends VBox {
       sameCause.setText(Ui.text("conflicts.samecause", alike));
       involved.getChildren().add(sameCause);
     }
-    remedies(now, some);
+    remedies(now, some, same);
   }
 
   /** The bindings that have to do with it, each a way to go there. */
@@ -252,7 +252,7 @@ final class ConflictPane extends VBox {
   }
 
   /** Computed off the interface thread; shown when it is still asked for. */
-  private void remedies(Snapshot now, List<Conflict> some) {
+  private void remedies(Snapshot now, List<Conflict> some, boolean same) {
     Supplier<Audit> audit = session.audit(now.subject());
     if (seeking.ask(
         List.of(some, new Question.Same(now.subject().library())),
@@ -261,7 +261,9 @@ final class ConflictPane extends VBox {
           return some.size() == 1 ? all.of(some.getFirst()) : all.together(some);
         })) {
       looking.setText(Ui.text("remedies.looking"));
-      remedies.getChildren().clear();
+      if (!same) {
+        remedies.getChildren().clear(); // of the same ones they stay in sight until it is found out
+      }
     }
   }
 
@@ -276,6 +278,10 @@ final class ConflictPane extends VBox {
   }
 
   private void take(Remedy remedy) {
+    if (seeking.isUnderWay()) {
+      session.say(Ui.text("remedies.anew"));
+      return; // it was found for a library that is another by now
+    }
     String says = session.now().words().way(remedy.way());
     if (remedy.way() instanceof Way.Copy(String application)) {
       session.copy(session.now().library().applications().get(application));

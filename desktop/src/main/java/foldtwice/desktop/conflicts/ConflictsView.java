@@ -189,8 +189,8 @@ public final class ConflictsView extends BorderPane implements View {
     list.show(now, all, grouping, filter.getText());
     filling = false;
     showChosen(now);
-    if (hadKeys) {
-      list.requestFocus(); // what had the keys may be gone
+    if (hadKeys && !Parts.hasKeys(conflict)) {
+      list.requestFocus(); // what had the keys is gone
     }
   }
 

@@ -3,6 +3,7 @@ package foldtwice.desktop.frame;
 import foldtwice.desktop.begin.Lately;
 import foldtwice.desktop.parts.Capture;
 import foldtwice.desktop.parts.KeepsKeys;
+import foldtwice.desktop.parts.SameKeys;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.HeldKeys;
@@ -71,7 +72,8 @@ public final class Frame extends StackPane implements Going {
     BorderPane.setMargin(root.getCenter(), new Insets(0, 10, 0, 0));
     root.setBottom(foot);
     getChildren().addAll(root, overlay);
-    session.nowProperty().addListener((o, a, now) -> show(now));
+    session.nowProperty().addListener((o, a, now) -> SameKeys.during(this, () -> show(now)));
+    session.background().showing(answer -> SameKeys.during(this, answer));
     show(session.now());
     to(new Target.Sheet("bind"));
     sceneProperty()

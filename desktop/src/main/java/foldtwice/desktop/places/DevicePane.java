@@ -58,6 +58,7 @@ final class DevicePane extends VBox {
   private String page = "";
   private String key = "";
   private boolean filling;
+  private List<Object> shownSending = List.of();
 
   DevicePane(Session session) {
     super(10);
@@ -208,15 +209,19 @@ final class DevicePane extends VBox {
     give.show(now, new Trigger.PadKey(device.id(), inView.id(), key, Trigger.Duration.TAP), "");
     face.show(inView.face(key));
     Optional<Page.Sends> does = inView.sends(key);
-    sends.clear();
-    turns.getItems().setAll(device.pages());
-    turns.setValue(null);
-    alone.setDisable(does.isEmpty());
-    switch (does.orElse(null)) {
-      case Page.Sends.Chord(Trigger.Keys keys) -> sends.set(keys);
-      case Page.Sends.Turn(String to) -> turns.setValue(device.page(to).orElse(null));
-      case null -> {}
+    List<Object> sending = List.of(device.id(), device.pages(), inView.id(), key, does);
+    if (!sending.equals(shownSending)) { // what is being typed or pressed stays
+      shownSending = sending;
+      sends.clear();
+      turns.getItems().setAll(device.pages());
+      turns.setValue(null);
+      switch (does.orElse(null)) {
+        case Page.Sends.Chord(Trigger.Keys keys) -> sends.set(keys);
+        case Page.Sends.Turn(String to) -> turns.setValue(device.page(to).orElse(null));
+        case null -> {}
+      }
     }
+    alone.setDisable(does.isEmpty());
     pool(now);
   }
 

@@ -58,7 +58,9 @@ final class RulesPane extends VBox {
     where.setId("rule-where");
     where.setAccessibleText(Ui.text("rules.where"));
     Parts.shows(where, p -> session.now().words().place(p));
-    HBox row = new HBox(8, what, where, Parts.button("rule-add", Ui.text("rules.take"), this::add));
+    where.setMaxWidth(Double.MAX_VALUE);
+    HBox last = new HBox(8, what, Parts.button("rule-add", Ui.text("rules.take"), this::add));
+    VBox row = new VBox(6, where, last);
     row.visibleProperty().bind(kind.valueProperty().isNotNull());
     row.managedProperty().bind(row.visibleProperty());
     wrong.setId("rule-wrong");

@@ -198,8 +198,12 @@ final class ToolbarPane extends VBox {
       return;
     }
     chosen = to;
+    boolean had = Parts.hasKeys(row);
     session.make(
         Slots.swap(session.now().library(), toolbar, from, to), Ui.text("said.swapped", from, to));
+    if (had) {
+      row.lookup("#slot-" + to).requestFocus();
+    }
   }
 
   private void lay() {

@@ -34,6 +34,7 @@ public final class Background implements AutoCloseable {
 
   private final Map<Lane, ExecutorService> lanes = new EnumMap<>(Lane.class);
   private final Consumer<String> say;
+  private Consumer<Runnable> showing = Runnable::run;
 
   /**
    * @param say tells the person, on the interface thread
@@ -69,6 +70,19 @@ public final class Background implements AutoCloseable {
   /** A question asked once, by something that lives no longer than its answer. */
   public <A> void once(Lane lane, Supplier<A> work, Consumer<A> show) {
     question(lane, show).ask(work, work);
+  }
+
+  /**
+   * Answers are shown this way from now on.
+   *
+   * @param how runs what shows an answer, at once
+   */
+  public void showing(Consumer<Runnable> how) {
+    showing = how;
+  }
+
+  void show(Runnable answer) {
+    showing.accept(answer);
   }
 
   void in(Lane lane, Runnable work) {

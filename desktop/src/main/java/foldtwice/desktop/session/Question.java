@@ -118,7 +118,7 @@ public final class Question<A> {
     if (mine.wanted) {
       mine.wanted = false;
       last = null;
-      how.run();
+      background.show(how);
     }
   }
 

@@ -85,7 +85,7 @@ public final class Recorder {
             session.computer().copy());
     byHand.forget();
     heard.set(0);
-    session.say(Ui.text("record.on", nameOf(program.application())));
+    session.say(Ui.text("record.begun", nameOf(program.application())));
   }
 
   /** Pauses, or goes on. */
