@@ -67,6 +67,7 @@ class HouseTest {
           List.of("recording"),
           List.of("merge"),
           List.of("words"),
+          List.of("sheet"),
           // stand-ins
           List.of("standin"),
           // the command line, and the desktop floor by floor
@@ -80,6 +81,7 @@ class HouseTest {
               "desktop.atlas",
               "desktop.conflicts",
               "desktop.trying",
+              "desktop.handover",
               "desktop.begin"),
           List.of("desktop.frame"),
           List.of("desktop.pictures"),

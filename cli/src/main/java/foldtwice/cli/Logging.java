@@ -29,6 +29,8 @@ public final class Logging extends ContextAwareBase implements Configurator {
     Logger root = context.getLogger(org.slf4j.Logger.ROOT_LOGGER_NAME);
     root.setLevel(Level.WARN);
     root.addAppender(standardError);
+    // Printed sheets bring their fonts; that the machine lacks some of its own is no matter.
+    context.getLogger("org.apache.pdfbox").setLevel(Level.ERROR);
     context.getLogger("foldtwice.desktop.App").setLevel(Level.INFO);
     return ExecutionStatus.DO_NOT_INVOKE_NEXT_IF_ANY;
   }

@@ -23,6 +23,7 @@ import picocli.CommandLine.Spec;
       Verify.class,
       Diff.class,
       Merge.class,
+      SheetCommand.class,
       Repair.class,
       ListBackups.class
     })
@@ -34,6 +35,6 @@ final class Root implements Runnable {
   public void run() {
     throw new ParameterException(
         spec.commandLine(),
-        "which command? new, check, press, run, verify, diff, merge, repair or backups");
+        "which command? new, check, press, run, verify, diff, merge, sheet, repair or backups");
   }
 }

@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.UUID;
 
 /** Files that are there whole or not at all, and stay there when the power goes. */
-final class Disk {
+public final class Disk {
 
   private Disk() {}
 
@@ -22,7 +22,7 @@ final class Disk {
    * Writes to a temporary file, forces it to disk, renames it, and forces the folder to disk. The
    * file keeps its mode, and where possible its group.
    */
-  static void replace(Path file, byte[] document) throws IOException {
+  public static void replace(Path file, byte[] document) throws IOException {
     Path folder = file.toAbsolutePath().getParent();
     Path fresh = folder.resolve("." + UUID.randomUUID() + ".new");
     try {

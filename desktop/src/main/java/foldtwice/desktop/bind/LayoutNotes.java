@@ -1,6 +1,5 @@
 package foldtwice.desktop.bind;
 
-import foldtwice.desktop.parts.Legends;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
@@ -9,6 +8,7 @@ import foldtwice.trigger.Platform;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
+import foldtwice.words.Legends;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -76,7 +76,7 @@ final class FirstSteps extends VBox {
     return switch (view) {
       case "collect" ->
           routines ? NONE : new First("routine", List.of("record", "new-routine", "take-in"));
-      case "bind", "conflicts" -> {
+      case "bind", "conflicts", "handover" -> {
         if (bindings) {
           yield NONE;
         }

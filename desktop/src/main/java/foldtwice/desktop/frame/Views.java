@@ -4,6 +4,7 @@ import foldtwice.desktop.atlas.AtlasView;
 import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.collect.CollectView;
 import foldtwice.desktop.conflicts.ConflictsView;
+import foldtwice.desktop.handover.HandOverView;
 import foldtwice.desktop.places.PlacesView;
 import foldtwice.desktop.trying.TryView;
 import foldtwice.desktop.view.Kind;
@@ -19,7 +20,8 @@ final class Views {
           new Kind<>("bind", BindView.class, BindView::new, BindView.ACTS),
           new Kind<>("atlas", AtlasView.class, AtlasView::new, AtlasView.ACTS),
           new Kind<>("conflicts", ConflictsView.class, ConflictsView::new, ConflictsView.ACTS),
-          new Kind<>("try", TryView.class, TryView::new, TryView.ACTS));
+          new Kind<>("try", TryView.class, TryView::new, TryView.ACTS),
+          new Kind<>("handover", HandOverView.class, HandOverView::new, HandOverView.ACTS));
 
   private Views() {}
 

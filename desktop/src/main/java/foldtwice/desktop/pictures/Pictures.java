@@ -7,6 +7,7 @@ import foldtwice.desktop.collect.CollectView;
 import foldtwice.desktop.conflicts.ConflictsView;
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.frame.Libraries;
+import foldtwice.desktop.handover.HandOverView;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.Session;
@@ -17,6 +18,8 @@ import foldtwice.desktop.view.Target;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.run.Status;
+import foldtwice.sheet.About;
+import foldtwice.sheet.SheetKind;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Press;
@@ -124,9 +127,13 @@ public final class Pictures extends Application {
     script.add(() -> frame.showSheet(true));
     script.add(() -> picture("bind-night"));
     script.add(() -> frame.showSheet(false));
-    script.add(frame::openLookUp);
-    script.add(() -> ((TextField) scene.lookup("#look-up")).setText("alt+."));
-    script.add(() -> picture("look-up"));
+    script.add(
+        () ->
+            frame
+                .show(HandOverView.class)
+                .choose(new About.Program("tagpress"), SheetKind.POCKET_CARD));
+    script.add(() -> untilPrinted("76 lines"));
+    script.add(() -> picture("handover"));
     script.add(() -> frame.show(TryView.class).go("tagpress"));
     script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.PERIOD, Modifier.ALT)));
     script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.KEY_D, Modifier.ALT)));
@@ -259,6 +266,18 @@ public final class Pictures extends Application {
     script.add(() -> frame.show(CollectView.class).choose("daylight"));
     script.add(() -> press("#fold-see"));
     script.add(() -> picture("collect-fold"));
+  }
+
+  /** A sheet is made in the background: the picture shows the one that was chosen. */
+  private void untilPrinted(String lines) {
+    boolean there =
+        scene.lookup("#sheet-count") instanceof Label says && says.getText().startsWith(lines);
+    if (!there && !rehearsing) {
+      script.addFirst(() -> untilPrinted(lines));
+    } else {
+      script.addFirst(() -> {}); // and drawn
+      script.addFirst(() -> {});
+    }
   }
 
   /** What a script does is tried in the background: the picture shows what was seen. */

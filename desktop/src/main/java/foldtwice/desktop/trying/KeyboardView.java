@@ -1,7 +1,6 @@
 package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.Corners;
-import foldtwice.desktop.parts.Legends;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
@@ -13,6 +12,7 @@ import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Shape;
+import foldtwice.words.Legends;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;

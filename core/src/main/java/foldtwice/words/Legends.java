@@ -1,4 +1,4 @@
-package foldtwice.desktop.parts;
+package foldtwice.words;
 
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Layout;

@@ -1,0 +1,112 @@
+package foldtwice.sheet;
+
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Subject;
+import foldtwice.words.Texts;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * A cheat sheet, ready to be written as PDF, HTML, SVG or CSV.
+ *
+ * @param wanted what was asked for
+ * @param contents what stands on it
+ * @param html one XHTML document that needs nothing else: printed as it is, and readable on a
+ *     screen
+ * @param pictures what is drawn on it, each an SVG document; none on a list
+ * @param missing characters no font of the sheets has a glyph for
+ * @param left how many lines there was no room for
+ */
+public record Sheet(
+    Wanted wanted,
+    Contents contents,
+    String html,
+    List<String> pictures,
+    Set<String> missing,
+    int left) {
+
+  static final Texts TEXTS = Texts.of("foldtwice.sheet.Sheet", Sheet.class.getClassLoader());
+
+  /**
+   * Makes a sheet.
+   *
+   * @param conflicts what the audit of the subject found
+   * @param day of the library it is made from
+   */
+  public static Sheet of(Subject subject, List<Conflict> conflicts, Wanted wanted, LocalDate day) {
+    Contents contents = new Gathering(subject, conflicts, wanted).contents(day);
+    List<Conflict> open = conflicts.stream().filter(c -> !c.isAccepted(subject.library())).toList();
+    Map<String, Object> model = new HashMap<>();
+    List<String> pictures = new ArrayList<>();
+    int left = 0;
+    model.put("sheet", contents);
+    model.put("paper", wanted.paper());
+    model.put("about", wanted.about());
+    switch (wanted.kind()) {
+      case POCKET_CARD -> {
+        PocketCard card =
+            PocketCard.of(
+                contents,
+                subject.library(),
+                new HashSet<>(subject.keymap().station().devices()),
+                wanted.paper());
+        model.put("card", card);
+        model.put("margin", PocketCard.MARGIN);
+        left = card.left();
+        card.pad().ifPresent(p -> pictures.add(p.document()));
+      }
+      case LIST -> model.put("withNotes", !wanted.onlyWorking());
+      case KEYBOARD -> {
+        List<Layers.Of> layers = Layers.of(subject, open, wanted, contents);
+        model.put("places", layers);
+        model.put("legend", KeyboardDrawing.legend(240).onPage());
+        layers.forEach(
+            p ->
+                p.pages().forEach(page -> page.forEach(l -> pictures.add(l.picture().document()))));
+      }
+      case PAD_LABELS -> {
+        List<Labels.Of> labels = Labels.of(subject, wanted.about(), contents);
+        model.put("devices", labels);
+        labels.forEach(
+            d -> {
+              pictures.add(d.whole().document());
+              d.labels().forEach(l -> pictures.add(l.document()));
+            });
+      }
+    }
+    String html = Templates.fill(wanted.kind().id(), model);
+    Set<String> missing = Fonts.regular().missing(html);
+    return new Sheet(wanted, contents, html, pictures, missing, left);
+  }
+
+  /** True when there is nothing to print on it. */
+  public boolean isEmpty() {
+    return switch (wanted.kind()) {
+      case POCKET_CARD, LIST -> contents.size() == 0;
+      case KEYBOARD, PAD_LABELS -> pictures.isEmpty();
+    };
+  }
+
+  /** Writes it as PDF, its fonts in it. Takes about half a second once warm. */
+  public void pdf(OutputStream out) throws IOException {
+    Pdf.write(html, contents.title(), out);
+  }
+
+  /** Its lines as a table, RFC 4180, with a heading. */
+  public String csv() {
+    return SheetCsv.of(contents);
+  }
+
+  /** The HTML in bytes, as a file has it. */
+  public byte[] htmlBytes() {
+    return html.getBytes(StandardCharsets.UTF_8);
+  }
+}

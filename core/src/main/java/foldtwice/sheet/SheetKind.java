@@ -1,0 +1,29 @@
+package foldtwice.sheet;
+
+/** How a sheet is laid out. */
+public enum SheetKind {
+  /** One page, printed on one side and folded twice. */
+  POCKET_CARD("pocket-card"),
+  /** Everything in a table, place by place. */
+  LIST("list"),
+  /** A picture of the keyboard for each place and what is held. */
+  KEYBOARD("keyboard"),
+  /** What the keys of devices show, at true size, to be cut out. */
+  PAD_LABELS("pad-labels");
+
+  private final String id;
+
+  SheetKind(String id) {
+    this.id = id;
+  }
+
+  /** As it is named on the command line. */
+  public String id() {
+    return id;
+  }
+
+  @Override
+  public String toString() {
+    return id;
+  }
+}

@@ -1,0 +1,2 @@
+/** What leaves the library: sheets on paper. */
+package foldtwice.desktop.handover;

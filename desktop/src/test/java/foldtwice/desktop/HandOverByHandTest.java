@@ -1,0 +1,137 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Sheets are chosen, looked at and saved. */
+class HandOverByHandTest {
+
+  @TempDir Path folder;
+
+  private static void find(Hands hands, String about) {
+    hands.lookUp("find what a sheet");
+    hands.retype(about);
+    hands.giveKeys("#sheet-about");
+    hands.press(KeyCode.HOME);
+  }
+
+  private static String read(Path pdf) throws IOException {
+    try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+      return new PDFTextStripper().getText(document);
+    }
+  }
+
+  private Path saved(Hands hands, String name, String act) {
+    Path file = folder.resolve(name);
+    hands.choosing(file);
+    javafx.scene.Node pdf = hands.node("#sheet-pdf");
+    hands.waitUntil("the sheet is made", () -> !pdf.isDisabled());
+    hands.lookUp(act);
+    hands.waitUntil("it is there", () -> Files.exists(file));
+    hands.waitUntil("it is said", () -> hands.session.saidProperty().get().contains(name));
+    return file;
+  }
+
+  @Test
+  void aPocketCardAndAListAreLookedAtAndSaved() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.H);
+      find(hands, "tagpress");
+      hands.waitForText("#on-sheet", "76 lines on 1 page");
+      assertThat(hands.text("#on-sheet")).contains("Left out", "Ctrl+Shift+A", "double claim");
+      assertThat(hands.text("#sheet-fold")).contains("to the back");
+      assertThat(read(saved(hands, "card.pdf", "save the sheet as pdf")))
+          .contains("Tagpress", "version 3.2", "Shift boxes, dx +0.5 mm");
+
+      hands.giveKeys("#sheet-kinds");
+      hands.press(KeyCode.DOWN);
+      hands.waitForText("#on-sheet", "76 lines on 3 pages");
+      hands.space("#sheet-all");
+      hands.waitForText("#on-sheet", "Does not work here");
+      assertThat(Files.readString(saved(hands, "all.html", "for a browser")))
+          .contains("What is in the way", "double claim");
+      hands.space("#sheet-next");
+      hands.space("#sheet-next");
+      assertThat(hands.node("#sheet-next").isDisabled()).isTrue();
+      assertThat(hands.text(".view-top")).contains("Page 3 of 3");
+    }
+  }
+
+  /** What changes in the library is on the sheet at once, and the next step is one click away. */
+  @Test
+  void theSheetFollowsTheLibraryAndLeadsToWhatIsLeftOut() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.H);
+      find(hands, "rowan");
+      hands.giveKeys("#sheet-kinds");
+      hands.press(KeyCode.END);
+      hands.waitForText("#on-sheet", "on 3 pages");
+      Path labels = saved(hands, "labels.pdf", "save the sheet as pdf");
+      assertThat(read(labels)).contains("Left edges", "true size");
+
+      find(hands, "tagpress");
+      hands.giveKeys("#sheet-kinds");
+      hands.press(KeyCode.HOME);
+      hands.waitForText("#on-sheet", "Left out: 5");
+      hands.space("#left-out-0");
+      assertThat(hands.text("#routine")).contains("Repeat box");
+      hands.press(KeyCode.CONTROL, KeyCode.F2);
+      hands.waitForText("#on-sheet", "76 lines");
+    }
+  }
+
+  @Test
+  void whatCannotBeWrittenOrPrintedIsSaid() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.H);
+      hands.waitForText("#on-sheet", "on 1 page");
+      hands.choosing(folder.resolve("gone").resolve("card.pdf"));
+      hands.lookUp("save the sheet as pdf");
+      hands.waitUntil(
+          "it is said", () -> hands.session.saidProperty().get().contains("no such folder"));
+      hands.lookUp("print the sheet");
+      hands.waitUntil(
+          "it is said", () -> hands.session.saidProperty().get().contains("no printer"));
+      try (var left = Files.list(folder)) {
+        assertThat(left.map(p -> p.getFileName().toString()).toList())
+            .doesNotContain("gone", "card.pdf");
+      }
+    }
+  }
+
+  /** A library whose programs nobody simulates; one with nothing in it. */
+  @Test
+  void otherLibrariesHaveSheetsToo() throws Exception {
+    Files.copy(Hands.root().resolve("demo/seedhouse.json"), folder.resolve("fernhollow.json"));
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.H);
+      hands.waitForText("#on-sheet", "on 1 page");
+      find(hands, "everything");
+      hands.waitForText("#on-sheet", "9 lines");
+      assertThat(read(saved(hands, "seeds.pdf", "save the sheet as pdf")))
+          .contains("Fernhollow Seed House");
+    }
+    Files.writeString(
+        folder.resolve("fernhollow.json"),
+        """
+        {"format": "fold-twice-library", "version": 1, "name": "Nothing yet",
+         "stations": [{"id": "desk", "name": "My desk", "layout": "us", "shape": "ansi"}]}
+        """);
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.H);
+      hands.waitForText("#sheet-says", "nothing to print");
+      assertThat(hands.node("#sheet-pdf").isDisabled()).isTrue();
+      assertThat(List.of(hands.text("#first-steps"))).isNotEmpty();
+    }
+  }
+}
