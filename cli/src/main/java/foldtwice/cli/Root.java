@@ -24,6 +24,7 @@ import picocli.CommandLine.Spec;
       Diff.class,
       Merge.class,
       SheetCommand.class,
+      ShowHistory.class,
       Repair.class,
       ListBackups.class
     })
@@ -35,6 +36,6 @@ final class Root implements Runnable {
   public void run() {
     throw new ParameterException(
         spec.commandLine(),
-        "which command? new, check, press, run, verify, diff, merge, sheet, repair or backups");
+        "which command? new, check, press, run, verify, diff, merge, sheet, history, repair or backups");
   }
 }

@@ -15,10 +15,24 @@ import java.util.Optional;
  */
 public final class History {
 
-  /** An edit somebody made. */
-  public record Done(Edit edit, Instant at, String who) {}
+  /**
+   * An edit somebody made.
+   *
+   * @param says what it was, in the words of the one who was told; empty when nobody was
+   */
+  public record Done(Edit edit, Instant at, String who, String says) {
+    public Done(Edit edit, Instant at, String who) {
+      this(edit, at, who, "");
+    }
+  }
 
-  private record Past(Done done, Edit inverse, Past earlier) {}
+  /** An edit, and the one that takes it back. */
+  public record Step(Done done, Edit inverse) {}
+
+  /**
+   * @param before true for one that was made before the library was opened
+   */
+  private record Past(Done done, Edit inverse, Past earlier, boolean before) {}
 
   private final Library library;
   private final Past past;
@@ -35,13 +49,64 @@ public final class History {
     return new History(library, null, null);
   }
 
+  /**
+   * With what led here before it was opened.
+   *
+   * @param made the first one first
+   * @param undone those that redo would make, in that order
+   */
+  public History remembering(List<Step> made, List<Done> undone) {
+    Past back = null;
+    for (Step s : made) {
+      back = new Past(s.done, s.inverse, back, true);
+    }
+    Past forth = null;
+    for (Done d : undone.reversed()) {
+      forth = new Past(d, d.edit(), forth, true);
+    }
+    return new History(library, back, forth);
+  }
+
+  /** The edit undo would make, when that takes back something from before it was opened. */
+  public Optional<Edit> backBefore() {
+    return Optional.ofNullable(past).filter(Past::before).map(Past::inverse);
+  }
+
+  /** The edit redo would make, when that was made and undone before it was opened. */
+  public Optional<Edit> againFromBefore() {
+    return Optional.ofNullable(future).filter(Past::before).map(p -> p.done.edit());
+  }
+
+  /** The same way with another library at its end, which an edit that is no step of it made. */
+  public History moved(Edit edit) {
+    return new History(edit.on(library), past, future);
+  }
+
+  /** The edits since it was opened, the first one first, each with what takes it back. */
+  public List<Step> steps() {
+    List<Step> all = new ArrayList<>();
+    for (Past p = past; p != null && !p.before; p = p.earlier) {
+      all.add(new Step(p.done, p.inverse));
+    }
+    return all.reversed();
+  }
+
+  /** All edits that can be taken back, the first one first, each with what takes it back. */
+  public List<Step> allSteps() {
+    List<Step> all = new ArrayList<>();
+    for (Past p = past; p != null; p = p.earlier) {
+      all.add(new Step(p.done, p.inverse));
+    }
+    return all.reversed();
+  }
+
   public Library library() {
     return library;
   }
 
   /** After one more edit; what was taken back before can no longer be done again. */
   public History with(Done done) {
-    Past now = new Past(done, done.edit().inverse(library), past);
+    Past now = new Past(done, done.edit().inverse(library), past, false);
     return new History(done.edit().on(library), now, null);
   }
 
@@ -97,7 +162,9 @@ public final class History {
     return past == null
         ? this
         : new History(
-            past.inverse.on(library), past.earlier, new Past(past.done, past.inverse, future));
+            past.inverse.on(library),
+            past.earlier,
+            new Past(past.done, past.inverse, future, past.before));
   }
 
   /** With the last undone edit made again; itself when there is none. */
@@ -106,7 +173,7 @@ public final class History {
         ? this
         : new History(
             future.done.edit().on(library),
-            new Past(future.done, future.done.edit().inverse(library), past),
+            new Past(future.done, future.done.edit().inverse(library), past, future.before),
             future.earlier);
   }
 }

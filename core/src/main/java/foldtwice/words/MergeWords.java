@@ -62,6 +62,16 @@ public final class MergeWords {
         TEXTS.get("merge.taken." + c.taken()));
   }
 
+  /** What has become of something by now: {@code Shift boxes, triggers is now Alt+K}. */
+  public String standing(Contradiction c) {
+    List<String> subject = c.subject();
+    String name = subject.isEmpty() ? named("", "") : named(subject.get(0), subject.get(1));
+    return TEXTS.get(
+        "merge.standing",
+        c.field().isEmpty() ? name : name + ", " + String.join(" \u203a ", c.field()),
+        shown(c.ours()));
+  }
+
   private String field(String list, String id, String now, Differing.Field f) {
     String path = String.join(" \u203a ", f.path());
     if (list.equals("bindings") && f.path().equals(List.of("triggers"))) {

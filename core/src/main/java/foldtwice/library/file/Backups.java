@@ -4,12 +4,14 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -20,7 +22,8 @@ import java.util.stream.Stream;
 
 /**
  * Former states of a library in a folder beside it: the last {@value #MOST_OF_A_DAY} of the last 24
- * hours, and the last one of each of the last {@value #DAYS} days (by UTC).
+ * hours, the last one of each of the last {@value #DAYS} days, and the last one of each of the last
+ * {@value #WEEKS} weeks (by UTC).
  */
 public final class Backups {
 
@@ -29,6 +32,9 @@ public final class Backups {
 
   /** Days, today among them, of which the last one is kept. */
   public static final int DAYS = 7;
+
+  /** Weeks, from Monday on, this one among them, of which the last one is kept. */
+  public static final int WEEKS = 52;
 
   private static final DateTimeFormatter STAMP =
       DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HHmmss'Z'").withZone(ZoneOffset.UTC);
@@ -82,17 +88,25 @@ public final class Backups {
     }
   }
 
+  private static LocalDate monday(LocalDate day) {
+    return day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+  }
+
   private static List<Backup> superfluous(List<Backup> all, Instant now) {
     Instant dayAgo = now.minus(Duration.ofDays(1));
-    LocalDate oldest = LocalDate.ofInstant(now, ZoneOffset.UTC).minusDays(DAYS);
+    LocalDate today = LocalDate.ofInstant(now, ZoneOffset.UTC);
+    LocalDate oldest = today.minusDays(DAYS);
+    LocalDate oldestWeek = monday(today).minusWeeks(WEEKS);
+    Set<LocalDate> weeks = new HashSet<>();
     Set<LocalDate> days = new HashSet<>();
     List<Backup> superfluous = new ArrayList<>();
     int recent = 0;
     for (Backup b : all) {
       LocalDate day = LocalDate.ofInstant(b.at(), ZoneOffset.UTC);
       boolean last = day.isAfter(oldest) && days.add(day);
+      boolean ofWeek = monday(day).isAfter(oldestWeek) && weeks.add(monday(day));
       boolean fresh = b.at().isAfter(dayAgo) && ++recent <= MOST_OF_A_DAY;
-      if (!last && !fresh) {
+      if (!last && !ofWeek && !fresh) {
         superfluous.add(b);
       }
     }

@@ -173,10 +173,15 @@ final class Journal {
   /** The lines that lead from the first state of a history to where it is now, and on to redo. */
   static List<ObjectNode> lines(History history) {
     List<ObjectNode> lines = new ArrayList<>();
-    history.made().forEach(d -> lines.add(new JournalEntry.Made(d).write()));
     List<History.Done> undone = history.undone();
-    undone.forEach(d -> lines.add(new JournalEntry.Made(d).write()));
-    undone.forEach(d -> lines.add(new JournalEntry.Undone().write()));
+    List<History.Done> all = new ArrayList<>(history.made());
+    all.addAll(undone);
+    History at = History.of(history.first().library());
+    for (History.Done d : all) {
+      lines.add(JournalEntry.Made.on(at.library(), d).write());
+      at = at.with(d);
+    }
+    undone.forEach(d -> lines.add(new JournalEntry.Undone(d.at(), d.who()).write()));
     return lines;
   }
 }

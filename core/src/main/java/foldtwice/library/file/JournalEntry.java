@@ -21,14 +21,32 @@ import java.util.Optional;
 /** One line of the journal. Replaying all of them leads from the file's library to today's. */
 sealed interface JournalEntry {
 
-  /** An edit was made. */
-  record Made(History.Done done) implements JournalEntry {}
+  /**
+   * An edit was made.
+   *
+   * @param back the edit that takes it back
+   */
+  record Made(History.Done done, Edit back) implements JournalEntry {
+    /** An edit made on a library. */
+    static Made on(Library library, History.Done done) {
+      return new Made(done, done.edit().inverse(library));
+    }
+  }
 
   /** The last edit was taken back. */
-  record Undone() implements JournalEntry {}
+  record Undone(Instant at, String who) implements JournalEntry {}
 
   /** The edit taken back last was made again. */
-  record Redone() implements JournalEntry {}
+  record Redone(Instant at, String who) implements JournalEntry {}
+
+  /**
+   * An edit from before the library was opened was taken back, or made again. It says how by
+   * itself, whether or not somebody still knows the edit.
+   *
+   * @param again true when it was made again
+   * @param done the edit that does it
+   */
+  record Across(boolean again, History.Done done, Edit back) implements JournalEntry {}
 
   /** A binding was seen to fire. */
   record Proven(String binding, Proof proof) implements JournalEntry {}
@@ -38,9 +56,15 @@ sealed interface JournalEntry {
 
   default History on(History history) {
     return switch (this) {
-      case Made(History.Done done) -> history.with(done);
-      case Undone() -> history.undo();
-      case Redone() -> history.redo();
+      case Made(History.Done done, Edit back) -> history.with(done);
+      case Undone u -> history.undo();
+      case Redone r -> history.redo();
+      case Across(boolean again, History.Done done, Edit back) -> {
+        Optional<Edit> known = again ? history.againFromBefore() : history.backBefore();
+        yield known.equals(Optional.of(done.edit()))
+            ? (again ? history.redo() : history.undo())
+            : history.moved(done.edit());
+      }
       case Proven(String binding, Proof proof) -> history.with(binding, proof);
       case Gave(ProgramFile file) -> history.with(file);
     };
@@ -49,10 +73,13 @@ sealed interface JournalEntry {
   default ObjectNode write() {
     ObjectNode out = Json.object();
     switch (this) {
-      case Made(History.Done(Edit edit, Instant at, String who)) ->
-          out.put("at", at.toString()).put("who", who).set("edit", write(edit));
-      case Undone() -> out.put("undo", true);
-      case Redone() -> out.put("redo", true);
+      case Made(History.Done done, Edit back) -> write(out, done, back);
+      case Undone(Instant at, String who) ->
+          out.put("undo", true).put("at", at.toString()).put("who", who);
+      case Redone(Instant at, String who) ->
+          out.put("redo", true).put("at", at.toString()).put("who", who);
+      case Across(boolean again, History.Done done, Edit back) ->
+          write(out.put("across", again ? "redo" : "undo"), done, back);
       case Proven(String binding, Proof proof) ->
           out.set("proof", BindingJson.write(binding, proof));
       case Gave(ProgramFile file) -> out.set("file", ProgramFileJson.write(file, Optional.empty()));
@@ -60,7 +87,16 @@ sealed interface JournalEntry {
     return out;
   }
 
-  private static ObjectNode write(Edit edit) {
+  private static void write(ObjectNode out, History.Done done, Edit back) {
+    out.put("at", done.at().toString()).put("who", done.who());
+    if (!done.says().isEmpty()) {
+      out.put("says", done.says());
+    }
+    out.set("edit", write(done.edit()));
+    out.set("back", write(back));
+  }
+
+  static ObjectNode write(Edit edit) {
     ObjectNode out = Json.object();
     switch (edit) {
       case Edit.PutBinding(var binding, int at) ->
@@ -145,10 +181,10 @@ sealed interface JournalEntry {
   /** Reads a line; arguments are read by the routines of the library it applies to. */
   static JournalEntry read(In in, Library library) throws FormatException {
     if (in.has("undo")) {
-      return new Undone();
+      return new Undone(in.has("at") ? at(in) : Instant.EPOCH, in.text("who", ""));
     }
     if (in.has("redo")) {
-      return new Redone();
+      return new Redone(in.has("at") ? at(in) : Instant.EPOCH, in.text("who", ""));
     }
     if (in.has("proof")) {
       BindingJson.ProofOf p = BindingJson.proof(in.at("proof"));
@@ -157,10 +193,22 @@ sealed interface JournalEntry {
     if (in.has("file")) {
       return new Gave(ProgramFileJson.read(in.at("file"), library.routines(), library.bindings()));
     }
+    Edit edit = edit(in.at("edit"), library);
+    History.Done done = done(in, edit);
+    return in.has("across")
+        ? new Across(in.text("across").equals("redo"), done, edit.inverse(library))
+        : Made.on(library, done);
+  }
+
+  /** Who made an edit, when, and what was said of it. */
+  static History.Done done(In in, Edit edit) throws FormatException {
+    return new History.Done(edit, at(in), in.text("who", ""), in.text("says", ""));
+  }
+
+  private static Instant at(In in) throws FormatException {
     String at = in.text("at");
     try {
-      return new Made(
-          new History.Done(edit(in.at("edit"), library), Instant.parse(at), in.text("who", "")));
+      return Instant.parse(at);
     } catch (DateTimeParseException e) {
       FormatException placed =
           in.at("at").fault("expected an ISO 8601 instant, found \"" + at + "\"");
@@ -169,7 +217,8 @@ sealed interface JournalEntry {
     }
   }
 
-  private static Edit edit(In in, Library library) throws FormatException {
+  /** Reads an edit that applies to a library. */
+  static Edit edit(In in, Library library) throws FormatException {
     if (in.has("put")) {
       return new Edit.PutBinding(
           BindingJson.read(in.at("put"), library.routines(), PlaceJson.byId(library.places())),

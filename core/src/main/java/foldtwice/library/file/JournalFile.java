@@ -47,6 +47,11 @@ final class JournalFile implements AutoCloseable {
     return file;
   }
 
+  /** All lines, as they were written. */
+  List<byte[]> lines() {
+    return List.copyOf(lines);
+  }
+
   /** Adds a line; on disk when this returns. When it throws, nothing has been added. */
   void append(ObjectNode content) throws IOException {
     byte[] line = Sum.line(lines.size(), content);

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.extras.Extras;
 import foldtwice.text.JsonComplaint;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 
@@ -59,6 +60,11 @@ public final class Json {
       placed.initCause(e);
       throw placed;
     }
+  }
+
+  /** Reads a document token by token. */
+  static com.fasterxml.jackson.core.JsonParser parser(byte[] document) throws IOException {
+    return MAPPER.createParser(document);
   }
 
   /** The bytes of a line, as they go to disk. */

@@ -99,6 +99,20 @@ final class Keeper {
     }
   }
 
+  /** The same without waiting for it. */
+  <T> CompletableFuture<T> later(Callable<T> what) {
+    CompletableFuture<T> result = new CompletableFuture<>();
+    thread.execute(
+        () -> {
+          try {
+            result.complete(what.call());
+          } catch (Exception e) {
+            result.completeExceptionally(e);
+          }
+        });
+    return result;
+  }
+
   private void write() {
     failure = "";
     while (!waiting.isEmpty() && failure.isEmpty()) {

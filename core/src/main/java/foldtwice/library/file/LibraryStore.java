@@ -65,6 +65,7 @@ public final class LibraryStore implements AutoCloseable {
       String who,
       Clock clock,
       History history,
+      boolean changed,
       Optional<Writing> writing,
       Looking looking) {
     this.file = file;
@@ -73,7 +74,7 @@ public final class LibraryStore implements AutoCloseable {
     this.history = history;
     this.writing = writing;
     this.looking = looking;
-    this.changed = history.last().isPresent() || history.next().isPresent();
+    this.changed = changed;
     writing.ifPresent(
         w -> {
           Watch watch = new Watch(file, w.base(), w.lock());
@@ -94,10 +95,16 @@ public final class LibraryStore implements AutoCloseable {
     return switch (WriterLock.take(file, who)) {
       case WriterLock.Result.Theirs(String holder) ->
           new LibraryStore(
-              file, who, clock, Stable.read(file), Optional.empty(), new Looking(holder, ""));
+              file,
+              who,
+              clock,
+              Stable.read(file),
+              false,
+              Optional.empty(),
+              new Looking(holder, ""));
       case WriterLock.Result.ReadOnly(String why) ->
           new LibraryStore(
-              file, who, clock, Stable.read(file), Optional.empty(), new Looking("", why));
+              file, who, clock, Stable.read(file), false, Optional.empty(), new Looking("", why));
       case WriterLock.Result.Ours(WriterLock lock) -> {
         boolean opened = false;
         try {
@@ -116,7 +123,10 @@ public final class LibraryStore implements AutoCloseable {
   private static LibraryStore opened(Path file, String who, Clock clock, WriterLock lock)
       throws IOException, FormatException {
     byte[] document = Files.readAllBytes(file);
-    Journal.Read read = Stable.read(file, document, document, Journal.bytes(file), Aside.strict());
+    Journal.Read read = Stable.remembering(file, document, Journal.bytes(file));
+    if (read.standing() == Journal.Standing.FOLDED) {
+      HistoryFile.add(file, read.lines()); // somebody was stopped between the two
+    }
     JournalFile journal =
         read.standing() == Journal.Standing.GOES_ON
             ? JournalFile.goOn(file, read.lines())
@@ -126,6 +136,7 @@ public final class LibraryStore implements AutoCloseable {
         who,
         clock,
         read.history(),
+        read.standing() == Journal.Standing.GOES_ON && read.lines().size() > 1,
         Optional.of(
             new Writing(lock, journal, new Keeper(journal, clock), Journal.digest(document))),
         new Looking("", ""));
@@ -197,17 +208,43 @@ public final class LibraryStore implements AutoCloseable {
    * @throws RefusedException when no library may be what it would make; nothing was changed
    */
   public CompletableFuture<Instant> make(Edit edit) {
-    return add(new JournalEntry.Made(new History.Done(edit, clock.instant(), who)));
+    return make(edit, "");
+  }
+
+  /**
+   * Makes an edit, and keeps what was said of it.
+   *
+   * @throws RefusedException when no library may be what it would make; nothing was changed
+   */
+  public CompletableFuture<Instant> make(Edit edit, String says) {
+    return add(JournalEntry.Made.on(library(), new History.Done(edit, clock.instant(), who, says)));
   }
 
   /** Takes the last edit back; nothing when there is none. */
   public CompletableFuture<Instant> undo() {
-    return history.last().isEmpty() ? nothing() : add(new JournalEntry.Undone());
+    return history.last().isEmpty()
+        ? nothing()
+        : add(
+            history
+                .backBefore()
+                .<JournalEntry>map(e -> across(false, e, history.last().get()))
+                .orElseGet(() -> new JournalEntry.Undone(clock.instant(), who)));
   }
 
   /** Makes the edit taken back last again; nothing when there is none. */
   public CompletableFuture<Instant> redo() {
-    return history.next().isEmpty() ? nothing() : add(new JournalEntry.Redone());
+    return history.next().isEmpty()
+        ? nothing()
+        : add(
+            history
+                .againFromBefore()
+                .<JournalEntry>map(e -> across(true, e, history.next().get()))
+                .orElseGet(() -> new JournalEntry.Redone(clock.instant(), who)));
+  }
+
+  private JournalEntry across(boolean again, Edit edit, History.Done of) {
+    return new JournalEntry.Across(
+        again, new History.Done(edit, clock.instant(), who, of.says()), edit.inverse(library()));
   }
 
   /** Keeps that a binding was seen to fire. Not an edit: undo passes over it. */
@@ -249,6 +286,9 @@ public final class LibraryStore implements AutoCloseable {
   public LibraryStore moveTo(Path elsewhere) throws IOException, FormatException {
     byte[] first = proven(history.first().library());
     put(elsewhere, first, who, Optional.of(file));
+    if (Files.exists(HistoryFile.of(file)) && Files.notExists(HistoryFile.of(elsewhere))) {
+      Files.copy(HistoryFile.of(file), HistoryFile.of(elsewhere));
+    }
     LibraryStore store = open(elsewhere, who, clock);
     if (!store.mayWrite()) {
       store.close();
@@ -409,7 +449,7 @@ public final class LibraryStore implements AutoCloseable {
     try {
       before = Files.readAllBytes(file);
     } catch (NoSuchFileException e) {
-      w.journal().fold(file, document); // it was removed; nobody's work is in its place
+      fold(w, document); // it was removed; nobody's work is in its place
       return;
     }
     if (!Journal.digest(before).equals(w.base())) {
@@ -423,7 +463,40 @@ public final class LibraryStore implements AutoCloseable {
               + beside);
     }
     Backups.add(file, before, Files.getLastModifiedTime(file).toInstant());
+    fold(w, document);
+  }
+
+  /** The journal goes into the file, and then into the history; it is the last to be removed. */
+  private void fold(Writing w, byte[] document) throws IOException {
+    UndoFile.write(file, document, history);
     w.journal().fold(file, document);
+    HistoryFile.add(file, w.journal().lines());
+  }
+
+  /**
+   * All that was ever done to the library, up to now. What is not on disk yet is waited for, on a
+   * thread of the store.
+   */
+  public CompletableFuture<Chronicle> chronicle() {
+    Library now = library();
+    return writing
+        .map(w -> w.keeper().later(() -> HistoryFile.all(file)))
+        .orElseGet(() -> CompletableFuture.supplyAsync(() -> readAll(file)))
+        .thenApplyAsync(lines -> Chronicle.read(lines, now));
+  }
+
+  private static List<byte[]> readAll(Path file) {
+    try {
+      return HistoryFile.all(file);
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  /** All that was ever done to the library in a file, without opening it for writing. */
+  public static Chronicle history(Path named) throws IOException, FormatException {
+    Path file = named.toRealPath();
+    return Chronicle.of(file, look(file));
   }
 
   /** A name beside the file that nobody has. */

@@ -59,6 +59,25 @@ final class Stable {
     } catch (FormatException e) {
       throw e.in(file.toString());
     }
+    return read(file, document, journal, from, aside);
+  }
+
+  /** The same with what can be undone from before, for whoever opens it to write. */
+  static Journal.Read remembering(Path file, byte[] document, byte[] journal)
+      throws IOException, FormatException {
+    History from;
+    try {
+      from = History.of(LibraryJson.read(document));
+    } catch (FormatException e) {
+      throw e.in(file.toString());
+    }
+    return read(
+        file, document, journal, UndoFile.remembering(file, document, from), Aside.strict());
+  }
+
+  private static Journal.Read read(
+      Path file, byte[] document, byte[] journal, History from, Aside aside)
+      throws FormatException {
     Journal.Read read = Journal.read(file, document, journal, from, aside);
     if (read.standing() == Journal.Standing.OTHER) {
       throw new FormatException(

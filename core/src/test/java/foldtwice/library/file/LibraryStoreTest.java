@@ -152,9 +152,10 @@ class LibraryStoreTest {
     Files.write(journal(), Sum.line(2, Journal.folded(after)), StandardOpenOption.APPEND);
     try (LibraryStore store = open()) {
       assertThat(store.library()).isEqualTo(LibraryJson.read(after));
-      assertThat(store.history().last()).isEmpty();
+      assertThat(store.history().made()).as("to be undone once").hasSize(1);
     }
     assertThat(Files.readAllBytes(file)).isEqualTo(after);
+    assertThat(LibraryStore.history(file).events()).hasSize(1);
   }
 
   private static Binding renamed(Library library, String id) {

@@ -38,8 +38,8 @@ class ReadBackTest {
       History history = History.of(read(first));
       History replayed = history;
       for (int j = 0; j < EDITS; j++) {
-        JournalEntry entry = entry(history, random);
         try {
+          JournalEntry entry = entry(history, random);
           JournalEntry.Proved proved = entry.proved(history);
           replayed =
               JournalEntry.read(In.root(Json.parse(Json.bytes(proved.line()))), replayed.library())
@@ -63,11 +63,12 @@ class ReadBackTest {
 
   private static JournalEntry entry(History history, Random random) {
     return switch (random.nextInt(12)) {
-      case 0 -> new JournalEntry.Undone();
-      case 1 -> new JournalEntry.Redone();
+      case 0 -> new JournalEntry.Undone(Instant.EPOCH, "x");
+      case 1 -> new JournalEntry.Redone(Instant.EPOCH, "x");
       default -> {
         Edit edit = RandomEdits.of(history.library(), random, 2);
-        yield new JournalEntry.Made(
+        yield JournalEntry.Made.on(
+            history.library(),
             new History.Done(
                 random.nextInt(3) == 0 ? edit : Hostile.in(edit, random),
                 Instant.EPOCH,

@@ -353,12 +353,16 @@ class StoreFaultsTest {
     assertThat(all.subList(0, Backups.MOST_OF_A_DAY))
         .as("the last hours")
         .allMatch(b -> b.at().isAfter(now.minus(Duration.ofDays(1))));
-    assertThat(all.subList(Backups.MOST_OF_A_DAY, all.size()))
+    int days = Backups.MOST_OF_A_DAY + Backups.DAYS - 1;
+    assertThat(all.subList(Backups.MOST_OF_A_DAY, days))
         .as("the last one of each day before today")
-        .hasSize(Backups.DAYS - 1)
         .allMatch(b -> b.at().atZone(ZoneOffset.UTC).getHour() == 23)
         .extracting(b -> b.at().atZone(ZoneOffset.UTC).toLocalDate())
         .doesNotHaveDuplicates();
+    assertThat(all.subList(days, all.size()))
+        .as("the last one of each week before that: twenty days are four weeks, two of them here")
+        .hasSize(2)
+        .allMatch(b -> b.at().atZone(ZoneOffset.UTC).getDayOfWeek() == java.time.DayOfWeek.SUNDAY);
     assertThat(Files.readString(all.getFirst().file())).isEqualTo("at " + now);
   }
 

@@ -1,10 +1,6 @@
 package foldtwice.desktop.handover;
 
-import foldtwice.conflict.Conflict;
-import foldtwice.conflict.Subject;
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.session.Background.Lane;
-import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -16,112 +12,135 @@ import foldtwice.desktop.view.View;
 import foldtwice.sheet.About;
 import foldtwice.sheet.SheetFile;
 import foldtwice.sheet.SheetKind;
-import foldtwice.sheet.Wanted;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.Map;
 import javafx.geometry.Pos;
-import javafx.print.PageLayout;
-import javafx.print.PageOrientation;
-import javafx.print.Printer;
-import javafx.print.PrinterJob;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
-import javafx.scene.image.ImageView;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 
-/** Cheat sheets: what to choose from, the sheet as it will print, what is on it. */
+/** What leaves the library, and what it was: cheat sheets, the history. */
 public final class HandOverView extends BorderPane implements View {
 
   public static final List<Act<HandOverView>> ACTS =
       List.of(
-          new Act<>("sheet-pdf", HandOverView::isThere, v -> v.save(SheetFile.Form.PDF)),
-          new Act<>("sheet-html", HandOverView::isThere, v -> v.save(SheetFile.Form.HTML)),
+          sheet("sheet-pdf", SheetFile.Form.PDF),
+          sheet("sheet-html", SheetFile.Form.HTML),
           new Act<>(
-              "sheet-svg",
-              v -> v.isThere() && !v.preview.sheet().pictures().isEmpty(),
-              v -> v.save(SheetFile.Form.SVG)),
-          new Act<>("sheet-csv", HandOverView::isThere, v -> v.save(SheetFile.Form.CSV)),
-          new Act<>("sheet-print", HandOverView::isThere, HandOverView::print),
-          new Act<>("sheet-next", v -> v.page < v.pages(), v -> v.turn(1)),
-          new Act<>("sheet-back", v -> v.page > 1, v -> v.turn(-1)),
-          new Act<>("find-sheet", v -> v.choice.takeFilter()));
+              "sheet-svg", v -> v.sheets.hasPictures(), v -> v.onSheets().save(SheetFile.Form.SVG)),
+          sheet("sheet-csv", SheetFile.Form.CSV),
+          new Act<>("sheet-print", v -> v.sheets.isThere(), v -> v.onSheets().print()),
+          new Act<>("sheet-next", v -> v.sheets.canTurn(1), v -> v.onSheets().turn(1)),
+          new Act<>("sheet-back", v -> v.sheets.canTurn(-1), v -> v.onSheets().turn(-1)),
+          new Act<>("find-sheet", v -> v.onSheets().takeFilter()),
+          new Act<>("history", v -> v.inHistory().takeKeys()),
+          new Act<>("find-history", v -> v.inHistory().takeFilter()),
+          new Act<>(
+              "history-back",
+              v -> v.session.mayWrite() && v.history.canTakeBack(),
+              v -> v.inHistory().takeBack()),
+          new Act<>(
+              "history-then",
+              v -> v.session.mayWrite() && v.history.isChosen(),
+              v -> v.inHistory().goBackTo()),
+          new Act<>("history-save", v -> v.history.isChosen(), v -> v.inHistory().saveThen()));
 
-  private static final double GAP = 28;
+  private static Act<HandOverView> sheet(String id, SheetFile.Form form) {
+    return new Act<>(id, v -> v.sheets.isThere(), v -> v.onSheets().save(form));
+  }
+
+  /** What is looked at. */
+  private enum Leaf {
+    SHEETS,
+    HISTORY
+  }
 
   private final Session session;
   private final Acts<HandOverView> acts = new Acts<>(this, ACTS);
-  private final SheetChoice choice;
-  private final OnSheet on;
+  private final SheetsLeaf sheets;
+  private final HistoryLeaf history;
   private final Label which = Parts.label("", "soft");
-  private final Label says = Parts.wrapped("", "soft");
-  private final ImageView paper = new ImageView();
-  private final StackPane desk = new StackPane();
-  private final Question<Preview> making;
-  private final Question<Preview.Page> drawing;
-  private Preview preview;
-  private int page = 1;
+  private final HBox forSheets;
+  private final HBox forHistory;
+  private final Map<Leaf, ToggleButton> chips;
+  private Leaf leaf = Leaf.SHEETS;
 
   /** A view of the session's library. */
   public HandOverView(Session session, Going going) {
     this.session = session;
-    choice = new SheetChoice(this::again);
-    on = new OnSheet(going, this::again);
-    making = session.background().question(Lane.WORK, this::made, says::setText);
-    drawing = session.background().question(Lane.WORK, this::drawn, says::setText);
-    says.setId("sheet-says");
-    paper.setId("sheet-paper-picture");
-    paper.setPreserveRatio(true);
-    paper.getStyleClass().add("sheet-paper");
-    StackPane lying = new StackPane(paper);
-    lying.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-    lying.getStyleClass().add("lying-sheet");
-    lying.visibleProperty().bind(paper.imageProperty().isNotNull());
-    says.setMaxWidth(360);
-    desk.getChildren().addAll(lying, says);
-    desk.getStyleClass().add("sheet-desk");
-    desk.setMinSize(120, 120);
-    desk.widthProperty().addListener((o, a, b) -> draw());
-    desk.heightProperty().addListener((o, a, b) -> draw());
-    Button back = acts.button("sheet-back");
-    Button next = acts.button("sheet-next");
-    HBox top =
+    sheets = new SheetsLeaf(session, going, this::refresh);
+    history = new HistoryLeaf(session, this::refresh);
+    chips =
+        Parts.chips(
+            Leaf.class,
+            "handover-",
+            l -> Ui.text("handover." + l.name().toLowerCase(Locale.ROOT)),
+            this::look);
+    chips.get(leaf).setSelected(true);
+    forSheets =
         new HBox(
             8,
             which,
-            back,
-            next,
+            acts.button("sheet-back"),
+            acts.button("sheet-next"),
             Parts.gap(),
             acts.menu(
                 "sheet-more", Ui.text("sheets.asmore"), "sheet-html", "sheet-svg", "sheet-csv"),
             acts.button("sheet-print"),
             acts.button("sheet-pdf", "main"));
+    forHistory =
+        new HBox(
+            8,
+            Parts.gap(),
+            acts.button("history-save"),
+            acts.button("history-then"),
+            acts.button("history-back", "main"));
+    HBox top = new HBox(6);
     top.setAlignment(Pos.CENTER_LEFT);
     top.getStyleClass().add("view-top");
+    top.getChildren().addAll(chips.values());
+    for (HBox of : List.of(forSheets, forHistory)) {
+      of.setAlignment(Pos.CENTER_LEFT);
+      HBox.setHgrow(of, javafx.scene.layout.Priority.ALWAYS);
+      of.managedProperty().bind(of.visibleProperty());
+      top.getChildren().add(of);
+    }
     setTop(top);
-    setLeft(choice);
-    setCenter(desk);
-    ScrollPane right = Parts.leaf(on, true);
-    right.setPrefWidth(262);
-    setRight(right);
+    look(leaf);
+  }
+
+  private void look(Leaf at) {
+    leaf = at;
+    chips.get(at).setSelected(true);
+    forSheets.setVisible(at == Leaf.SHEETS);
+    forHistory.setVisible(at == Leaf.HISTORY);
+    setCenter(at == Leaf.SHEETS ? sheets : history);
+    if (getScene() != null) {
+      show(session.now());
+    }
+    refresh();
+  }
+
+  private SheetsLeaf onSheets() {
+    if (leaf != Leaf.SHEETS) {
+      look(Leaf.SHEETS);
+    }
+    return sheets;
+  }
+
+  private HistoryLeaf inHistory() {
+    if (leaf != Leaf.HISTORY) {
+      look(Leaf.HISTORY);
+    }
+    return history;
+  }
+
+  private void refresh() {
+    which.setText(sheets == null ? "" : sheets.which());
     acts.refresh();
-  }
-
-  private boolean isThere() {
-    return preview != null && preview.pdf().isPresent() && !making.isUnderWay();
-  }
-
-  private int pages() {
-    return preview == null ? 0 : preview.pages();
   }
 
   @Override
@@ -131,7 +150,11 @@ public final class HandOverView extends BorderPane implements View {
 
   @Override
   public void takeKeys() {
-    choice.takeKeys();
+    if (leaf == Leaf.SHEETS) {
+      sheets.takeKeys();
+    } else {
+      history.takeKeys();
+    }
   }
 
   @Override
@@ -141,164 +164,21 @@ public final class HandOverView extends BorderPane implements View {
 
   @Override
   public void show(Snapshot now) {
-    choice.show(now);
-    again();
+    if (leaf == Leaf.SHEETS) {
+      sheets.show(now);
+    } else {
+      history.show(now);
+    }
+    acts.refresh();
+  }
+
+  /** Shows the history. */
+  public void showHistory() {
+    inHistory();
   }
 
   /** Chooses a sheet. */
   public void choose(About about, SheetKind kind) {
-    choice.choose(about, kind);
-  }
-
-  /** Makes the sheet that is chosen, unless it is there. */
-  private void again() {
-    Optional<About> about = choice.about();
-    Snapshot now = session.now();
-    if (about.isEmpty() || !now.audited()) {
-      return; // it is made as soon as the library is looked through
-    }
-    Wanted wanted = new Wanted(about.get(), choice.kind(), on.paper(), on.natives(), !on.all());
-    Subject subject = now.subject();
-    List<Conflict> conflicts =
-        Stream.concat(now.allConflicts().stream(), now.accepted().stream()).toList();
-    boolean other = preview == null || !preview.sheet().wanted().equals(wanted);
-    if (making.ask(
-        List.of(
-            wanted,
-            now.station().id(),
-            new Question.Same(now.library()),
-            new Question.Same(now.setup())),
-        () -> Preview.of(subject, conflicts, wanted))) {
-      says.setText(Ui.text("sheets.making"));
-      if (other) {
-        page = 1;
-      }
-      acts.refresh();
-    }
-  }
-
-  private void made(Preview next) {
-    preview = next;
-    says.setText(
-        next.pdf().isPresent() ? "" : Ui.text("sheets.nothing", next.sheet().contents().title()));
-    page = Math.clamp(page, 1, Math.max(1, next.pages()));
-    on.show(next.sheet(), next.pages());
-    if (next.pdf().isEmpty()) {
-      paper.setImage(null);
-    }
-    draw();
-    refresh();
-  }
-
-  private void refresh() {
-    which.setText(pages() > 1 ? Ui.text("sheets.page", page, pages()) : "");
-    acts.refresh();
-  }
-
-  private void turn(int by) {
-    page = Math.clamp(page + by, 1, pages());
-    draw();
-    refresh();
-  }
-
-  /** Draws the page as large as there is room for it. */
-  private void draw() {
-    if (preview == null || preview.pdf().isEmpty() || desk.getWidth() < 80) {
-      return;
-    }
-    boolean lies = preview.sheet().wanted().kind() == SheetKind.KEYBOARD;
-    double w = lies ? on.paper().height() : on.paper().width();
-    double h = lies ? on.paper().width() : on.paper().height();
-    double scale = Math.min((desk.getWidth() - 2 * GAP) / w, (desk.getHeight() - 2 * GAP) / h);
-    if (scale <= 0) {
-      return;
-    }
-    paper.setFitWidth(w * scale);
-    double dense = getScene() == null ? 1 : getScene().getWindow().getOutputScaleX();
-    Preview of = preview;
-    int number = page;
-    drawing.ask(
-        List.of(new Question.Same(of), number, Math.round(w * scale * dense)),
-        () -> of.page(number, 25.4 * scale * dense));
-  }
-
-  private void drawn(Preview.Page drawn) {
-    paper.setImage(drawn.picture());
-  }
-
-  private void save(SheetFile.Form form) {
-    Preview of = preview;
-    String name =
-        (of.sheet().contents().title() + " " + Ui.text("sheets.kind." + of.sheet().wanted().kind()))
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^\\p{L}\\p{N}]+", "-")
-            + "."
-            + form.ending();
-    session
-        .files()
-        .fresh(getScene().getWindow(), Ui.text("act.sheet-" + form.ending()), name)
-        .ifPresent(file -> write(of, form, file));
-  }
-
-  private void write(Preview of, SheetFile.Form form, Path file) {
-    session
-        .background()
-        .once(
-            Lane.READING,
-            () -> {
-              try {
-                return SheetFile.write(of.sheet(), form, file);
-              } catch (IOException e) {
-                throw new UncheckedIOException(Ui.text("sheets.cannot", file, e.getMessage()), e);
-              }
-            },
-            files -> session.say(Ui.text("said.sheet", files.getFirst().toString(), files.size())));
-  }
-
-  /** Sends all pages to a printer the person chooses. */
-  private void print() {
-    PrinterJob job = Printer.getAllPrinters().isEmpty() ? null : PrinterJob.createPrinterJob();
-    if (job == null) {
-      session.say(Ui.text("sheets.noprinter"));
-      return;
-    }
-    if (!job.showPrintDialog(getScene().getWindow())) {
-      return;
-    }
-    Preview of = preview;
-    session.say(Ui.text("sheets.printing", of.pages()));
-    session
-        .background()
-        .once(
-            Lane.READING,
-            () -> {
-              List<Preview.Page> all = new java.util.ArrayList<>();
-              for (int i = 1; i <= of.pages(); i++) {
-                all.add(of.page(i, Preview.PRINTER));
-              }
-              return all;
-            },
-            all -> send(job, of, all));
-  }
-
-  private void send(PrinterJob job, Preview of, List<Preview.Page> pages) {
-    boolean lies = of.sheet().wanted().kind() == SheetKind.KEYBOARD;
-    PageLayout layout =
-        job.getPrinter()
-            .createPageLayout(
-                job.getJobSettings().getPageLayout().getPaper(),
-                lies ? PageOrientation.LANDSCAPE : PageOrientation.PORTRAIT,
-                Printer.MarginType.HARDWARE_MINIMUM);
-    boolean well = true;
-    for (Preview.Page p : pages) {
-      ImageView picture = new ImageView(p.picture());
-      picture.setPreserveRatio(true);
-      picture.setFitWidth(p.picture().getWidth() * 72.0 / Preview.PRINTER); // at true size
-      picture.setTranslateX(-layout.getLeftMargin());
-      picture.setTranslateY(-layout.getTopMargin());
-      well = well && job.printPage(layout, new VBox(picture));
-    }
-    well = well && job.endJob();
-    session.say(Ui.text(well ? "sheets.printed" : "sheets.notprinted", pages.size()));
+    onSheets().choose(about, kind);
   }
 }

@@ -1,2 +1,5 @@
-/** What leaves the library: sheets on paper. */
+/**
+ * What leaves the library, and what it was: cheat sheets, the history. Start at {@link
+ * foldtwice.desktop.handover.HandOverView}.
+ */
 package foldtwice.desktop.handover;

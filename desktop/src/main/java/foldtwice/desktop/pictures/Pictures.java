@@ -1,5 +1,6 @@
 package foldtwice.desktop.pictures;
 
+import foldtwice.binding.Binding;
 import foldtwice.desktop.atlas.AtlasView;
 import foldtwice.desktop.begin.Lately;
 import foldtwice.desktop.bind.BindView;
@@ -15,6 +16,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.desktop.trying.TryView;
 import foldtwice.desktop.view.Target;
+import foldtwice.library.Edit;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.run.Status;
@@ -22,6 +24,7 @@ import foldtwice.sheet.About;
 import foldtwice.sheet.SheetKind;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
@@ -102,8 +105,6 @@ public final class Pictures extends Application {
     script.add(() -> frame.to(new Target.Application("tagpress")));
     script.add(() -> frame.to(new Target.Command("tagpress", "proof")));
     script.add(() -> picture("places"));
-    script.add(() -> frame.to(new Target.Station("label-corner")));
-    script.add(() -> picture("places-station"));
     collect(frame);
     script.add(() -> frame.show(BindView.class));
     script.add(bind::fire);
@@ -134,6 +135,7 @@ public final class Pictures extends Application {
                 .choose(new About.Program("tagpress"), SheetKind.POCKET_CARD));
     script.add(() -> untilPrinted("76 lines"));
     script.add(() -> picture("handover"));
+    history(frame);
     script.add(() -> frame.show(TryView.class).go("tagpress"));
     script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.PERIOD, Modifier.ALT)));
     script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.KEY_D, Modifier.ALT)));
@@ -266,6 +268,27 @@ public final class Pictures extends Application {
     script.add(() -> frame.show(CollectView.class).choose("daylight"));
     script.add(() -> press("#fold-see"));
     script.add(() -> picture("collect-fold"));
+  }
+
+  /** A few changes, and the history of them. */
+  private void history(Frame frame) {
+    script.add(() -> rebind("b01", "Ctrl+Alt+F9"));
+    script.add(() -> rebind("b58", "Ctrl+Alt+F8"));
+    script.add(() -> rebind("b02", "Ctrl+Alt+F10"));
+    script.add(session::undo);
+    script.add(() -> frame.show(HandOverView.class).showHistory());
+    script.add(() -> {});
+    script.add(() -> {});
+    script.add(() -> picture("history"));
+    script.add(session::undo);
+    script.add(session::undo);
+  }
+
+  private void rebind(String id, String keys) {
+    Binding b = session.now().library().bindings().get(id);
+    session.make(
+        new Edit.PutBinding(b.withTriggers(List.of(Notation.read(keys)))),
+        Ui.text("said.moved", session.now().words().binding(b), keys));
   }
 
   /** A sheet is made in the background: the picture shows the one that was chosen. */

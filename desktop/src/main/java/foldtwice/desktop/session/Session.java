@@ -205,24 +205,30 @@ public final class Session implements AutoCloseable {
   public void make(Edit edit, String what) {
     if (!disk.refuses()
         && !edit.on(library()).equals(library())
-        && disk.keep(store -> store.make(edit))) {
+        && disk.keep(store -> store.make(edit, what))) {
       say(what);
       follow();
     }
   }
 
   public void undo() {
-    if (!disk.refuses() && now().undoable().isPresent() && disk.keep(LibraryStore::undo)) {
-      say(Ui.text("said.undone"));
+    Optional<History.Done> of = now().undoable();
+    if (!disk.refuses() && of.isPresent() && disk.keep(LibraryStore::undo)) {
+      say(told("said.undone", of.get()));
       follow();
     }
   }
 
   public void redo() {
-    if (!disk.refuses() && now().redoable().isPresent() && disk.keep(LibraryStore::redo)) {
-      say(Ui.text("said.redone"));
+    Optional<History.Done> of = now().redoable();
+    if (!disk.refuses() && of.isPresent() && disk.keep(LibraryStore::redo)) {
+      say(told("said.redone", of.get()));
       follow();
     }
+  }
+
+  private static String told(String key, History.Done of) {
+    return of.says().isEmpty() ? Ui.text(key) : Ui.text(key + ".what", of.says());
   }
 
   /** Makes the library what it was at another time, as an edit. */

@@ -1,0 +1,270 @@
+package foldtwice.desktop.handover;
+
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Subject;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.view.Going;
+import foldtwice.sheet.About;
+import foldtwice.sheet.SheetFile;
+import foldtwice.sheet.SheetKind;
+import foldtwice.sheet.Wanted;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.print.PageLayout;
+import javafx.print.PageOrientation;
+import javafx.print.Printer;
+import javafx.print.PrinterJob;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/** Cheat sheets: what to choose from, the sheet as it will print, what is on it. */
+final class SheetsLeaf extends BorderPane {
+
+  private static final double GAP = 28;
+
+  private final Session session;
+  private final Runnable onMade;
+  private final SheetChoice choice;
+  private final OnSheet on;
+  private final Label says = Parts.wrapped("", "soft");
+  private final ImageView paper = new ImageView();
+  private final StackPane desk = new StackPane();
+  private final Question<Preview> making;
+  private final Question<Preview.Page> drawing;
+  private Preview preview;
+  private int page = 1;
+
+  /**
+   * Of the session's library.
+   *
+   * @param onMade called when another page is shown, or none
+   */
+  SheetsLeaf(Session session, Going going, Runnable onMade) {
+    this.session = session;
+    this.onMade = onMade;
+    choice = new SheetChoice(this::again);
+    on = new OnSheet(going, this::again);
+    making = session.background().question(Lane.WORK, this::made, says::setText);
+    drawing = session.background().question(Lane.WORK, this::drawn, says::setText);
+    says.setId("sheet-says");
+    paper.setId("sheet-paper-picture");
+    paper.setPreserveRatio(true);
+    paper.getStyleClass().add("sheet-paper");
+    StackPane lying = new StackPane(paper);
+    lying.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+    lying.getStyleClass().add("lying-sheet");
+    lying.visibleProperty().bind(paper.imageProperty().isNotNull());
+    says.setMaxWidth(360);
+    desk.getChildren().addAll(lying, says);
+    desk.getStyleClass().add("sheet-desk");
+    desk.setMinSize(120, 120);
+    desk.widthProperty().addListener((o, a, b) -> draw());
+    desk.heightProperty().addListener((o, a, b) -> draw());
+    setLeft(choice);
+    setCenter(desk);
+    ScrollPane right = Parts.leaf(on, true);
+    right.setPrefWidth(262);
+    setRight(right);
+  }
+
+  /** True when there is a sheet to save. */
+  boolean isThere() {
+    return preview != null && preview.pdf().isPresent() && !making.isUnderWay();
+  }
+
+  boolean hasPictures() {
+    return isThere() && !preview.sheet().pictures().isEmpty();
+  }
+
+  boolean canTurn(int by) {
+    return page + by >= 1 && page + by <= pages();
+  }
+
+  /** Which page is shown, where there are several. */
+  String which() {
+    return pages() > 1 ? Ui.text("sheets.page", page, pages()) : "";
+  }
+
+  private int pages() {
+    return preview == null ? 0 : preview.pages();
+  }
+
+  void takeKeys() {
+    choice.takeKeys();
+  }
+
+  void takeFilter() {
+    choice.takeFilter();
+  }
+
+  void show(Snapshot now) {
+    choice.show(now);
+    again();
+  }
+
+  /** Chooses a sheet. */
+  void choose(About about, SheetKind kind) {
+    choice.choose(about, kind);
+  }
+
+  /** Makes the sheet that is chosen, unless it is there. */
+  private void again() {
+    Optional<About> about = choice.about();
+    Snapshot now = session.now();
+    if (about.isEmpty() || !now.audited()) {
+      return; // it is made as soon as the library is looked through
+    }
+    Wanted wanted = new Wanted(about.get(), choice.kind(), on.paper(), on.natives(), !on.all());
+    Subject subject = now.subject();
+    List<Conflict> conflicts =
+        Stream.concat(now.allConflicts().stream(), now.accepted().stream()).toList();
+    boolean other = preview == null || !preview.sheet().wanted().equals(wanted);
+    if (making.ask(
+        List.of(
+            wanted,
+            now.station().id(),
+            new Question.Same(now.library()),
+            new Question.Same(now.setup())),
+        () -> Preview.of(subject, conflicts, wanted))) {
+      says.setText(Ui.text("sheets.making"));
+      if (other) {
+        page = 1;
+      }
+      onMade.run();
+    }
+  }
+
+  private void made(Preview next) {
+    preview = next;
+    says.setText(
+        next.pdf().isPresent() ? "" : Ui.text("sheets.nothing", next.sheet().contents().title()));
+    page = Math.clamp(page, 1, Math.max(1, next.pages()));
+    on.show(next.sheet(), next.pages());
+    if (next.pdf().isEmpty()) {
+      paper.setImage(null);
+    }
+    draw();
+    onMade.run();
+  }
+
+  void turn(int by) {
+    page = Math.clamp(page + by, 1, pages());
+    draw();
+    onMade.run();
+  }
+
+  /** Draws the page as large as there is room for it. */
+  private void draw() {
+    if (preview == null || preview.pdf().isEmpty() || desk.getWidth() < 80) {
+      return;
+    }
+    boolean lies = preview.sheet().wanted().kind() == SheetKind.KEYBOARD;
+    double w = lies ? on.paper().height() : on.paper().width();
+    double h = lies ? on.paper().width() : on.paper().height();
+    double scale = Math.min((desk.getWidth() - 2 * GAP) / w, (desk.getHeight() - 2 * GAP) / h);
+    if (scale <= 0) {
+      return;
+    }
+    paper.setFitWidth(w * scale);
+    double dense = getScene() == null ? 1 : getScene().getWindow().getOutputScaleX();
+    Preview of = preview;
+    int number = page;
+    drawing.ask(
+        List.of(new Question.Same(of), number, Math.round(w * scale * dense)),
+        () -> of.page(number, 25.4 * scale * dense));
+  }
+
+  private void drawn(Preview.Page drawn) {
+    paper.setImage(drawn.picture());
+  }
+
+  void save(SheetFile.Form form) {
+    Preview of = preview;
+    String name =
+        (of.sheet().contents().title() + " " + Ui.text("sheets.kind." + of.sheet().wanted().kind()))
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^\\p{L}\\p{N}]+", "-")
+            + "."
+            + form.ending();
+    session
+        .files()
+        .fresh(getScene().getWindow(), Ui.text("act.sheet-" + form.ending()), name)
+        .ifPresent(file -> write(of, form, file));
+  }
+
+  private void write(Preview of, SheetFile.Form form, Path file) {
+    session
+        .background()
+        .once(
+            Lane.READING,
+            () -> {
+              try {
+                return SheetFile.write(of.sheet(), form, file);
+              } catch (IOException e) {
+                throw new UncheckedIOException(Ui.text("sheets.cannot", file, e.getMessage()), e);
+              }
+            },
+            files -> session.say(Ui.text("said.sheet", files.getFirst().toString(), files.size())));
+  }
+
+  /** Sends all pages to a printer the person chooses. */
+  void print() {
+    PrinterJob job = Printer.getAllPrinters().isEmpty() ? null : PrinterJob.createPrinterJob();
+    if (job == null) {
+      session.say(Ui.text("sheets.noprinter"));
+      return;
+    }
+    if (!job.showPrintDialog(getScene().getWindow())) {
+      return;
+    }
+    Preview of = preview;
+    session.say(Ui.text("sheets.printing", of.pages()));
+    session
+        .background()
+        .once(
+            Lane.READING,
+            () -> {
+              List<Preview.Page> all = new java.util.ArrayList<>();
+              for (int i = 1; i <= of.pages(); i++) {
+                all.add(of.page(i, Preview.PRINTER));
+              }
+              return all;
+            },
+            all -> send(job, of, all));
+  }
+
+  private void send(PrinterJob job, Preview of, List<Preview.Page> pages) {
+    boolean lies = of.sheet().wanted().kind() == SheetKind.KEYBOARD;
+    PageLayout layout =
+        job.getPrinter()
+            .createPageLayout(
+                job.getJobSettings().getPageLayout().getPaper(),
+                lies ? PageOrientation.LANDSCAPE : PageOrientation.PORTRAIT,
+                Printer.MarginType.HARDWARE_MINIMUM);
+    boolean well = true;
+    for (Preview.Page p : pages) {
+      ImageView picture = new ImageView(p.picture());
+      picture.setPreserveRatio(true);
+      picture.setFitWidth(p.picture().getWidth() * 72.0 / Preview.PRINTER); // at true size
+      picture.setTranslateX(-layout.getLeftMargin());
+      picture.setTranslateY(-layout.getTopMargin());
+      well = well && job.printPage(layout, new VBox(picture));
+    }
+    well = well && job.endJob();
+    session.say(Ui.text(well ? "sheets.printed" : "sheets.notprinted", pages.size()));
+  }
+}

@@ -1,0 +1,108 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.library.file.LibraryStore;
+import foldtwice.trigger.Notation;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What was done last week is found after a restart, and taken back by itself. */
+class HistoryByHandTest {
+
+  @TempDir Path folder;
+
+  private static void rebind(Hands hands, String id, String keys) {
+    Binding b = hands.session.now().library().bindings().get(id);
+    hands.make(
+        new Edit.PutBinding(b.withTriggers(List.of(Notation.read(keys)))),
+        id + " moved to " + keys);
+  }
+
+  private static String keys(Hands hands, String id) {
+    return Notation.write(hands.session.now().library().bindings().get(id).triggers().getFirst());
+  }
+
+  private static void history(Hands hands) {
+    hands.lookUp("look at the history");
+    hands.waitForText("#history-count", "changes");
+  }
+
+  @Test
+  void undoGoesOnAfterARestart() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      rebind(hands, "b01", "Ctrl+Alt+F9");
+      rebind(hands, "b02", "Ctrl+Alt+F10");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+    }
+    try (Hands hands = Hands.open(folder)) {
+      assertThat(keys(hands, "b01")).isEqualTo("Ctrl+Alt+F9");
+      hands.press(KeyCode.CONTROL, KeyCode.Y);
+      assertThat(keys(hands, "b02")).isEqualTo("Ctrl+Alt+F10");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(hands.session.saidProperty().get()).isEqualTo("Undone: b01 moved to Ctrl+Alt+F9");
+      assertThat(keys(hands, "b01")).isEqualTo("Alt+.");
+    }
+  }
+
+  @Test
+  void aChangeOfBeforeIsFoundAndTakenBackByItself() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      rebind(hands, "b01", "Ctrl+Alt+F9");
+      rebind(hands, "b58", "Ctrl+Alt+F8");
+    }
+    try (Hands hands = Hands.open(folder)) {
+      rebind(hands, "b02", "Ctrl+Alt+F10");
+      rebind(hands, "b58", "Ctrl+Alt+F7");
+      history(hands);
+      assertThat(hands.rows("#history")).hasSize(4);
+      assertThat(hands.rows("#history").getFirst()).contains("b58 moved to Ctrl+Alt+F7", "tester");
+      hands.lookUp("find something in the history");
+      hands.retype("b01");
+      hands.waitForText("#history-count", "1 of 4 changes");
+      hands.waitForText("#history-told", "Nothing later stands on it");
+      assertThat(hands.text("#history-told")).contains("triggers Alt+. \u2192 Ctrl+Alt+F9");
+      hands.space("#history-back");
+      assertThat(keys(hands, "b01")).isEqualTo("Alt+.");
+      assertThat(keys(hands, "b02")).isEqualTo("Ctrl+Alt+F10");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(keys(hands, "b01")).isEqualTo("Ctrl+Alt+F9");
+
+      hands.lookUp("find something in the history");
+      hands.retype("f8");
+      hands.waitForText("#history-told", "changed again since");
+      assertThat(hands.node("#history-back").isDisabled()).isTrue();
+      Path then = folder.resolve("then.json");
+      hands.choosing(then);
+      hands.space("#history-save");
+      hands.waitUntil("it is there", () -> Files.exists(then));
+      hands.waitUntil("it is said", () -> hands.session.saidProperty().get().contains("then.json"));
+      Library of = LibraryStore.look(then);
+      assertThat(Notation.write(of.bindings().get("b58").triggers().getFirst()))
+          .isEqualTo("Ctrl+Alt+F8");
+      hands.space("#history-then");
+      assertThat(keys(hands, "b58")).isEqualTo("Ctrl+Alt+F8");
+      assertThat(keys(hands, "b02")).isEqualTo("Alt+,");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(keys(hands, "b02")).isEqualTo("Ctrl+Alt+F10");
+    }
+  }
+
+  @Test
+  void aNewLibraryHasNoHistoryYet() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.lookUp("look at the history");
+      hands.waitForText("#history-count", "0 of 0 changes");
+      assertThat(hands.text("#history")).contains("Nothing was done yet");
+      assertThat(hands.node("#history-back").isDisabled()).isTrue();
+    }
+  }
+}
