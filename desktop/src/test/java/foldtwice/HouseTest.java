@@ -67,7 +67,7 @@ class HouseTest {
           List.of("recording"),
           List.of("merge"),
           List.of("words"),
-          List.of("sheet"),
+          List.of("sheet", "handover"),
           // stand-ins
           List.of("standin"),
           // the command line, and the desktop floor by floor

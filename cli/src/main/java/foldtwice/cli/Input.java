@@ -57,6 +57,15 @@ final class Input {
     }
   }
 
+  /** The library's own file. */
+  Path file() throws Unusable {
+    try {
+      return there(file).toRealPath();
+    } catch (IOException e) {
+      throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
+    }
+  }
+
   /** The text files beside the library. */
   Beside beside() {
     return new Beside(file.toAbsolutePath().getParent());

@@ -25,6 +25,7 @@ import picocli.CommandLine.Spec;
       Merge.class,
       SheetCommand.class,
       ShowHistory.class,
+      KitCommand.class,
       Repair.class,
       ListBackups.class
     })
@@ -36,6 +37,6 @@ final class Root implements Runnable {
   public void run() {
     throw new ParameterException(
         spec.commandLine(),
-        "which command? new, check, press, run, verify, diff, merge, sheet, history, repair or backups");
+        "which command? new, check, press, run, verify, diff, merge, sheet, history, kit, repair or backups");
   }
 }

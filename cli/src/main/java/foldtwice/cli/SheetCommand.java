@@ -77,7 +77,7 @@ final class SheetCommand implements Callable<Integer> {
                 () -> new Unusable("--out: expected a file .pdf, .html, .svg or .csv: " + out));
     Library library = input.library();
     Station station = input.station(library);
-    About about = about(library);
+    About about = of == null ? new About.Everything() : about(library, of);
     Subject subject =
         new Subject(
             library,
@@ -136,10 +136,8 @@ final class SheetCommand implements Callable<Integer> {
         || (!all && !sheet.contents().leftOut().isEmpty());
   }
 
-  private About about(Library library) throws Unusable {
-    if (of == null) {
-      return new About.Everything();
-    }
+  /** What a name or an id means, if that is one thing. */
+  static About about(Library library, String of) throws Unusable {
     List<About> found = About.named(library, of);
     if (found.size() == 1) {
       return found.getFirst();

@@ -1,9 +1,13 @@
 package foldtwice.sheet;
 
+import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
 import foldtwice.library.Library;
+import foldtwice.routine.Routine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** What a sheet tells of. Everything is named by its id. */
 public sealed interface About {
@@ -37,12 +41,43 @@ public sealed interface About {
   /** What it is called. */
   default String name(Library library) {
     return switch (this) {
-      case Everything() -> Sheet.TEXTS.get("about.everything");
+      case Everything() -> Sheet.TEXTS.get("sheet.about.everything");
       case Program(String id) -> library.applications().get(id).name();
       case OnDevice(String id) -> library.surfaces().get(id).name();
       case OfFamily(String id) -> library.families().get(id).name();
       case OfRoutine(String id) -> library.routines().get(id).name();
     };
+  }
+
+  /** Whether a binding belongs to it. */
+  default boolean holds(Library library, Binding b) {
+    return switch (this) {
+      case Everything() -> true;
+      case Program(String application) ->
+          b.place()
+              .applicationId()
+              .map(application::equals)
+              .orElseGet(
+                  () ->
+                      library
+                          .routineOf(b)
+                          .map(Routine::application)
+                          .filter(application::equals)
+                          .isPresent());
+      case OnDevice(String device) ->
+          b.triggers().stream().anyMatch(t -> t.deviceId().equals(Optional.of(device)));
+      case OfRoutine(String routine) -> b.routine().equals(routine);
+      case OfFamily(String family) ->
+          library.familyOf(b.id()).map(Family::id).filter(family::equals).isPresent();
+    };
+  }
+
+  /** The ids of the bindings that belong to it. */
+  default List<String> bindings(Library library) {
+    return library.bindings().values().stream()
+        .filter(b -> holds(library, b))
+        .map(Binding::id)
+        .toList();
   }
 
   /** Its id. */

@@ -114,25 +114,7 @@ final class Gathering {
   }
 
   private boolean isMeant(Binding b) {
-    return switch (wanted.about()) {
-      case About.Everything() -> true;
-      case About.Program(String application) ->
-          b.place()
-              .applicationId()
-              .map(application::equals)
-              .orElseGet(
-                  () ->
-                      library
-                          .routineOf(b)
-                          .map(Routine::application)
-                          .filter(application::equals)
-                          .isPresent());
-      case About.OnDevice(String device) ->
-          b.triggers().stream().anyMatch(t -> t.deviceId().equals(Optional.of(device)));
-      case About.OfRoutine(String routine) -> b.routine().equals(routine);
-      case About.OfFamily(String family) ->
-          kin(b).map(Family::id).filter(family::equals).isPresent();
-    };
+    return wanted.about().holds(library, b);
   }
 
   private void take(Binding b) {
@@ -141,7 +123,7 @@ final class Gathering {
     }
     String does = words.binding(b);
     if (b.isOff()) {
-      leftOut.add(new Contents.Aside(b.id(), "", does, Sheet.TEXTS.get("why.off")));
+      leftOut.add(new Contents.Aside(b.id(), "", does, Sheet.TEXTS.get("sheet.why.off")));
       return;
     }
     Optional<Wait> wait =
@@ -207,7 +189,8 @@ final class Gathering {
       for (NativeCommand c : a.commands()) {
         for (Trigger t : c.triggers()) {
           groups
-              .computeIfAbsent(Sheet.TEXTS.get("group.natives", a.name()), x -> new ArrayList<>())
+              .computeIfAbsent(
+                  Sheet.TEXTS.get("sheet.group.natives", a.name()), x -> new ArrayList<>())
               .add(
                   new Sorted(
                       line(t, Words.command(a, c), c.place(), c.usesPerWeek(), "", ""),
@@ -267,15 +250,15 @@ final class Gathering {
                 .map(Station.Installed::version)
                 .findFirst()
                 .orElse("");
-        yield version.isEmpty() ? "" : Sheet.TEXTS.get("version", version);
+        yield version.isEmpty() ? "" : Sheet.TEXTS.get("sheet.version", version);
       }
       case About.OfRoutine(String id) ->
           Optional.ofNullable(library.routines().get(id))
               .map(r -> words.application(r.application()))
               .orElse("");
       case About.Everything e -> "";
-      case About.OnDevice d -> Sheet.TEXTS.get("ondevice");
-      case About.OfFamily f -> Sheet.TEXTS.get("family");
+      case About.OnDevice d -> Sheet.TEXTS.get("sheet.ondevice");
+      case About.OfFamily f -> Sheet.TEXTS.get("sheet.family");
     };
   }
 }

@@ -122,14 +122,14 @@ final class KeyboardDrawing {
 
   /** What the corners mean, each mark beside its word. */
   static Svg legend(double width) {
-    Svg svg = new Svg(width, 4.4, Sheet.TEXTS.get("legend"));
+    Svg svg = new Svg(width, 4.4, Sheet.TEXTS.get("sheet.legend"));
     double x = 0;
     for (Key.Part part :
         List.of(
             Key.Part.YOURS, Key.Part.NATIVE, Key.Part.DESKTOP, Key.Part.BEGINS, Key.Part.SHARED)) {
       Key key = new Key(part, List.of(), java.util.Optional.empty(), 0, true, 0, "");
       mark(svg, key, x + 3, 0.8, 2.8);
-      String says = Sheet.TEXTS.get("legend." + part);
+      String says = Sheet.TEXTS.get("sheet.legend." + part);
       svg.text(x + 4.2, 3.4, 7.5, "start", false, INK, says);
       x += 4.2 + Fonts.regular().width(says, 7.5) + 6;
     }
@@ -143,7 +143,7 @@ final class KeyboardDrawing {
             0,
             "");
     mark(svg, trouble, x + 3, 0.4, 2.2);
-    svg.text(x + 4.2, 3.4, 7.5, "start", false, INK, Sheet.TEXTS.get("legend.TROUBLE"));
+    svg.text(x + 4.2, 3.4, 7.5, "start", false, INK, Sheet.TEXTS.get("sheet.legend.TROUBLE"));
     return svg;
   }
 }

@@ -101,7 +101,7 @@ public final class Labels {
                   case Page.Sends.Chord(Trigger.Keys keys) ->
                       does.getOrDefault(keys, words.trigger(keys));
                   case Page.Sends.Turn(String to) ->
-                      Sheet.TEXTS.get("turns", d.page(to).map(Page::name).orElse(to));
+                      Sheet.TEXTS.get("sheet.turns", d.page(to).map(Page::name).orElse(to));
                 })
         .orElse("");
   }

@@ -65,7 +65,7 @@ public final class Layers {
           String title =
               name.isEmpty()
                   ? words.place(place)
-                  : Sheet.TEXTS.get("layer.title", words.place(place), name);
+                  : Sheet.TEXTS.get("sheet.layer.title", words.place(place), name);
           layers.add(
               new Layer(
                   name,

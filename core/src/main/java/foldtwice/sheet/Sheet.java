@@ -33,7 +33,7 @@ public record Sheet(
     Set<String> missing,
     int left) {
 
-  static final Texts TEXTS = Texts.of("foldtwice.sheet.Sheet", Sheet.class.getClassLoader());
+  static final Texts TEXTS = Texts.of("foldtwice.words.Words", Texts.class.getClassLoader());
 
   /**
    * Makes a sheet.

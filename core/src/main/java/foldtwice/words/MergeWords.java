@@ -45,6 +45,13 @@ public final class MergeWords {
                 .collect(Collectors.joining("; ")));
   }
 
+  /** A part by what it is called. */
+  public String name(String list, String id) {
+    return list.equals("descriptions")
+        ? TEXTS.get("merge.description", named("applications", id))
+        : named(list, id);
+  }
+
   /** How a part differs, in a word. */
   public static String how(Differing.How how) {
     return TEXTS.get("merge.how." + how);
@@ -52,14 +59,23 @@ public final class MergeWords {
 
   /** What both sides made of it. */
   public String of(Contradiction c) {
+    return of(c, "merge.contradiction", "merge.taken.");
+  }
+
+  /** The same where one side is what is here, and the other a kit. */
+  public String ofKit(Contradiction c) {
+    return of(c, "merge.kit", "merge.kittaken.");
+  }
+
+  private String of(Contradiction c, String text, String taken) {
     List<String> subject = c.subject();
     String name = subject.isEmpty() ? named("", "") : named(subject.get(0), subject.get(1));
     return TEXTS.get(
-        "merge.contradiction",
+        text,
         c.field().isEmpty() ? name : name + ", " + String.join(" \u203a ", c.field()),
         shown(c.ours()),
         shown(c.theirs()),
-        TEXTS.get("merge.taken." + c.taken()));
+        TEXTS.get(taken + c.taken()));
   }
 
   /** What has become of something by now: {@code Shift boxes, triggers is now Alt+K}. */

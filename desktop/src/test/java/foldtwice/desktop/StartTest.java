@@ -67,7 +67,13 @@ class StartTest {
     assertThat(Hands.root().resolve("demo").toFile().list())
         .as("demo/ itself is never written")
         .containsExactlyInAnyOrder(
-            "fernhollow.json", "seedhouse.json", "to-collect", "devices", "programs");
+            "fernhollow.json",
+            "seedhouse.json",
+            "to-collect",
+            "devices",
+            "programs",
+            "tagpress-card.pdf",
+            "rowan-labels.pdf");
   }
 
   @Test

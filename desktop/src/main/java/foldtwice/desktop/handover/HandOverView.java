@@ -22,7 +22,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 
-/** What leaves the library, and what it was: cheat sheets, the history. */
+/** What leaves the library, and what it was: cheat sheets, kits, the history. */
 public final class HandOverView extends BorderPane implements View {
 
   public static final List<Act<HandOverView>> ACTS =
@@ -36,6 +36,12 @@ public final class HandOverView extends BorderPane implements View {
           new Act<>("sheet-next", v -> v.sheets.canTurn(1), v -> v.onSheets().turn(1)),
           new Act<>("sheet-back", v -> v.sheets.canTurn(-1), v -> v.onSheets().turn(-1)),
           new Act<>("find-sheet", v -> v.onSheets().takeFilter()),
+          new Act<>("kit", v -> v.inKits().takeKeys()),
+          new Act<>("find-kit", v -> !v.kits.taking().isOpen(), v -> v.inKits().takeFilter()),
+          new Act<>("kit-save", v -> v.kits.canSave(), v -> v.inKits().save()),
+          new Act<>("kit-take", v -> v.inKits().taking().choose()),
+          new Act<>("kit-take-in", v -> v.kits.taking().canTake(), v -> v.inKits().taking().take()),
+          new Act<>("kit-leave", v -> v.kits.taking().isOpen(), v -> v.inKits().taking().leave()),
           new Act<>("history", v -> v.inHistory().takeKeys()),
           new Act<>("find-history", v -> v.inHistory().takeFilter()),
           new Act<>(
@@ -55,15 +61,18 @@ public final class HandOverView extends BorderPane implements View {
   /** What is looked at. */
   private enum Leaf {
     SHEETS,
+    KITS,
     HISTORY
   }
 
   private final Session session;
   private final Acts<HandOverView> acts = new Acts<>(this, ACTS);
   private final SheetsLeaf sheets;
+  private final KitsLeaf kits;
   private final HistoryLeaf history;
   private final Label which = Parts.label("", "soft");
   private final HBox forSheets;
+  private final HBox forKits;
   private final HBox forHistory;
   private final Map<Leaf, ToggleButton> chips;
   private Leaf leaf = Leaf.SHEETS;
@@ -72,6 +81,7 @@ public final class HandOverView extends BorderPane implements View {
   public HandOverView(Session session, Going going) {
     this.session = session;
     sheets = new SheetsLeaf(session, going, this::refresh);
+    kits = new KitsLeaf(session, this::refresh);
     history = new HistoryLeaf(session, this::refresh);
     chips =
         Parts.chips(
@@ -91,6 +101,14 @@ public final class HandOverView extends BorderPane implements View {
                 "sheet-more", Ui.text("sheets.asmore"), "sheet-html", "sheet-svg", "sheet-csv"),
             acts.button("sheet-print"),
             acts.button("sheet-pdf", "main"));
+    forKits =
+        new HBox(
+            8,
+            Parts.gap(),
+            acts.button("kit-leave"),
+            acts.button("kit-take"),
+            acts.button("kit-save"),
+            acts.button("kit-take-in", "main"));
     forHistory =
         new HBox(
             8,
@@ -102,7 +120,7 @@ public final class HandOverView extends BorderPane implements View {
     top.setAlignment(Pos.CENTER_LEFT);
     top.getStyleClass().add("view-top");
     top.getChildren().addAll(chips.values());
-    for (HBox of : List.of(forSheets, forHistory)) {
+    for (HBox of : List.of(forSheets, forKits, forHistory)) {
       of.setAlignment(Pos.CENTER_LEFT);
       HBox.setHgrow(of, javafx.scene.layout.Priority.ALWAYS);
       of.managedProperty().bind(of.visibleProperty());
@@ -116,8 +134,14 @@ public final class HandOverView extends BorderPane implements View {
     leaf = at;
     chips.get(at).setSelected(true);
     forSheets.setVisible(at == Leaf.SHEETS);
+    forKits.setVisible(at == Leaf.KITS);
     forHistory.setVisible(at == Leaf.HISTORY);
-    setCenter(at == Leaf.SHEETS ? sheets : history);
+    setCenter(
+        switch (at) {
+          case SHEETS -> sheets;
+          case KITS -> kits;
+          case HISTORY -> history;
+        });
     if (getScene() != null) {
       show(session.now());
     }
@@ -131,6 +155,13 @@ public final class HandOverView extends BorderPane implements View {
     return sheets;
   }
 
+  private KitsLeaf inKits() {
+    if (leaf != Leaf.KITS) {
+      look(Leaf.KITS);
+    }
+    return kits;
+  }
+
   private HistoryLeaf inHistory() {
     if (leaf != Leaf.HISTORY) {
       look(Leaf.HISTORY);
@@ -139,7 +170,10 @@ public final class HandOverView extends BorderPane implements View {
   }
 
   private void refresh() {
-    which.setText(sheets == null ? "" : sheets.which());
+    if (history == null || forHistory == null) {
+      return; // not made yet
+    }
+    which.setText(sheets.which());
     acts.refresh();
   }
 
@@ -150,10 +184,10 @@ public final class HandOverView extends BorderPane implements View {
 
   @Override
   public void takeKeys() {
-    if (leaf == Leaf.SHEETS) {
-      sheets.takeKeys();
-    } else {
-      history.takeKeys();
+    switch (leaf) {
+      case SHEETS -> sheets.takeKeys();
+      case KITS -> kits.takeKeys();
+      case HISTORY -> history.takeKeys();
     }
   }
 
@@ -164,12 +198,17 @@ public final class HandOverView extends BorderPane implements View {
 
   @Override
   public void show(Snapshot now) {
-    if (leaf == Leaf.SHEETS) {
-      sheets.show(now);
-    } else {
-      history.show(now);
+    switch (leaf) {
+      case SHEETS -> sheets.show(now);
+      case KITS -> kits.show(now);
+      case HISTORY -> history.show(now);
     }
     acts.refresh();
+  }
+
+  /** Puts something into the kit that is being made. */
+  public void putIn(About about) {
+    inKits().toggle(about);
   }
 
   /** Shows the history. */

@@ -202,7 +202,7 @@ final class SheetsLeaf extends BorderPane {
             + form.ending();
     session
         .files()
-        .fresh(getScene().getWindow(), Ui.text("act.sheet-" + form.ending()), name)
+        .fresh(getScene().getWindow(), Ui.text("sheets.save." + form), name)
         .ifPresent(file -> write(of, form, file));
   }
 

@@ -115,11 +115,6 @@ public final class Pictures extends Application {
     script.add(() -> picture("bind-advice"));
     script.add(() -> key(javafx.scene.input.KeyCode.ESCAPE));
     script.add(() -> key(javafx.scene.input.KeyCode.ESCAPE));
-    script.add(() -> bind.choose("b58"));
-    script.add(bind::openFamily);
-    script.add(() -> {});
-    script.add(() -> picture("bind-family"));
-    script.add(() -> press("#family-leave"));
     atlas(frame);
     conflicts(frame);
     script.add(() -> frame.show(BindView.class));
@@ -135,6 +130,11 @@ public final class Pictures extends Application {
                 .choose(new About.Program("tagpress"), SheetKind.POCKET_CARD));
     script.add(() -> untilPrinted("76 lines"));
     script.add(() -> picture("handover"));
+    script.add(() -> frame.show(HandOverView.class).putIn(new About.OfFamily("flag-colours")));
+    script.add(() -> frame.show(HandOverView.class).putIn(new About.OnDevice("rowan")));
+    script.add(() -> {});
+    script.add(() -> {});
+    script.add(() -> picture("handover-kit"));
     history(frame);
     script.add(() -> frame.show(TryView.class).go("tagpress"));
     script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.PERIOD, Modifier.ALT)));

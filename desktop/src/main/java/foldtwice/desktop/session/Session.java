@@ -214,7 +214,7 @@ public final class Session implements AutoCloseable {
   public void undo() {
     Optional<History.Done> of = now().undoable();
     if (!disk.refuses() && of.isPresent() && disk.keep(LibraryStore::undo)) {
-      say(told("said.undone", of.get()));
+      say(told("said.undone", "said.undone.what", of.get()));
       follow();
     }
   }
@@ -222,13 +222,13 @@ public final class Session implements AutoCloseable {
   public void redo() {
     Optional<History.Done> of = now().redoable();
     if (!disk.refuses() && of.isPresent() && disk.keep(LibraryStore::redo)) {
-      say(told("said.redone", of.get()));
+      say(told("said.redone", "said.redone.what", of.get()));
       follow();
     }
   }
 
-  private static String told(String key, History.Done of) {
-    return of.says().isEmpty() ? Ui.text(key) : Ui.text(key + ".what", of.says());
+  private static String told(String plain, String with, History.Done of) {
+    return of.says().isEmpty() ? Ui.text(plain) : Ui.text(with, of.says());
   }
 
   /** Makes the library what it was at another time, as an edit. */

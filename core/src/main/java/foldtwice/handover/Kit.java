@@ -1,0 +1,202 @@
+package foldtwice.handover;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.collecting.Licence;
+import foldtwice.library.Library;
+import foldtwice.library.file.FormatException;
+import foldtwice.library.file.Json;
+import foldtwice.library.file.LibraryJson;
+import foldtwice.routine.Routine;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+
+/**
+ * A choice of bindings and routines with all they need, as one document (docs/kit.schema.json).
+ *
+ * <p>Law: {@code read(write(k)).equals(k)}.
+ *
+ * @param id what makes two of them versions of the same kit
+ * @param library what is in it, as a library without stations
+ */
+public record Kit(Card card, String id, Library library) {
+
+  /** What the field {@code format} says. */
+  public static final String FORMAT = "fold-twice-kit";
+
+  private static final int VERSION = 1;
+
+  /** Larger files are no kits, in bytes. */
+  public static final int MOST_BYTES = 16 * 1024 * 1024;
+
+  private static final Pattern ID = Pattern.compile("[a-z0-9]([a-z0-9-]{0,62}[a-z0-9])?");
+
+  /**
+   * What is said of it.
+   *
+   * @param release which version of it this is, such as {@code 2}; may be empty
+   * @param from whoever made it
+   * @param licence an SPDX identifier or expression; may be empty
+   */
+  public record Card(String name, String release, String from, String licence, String notes) {}
+
+  /** Something that comes along because something else needs it. */
+  public record Along(String list, String id, String becauseList, String becauseId) {}
+
+  /** A choice of parts, and what comes along with it. */
+  public record Choice(Library library, List<Along> along, List<Routine> conditions) {
+    public Choice {
+      along = List.copyOf(along);
+      conditions = List.copyOf(conditions);
+    }
+  }
+
+  /**
+   * What a kit of these parts would hold: they, all they need, and why; and the routines whose
+   * licences set conditions on sharing.
+   */
+  public static Choice choose(
+      Library library,
+      Collection<String> bindings,
+      Collection<String> routines,
+      Collection<String> families,
+      Collection<String> surfaces)
+      throws FormatException {
+    Parts parts = new Parts(library);
+    Map<Parts.Part, Parts.Part> because = new LinkedHashMap<>();
+    Deque<Parts.Part> todo = new ArrayDeque<>();
+    bindings.forEach(b -> todo.add(new Parts.Part("bindings", b)));
+    routines.forEach(r -> todo.add(new Parts.Part("routines", r)));
+    families.forEach(f -> todo.add(new Parts.Part("families", f)));
+    for (String s : surfaces) {
+      List.of("devices", "toolbars", "menus", "offerings")
+          .forEach(list -> todo.add(new Parts.Part(list, s)));
+    }
+    todo.removeIf(p -> parts.get(p).isEmpty());
+    todo.forEach(p -> because.put(p, p));
+    while (!todo.isEmpty()) {
+      Parts.Part next = todo.poll();
+      for (Parts.Part needed : parts.needs(next)) {
+        if (because.putIfAbsent(needed, next) == null) {
+          todo.add(needed);
+        }
+      }
+    }
+    List<Along> along = new ArrayList<>();
+    because.forEach(
+        (part, of) -> {
+          if (!part.equals(of)) {
+            along.add(new Along(part.list(), part.id(), of.list(), of.id()));
+          }
+        });
+    Library chosen = parts.only(because.keySet());
+    return new Choice(
+        chosen,
+        along,
+        chosen.routines().values().stream()
+            .filter(r -> !r.origin().from().isEmpty()) // not what was made here
+            .filter(r -> Licence.of(r.origin().licence()).hasConditions())
+            .toList());
+  }
+
+  /** True for a document that says it is one. */
+  public static boolean is(byte[] document) {
+    try {
+      return Json.parse(document).path("format").asText().equals(FORMAT);
+    } catch (FormatException e) {
+      return false; // no JSON, so none of these
+    }
+  }
+
+  /**
+   * Reads one.
+   *
+   * @throws FormatException when it is broken, of another kind, too large, or of a newer version
+   */
+  public static Kit read(byte[] document) throws FormatException {
+    if (document.length > MOST_BYTES) {
+      throw new FormatException(
+          "the kit", "expected at most " + MOST_BYTES / 1024 / 1024 + " MB, found more");
+    }
+    JsonNode in = Json.parse(document);
+    if (!in.path("format").asText().equals(FORMAT)) {
+      throw new FormatException(
+          "/format", "this is JSON but no kit: expected \"format\": \"" + FORMAT + "\"");
+    }
+    if (!in.path("version").isInt() || in.path("version").asInt() != VERSION) {
+      throw new FormatException(
+          "/version",
+          "this program reads kits of format version "
+              + VERSION
+              + ", found "
+              + in.path("version")
+              + "; open it with the newer Fold Twice that wrote it");
+    }
+    String id = text(in, "id");
+    if (!ID.matcher(id).matches()) {
+      throw new FormatException(
+          "/id", "expected small letters, digits and hyphens, at most 64, found \"" + id + "\"");
+    }
+    if (!in.path("library").isObject()) {
+      throw new FormatException("/library", "expected what is in the kit, as a library");
+    }
+    Library library;
+    try {
+      library = LibraryJson.read(in.get("library").toString().getBytes(StandardCharsets.UTF_8));
+    } catch (FormatException e) {
+      throw e.in("/library");
+    }
+    if (!library.stations().isEmpty()) {
+      throw new FormatException("/library/stations", "a kit brings no stations; take them out");
+    }
+    Card card =
+        new Card(
+            text(in, "name"),
+            text(in, "release"),
+            text(in, "from"),
+            text(in, "licence"),
+            text(in, "notes"));
+    if (card.name().isBlank()) {
+      throw new FormatException("/name", "a kit needs a name");
+    }
+    return new Kit(card, id, library);
+  }
+
+  private static String text(JsonNode in, String field) throws FormatException {
+    JsonNode value = in.path(field);
+    if (value.isMissingNode()) {
+      return "";
+    }
+    if (!value.isTextual()) {
+      throw new FormatException("/" + field, "expected a text, found " + value.getNodeType());
+    }
+    return value.asText();
+  }
+
+  /** The document, in stable order, ending in a line feed. */
+  public String write() {
+    ObjectNode out = Json.object().put("format", FORMAT).put("version", VERSION);
+    out.put("id", id).put("name", card.name());
+    if (!card.release().isEmpty()) {
+      out.put("release", card.release());
+    }
+    if (!card.from().isEmpty()) {
+      out.put("from", card.from());
+    }
+    if (!card.licence().isEmpty()) {
+      out.put("licence", card.licence());
+    }
+    if (!card.notes().isEmpty()) {
+      out.put("notes", card.notes());
+    }
+    out.set("library", LibraryJson.tree(library));
+    return Json.print(out);
+  }
+}

@@ -1,0 +1,65 @@
+package foldtwice.handover;
+
+import foldtwice.binding.Binding;
+import foldtwice.conflict.Auditor;
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Subject;
+import foldtwice.merge.Differing;
+import foldtwice.ready.Outlook;
+import foldtwice.ready.Wait;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What a kit would meet on one station: the conflicts there would be that are not there now, and
+ * what each of its bindings waits for, in the order in which it has to be done.
+ *
+ * @param fresh the heaviest first
+ * @param waits bindings that do not work at once, and what they wait for
+ */
+public record Landing(List<Conflict> fresh, List<Waiting> waits) {
+
+  /** A binding, and all that has to happen before it works. */
+  public record Waiting(Binding binding, List<Wait> what) {
+    public Waiting {
+      what = List.copyOf(what);
+    }
+  }
+
+  public Landing {
+    fresh = List.copyOf(fresh);
+    waits = List.copyOf(waits);
+  }
+
+  /**
+   * Looks at what would be. Costs two audits.
+   *
+   * @param now the library as it is, on the station
+   * @param then the library with the kit, on the same one
+   */
+  public static Landing of(Subject now, Subject then, Taking taking) {
+    Set<String> known = new HashSet<>();
+    Auditor.audit(now).forEach(c -> known.add(c.fingerprint()));
+    List<Conflict> fresh =
+        Auditor.audit(then).stream().filter(c -> !known.contains(c.fingerprint())).toList();
+    List<Waiting> waits = new ArrayList<>();
+    for (Differing.Row row : taking.rows()) {
+      Binding b = row.list().equals("bindings") ? then.library().bindings().get(row.now()) : null;
+      if (b != null) {
+        List<Wait> what =
+            Outlook.of(then.library(), then.keymap(), then.known(), then.setup(), b)
+                .items()
+                .stream()
+                .filter(i -> !i.done())
+                .map(Outlook.Item::what)
+                .toList();
+        if (!what.isEmpty()) {
+          waits.add(new Waiting(b, what));
+        }
+      }
+    }
+    return new Landing(fresh, waits);
+  }
+}

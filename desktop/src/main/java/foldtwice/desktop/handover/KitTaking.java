@@ -1,0 +1,346 @@
+package foldtwice.desktop.handover;
+
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Subject;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.handover.Kit;
+import foldtwice.handover.KitShelf;
+import foldtwice.handover.Landing;
+import foldtwice.handover.Taking;
+import foldtwice.library.Library;
+import foldtwice.library.file.FormatException;
+import foldtwice.merge.Contradiction;
+import foldtwice.merge.Take;
+import foldtwice.place.Station;
+import foldtwice.ready.Setup;
+import foldtwice.words.MergeWords;
+import foldtwice.words.Words;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/**
+ * A kit somebody made, before it is taken: what is new, what changes, what would conflict on this
+ * station; and once it is taken, what has to be done there, to be ticked off.
+ */
+final class KitTaking extends BorderPane {
+
+  private static final int MOST = 60;
+
+  /** A kit, and what would come of it. */
+  private record Looked(
+      Kit kit, Library mine, Taking taking, Landing landing, Path library, String station) {}
+
+  private final Session session;
+  private final Runnable onChosen;
+  private final Runnable onLaid;
+  private final VBox told = new VBox(6);
+  private final Question<Kit> reading;
+  private final Question<Looked> looking;
+  private Optional<Kit> kit = Optional.empty();
+  private Optional<Looked> looked = Optional.empty();
+
+  /** What was decided, by the path of a contradiction. */
+  private final Map<List<String>, Take> decided = new LinkedHashMap<>();
+
+  private boolean open;
+
+  KitTaking(Session session, Runnable onChosen, Runnable onLaid) {
+    this.session = session;
+    this.onChosen = onChosen;
+    this.onLaid = onLaid;
+    reading = session.background().question(Lane.READING, this::read, this::cannot);
+    looking = session.background().question(Lane.TRIAL, this::looked, this::cannot);
+    setId("kit-taking");
+    told.setId("kit-told");
+    told.getStyleClass().add("sheet-side");
+    told.setFocusTraversable(true);
+    ScrollPane scroll = Parts.leaf(told, true);
+    setCenter(scroll);
+  }
+
+  boolean isOpen() {
+    return open;
+  }
+
+  boolean canTake() {
+    return looked.filter(l -> !l.taking().rows().isEmpty()).isPresent() && session.mayWrite();
+  }
+
+  void takeKeys() {
+    told.requestFocus();
+  }
+
+  /** Asks for a file and looks what is in it. */
+  void choose() {
+    session
+        .files()
+        .files(getScene() == null ? null : getScene().getWindow(), Ui.text("act.kit-take"))
+        .stream()
+        .findFirst()
+        .ifPresent(this::open);
+  }
+
+  private void open(Path file) {
+    open = true;
+    decided.clear();
+    kit = Optional.empty();
+    looked = Optional.empty();
+    told.getChildren().setAll(Parts.wrapped(Ui.text("kits.reading", file.getFileName()), "soft"));
+    onLaid.run();
+    onChosen.run();
+    takeKeys();
+    reading.anew(
+        asked -> {
+          try {
+            if (Files.size(file) > Kit.MOST_BYTES) {
+              throw new IllegalArgumentException(
+                  Ui.text("kits.toolarge", file.getFileName(), Kit.MOST_BYTES >> 20));
+            }
+            return Kit.read(Files.readAllBytes(file));
+          } catch (FormatException e) {
+            throw new IllegalArgumentException(
+                Ui.text("kits.nokit", file.getFileName(), e.getMessage()), e);
+          } catch (IOException e) {
+            throw new UncheckedIOException(e);
+          }
+        });
+  }
+
+  private void cannot(String why) {
+    looked = Optional.empty();
+    told.getChildren().setAll(Parts.wrapped(why, "blocks"));
+    onChosen.run();
+  }
+
+  private void read(Kit of) {
+    kit = Optional.of(of);
+    look();
+  }
+
+  /** Looks anew when the library or the station is another. */
+  void show(Snapshot now) {
+    if (open && kit.isPresent() && now.audited()) {
+      look();
+    }
+  }
+
+  private void look() {
+    Kit of = kit.orElseThrow();
+    Snapshot now = session.now();
+    Subject here = now.subject();
+    Path place = session.store().file();
+    Station station = now.station();
+    Setup setup = now.setup();
+    Map<List<String>, Take> choices = Map.copyOf(decided);
+    if (looking.ask(
+        List.of(new Question.Same(of), new Question.Same(now.library()), station.id(), choices),
+        () -> looked(of, here, place, station, setup, choices))) {
+      looked = Optional.empty();
+      onChosen.run();
+    }
+  }
+
+  private static Looked looked(
+      Kit of,
+      Subject here,
+      Path place,
+      Station station,
+      Setup setup,
+      Map<List<String>, Take> choices) {
+    try {
+      Optional<KitShelf.Taken> last = KitShelf.in(here.library(), place, of.id());
+      Taking taking =
+          Taking.of(
+              here.library(),
+              of,
+              last.map(KitShelf.Taken::library),
+              last.map(KitShelf.Taken::ids).orElse(Map.of()),
+              path -> choices.getOrDefault(path, Take.BOTH));
+      Subject then = Session.subject(taking.merged(), station, setup.following(taking.merged()));
+      return new Looked(
+          of, here.library(), taking, Landing.of(here, then, taking), place, station.name());
+    } catch (FormatException e) {
+      throw new IllegalStateException(e.getMessage(), e);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private void looked(Looked found) {
+    looked = Optional.of(found);
+    Kit.Card card = found.kit().card();
+    told.getChildren()
+        .setAll(
+            Parts.wrapped((card.name() + " " + card.release()).strip(), "title"),
+            Parts.wrapped(
+                Ui.text(
+                    "kits.of",
+                    card.from(),
+                    card.licence().isEmpty() ? Ui.text("kits.nolicence") : card.licence()),
+                "soft"));
+    if (!card.notes().isEmpty()) {
+      told.getChildren().add(Parts.wrapped(card.notes()));
+    }
+    rows(found);
+    landing(found);
+    onChosen.run();
+  }
+
+  private void rows(Looked found) {
+    Taking taking = found.taking();
+    MergeWords words = new MergeWords(found.mine(), taking.merged());
+    told.getChildren()
+        .add(
+            Parts.label(
+                taking.rows().isEmpty()
+                    ? Ui.text("kits.hasall")
+                    : Ui.text("kits.brings", taking.rows().size(), taking.same()),
+                "heading"));
+    taking.rows().stream()
+        .limit(MOST)
+        .forEach(row -> told.getChildren().add(line(MergeWords.how(row.how()), words.of(row))));
+    more(taking.rows().size());
+    if (!taking.renamed().isEmpty()) {
+      told.getChildren()
+          .add(Parts.wrapped(Ui.text("kits.renamed", taking.renamed().size()), "note"));
+    }
+    if (!taking.contradictions().isEmpty()) {
+      told.getChildren().add(Parts.label(Ui.text("kits.contradicts"), "heading"));
+      taking.contradictions().stream().limit(MOST).forEach(c -> contradiction(c, words));
+      more(taking.contradictions().size());
+    }
+  }
+
+  /** One to decide: what is here stays until the person takes what the kit has. */
+  private void contradiction(Contradiction c, MergeWords words) {
+    boolean theirs = c.taken() == Take.THEIRS;
+    int number = told.lookupAll(".contradiction").size();
+    VBox row =
+        new VBox(
+            2,
+            Parts.wrapped(words.ofKit(c), theirs ? "plain" : "costs"),
+            Parts.button(
+                "kit-decide-" + number,
+                Ui.text(theirs ? "kits.keepours" : "kits.taketheirs"),
+                () -> decide(c, theirs ? Take.OURS : Take.THEIRS),
+                "link"));
+    row.getStyleClass().addAll("why-row", "contradiction");
+    told.getChildren().add(row);
+  }
+
+  private void decide(Contradiction c, Take take) {
+    decided.put(c.path(), take);
+    look();
+  }
+
+  private void more(int all) {
+    if (all > MOST) {
+      told.getChildren().add(Parts.label(Ui.text("sheets.more", all - MOST), "soft"));
+    }
+  }
+
+  private static HBox line(String how, String says) {
+    Label first = Parts.label(how, "soft");
+    first.setMinWidth(70);
+    Label what = Parts.wrapped(says);
+    HBox.setHgrow(what, Priority.ALWAYS);
+    HBox line = new HBox(8, first, what);
+    line.getStyleClass().add("why-row");
+    return line;
+  }
+
+  private void landing(Looked found) {
+    Words words = new Words(found.taking().merged());
+    List<Conflict> fresh = found.landing().fresh();
+    told.getChildren()
+        .add(
+            Parts.label(
+                fresh.isEmpty()
+                    ? Ui.text("kits.noconflict", found.station())
+                    : Ui.text("kits.conflicts", fresh.size(), found.station()),
+                "heading"));
+    fresh.stream()
+        .limit(MOST)
+        .forEach(c -> told.getChildren().add(Parts.wrapped(words.sentence(c), c.weight().id())));
+    more(fresh.size());
+    Map<String, Integer> todo = new LinkedHashMap<>();
+    found
+        .landing()
+        .waits()
+        .forEach(w -> w.what().forEach(wait -> todo.merge(words.wait(wait), 1, Integer::sum)));
+    if (!todo.isEmpty()) {
+      told.getChildren().add(Parts.label(Ui.text("kits.todo", found.station()), "heading"));
+      int[] number = {0};
+      todo.forEach(
+          (what, many) -> {
+            CheckBox done = new CheckBox(Ui.text("kits.todoof", what, many));
+            done.setId("kit-todo-" + number[0]++);
+            done.setWrapText(true);
+            told.getChildren().add(done);
+          });
+    }
+  }
+
+  /**
+   * Takes it, as one change that can be undone, once it is on the shelf: a kit on the shelf that
+   * was not taken does no harm.
+   */
+  void take() {
+    looked.ifPresent(
+        l ->
+            session
+                .background()
+                .once(
+                    Lane.READING,
+                    () -> {
+                      try {
+                        KitShelf.keep(l.library(), l.kit(), l.taking().renamed());
+                        return l;
+                      } catch (FormatException e) {
+                        throw new IllegalStateException(e.getMessage(), e);
+                      } catch (IOException e) {
+                        throw new UncheckedIOException(e);
+                      }
+                    },
+                    this::taken));
+  }
+
+  private void taken(Looked l) {
+    if (looked.filter(l::equals).isEmpty()) {
+      return; // the library is another by now, and is looked at anew
+    }
+    Kit.Card card = l.kit().card();
+    takeKeys();
+    session.make(
+        l.taking().edit(), Ui.text("said.kittaken", (card.name() + " " + card.release()).strip()));
+  }
+
+  /** Leaves it: nothing has been changed. */
+  void leave() {
+    open = false;
+    kit = Optional.empty();
+    looked = Optional.empty();
+    reading.drop();
+    looking.drop();
+    onLaid.run();
+    onChosen.run();
+  }
+}

@@ -1,0 +1,146 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.binding.Binding;
+import foldtwice.handover.Kit;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.trigger.Notation;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A kit is made in one library and taken into another. */
+class KitsByHandTest {
+
+  @TempDir Path here;
+  @TempDir Path there;
+
+  private static Library library(Hands hands) {
+    return hands.session.now().library();
+  }
+
+  private static void rebind(Hands hands, String id, String keys) {
+    Binding b = library(hands).bindings().get(id);
+    hands.make(
+        new Edit.PutBinding(b.withTriggers(List.of(Notation.read(keys)))), id + " to " + keys);
+  }
+
+  private static String keys(Hands hands, String id) {
+    return Notation.write(library(hands).bindings().get(id).triggers().getFirst());
+  }
+
+  /** Makes a kit of the flag colours, by keyboard. */
+  private Path made(Hands hands, String release) throws Exception {
+    hands.lookUp("make a kit for another");
+    hands.lookUp("find what shall go into a kit");
+    hands.retype("flag colours");
+    hands.giveKeys("#kit-about");
+    hands.press(KeyCode.HOME);
+    hands.press(KeyCode.SPACE);
+    hands.waitForText("#kit-along", "5 bindings, 1 routine");
+    assertThat(hands.text("#kit-along"))
+        .contains("Vasculum, for Flag whole records, colour Rust in Vasculum");
+    hands.paste("#kit-release", release);
+    Path file = here.resolve("flags-" + release + ".json");
+    hands.choosing(file);
+    hands.space("#kit-save");
+    hands.waitUntil(
+        "it is said",
+        () -> hands.session.saidProperty().get().contains(file.getFileName().toString()));
+    assertThat(Kit.read(Files.readAllBytes(file)).card().name()).isEqualTo("Flag colours");
+    return file;
+  }
+
+  /** Takes what is looked at, and waits until that has come of it. */
+  private static void takeIn(Hands hands) {
+    Library before = library(hands);
+    hands.space("#kit-take-in");
+    hands.waitUntil(
+        "it is taken",
+        () ->
+            !new foldtwice.desktop.session.Question.Same(before)
+                .equals(new foldtwice.desktop.session.Question.Same(library(hands))));
+  }
+
+  private static void take(Hands hands, Path kit) {
+    hands.choosing(kit);
+    hands.lookUp("take a kit of somebody");
+    hands.waitForText("#kit-told", "conflict");
+  }
+
+  @Test
+  void aKitIsMadeLookedAtAndTakenAndALaterOneMergesOver() throws Exception {
+    Path first;
+    Path second;
+    try (Hands hands = Hands.open(here)) {
+      first = made(hands, "1");
+      hands.lookUp("look at the history");
+      rebind(hands, "b59", "Ctrl+Alt+F9");
+      rebind(hands, "b58", "Ctrl+Alt+F8");
+    }
+    try (Hands hands = Hands.open(here)) {
+      second = made(hands, "2");
+    }
+    Files.writeString(
+        there.resolve("fernhollow.json"),
+        """
+        {"format": "fold-twice-library", "version": 1, "name": "Elsewhere",
+         "stations": [{"id": "desk", "name": "My desk", "layout": "us", "shape": "ansi"}]}
+        """);
+    try (Hands hands = Hands.open(there)) {
+      take(hands, first);
+      assertThat(hands.text("#kit-told"))
+          .contains("Flag colours 1", "added", "Flag whole records, colour Rust");
+      assertThat(library(hands).bindings()).isEmpty();
+      takeIn(hands);
+      assertThat(library(hands).bindings()).hasSize(5);
+      assertThat(library(hands).routines().values()).allMatch(r -> !r.origin().seen());
+      hands.waitForText("#kit-told", "has all of it already");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(library(hands).bindings()).isEmpty();
+      hands.waitForText("#kit-told", "added");
+      takeIn(hands);
+      assertThat(library(hands).bindings()).hasSize(5);
+      rebind(hands, "b58", "Ctrl+Alt+F7");
+      hands.space("#kit-leave");
+
+      take(hands, second);
+      hands.waitForText("#kit-told", "Flag colours 2");
+      assertThat(hands.text("#kit-told")).contains("Changed here and in the kit");
+      hands.space("#kit-decide-0");
+      hands.waitForText("#kit-told", "what the kit has is taken");
+      hands.space("#kit-decide-0");
+      hands.waitForText("#kit-told", "what is here stays");
+      takeIn(hands);
+      assertThat(keys(hands, "b59")).isEqualTo("Ctrl+Alt+F9");
+      assertThat(keys(hands, "b58")).isEqualTo("Ctrl+Alt+F7");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      hands.waitForText("#kit-told", "Changed here and in the kit");
+      hands.space("#kit-decide-0");
+      hands.waitForText("#kit-told", "what the kit has is taken");
+      takeIn(hands);
+      assertThat(keys(hands, "b58")).isEqualTo("Ctrl+Alt+F8");
+    }
+  }
+
+  @Test
+  void whatIsNoKitIsToldAndNothingIsChanged() throws Exception {
+    Path odd = here.resolve("odd.json");
+    Files.writeString(odd, "{\"format\": \"fold-twice-kit\", \"version\": 9}");
+    try (Hands hands = Hands.open(here)) {
+      Library before = library(hands);
+      hands.choosing(odd);
+      hands.lookUp("take a kit of somebody");
+      hands.waitForText("#kit-told", "newer Fold Twice");
+      assertThat(hands.node("#kit-take-in").isDisabled()).isTrue();
+      hands.space("#kit-leave");
+      assertThat(hands.text("#kit-along")).contains("Choose what shall go into the kit");
+      assertThat(library(hands)).isSameAs(before);
+    }
+  }
+}
