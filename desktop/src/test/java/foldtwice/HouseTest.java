@@ -71,7 +71,8 @@ class HouseTest {
           // stand-ins
           List.of("standin"),
           // the command line, and the desktop floor by floor
-          List.of("cli", "desktop.session"),
+          List.of("cli"),
+          List.of("desktop.session"),
           List.of("desktop.parts"),
           List.of("desktop.view", "desktop.standin"),
           List.of(

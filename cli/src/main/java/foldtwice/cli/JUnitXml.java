@@ -17,11 +17,12 @@ import javax.xml.stream.XMLStreamWriter;
  * Results of checks as JUnit's reports are written, for what reads those: a suite for each station,
  * a case for each check.
  */
-final class JUnitXml {
+public final class JUnitXml {
 
   private JUnitXml() {}
 
-  static String of(Library library, List<Checked> made) {
+  /** The report of what was made, one after the other. */
+  public static String of(Library library, List<Checked> made) {
     CheckWords words = new CheckWords(library);
     Map<String, List<Checked>> stations =
         made.stream()

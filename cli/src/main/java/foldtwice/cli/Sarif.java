@@ -18,7 +18,7 @@ import java.util.List;
  * happens as logical locations, its fingerprint so that two reports can be compared, an acceptance
  * as a suppression.
  */
-final class Sarif {
+public final class Sarif {
 
   private static final String SCHEMA =
       "https://docs.oasis-open.org/sarif/sarif/v2.1.0/os/schemas/sarif-schema-2.1.0.json";
@@ -26,7 +26,7 @@ final class Sarif {
   private Sarif() {}
 
   /** The report of one station. */
-  static ObjectNode of(Library library, Station station, List<Conflict> conflicts) {
+  public static ObjectNode of(Library library, Station station, List<Conflict> conflicts) {
     Words words = new Words(library);
     ObjectNode out = Json.object().put("$schema", SCHEMA).put("version", "2.1.0");
     ObjectNode run = out.putArray("runs").addObject();

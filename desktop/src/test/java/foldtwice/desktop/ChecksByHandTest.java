@@ -53,6 +53,13 @@ class ChecksByHandTest {
           .contains("Ctrl+M in Vasculum \u203a grid: fires Flag and next")
           .contains("Camera bench: nothing happens");
       assertThat(hands.text("#checks-old")).isEmpty();
+      Path report = folder.resolve("checks.xml");
+      hands.choosing(report);
+      hands.space("#checks-junit");
+      hands.waitUntil(
+          "it is said", () -> hands.session.saidProperty().get().contains("checks.xml"));
+      assertThat(Files.readString(report))
+          .contains("tests=\"13\" failures=\"1\"", "found nothing happens");
 
       hands.click("#undo"); // the move
       assertThat(hands.text("#checks-old")).contains("check again");

@@ -30,6 +30,23 @@ class ConflictsByHandTest {
     hands.retype(words);
   }
 
+  /** OASIS SARIF 2.1.0, the accepted ones with the others. */
+  @Test
+  void whatIsWrongIsSavedForOtherPrograms() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F11);
+      java.nio.file.Path file = folder.resolve("conflicts.sarif");
+      hands.choosing(file);
+      hands.space("#conflicts-sarif");
+      hands.waitUntil(
+          "it is said", () -> hands.session.saidProperty().get().contains("conflicts.sarif"));
+      var sarif = foldtwice.library.file.Json.parse(java.nio.file.Files.readAllBytes(file));
+      assertThat(sarif.path("version").asText()).isEqualTo("2.1.0");
+      assertThat(sarif.at("/runs/0/results"))
+          .hasSize(all(hands).size() + hands.session.now().accepted().size());
+    }
+  }
+
   @Test
   void evidenceIsPlayedARemedyTakenAndUndone() throws Exception {
     try (Hands hands = Hands.open(folder)) {

@@ -96,6 +96,40 @@ class HistoryByHandTest {
     }
   }
 
+  /** By meaning: the same binding moved is one row; order and formatting are no difference. */
+  @Test
+  void twoDatesAndTwoLibrariesAreHeldAgainstEachOther() throws Exception {
+    Path other = folder.resolve("other.json");
+    try (Hands hands = Hands.open(folder)) {
+      rebind(hands, "b01", "Ctrl+Alt+F9");
+      rebind(hands, "b02", "Ctrl+Alt+F10");
+      history(hands);
+      hands.giveKeys("#history");
+      hands.press(KeyCode.END);
+      hands.waitForText("#history-told", "Ctrl+Alt+F9");
+      hands.lookUp("compare a state of the history");
+      hands.waitForText("#compare-says", "1 difference");
+      assertThat(hands.rows("#compare-rows")).hasSize(1);
+      assertThat(hands.rows("#compare-rows").getFirst())
+          .contains("changed", "triggers Alt+, \u2192 Ctrl+Alt+F10");
+      hands.giveKeys("#compare-rows");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#routine")).contains("Shift boxes");
+
+      Files.copy(Hands.root().resolve("demo/fernhollow.json"), other);
+      hands.choosing(other);
+      hands.lookUp("hold the library against a file");
+      hands.waitForText("#compare-says", "2 differences");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      hands.waitForText("#compare-says", "1 difference");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      hands.waitForText("#compare-says", "no difference");
+      Files.writeString(other, "{\"odd\": 1}");
+      hands.lookUp("hold the library against a file");
+      hands.waitForText("#compare-says", "no library of Fold Twice");
+    }
+  }
+
   @Test
   void aNewLibraryHasNoHistoryYet() throws Exception {
     try (Hands hands = Hands.open(folder)) {

@@ -128,6 +128,51 @@ class KitsByHandTest {
     }
   }
 
+  /** Marked plainly, and gone with everything as it was, also when nobody closed the window. */
+  @Test
+  void aGuestLeavesEverythingAsItWas() throws Exception {
+    Path kit;
+    try (Hands hands = Hands.open(here)) {
+      kit = made(hands, "1");
+    }
+    Files.copy(Hands.root().resolve("demo/seedhouse.json"), there.resolve("fernhollow.json"));
+    Path file = there.resolve("fernhollow.json");
+    Library before;
+    byte[] journal;
+    try (Hands hands = Hands.open(there)) {
+      before = library(hands);
+      assertThat(hands.text("#guest")).isEmpty();
+      take(hands, kit);
+      hands.space("#kit-guest");
+      hands.waitForText("#guest", "Flag colours is put on since");
+      hands.waitForText("#kit-told", "has all of it already");
+      assertThat(library(hands).bindings()).hasSize(before.bindings().size() + 5);
+      hands.make(new Edit.RemoveBinding(before.bindings().keySet().iterator().next()), "away");
+      journal = Files.readAllBytes(there.resolve("fernhollow.json.journal"));
+      Files.copy(file, here.resolve("crashed.json"));
+      Files.copy(there.resolve("fernhollow.json.guest"), here.resolve("crashed.json.guest"));
+    }
+    Files.copy(
+        here.resolve("crashed.json"), file, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+    Files.copy(
+        here.resolve("crashed.json.guest"),
+        there.resolve("fernhollow.json.guest"),
+        java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+    Files.write(there.resolve("fernhollow.json.journal"), journal);
+    try (Hands hands = Hands.open(there)) {
+      hands.waitForText("#guest", "Flag colours is put on since");
+      assertThat(library(hands).bindings()).hasSize(before.bindings().size() + 4);
+      hands.space("#guest-off");
+      assertThat(library(hands).bindings()).isEqualTo(before.bindings());
+      assertThat(library(hands).routines()).isEqualTo(before.routines());
+      assertThat(library(hands).applications()).isEqualTo(before.applications());
+      assertThat(library(hands).families()).isEqualTo(before.families());
+      assertThat(hands.text("#guest")).isEmpty();
+      hands.waitUntil(
+          "nothing is left", () -> Files.notExists(there.resolve("fernhollow.json.guest")));
+    }
+  }
+
   @Test
   void whatIsNoKitIsToldAndNothingIsChanged() throws Exception {
     Path odd = here.resolve("odd.json");

@@ -7,7 +7,6 @@ import foldtwice.library.Library;
 import foldtwice.library.ProgramFile;
 import foldtwice.library.RefusedException;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -284,8 +283,8 @@ public final class LibraryStore implements AutoCloseable {
    * @param elsewhere is replaced if it is there
    */
   public LibraryStore moveTo(Path elsewhere) throws IOException, FormatException {
-    byte[] first = proven(history.first().library());
-    put(elsewhere, first, who, Optional.of(file));
+    byte[] first = Document.proven(history.first().library());
+    Document.put(elsewhere, first, who, Optional.of(file));
     if (Files.exists(HistoryFile.of(file)) && Files.notExists(HistoryFile.of(elsewhere))) {
       Files.copy(HistoryFile.of(file), HistoryFile.of(elsewhere));
     }
@@ -313,7 +312,7 @@ public final class LibraryStore implements AutoCloseable {
    * there is replaced, unless somebody has it open.
    */
   public void copyTo(Path elsewhere) throws IOException {
-    put(elsewhere, proven(library()), who, Optional.of(file));
+    Document.put(elsewhere, Document.proven(library()), who, Optional.of(file));
   }
 
   /**
@@ -329,19 +328,9 @@ public final class LibraryStore implements AutoCloseable {
             || WriterLock.mayBeHeld(file.toRealPath())
             || Files.exists(Journal.of(file.toRealPath()));
     if (known) {
-      put(file, proven(library), who, Optional.empty());
+      Document.put(file, Document.proven(library), who, Optional.empty());
     } else {
-      Disk.replace(file.toRealPath(), proven(library));
-    }
-  }
-
-  private static void put(Path elsewhere, byte[] document, String who, Optional<Path> own)
-      throws IOException {
-    if (Files.exists(elsewhere)) {
-      replaced(elsewhere.toRealPath(), document, who, own);
-    } else {
-      Disk.replace(elsewhere.toAbsolutePath(), document);
-      Files.deleteIfExists(Journal.of(elsewhere.toRealPath())); // of one that is no more
+      Disk.replace(file.toRealPath(), Document.proven(library));
     }
   }
 
@@ -356,29 +345,8 @@ public final class LibraryStore implements AutoCloseable {
     }
     Path folder = file.toAbsolutePath().getParent();
     Files.createDirectories(folder);
-    Disk.replace(file.toAbsolutePath(), proven(library));
+    Disk.replace(file.toAbsolutePath(), Document.proven(library));
     Files.deleteIfExists(Journal.of(file.toRealPath())); // of one that is no more
-  }
-
-  /** Puts a document in the place of another library, which nobody may have open. */
-  private static void replaced(Path other, byte[] document, String who, Optional<Path> own)
-      throws IOException {
-    switch (WriterLock.take(other, who)) {
-      case WriterLock.Result.Ours(WriterLock lock) -> {
-        try {
-          Disk.replace(other, document);
-          Files.deleteIfExists(Journal.of(other));
-        } finally {
-          lock.close();
-        }
-      }
-      case WriterLock.Result.Theirs(String holder) ->
-          throw new IOException(
-              own.filter(other::equals).isPresent()
-                  ? other + " is this library itself; choose another name"
-                  : other + " is open, by " + holder + "; choose another name");
-      case WriterLock.Result.ReadOnly(String why) -> throw new IOException(why);
-    }
   }
 
   /** Frees what it holds and leaves the files as they are. */
@@ -393,24 +361,11 @@ public final class LibraryStore implements AutoCloseable {
   private void backUp() {
     if (changed) {
       try {
-        Backups.add(file, proven(library()), clock.instant());
+        Backups.add(file, Document.proven(library()), clock.instant());
       } catch (IOException e) {
         return; // tried again in an hour, and when it is closed, which tells
       }
     }
-  }
-
-  /** The document of a library, read back and found to be it. */
-  private static byte[] proven(Library library) throws IOException {
-    byte[] document = LibraryJson.write(library).getBytes(StandardCharsets.UTF_8);
-    try {
-      if (LibraryJson.read(document).equals(library)) {
-        return document;
-      }
-    } catch (FormatException e) {
-      throw new IOException("the file would not be readable: " + e.getMessage(), e);
-    }
-    throw new IOException("the file would be read as another library");
   }
 
   /**
@@ -444,7 +399,7 @@ public final class LibraryStore implements AutoCloseable {
   }
 
   private void fold(Writing w) throws IOException {
-    byte[] document = proven(library());
+    byte[] document = Document.proven(library());
     byte[] before;
     try {
       before = Files.readAllBytes(file);

@@ -1,8 +1,10 @@
 package foldtwice.desktop.conflicts;
 
+import foldtwice.cli.Sarif;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Saving;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -11,10 +13,12 @@ import foldtwice.desktop.view.Acts;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
 import foldtwice.desktop.view.View;
+import foldtwice.library.file.Json;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -41,6 +45,7 @@ public final class ConflictsView extends BorderPane implements View {
           new Act<>("conflicts-here", v -> v.look(Scope.HERE)),
           new Act<>("conflicts-stations", ConflictsView::showStations),
           new Act<>("conflicts-accepted", v -> v.look(Scope.ACCEPTED)),
+          new Act<>("conflicts-sarif", ConflictsView::saveSarif),
           new Act<>("find-conflict", v -> v.filter.requestFocus()));
 
   /** What is looked at. */
@@ -110,6 +115,7 @@ public final class ConflictsView extends BorderPane implements View {
     groups.setAlignment(Pos.CENTER_LEFT);
     groups.getChildren().add(Parts.label(Ui.text("conflicts.by"), "soft"));
     groups.getChildren().addAll(chips.values());
+    groups.getChildren().addAll(Parts.gap(), acts.button("conflicts-sarif", "link"));
     HBox first = new HBox(6);
     first.setAlignment(Pos.CENTER_LEFT);
     first.getChildren().addAll(scopes.values());
@@ -249,6 +255,19 @@ public final class ConflictsView extends BorderPane implements View {
       list.chooseAll(list.ofOneCause(chosen.getFirst()));
       list.requestFocus();
     }
+  }
+
+  /** Writes what is wrong on the station, accepted or not, for programs that read it. */
+  private void saveSarif() {
+    Snapshot now = session.now();
+    List<Conflict> all =
+        Stream.concat(now.allConflicts().stream(), now.accepted().stream()).toList();
+    Saving.text(
+        session,
+        getScene().getWindow(),
+        Ui.text("act.conflicts-sarif"),
+        now.station().id() + ".sarif",
+        () -> Json.print(Sarif.of(now.library(), now.station(), all)));
   }
 
   private void settle() {

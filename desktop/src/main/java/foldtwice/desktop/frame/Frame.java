@@ -67,7 +67,7 @@ public final class Frame extends StackPane implements Going {
     foot = new Foot(session);
     VBox.setVgrow(sheets, Priority.ALWAYS);
     BorderPane root = new BorderPane(new VBox(first, sheets));
-    root.setTop(new VBox(strip, new FaultBar(faults), trouble));
+    root.setTop(new VBox(strip, new FaultBar(faults), trouble, new GuestBar(session)));
     root.setLeft(tabs);
     BorderPane.setMargin(root.getCenter(), new Insets(0, 10, 0, 0));
     root.setBottom(foot);
@@ -207,6 +207,14 @@ public final class Frame extends StackPane implements Going {
 
   void saveElsewhere() {
     trouble.elsewhere();
+  }
+
+  boolean hasGuest() {
+    return session.guests().guestProperty().get().isPresent() && session.mayWrite();
+  }
+
+  void guestOff() {
+    session.guests().takeOff();
   }
 
   void keepAgain() {

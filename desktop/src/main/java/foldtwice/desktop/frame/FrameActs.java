@@ -25,7 +25,8 @@ final class FrameActs {
                   new Act<>("copy-library", Frame::copyLibrary),
                   new Act<>("demo-afresh", Frame::openDemo),
                   new Act<>("save-elsewhere", Frame::saveElsewhere),
-                  new Act<>("keep-again", Frame::keepAgain)),
+                  new Act<>("keep-again", Frame::keepAgain),
+                  new Act<>("guest-off", Frame::hasGuest, Frame::guestOff)),
               Views.ALL.stream()
                   .map(k -> new Act<Frame>(k.id(), f -> f.to(new Target.Sheet(k.id())))))
           .toList();

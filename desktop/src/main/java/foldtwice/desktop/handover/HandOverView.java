@@ -22,7 +22,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 
-/** What leaves the library, and what it was: cheat sheets, kits, the history. */
+/** What leaves the library, and what it was: cheat sheets, kits, comparisons, the history. */
 public final class HandOverView extends BorderPane implements View {
 
   public static final List<Act<HandOverView>> ACTS =
@@ -41,7 +41,14 @@ public final class HandOverView extends BorderPane implements View {
           new Act<>("kit-save", v -> v.kits.canSave(), v -> v.inKits().save()),
           new Act<>("kit-take", v -> v.inKits().taking().choose()),
           new Act<>("kit-take-in", v -> v.kits.taking().canTake(), v -> v.inKits().taking().take()),
+          new Act<>(
+              "kit-guest",
+              v -> v.kits.taking().canTake() && v.session.guests().guestProperty().get().isEmpty(),
+              v -> v.inKits().taking().beGuest()),
           new Act<>("kit-leave", v -> v.kits.taking().isOpen(), v -> v.inKits().taking().leave()),
+          new Act<>("compare", v -> v.inCompare().takeKeys()),
+          new Act<>("compare-with", v -> v.inCompare().choose()),
+          new Act<>("history-compare", v -> v.history.isChosen(), HandOverView::compareThen),
           new Act<>("history", v -> v.inHistory().takeKeys()),
           new Act<>("find-history", v -> v.inHistory().takeFilter()),
           new Act<>(
@@ -62,6 +69,7 @@ public final class HandOverView extends BorderPane implements View {
   private enum Leaf {
     SHEETS,
     KITS,
+    COMPARE,
     HISTORY
   }
 
@@ -69,10 +77,12 @@ public final class HandOverView extends BorderPane implements View {
   private final Acts<HandOverView> acts = new Acts<>(this, ACTS);
   private final SheetsLeaf sheets;
   private final KitsLeaf kits;
+  private final CompareLeaf compare;
   private final HistoryLeaf history;
   private final Label which = Parts.label("", "soft");
   private final HBox forSheets;
   private final HBox forKits;
+  private final HBox forCompare;
   private final HBox forHistory;
   private final Map<Leaf, ToggleButton> chips;
   private Leaf leaf = Leaf.SHEETS;
@@ -82,6 +92,7 @@ public final class HandOverView extends BorderPane implements View {
     this.session = session;
     sheets = new SheetsLeaf(session, going, this::refresh);
     kits = new KitsLeaf(session, this::refresh);
+    compare = new CompareLeaf(session, going);
     history = new HistoryLeaf(session, this::refresh);
     chips =
         Parts.chips(
@@ -108,11 +119,14 @@ public final class HandOverView extends BorderPane implements View {
             acts.button("kit-leave"),
             acts.button("kit-take"),
             acts.button("kit-save"),
+            acts.button("kit-guest"),
             acts.button("kit-take-in", "main"));
+    forCompare = new HBox(8, Parts.gap(), acts.button("compare-with", "main"));
     forHistory =
         new HBox(
             8,
             Parts.gap(),
+            acts.button("history-compare"),
             acts.button("history-save"),
             acts.button("history-then"),
             acts.button("history-back", "main"));
@@ -120,7 +134,7 @@ public final class HandOverView extends BorderPane implements View {
     top.setAlignment(Pos.CENTER_LEFT);
     top.getStyleClass().add("view-top");
     top.getChildren().addAll(chips.values());
-    for (HBox of : List.of(forSheets, forKits, forHistory)) {
+    for (HBox of : List.of(forSheets, forKits, forCompare, forHistory)) {
       of.setAlignment(Pos.CENTER_LEFT);
       HBox.setHgrow(of, javafx.scene.layout.Priority.ALWAYS);
       of.managedProperty().bind(of.visibleProperty());
@@ -135,11 +149,13 @@ public final class HandOverView extends BorderPane implements View {
     chips.get(at).setSelected(true);
     forSheets.setVisible(at == Leaf.SHEETS);
     forKits.setVisible(at == Leaf.KITS);
+    forCompare.setVisible(at == Leaf.COMPARE);
     forHistory.setVisible(at == Leaf.HISTORY);
     setCenter(
         switch (at) {
           case SHEETS -> sheets;
           case KITS -> kits;
+          case COMPARE -> compare;
           case HISTORY -> history;
         });
     if (getScene() != null) {
@@ -160,6 +176,18 @@ public final class HandOverView extends BorderPane implements View {
       look(Leaf.KITS);
     }
     return kits;
+  }
+
+  private CompareLeaf inCompare() {
+    if (leaf != Leaf.COMPARE) {
+      look(Leaf.COMPARE);
+    }
+    return compare;
+  }
+
+  /** Holds the library of then, which is chosen in the history, against today. */
+  private void compareThen() {
+    history.then().ifPresent(t -> inCompare().against(t.when(), t.library()));
   }
 
   private HistoryLeaf inHistory() {
@@ -187,6 +215,7 @@ public final class HandOverView extends BorderPane implements View {
     switch (leaf) {
       case SHEETS -> sheets.takeKeys();
       case KITS -> kits.takeKeys();
+      case COMPARE -> compare.takeKeys();
       case HISTORY -> history.takeKeys();
     }
   }
@@ -201,6 +230,7 @@ public final class HandOverView extends BorderPane implements View {
     switch (leaf) {
       case SHEETS -> sheets.show(now);
       case KITS -> kits.show(now);
+      case COMPARE -> compare.show(now);
       case HISTORY -> history.show(now);
     }
     acts.refresh();

@@ -45,6 +45,19 @@ final class HistoryLeaf extends BorderPane {
       DateTimeFormatter.ofPattern("d MMM uu", Locale.ENGLISH).withZone(HERE);
   private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm").withZone(HERE);
 
+  /** All there was, and of each what it is found by. */
+  private record Listed(Chronicle chronicle, List<String> texts) {
+    static Listed of(Chronicle all) {
+      return new Listed(
+          all,
+          all.events().stream()
+              .map(
+                  e ->
+                      (DAY.format(e.at()) + " " + e.who() + " " + says(e)).toLowerCase(Locale.ROOT))
+              .toList());
+    }
+  }
+
   /** A change, looked at: the states around it, and whether it can be taken back by itself. */
   private record Looked(
       Chronicle.Event event,
@@ -59,9 +72,9 @@ final class HistoryLeaf extends BorderPane {
   private final ListView<Chronicle.Event> list = new ListView<>();
   private final Label count = Parts.label("", "soft");
   private final VBox told = new VBox(8);
-  private final Question<Chronicle> reading;
+  private final Question<Listed> reading;
   private final Question<Looked> looking;
-  private Optional<Chronicle> chronicle = Optional.empty();
+  private Optional<Listed> listed = Optional.empty();
   private Optional<Looked> looked = Optional.empty();
 
   HistoryLeaf(Session session, Runnable onChosen) {
@@ -103,11 +116,12 @@ final class HistoryLeaf extends BorderPane {
   void show(Snapshot now) {
     LibraryStore store = session.store();
     reading.ask(
-        List.of(new Question.Same(now.library()), store.file()), () -> store.chronicle().join());
+        List.of(new Question.Same(now.library()), store.file()),
+        () -> Listed.of(store.chronicle().join()));
   }
 
-  private void read(Chronicle all) {
-    chronicle = Optional.of(all);
+  private void read(Listed all) {
+    listed = Optional.of(all);
     fill();
     look();
   }
@@ -120,19 +134,13 @@ final class HistoryLeaf extends BorderPane {
 
   private void fill() {
     String wanted = filter.getText().strip().toLowerCase(Locale.ROOT);
-    List<Chronicle.Event> all = chronicle.map(Chronicle::events).orElse(List.of());
+    List<Chronicle.Event> all = listed.map(l -> l.chronicle().events()).orElse(List.of());
+    List<String> texts = listed.map(Listed::texts).orElse(List.of());
     int chosen = Optional.ofNullable(chosen()).map(Chronicle.Event::number).orElse(-1);
     List<Chronicle.Event> shown =
-        all.reversed().stream()
-            .filter(
-                e ->
-                    wanted.isEmpty()
-                        || (DAY.format(e.at()) + " " + e.who() + " " + says(e))
-                            .toLowerCase(Locale.ROOT)
-                            .contains(wanted))
-            .toList();
+        all.reversed().stream().filter(e -> texts.get(e.number()).contains(wanted)).toList();
     list.getItems().setAll(shown);
-    int unreadable = chronicle.map(Chronicle::unreadable).orElse(0);
+    int unreadable = listed.map(l -> l.chronicle().unreadable()).orElse(0);
     count.setText(
         Ui.text("history.count", shown.size(), all.size())
             + (unreadable > 0 ? " " + Ui.text("history.unreadable", unreadable) : ""));
@@ -153,14 +161,14 @@ final class HistoryLeaf extends BorderPane {
   /** Works out what the chosen one did, and whether it can be taken back. */
   private void look() {
     Chronicle.Event event = chosen();
-    if (event == null || chronicle.isEmpty()) {
+    if (event == null || listed.isEmpty()) {
       looking.drop();
       looked = Optional.empty();
       told.getChildren().clear();
       onChosen.run();
       return;
     }
-    Chronicle of = chronicle.get();
+    Chronicle of = listed.get().chronicle();
     if (looking.ask(List.of(new Question.Same(of), event.number()), () -> looked(of, event))) {
       looked = Optional.empty();
       onChosen.run();
@@ -220,6 +228,13 @@ final class HistoryLeaf extends BorderPane {
       }
     }
     onChosen.run();
+  }
+
+  /** The library right after the chosen change, and when that was. */
+  record Then(String when, Library library) {}
+
+  Optional<Then> then() {
+    return looked.map(l -> new Then(when(l.event()), l.around().after()));
   }
 
   boolean isChosen() {

@@ -323,6 +323,17 @@ final class KitTaking extends BorderPane {
                     this::taken));
   }
 
+  /** Puts it on for a while; taken off, everything is as it was. */
+  void beGuest() {
+    looked.ifPresent(
+        l -> {
+          takeKeys();
+          session
+              .guests()
+              .putOn(l.kit(), l.taking().edit(), () -> looked.filter(l::equals).isPresent());
+        });
+  }
+
   private void taken(Looked l) {
     if (looked.filter(l::equals).isEmpty()) {
       return; // the library is another by now, and is looked at anew

@@ -3,21 +3,18 @@ package foldtwice.desktop.handover;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
+import foldtwice.desktop.session.Saving;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.handover.Kit;
 import foldtwice.library.Ids;
 import foldtwice.library.Library;
-import foldtwice.library.file.Disk;
 import foldtwice.library.file.FormatException;
 import foldtwice.routine.Routine;
 import foldtwice.sheet.About;
 import foldtwice.words.MergeWords;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -280,30 +277,22 @@ final class KitsLeaf extends BorderPane {
                 notes.getText().strip()),
             Ids.of(name.getText().strip(), "kit"),
             choice.orElseThrow().library());
-    session
-        .files()
-        .fresh(getScene().getWindow(), Ui.text("act.kit-save"), kit.id() + "-kit.json")
-        .ifPresent(file -> write(kit, file));
+    Saving.text(
+        session,
+        getScene().getWindow(),
+        Ui.text("act.kit-save"),
+        kit.id() + "-kit.json",
+        () -> written(kit));
   }
 
-  private void write(Kit kit, Path file) {
-    session
-        .background()
-        .once(
-            Lane.READING,
-            () -> {
-              byte[] document = kit.write().getBytes(StandardCharsets.UTF_8);
-              try {
-                var unused = Kit.read(document); // what is written now opens
-                Disk.replace(file, document);
-                return file;
-              } catch (IOException | FormatException e) {
-                throw new UncheckedIOException(
-                    Ui.text("sheets.cannot", file, e.getMessage()),
-                    e instanceof IOException io ? io : new IOException(e));
-              }
-            },
-            there -> session.say(Ui.text("said.kit", there)));
+  private static String written(Kit kit) {
+    String document = kit.write();
+    try {
+      var unused = Kit.read(document.getBytes(StandardCharsets.UTF_8)); // what is written now opens
+      return document;
+    } catch (FormatException e) {
+      throw new IllegalStateException(e.getMessage(), e);
+    }
   }
 
   /** What can go in, with a box that says whether it does. */

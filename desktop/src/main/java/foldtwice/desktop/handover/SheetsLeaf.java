@@ -223,7 +223,11 @@ final class SheetsLeaf extends BorderPane {
 
   /** Sends all pages to a printer the person chooses. */
   void print() {
-    PrinterJob job = Printer.getAllPrinters().isEmpty() ? null : PrinterJob.createPrinterJob();
+    session.background().once(Lane.READING, () -> !Printer.getAllPrinters().isEmpty(), this::print);
+  }
+
+  private void print(boolean anywhere) {
+    PrinterJob job = anywhere ? PrinterJob.createPrinterJob() : null;
     if (job == null) {
       session.say(Ui.text("sheets.noprinter"));
       return;

@@ -65,6 +65,7 @@ public final class Session implements AutoCloseable {
   private final Audits audits;
   private final Question<Elsewhere> choosing =
       background.question(Background.Lane.WORK, this::arrive);
+  private final Guests guests;
   private final Runs runs = new Runs(run -> Answers.keep(this, run));
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
@@ -91,7 +92,13 @@ public final class Session implements AutoCloseable {
     PauseTransition open = new PauseTransition(Duration.millis(SHOWN_WITHIN));
     open.setOnFinished(e -> proposals.look(library()));
     open.play();
+    guests = new Guests(this);
     WarmUp.START.run();
+  }
+
+  /** Who is a guest in the library. */
+  public Guests guests() {
+    return guests;
   }
 
   public ReadOnlyObjectProperty<Snapshot> nowProperty() {

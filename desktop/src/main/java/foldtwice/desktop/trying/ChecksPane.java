@@ -2,9 +2,11 @@ package foldtwice.desktop.trying;
 
 import foldtwice.check.Checked;
 import foldtwice.check.Checked.State;
+import foldtwice.cli.JUnitXml;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
+import foldtwice.desktop.session.Saving;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -33,6 +35,7 @@ import java.util.Map;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
@@ -51,6 +54,8 @@ final class ChecksPane extends VBox {
   private final Label sum = Parts.wrapped("", "strong");
   private final Label old = Parts.wrapped("", "note");
   private final Label wrong = Parts.wrapped("", "blocks");
+  private final Button report =
+      Parts.button("checks-junit", Ui.text("act.checks-junit.button"), this::save, "link");
 
   /** By check, how it came out on each station it was made on. */
   private final Map<String, List<Checked>> results = new HashMap<>();
@@ -82,7 +87,10 @@ final class ChecksPane extends VBox {
             6,
             Parts.button("checks-here", Ui.text("checks.here"), this::makeHere, "main"),
             Parts.button("checks-everywhere", Ui.text("checks.everywhere"), this::makeEverywhere),
-            Parts.button("checks-open", Ui.text("checks.open"), this::open, "link"));
+            Parts.button("checks-open", Ui.text("checks.open"), this::open, "link"),
+            report);
+    report.setVisible(false);
+    report.managedProperty().bind(report.visibleProperty());
     getChildren().addAll(buttons, sum, old, wrong, rows);
   }
 
@@ -248,6 +256,25 @@ final class ChecksPane extends VBox {
   }
 
   /** What came of checks, with the library they were made on. */
+  boolean hasResults() {
+    return results.values().stream().anyMatch(r -> !r.isEmpty());
+  }
+
+  /** Writes how the checks came out, for programs that read JUnit's reports. */
+  void save() {
+    Library of = shown;
+    List<Checked> all =
+        of.checks().keySet().stream()
+            .flatMap(id -> results.getOrDefault(id, List.of()).stream())
+            .toList();
+    Saving.text(
+        session,
+        getScene().getWindow(),
+        Ui.text("act.checks-junit"),
+        "checks.xml",
+        () -> JUnitXml.of(of, all));
+  }
+
   private record Made(Library of, List<PressCheck> checks, List<Checked> results) {}
 
   private void show(Made made) {
@@ -260,6 +287,7 @@ final class ChecksPane extends VBox {
     made.results()
         .forEach(c -> results.computeIfAbsent(c.check().id(), id -> new ArrayList<>()).add(c));
     sum.setText(CheckWords.sum(made.results()));
+    report.setVisible(hasResults());
     session.say(sum.getText());
     redraw();
   }

@@ -37,7 +37,8 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
           new Act<>("record", v -> v.session.mayWrite(), TryView::record),
           new Act<>("try-presses", TryView::showPresses),
           new Act<>("checks-here", TryView::check),
-          new Act<>("checks-everywhere", TryView::checkEverywhere));
+          new Act<>("checks-everywhere", TryView::checkEverywhere),
+          new Act<>("checks-junit", v -> v.checks.hasResults(), v -> v.checks.save()));
 
   /** Kept beside the chips of the programs for the button that records. */
   private static final double RECORD_WIDTH = 130;
