@@ -72,6 +72,10 @@ public record Sheet(
             p ->
                 p.pages().forEach(page -> page.forEach(l -> pictures.add(l.picture().document()))));
       }
+      case INSTALL_NOTES -> {
+        List<InstallNotes.Of> notes = InstallNotes.of(subject, wanted.about());
+        model.put("programs", notes);
+      }
       case PAD_LABELS -> {
         List<Labels.Of> labels = Labels.of(subject, wanted.about(), contents);
         model.put("devices", labels);
@@ -90,7 +94,7 @@ public record Sheet(
   /** True when there is nothing to print on it. */
   public boolean isEmpty() {
     return switch (wanted.kind()) {
-      case POCKET_CARD, LIST -> contents.size() == 0;
+      case POCKET_CARD, LIST, INSTALL_NOTES -> contents.size() == 0;
       case KEYBOARD, PAD_LABELS -> pictures.isEmpty();
     };
   }

@@ -8,6 +8,8 @@ public enum SheetKind {
   LIST("list"),
   /** A picture of the keyboard for each place and what is held. */
   KEYBOARD("keyboard"),
+  /** What has to be done on a new computer, to be ticked off. */
+  INSTALL_NOTES("install-notes"),
   /** What the keys of devices show, at true size, to be cut out. */
   PAD_LABELS("pad-labels");
 

@@ -51,6 +51,20 @@ class SheetTest {
     assertThat(working.contents().lines()).noneMatch(l -> l.note().contains("double claim"));
   }
 
+  /** A thing to do stands once for all that wait for it, what comes first first. */
+  @Test
+  void installNotesTellWhatToDoInOrder() throws Exception {
+    Sheet notes =
+        Sheets.of(Sheets.demo(), Wanted.of(new About.Program("trackway"), SheetKind.INSTALL_NOTES));
+    assertThat(notes.html()).containsOnlyOnce("Restart the program");
+    assertThat(notes.html().indexOf("Copy what is bound into the program"))
+        .isPositive()
+        .isLessThan(notes.html().indexOf("Restart the program"));
+    for (foldtwice.place.Need need : foldtwice.place.Need.values()) {
+      assertThat(Sheet.TEXTS.get("sheet.do." + need)).isNotBlank();
+    }
+  }
+
   /** Families stay together, and stand where the most used of them would. */
   @Test
   void familiesStayTogether() throws Exception {
