@@ -71,21 +71,20 @@ public record Kit(Card card, String id, Library library) {
       throws FormatException {
     Parts parts = new Parts(library);
     Map<Parts.Part, Parts.Part> because = new LinkedHashMap<>();
-    Deque<Parts.Part> todo = new ArrayDeque<>();
-    bindings.forEach(b -> todo.add(new Parts.Part("bindings", b)));
-    routines.forEach(r -> todo.add(new Parts.Part("routines", r)));
-    families.forEach(f -> todo.add(new Parts.Part("families", f)));
+    Deque<Parts.Part> next = new ArrayDeque<>();
+    bindings.forEach(b -> next.add(new Parts.Part("bindings", b)));
+    routines.forEach(r -> next.add(new Parts.Part("routines", r)));
+    families.forEach(f -> next.add(new Parts.Part("families", f)));
     for (String s : surfaces) {
-      List.of("devices", "toolbars", "menus", "offerings")
-          .forEach(list -> todo.add(new Parts.Part(list, s)));
+      Parts.SURFACES.forEach(list -> next.add(new Parts.Part(list, s)));
     }
-    todo.removeIf(p -> parts.get(p).isEmpty());
-    todo.forEach(p -> because.put(p, p));
-    while (!todo.isEmpty()) {
-      Parts.Part next = todo.poll();
-      for (Parts.Part needed : parts.needs(next)) {
-        if (because.putIfAbsent(needed, next) == null) {
-          todo.add(needed);
+    next.removeIf(p -> parts.get(p).isEmpty());
+    next.forEach(p -> because.put(p, p));
+    while (!next.isEmpty()) {
+      Parts.Part part = next.poll();
+      for (Parts.Part needed : parts.needs(part)) {
+        if (because.putIfAbsent(needed, part) == null) {
+          next.add(needed);
         }
       }
     }

@@ -59,14 +59,14 @@ public final class InstallNotes {
               .orElseGet(() -> Sheet.TEXTS.get("sheet.everywhere"));
       Map<String, List<String>> items =
           programs.computeIfAbsent(program, p -> new LinkedHashMap<>());
-      List<Outlook.Item> todo =
+      List<Outlook.Item> waits =
           Outlook.of(library, subject.keymap(), subject.known(), nothing, b).items();
-      todo.forEach(
+      waits.forEach(
           i ->
               items
                   .computeIfAbsent(says(i.what(), words), w -> new ArrayList<>())
                   .add(words.binding(b)));
-      ready.merge(program, todo.isEmpty() ? 1 : 0, Integer::sum);
+      ready.merge(program, waits.isEmpty() ? 1 : 0, Integer::sum);
     }
     List<Of> all = new ArrayList<>();
     programs.forEach(

@@ -20,8 +20,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import javax.xml.parsers.DocumentBuilderFactory;
-import org.apache.pdfbox.Loader;
-import org.apache.pdfbox.pdmodel.PDDocument;
 import org.w3c.dom.Document;
 import org.xml.sax.InputSource;
 
@@ -71,10 +69,6 @@ final class Sheets {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     sheet.pdf(out);
     return out.toByteArray();
-  }
-
-  static PDDocument printed(Sheet sheet) throws IOException {
-    return Loader.loadPDF(bytes(sheet));
   }
 
   /** The JDK's own parser; what is not well-formed fails. */

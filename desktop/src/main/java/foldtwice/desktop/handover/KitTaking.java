@@ -281,18 +281,18 @@ final class KitTaking extends BorderPane {
         .limit(MOST)
         .forEach(c -> told.getChildren().add(Parts.wrapped(words.sentence(c), c.weight().id())));
     more(fresh.size());
-    Map<String, Integer> todo = new LinkedHashMap<>();
+    Map<String, Integer> waits = new LinkedHashMap<>();
     found
         .landing()
         .waits()
-        .forEach(w -> w.what().forEach(wait -> todo.merge(words.wait(wait), 1, Integer::sum)));
-    if (!todo.isEmpty()) {
-      told.getChildren().add(Parts.label(Ui.text("kits.todo", found.station()), "heading"));
+        .forEach(w -> w.what().forEach(wait -> waits.merge(words.wait(wait), 1, Integer::sum)));
+    if (!waits.isEmpty()) {
+      told.getChildren().add(Parts.label(Ui.text("kits.waits", found.station()), "heading"));
       int[] number = {0};
-      todo.forEach(
+      waits.forEach(
           (what, many) -> {
-            CheckBox done = new CheckBox(Ui.text("kits.todoof", what, many));
-            done.setId("kit-todo-" + number[0]++);
+            CheckBox done = new CheckBox(Ui.text("kits.waitsof", what, many));
+            done.setId("kit-wait-" + number[0]++);
             done.setWrapText(true);
             told.getChildren().add(done);
           });

@@ -46,11 +46,11 @@ class PrintedTest {
   @ParameterizedTest
   @EnumSource(SheetKind.class)
   void pagesHaveTheirSizeAndBringTheirFonts(SheetKind kind) throws Exception {
-    Library demo = Sheets.demo();
+    Library demo = Printed.demo();
     for (Paper paper : Paper.values()) {
-      Sheet sheet = Sheets.of(demo, wanted(kind).on(paper));
+      Sheet sheet = Printed.of(demo, wanted(kind).on(paper));
       assertThat(sheet.missing()).isEmpty();
-      try (PDDocument pdf = Sheets.printed(sheet)) {
+      try (PDDocument pdf = Printed.printed(sheet)) {
         assertThat(pdf.getNumberOfPages()).isPositive();
         for (PDPage page : pdf.getPages()) {
           boolean lies = kind == SheetKind.KEYBOARD;
@@ -74,11 +74,11 @@ class PrintedTest {
       value = SheetKind.class,
       names = {"LIST", "POCKET_CARD"})
   void everyLineIsOnIt(SheetKind kind) throws Exception {
-    Sheet sheet = Sheets.of(Sheets.demo(), wanted(kind));
+    Sheet sheet = Printed.of(Printed.demo(), wanted(kind));
     assertThat(sheet.contents().size()).isGreaterThan(60);
     assertThat(sheet.left()).isZero();
     String read;
-    try (PDDocument pdf = Sheets.printed(sheet)) {
+    try (PDDocument pdf = Printed.printed(sheet)) {
       read = plain(new PDFTextStripper().getText(pdf));
     }
     int from = 0;
@@ -101,7 +101,7 @@ class PrintedTest {
   @ParameterizedTest
   @EnumSource(Paper.class)
   void everyLeafOfAPocketCardIsUprightWhenFolded(Paper paper) throws Exception {
-    Sheet sheet = Sheets.of(Sheets.demo(), wanted(SheetKind.POCKET_CARD).on(paper));
+    Sheet sheet = Printed.of(Printed.demo(), wanted(SheetKind.POCKET_CARD).on(paper));
     List<TextPosition> all = new ArrayList<>();
     PDFTextStripper reader =
         new PDFTextStripper() {
@@ -112,7 +112,7 @@ class PrintedTest {
             }
           }
         };
-    try (PDDocument pdf = Sheets.printed(sheet)) {
+    try (PDDocument pdf = Printed.printed(sheet)) {
       assertThat(pdf.getNumberOfPages()).isEqualTo(1);
       reader.getText(pdf);
     }
@@ -139,7 +139,7 @@ class PrintedTest {
   @ParameterizedTest
   @EnumSource(SheetKind.class)
   void everyLetterCanBeSeen(SheetKind kind) throws Exception {
-    Sheet sheet = Sheets.of(Sheets.demo(), wanted(kind));
+    Sheet sheet = Printed.of(Printed.demo(), wanted(kind));
     double dots = 220;
     List<TextPosition> letters = new ArrayList<>();
     PDFTextStripper reader =
@@ -151,7 +151,7 @@ class PrintedTest {
             }
           }
         };
-    try (PDDocument pdf = Sheets.printed(sheet)) {
+    try (PDDocument pdf = Printed.printed(sheet)) {
       reader.setStartPage(1);
       reader.setEndPage(1);
       reader.getText(pdf);
@@ -289,7 +289,7 @@ class PrintedTest {
   /** 3/4 inch to the key width (common practice): to a tenth of a millimetre. */
   @org.junit.jupiter.api.Test
   void padLabelsAreAsLargeAsTheirKeys() throws Exception {
-    Library demo = Sheets.demo();
+    Library demo = Printed.demo();
     Device rowan = demo.device("rowan").orElseThrow();
     Page labels = rowan.firstPage();
     long keys =
@@ -297,8 +297,8 @@ class PrintedTest {
             .filter(k -> !labels.face(k.id()).label().isEmpty() || labels.sends(k.id()).isPresent())
             .count();
     try (PDDocument pdf =
-        Sheets.printed(
-            Sheets.of(demo, Wanted.of(new About.OnDevice("rowan"), SheetKind.PAD_LABELS)))) {
+        Printed.printed(
+            Printed.of(demo, Wanted.of(new About.OnDevice("rowan"), SheetKind.PAD_LABELS)))) {
       long right =
           boxes(pdf.getPage(0)).stream()
               .filter(b -> Math.abs(b[0] - 19.05) < 0.1 && Math.abs(b[1] - 19.05) < 0.1)
