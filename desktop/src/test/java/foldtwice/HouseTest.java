@@ -67,7 +67,8 @@ class HouseTest {
           List.of("recording"),
           List.of("merge"),
           List.of("words"),
-          List.of("sheet", "handover"),
+          List.of("sheet"),
+          List.of("handover"),
           // stand-ins
           List.of("standin"),
           // the command line, and the desktop floor by floor

@@ -4,16 +4,12 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Conflict;
-import foldtwice.conflict.Subject;
 import foldtwice.conflict.Weight;
 import foldtwice.library.Library;
 import foldtwice.library.file.Json;
 import foldtwice.library.file.UnknownField;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
-import foldtwice.ready.Setup;
-import foldtwice.resolve.Keymap;
-import foldtwice.standin.StandIns;
 import foldtwice.words.Words;
 import java.io.PrintWriter;
 import java.util.List;
@@ -68,13 +64,7 @@ final class Check implements Callable<Integer> {
       return Exit.UNUSABLE;
     }
     Station station = input.station(library);
-    List<Conflict> conflicts =
-        Auditor.audit(
-            new Subject(
-                library,
-                Keymap.of(library, station),
-                StandIns.around(station, library),
-                Setup.of(library, station.id())));
+    List<Conflict> conflicts = Auditor.audit(Input.subject(library, station));
     List<Conflict> open = conflicts.stream().filter(c -> !c.isAccepted(library)).toList();
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {

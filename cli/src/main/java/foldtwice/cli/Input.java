@@ -1,12 +1,16 @@
 package foldtwice.cli;
 
+import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.library.file.UnknownField;
 import foldtwice.place.Station;
+import foldtwice.ready.Setup;
+import foldtwice.resolve.Keymap;
 import foldtwice.run.Beside;
+import foldtwice.standin.StandIns;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -55,6 +59,15 @@ final class Input {
     } catch (IOException e) {
       throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
     }
+  }
+
+  /** A library on one of its stations, in front of the programs there. */
+  static Subject subject(Library library, Station station) {
+    return new Subject(
+        library,
+        Keymap.of(library, station),
+        StandIns.around(station, library),
+        Setup.of(library, station.id()));
   }
 
   /** The library's own file. */

@@ -1,7 +1,6 @@
 package foldtwice.cli;
 
 import foldtwice.conflict.Conflict;
-import foldtwice.conflict.Subject;
 import foldtwice.conflict.Weight;
 import foldtwice.handover.Kit;
 import foldtwice.handover.KitShelf;
@@ -16,12 +15,9 @@ import foldtwice.library.file.LibraryStore;
 import foldtwice.merge.Contradiction;
 import foldtwice.merge.Differing;
 import foldtwice.place.Station;
-import foldtwice.ready.Setup;
 import foldtwice.ready.Wait;
-import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
 import foldtwice.sheet.About;
-import foldtwice.standin.StandIns;
 import foldtwice.words.MergeWords;
 import foldtwice.words.Words;
 import java.io.IOException;
@@ -29,11 +25,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.LinkedHashSet;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutionException;
 import picocli.CommandLine.Command;
@@ -126,25 +121,14 @@ final class KitCommand implements Runnable {
     @Override
     public Integer call() throws Unusable {
       Library library = input.library();
-      Set<String> bindings = new LinkedHashSet<>();
-      Set<String> routines = new LinkedHashSet<>();
-      Set<String> families = new LinkedHashSet<>();
-      Set<String> surfaces = new LinkedHashSet<>();
+      List<About> chosen = new ArrayList<>();
       for (String one : of) {
-        About about = SheetCommand.about(library, one);
-        bindings.addAll(about.bindings(library));
-        switch (about) {
-          case About.OfRoutine(String r) -> routines.add(r);
-          case About.OfFamily(String f) -> families.add(f);
-          case About.OnDevice(String d) -> surfaces.add(d);
-          case About.Program p -> {}
-          case About.Everything e -> families.addAll(library.families().keySet());
-        }
+        chosen.add(SheetCommand.about(library, one));
       }
       String called = name == null ? String.join(", ", of) : name;
       Lines err = new Lines(spec.commandLine().getErr());
       try {
-        Kit.Choice choice = Kit.choose(library, bindings, routines, families, surfaces);
+        Kit.Choice choice = Kit.choose(library, chosen);
         if (choice.library().routines().isEmpty() && choice.library().surfaces().isEmpty()) {
           throw new Unusable("there would be nothing in it: nothing is bound there");
         }
@@ -265,7 +249,8 @@ final class KitCommand implements Runnable {
                 last.map(KitShelf.Taken::library),
                 last.map(KitShelf.Taken::ids).orElse(Map.of()));
         Landing landing =
-            Landing.of(subject(mine, station), subject(taking.merged(), station), taking);
+            Landing.of(
+                Input.subject(mine, station), Input.subject(taking.merged(), station), taking);
         tell(mine, taking, landing);
         if (!look && !taking.rows().isEmpty()) {
           write(place, kit, taking);
@@ -280,14 +265,6 @@ final class KitCommand implements Runnable {
       } catch (IOException e) {
         throw new Unusable(e.getMessage(), e);
       }
-    }
-
-    private static Subject subject(Library library, Station station) {
-      return new Subject(
-          library,
-          Keymap.of(library, station),
-          StandIns.around(station, library),
-          Setup.of(library, station.id()));
     }
 
     private static void write(Path place, Kit kit, Taking taking)

@@ -5,15 +5,12 @@ import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
-import foldtwice.ready.Setup;
-import foldtwice.resolve.Keymap;
 import foldtwice.sheet.About;
 import foldtwice.sheet.Paper;
 import foldtwice.sheet.Sheet;
 import foldtwice.sheet.SheetFile;
 import foldtwice.sheet.SheetKind;
 import foldtwice.sheet.Wanted;
-import foldtwice.standin.StandIns;
 import foldtwice.text.Nearness;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -78,12 +75,7 @@ final class SheetCommand implements Callable<Integer> {
     Library library = input.library();
     Station station = input.station(library);
     About about = of == null ? new About.Everything() : about(library, of);
-    Subject subject =
-        new Subject(
-            library,
-            Keymap.of(library, station),
-            StandIns.around(station, library),
-            Setup.of(library, station.id()));
+    Subject subject = Input.subject(library, station);
     List<Conflict> conflicts = Auditor.audit(subject);
     Sheet sheet =
         Sheet.of(

@@ -8,14 +8,17 @@ import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Json;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.routine.Routine;
+import foldtwice.sheet.About;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Deque;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
@@ -62,7 +65,25 @@ public record Kit(Card card, String id, Library library) {
    * What a kit of these parts would hold: they, all they need, and why; and the routines whose
    * licences set conditions on sharing.
    */
-  public static Choice choose(
+  public static Choice choose(Library library, Collection<About> some) throws FormatException {
+    Set<String> bindings = new LinkedHashSet<>();
+    Set<String> routines = new LinkedHashSet<>();
+    Set<String> families = new LinkedHashSet<>();
+    Set<String> surfaces = new LinkedHashSet<>();
+    for (About about : some) {
+      bindings.addAll(about.bindings(library));
+      switch (about) {
+        case About.OfRoutine(String r) -> routines.add(r);
+        case About.OfFamily(String f) -> families.add(f);
+        case About.OnDevice(String d) -> surfaces.add(d);
+        case About.Program p -> {}
+        case About.Everything e -> families.addAll(library.families().keySet());
+      }
+    }
+    return choose(library, bindings, routines, families, surfaces);
+  }
+
+  static Choice choose(
       Library library,
       Collection<String> bindings,
       Collection<String> routines,

@@ -1,32 +1,42 @@
 package foldtwice.sheet;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.dataformat.csv.CsvGenerator;
+import com.fasterxml.jackson.dataformat.csv.CsvMapper;
+import com.fasterxml.jackson.dataformat.csv.CsvSchema;
 import foldtwice.words.Words;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 
-/** The lines of a sheet as a table. */
+/** The lines of a sheet as a table, RFC 4180. */
 final class SheetCsv {
+
+  private static final CsvMapper CSV =
+      CsvMapper.builder().enable(CsvGenerator.Feature.STRICT_CHECK_FOR_QUOTING).build();
 
   private SheetCsv() {}
 
   static String of(Contents contents) {
-    StringBuilder out = new StringBuilder();
-    row(out, List.of("keys", "does", "place", "times a week", "note"));
+    List<List<String>> rows = new ArrayList<>();
+    rows.add(List.of("keys", "does", "place", "times a week", "note"));
     for (Contents.Line line : contents.lines()) {
-      row(
-          out,
-          List.of(line.says(), line.does(), line.place(), Words.number(line.uses()), line.note()));
+      rows.add(
+          List.of(
+              safe(line.says()),
+              safe(line.does()),
+              safe(line.place()),
+              safe(Words.number(line.uses())),
+              safe(line.note())));
     }
-    return out.toString();
-  }
-
-  private static void row(StringBuilder out, List<String> cells) {
-    out.append(cells.stream().map(SheetCsv::cell).collect(Collectors.joining(","))).append("\r\n");
+    try {
+      return CSV.writer(CsvSchema.emptySchema().withLineSeparator("\r\n")).writeValueAsString(rows);
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException("texts can be written into memory", e);
+    }
   }
 
   /** A cell; one that a spreadsheet would take for a formula begins with an apostrophe. */
-  private static String cell(String text) {
-    String safe = !text.isEmpty() && "=+-@\t\r".indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
-    return safe.matches("(?s).*[\",\r\n].*") ? '"' + safe.replace("\"", "\"\"") + '"' : safe;
+  private static String safe(String text) {
+    return !text.isEmpty() && "=+-@\t\r".indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
   }
 }

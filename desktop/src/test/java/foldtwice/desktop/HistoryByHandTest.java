@@ -109,6 +109,7 @@ class HistoryByHandTest {
       hands.waitForText("#history-told", "Ctrl+Alt+F9");
       hands.lookUp("compare a state of the history");
       hands.waitForText("#compare-says", "1 difference");
+      hands.waitForText("#compare-rows", "Ctrl+Alt+F10"); // the rows are laid out after it
       assertThat(hands.rows("#compare-rows")).hasSize(1);
       assertThat(hands.rows("#compare-rows").getFirst())
           .contains("changed", "triggers Alt+, \u2192 Ctrl+Alt+F10");

@@ -2,6 +2,7 @@ package foldtwice.desktop.handover;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.DiskWork;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -15,7 +16,6 @@ import foldtwice.library.file.LibraryStore;
 import foldtwice.merge.Differing;
 import foldtwice.words.MergeWords;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -107,18 +107,7 @@ final class CompareLeaf extends BorderPane {
   void choose() {
     session.files().files(getScene().getWindow(), Ui.text("act.compare-with")).stream()
         .findFirst()
-        .ifPresent(
-            file ->
-                reading.anew(
-                    asked -> {
-                      try {
-                        return read(file);
-                      } catch (FormatException e) {
-                        throw new IllegalArgumentException(e.getMessage(), e);
-                      } catch (IOException e) {
-                        throw new UncheckedIOException(e);
-                      }
-                    }));
+        .ifPresent(file -> reading.anew(asked -> DiskWork.done(() -> read(file))));
   }
 
   private static Other read(Path file) throws IOException, FormatException {

@@ -2,6 +2,7 @@ package foldtwice.desktop.handover;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.DiskWork;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -9,7 +10,6 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.library.Returning;
 import foldtwice.library.file.Chronicle;
-import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.merge.Differing;
 import foldtwice.merge.TakingBack;
@@ -37,7 +37,6 @@ import javafx.scene.layout.VBox;
 /** What was done to the library, day by day; what one change did, and the way back from it. */
 final class HistoryLeaf extends BorderPane {
 
-  private static final int MOST_ROWS = 60;
   private static final ZoneId HERE = ZoneId.systemDefault();
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("EEEE, d MMMM uuuu", Locale.ENGLISH).withZone(HERE);
@@ -176,17 +175,16 @@ final class HistoryLeaf extends BorderPane {
   }
 
   private static Looked looked(Chronicle of, Chronicle.Event event) {
-    try {
-      Chronicle.Around around = of.around(event);
-      return new Looked(
-          event,
-          around,
-          Differing.between(around.before(), around.after()),
-          TakingBack.of(of.present(), around.before(), around.after()),
-          of.present());
-    } catch (FormatException e) {
-      throw new IllegalStateException(e.getMessage(), e);
-    }
+    return DiskWork.done(
+        () -> {
+          Chronicle.Around around = of.around(event);
+          return new Looked(
+              event,
+              around,
+              Differing.between(around.before(), around.after()),
+              TakingBack.of(of.present(), around.before(), around.after()),
+              of.present());
+        });
   }
 
   private void looked(Looked found) {
@@ -200,20 +198,10 @@ final class HistoryLeaf extends BorderPane {
                     "history.when", DAY.format(event.at()), TIME.format(event.at()), event.who()),
                 "soft"),
             Parts.label(Ui.text("history.did"), "heading"));
-    MergeWords words = new MergeWords(found.around().before(), found.around().after());
-    List<Differing.Row> rows = found.differing().rows();
-    for (Differing.Row row : rows.subList(0, Math.min(MOST_ROWS, rows.size()))) {
-      Label how = Parts.label(MergeWords.how(row.how()), "soft");
-      how.setMinWidth(70);
-      Label says = Parts.wrapped(words.of(row));
-      HBox.setHgrow(says, Priority.ALWAYS);
-      HBox line = new HBox(8, how, says);
-      line.getStyleClass().add("why-row");
-      told.getChildren().add(line);
-    }
-    if (rows.size() > MOST_ROWS) {
-      told.getChildren().add(Parts.label(Ui.text("sheets.more", rows.size() - MOST_ROWS), "soft"));
-    }
+    Differences.add(
+        told,
+        found.differing().rows(),
+        new MergeWords(found.around().before(), found.around().after()));
     switch (found.back()) {
       case TakingBack.Possible p ->
           told.getChildren().add(Parts.wrapped(Ui.text("history.possible"), "good"));
@@ -223,7 +211,7 @@ final class HistoryLeaf extends BorderPane {
         told.getChildren().add(Parts.wrapped(Ui.text("history.standing"), "costs"));
         MergeWords today = new MergeWords(found.around().after(), found.now());
         now.stream()
-            .limit(MOST_ROWS)
+            .limit(Differences.MOST)
             .forEach(c -> told.getChildren().add(Parts.wrapped(today.standing(c), "costs")));
       }
     }

@@ -4,6 +4,7 @@ import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.DiskWork;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -29,11 +30,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /**
@@ -41,8 +39,6 @@ import javafx.scene.layout.VBox;
  * station; and once it is taken, what has to be done there, to be ticked off.
  */
 final class KitTaking extends BorderPane {
-
-  private static final int MOST = 60;
 
   /** A kit, and what would come of it. */
   private record Looked(
@@ -165,23 +161,21 @@ final class KitTaking extends BorderPane {
       Station station,
       Setup setup,
       Map<List<String>, Take> choices) {
-    try {
-      Optional<KitShelf.Taken> last = KitShelf.in(here.library(), place, of.id());
-      Taking taking =
-          Taking.of(
-              here.library(),
-              of,
-              last.map(KitShelf.Taken::library),
-              last.map(KitShelf.Taken::ids).orElse(Map.of()),
-              path -> choices.getOrDefault(path, Take.BOTH));
-      Subject then = Session.subject(taking.merged(), station, setup.following(taking.merged()));
-      return new Looked(
-          of, here.library(), taking, Landing.of(here, then, taking), place, station.name());
-    } catch (FormatException e) {
-      throw new IllegalStateException(e.getMessage(), e);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return DiskWork.done(
+        () -> {
+          Optional<KitShelf.Taken> last = KitShelf.in(here.library(), place, of.id());
+          Taking taking =
+              Taking.of(
+                  here.library(),
+                  of,
+                  last.map(KitShelf.Taken::library),
+                  last.map(KitShelf.Taken::ids).orElse(Map.of()),
+                  path -> choices.getOrDefault(path, Take.BOTH));
+          Subject then =
+              Session.subject(taking.merged(), station, setup.following(taking.merged()));
+          return new Looked(
+              of, here.library(), taking, Landing.of(here, then, taking), place, station.name());
+        });
   }
 
   private void looked(Looked found) {
@@ -214,18 +208,17 @@ final class KitTaking extends BorderPane {
                     ? Ui.text("kits.hasall")
                     : Ui.text("kits.brings", taking.rows().size(), taking.same()),
                 "heading"));
-    taking.rows().stream()
-        .limit(MOST)
-        .forEach(row -> told.getChildren().add(line(MergeWords.how(row.how()), words.of(row))));
-    more(taking.rows().size());
+    Differences.add(told, taking.rows(), words);
     if (!taking.renamed().isEmpty()) {
       told.getChildren()
           .add(Parts.wrapped(Ui.text("kits.renamed", taking.renamed().size()), "note"));
     }
     if (!taking.contradictions().isEmpty()) {
       told.getChildren().add(Parts.label(Ui.text("kits.contradicts"), "heading"));
-      taking.contradictions().stream().limit(MOST).forEach(c -> contradiction(c, words));
-      more(taking.contradictions().size());
+      taking.contradictions().stream()
+          .limit(Differences.MOST)
+          .forEach(c -> contradiction(c, words));
+      Differences.more(told, taking.contradictions().size());
     }
   }
 
@@ -251,22 +244,6 @@ final class KitTaking extends BorderPane {
     look();
   }
 
-  private void more(int all) {
-    if (all > MOST) {
-      told.getChildren().add(Parts.label(Ui.text("sheets.more", all - MOST), "soft"));
-    }
-  }
-
-  private static HBox line(String how, String says) {
-    Label first = Parts.label(how, "soft");
-    first.setMinWidth(70);
-    Label what = Parts.wrapped(says);
-    HBox.setHgrow(what, Priority.ALWAYS);
-    HBox line = new HBox(8, first, what);
-    line.getStyleClass().add("why-row");
-    return line;
-  }
-
   private void landing(Looked found) {
     Words words = new Words(found.taking().merged());
     List<Conflict> fresh = found.landing().fresh();
@@ -278,9 +255,9 @@ final class KitTaking extends BorderPane {
                     : Ui.text("kits.conflicts", fresh.size(), found.station()),
                 "heading"));
     fresh.stream()
-        .limit(MOST)
+        .limit(Differences.MOST)
         .forEach(c -> told.getChildren().add(Parts.wrapped(words.sentence(c), c.weight().id())));
-    more(fresh.size());
+    Differences.more(told, fresh.size());
     Map<String, Integer> waits = new LinkedHashMap<>();
     found
         .landing()
@@ -310,16 +287,12 @@ final class KitTaking extends BorderPane {
                 .background()
                 .once(
                     Lane.READING,
-                    () -> {
-                      try {
-                        KitShelf.keep(l.library(), l.kit(), l.taking().renamed());
-                        return l;
-                      } catch (FormatException e) {
-                        throw new IllegalStateException(e.getMessage(), e);
-                      } catch (IOException e) {
-                        throw new UncheckedIOException(e);
-                      }
-                    },
+                    () ->
+                        DiskWork.done(
+                            () -> {
+                              KitShelf.keep(l.library(), l.kit(), l.taking().renamed());
+                              return l;
+                            }),
                     this::taken));
   }
 

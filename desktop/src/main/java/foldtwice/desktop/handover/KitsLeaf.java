@@ -2,6 +2,7 @@ package foldtwice.desktop.handover;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.DiskWork;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Saving;
 import foldtwice.desktop.session.Session;
@@ -179,31 +180,10 @@ final class KitsLeaf extends BorderPane {
       onChosen.run();
       return;
     }
-    if (choosing.ask(List.of(some, new Question.Same(of)), () -> choose(of, some))) {
+    if (choosing.ask(
+        List.of(some, new Question.Same(of)), () -> DiskWork.done(() -> Kit.choose(of, some)))) {
       choice = Optional.empty();
       onChosen.run();
-    }
-  }
-
-  private static Kit.Choice choose(Library of, List<About> some) {
-    Set<String> bindings = new LinkedHashSet<>();
-    Set<String> routines = new LinkedHashSet<>();
-    Set<String> families = new LinkedHashSet<>();
-    Set<String> surfaces = new LinkedHashSet<>();
-    for (About about : some) {
-      bindings.addAll(about.bindings(of));
-      switch (about) {
-        case About.OfRoutine(String r) -> routines.add(r);
-        case About.OfFamily(String f) -> families.add(f);
-        case About.OnDevice(String d) -> surfaces.add(d);
-        case About.Program p -> {}
-        case About.Everything e -> families.addAll(of.families().keySet());
-      }
-    }
-    try {
-      return Kit.choose(of, bindings, routines, families, surfaces);
-    } catch (FormatException e) {
-      throw new IllegalStateException(e.getMessage(), e);
     }
   }
 

@@ -5,9 +5,6 @@ import foldtwice.handover.Guest;
 import foldtwice.handover.Kit;
 import foldtwice.library.Edit;
 import foldtwice.library.Returning;
-import foldtwice.library.file.FormatException;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
@@ -17,11 +14,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 /** A kit put on over the library for a while, and the way back to what it was. */
 public final class Guests {
 
-  /** Work with the disk that may fail. */
-  private interface Work<T> {
-    T now() throws IOException, FormatException;
-  }
-
   private final Session session;
   private final ReadOnlyObjectWrapper<Optional<Guest>> guest =
       new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -29,7 +21,7 @@ public final class Guests {
   Guests(Session session) {
     this.session = session;
     Path file = session.store().file();
-    session.background().once(Lane.READING, () -> done(() -> Guest.at(file)), guest::set);
+    session.background().once(Lane.READING, () -> DiskWork.done(() -> Guest.at(file)), guest::set);
   }
 
   /** Who is a guest now, from the interface thread. */
@@ -55,7 +47,7 @@ public final class Guests {
         .once(
             Lane.READING,
             () ->
-                done(
+                DiskWork.done(
                     () -> {
                       next.arrive(file);
                       return next;
@@ -87,22 +79,12 @@ public final class Guests {
                   .once(
                       Lane.READING,
                       () ->
-                          done(
+                          DiskWork.done(
                               () -> {
                                 Guest.leave(file);
                                 return file;
                               }),
                       gone -> {});
             });
-  }
-
-  private static <T> T done(Work<T> work) {
-    try {
-      return work.now();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    } catch (FormatException e) {
-      throw new IllegalStateException(e.getMessage(), e);
-    }
   }
 }
