@@ -4,7 +4,6 @@ import foldtwice.binding.Binding;
 import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
-import foldtwice.merge.Differing;
 import foldtwice.ready.Outlook;
 import foldtwice.ready.Wait;
 import java.util.ArrayList;
@@ -17,7 +16,8 @@ import java.util.Set;
  * what each of its bindings waits for, in the order in which it has to be done.
  *
  * @param fresh the heaviest first
- * @param waits bindings that do not work at once, and what they wait for
+ * @param waits bindings of the kit that do not work at once, taken already or not, and what they
+ *     wait for
  */
 public record Landing(List<Conflict> fresh, List<Waiting> waits) {
 
@@ -45,8 +45,8 @@ public record Landing(List<Conflict> fresh, List<Waiting> waits) {
     List<Conflict> fresh =
         Auditor.audit(then).stream().filter(c -> !known.contains(c.fingerprint())).toList();
     List<Waiting> waits = new ArrayList<>();
-    for (Differing.Row row : taking.rows()) {
-      Binding b = row.list().equals("bindings") ? then.library().bindings().get(row.now()) : null;
+    for (String id : taking.bindings()) {
+      Binding b = then.library().bindings().get(id);
       if (b != null) {
         List<Wait> what =
             Outlook.of(then.library(), then.keymap(), then.known(), then.setup(), b)

@@ -33,6 +33,7 @@ import java.util.function.Function;
  * @param contradictions what both changed since; the library's own is kept
  * @param renamed what is under another id because the library has something else under it: list and
  *     id, and the id it gets
+ * @param bindings the ids the bindings of the kit have in the library
  * @param same how many parts of the kit the library has already, as they are
  */
 public record Taking(
@@ -41,6 +42,7 @@ public record Taking(
     List<Differing.Row> rows,
     List<Contradiction> contradictions,
     Map<String, String> renamed,
+    List<String> bindings,
     int same) {
 
   private static final List<String> RENAMED =
@@ -49,6 +51,7 @@ public record Taking(
   public Taking {
     rows = List.copyOf(rows);
     contradictions = List.copyOf(contradictions);
+    bindings = List.copyOf(bindings);
   }
 
   /**
@@ -99,6 +102,7 @@ public record Taking(
         Differing.between(mine, merging.library()).rows(),
         merging.contradictions(),
         told,
+        List.copyOf(theirs.bindings().keySet()),
         same(new Parts(mine), new Parts(theirs)));
   }
 

@@ -45,13 +45,6 @@ public final class MergeWords {
                 .collect(Collectors.joining("; ")));
   }
 
-  /** A part by what it is called. */
-  public String name(String list, String id) {
-    return list.equals("descriptions")
-        ? TEXTS.get("merge.description", named("applications", id))
-        : named(list, id);
-  }
-
   /** How a part differs, in a word. */
   public static String how(Differing.How how) {
     return TEXTS.get("merge.how." + how);
@@ -122,7 +115,8 @@ public final class MergeWords {
     return line.length() > LONGEST ? line.substring(0, LONGEST) + "\u2026" : line;
   }
 
-  private String named(String list, String id) {
+  /** A part by what it is called; the library itself when there is no list. */
+  public String named(String list, String id) {
     return switch (list) {
       case "" -> TEXTS.get("merge.library");
       case "bindings" ->
@@ -135,6 +129,7 @@ public final class MergeWords {
       case "stations" -> in(Library::stations, id).map(Station::name).orElse(id);
       case "devices", "toolbars", "menus", "offerings" ->
           in(Library::surfaces, id).map(Surface::name).orElse(id);
+      case "descriptions" -> TEXTS.get("merge.description", named("applications", id));
       case "families" -> in(Library::families, id).map(f -> f.name()).orElse(id);
       default -> list + " " + id;
     };

@@ -10,6 +10,7 @@ import foldtwice.trigger.Notation;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicInteger;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -170,6 +171,68 @@ class KitsByHandTest {
       assertThat(hands.text("#guest")).isEmpty();
       hands.waitUntil(
           "nothing is left", () -> Files.notExists(there.resolve("fernhollow.json.guest")));
+    }
+  }
+
+  /** What has to be done stays in sight when the kit is in, and what was ticked off stays so. */
+  @Test
+  void whatHasToBeDoneIsTickedOff() throws Exception {
+    Path kit = here.resolve("places.json");
+    try (Hands hands = Hands.open(here)) {
+      Library demo = library(hands);
+      Files.writeString(
+          kit,
+          new Kit(
+                  new Kit.Card("Trackway", "", "us", "", ""),
+                  "trackway",
+                  Kit.choose(demo, List.of(new foldtwice.sheet.About.Program("trackway")))
+                      .library())
+              .write());
+    }
+    Files.writeString(
+        there.resolve("fernhollow.json"),
+        """
+        {"format": "fold-twice-library", "version": 1, "name": "Elsewhere",
+         "stations": [{"id": "desk", "name": "My desk", "layout": "us", "shape": "ansi"}]}
+        """);
+    try (Hands hands = Hands.open(there)) {
+      take(hands, kit);
+      assertThat(hands.text("#kit-told")).contains("To do on My desk");
+      hands.space("#kit-wait-0");
+      takeIn(hands);
+      hands.waitForText("#kit-told", "has all of it already");
+      assertThat(hands.text("#kit-told")).contains("To do on My desk");
+      assertThat(((javafx.scene.control.CheckBox) hands.node("#kit-wait-0")).isSelected()).isTrue();
+    }
+  }
+
+  /** What was changed while a guest was on its way is nobody's to take back. */
+  @Test
+  void aGuestThatComesTooLateIsNotPutOn() throws Exception {
+    try (Hands hands = Hands.open(here)) {
+      Kit kit =
+          new Kit(
+              new Kit.Card("Late", "", "us", "", ""),
+              "late",
+              Kit.choose(
+                      library(hands), List.of(new foldtwice.sheet.About.OfFamily("flag-colours")))
+                  .library());
+      AtomicInteger turns = new AtomicInteger();
+      Hands.ask(
+          () -> {
+            hands
+                .session
+                .guests()
+                .guestProperty()
+                .addListener((o, a, b) -> turns.incrementAndGet());
+            hands.session.guests().putOn(kit, new Edit.RemoveBinding("b02"), () -> false);
+            hands.session.make(new Edit.RemoveBinding("b01"), "meanwhile");
+            return true;
+          });
+      hands.waitUntil("it has come and gone", () -> turns.get() == 2);
+      hands.waitUntil(
+          "nothing is left", () -> Files.notExists(here.resolve("fernhollow.json.guest")));
+      assertThat(library(hands).bindings()).doesNotContainKey("b01").containsKey("b02");
     }
   }
 

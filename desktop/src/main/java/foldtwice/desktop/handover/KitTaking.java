@@ -25,10 +25,12 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
@@ -55,6 +57,9 @@ final class KitTaking extends BorderPane {
 
   /** What was decided, by the path of a contradiction. */
   private final Map<List<String>, Take> decided = new LinkedHashMap<>();
+
+  /** What the person has ticked off. */
+  private final Set<String> ticked = new HashSet<>();
 
   private boolean open;
 
@@ -97,6 +102,7 @@ final class KitTaking extends BorderPane {
   private void open(Path file) {
     open = true;
     decided.clear();
+    ticked.clear();
     kit = Optional.empty();
     looked = Optional.empty();
     told.getChildren().setAll(Parts.wrapped(Ui.text("kits.reading", file.getFileName()), "soft"));
@@ -147,7 +153,12 @@ final class KitTaking extends BorderPane {
     Setup setup = now.setup();
     Map<List<String>, Take> choices = Map.copyOf(decided);
     if (looking.ask(
-        List.of(new Question.Same(of), new Question.Same(now.library()), station.id(), choices),
+        List.of(
+            new Question.Same(of),
+            new Question.Same(now.library()),
+            new Question.Same(setup),
+            station.id(),
+            choices),
         () -> looked(of, here, place, station, setup, choices))) {
       looked = Optional.empty();
       onChosen.run();
@@ -271,6 +282,13 @@ final class KitTaking extends BorderPane {
             CheckBox done = new CheckBox(Ui.text("kits.waitsof", what, many));
             done.setId("kit-wait-" + number[0]++);
             done.setWrapText(true);
+            done.setSelected(ticked.contains(what));
+            done.setOnAction(
+                e -> {
+                  if (!ticked.remove(what)) {
+                    ticked.add(what);
+                  }
+                });
             told.getChildren().add(done);
           });
     }

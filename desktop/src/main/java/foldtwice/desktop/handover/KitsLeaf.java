@@ -162,8 +162,8 @@ final class KitsLeaf extends BorderPane {
     if (!chosen.remove(about)) {
       chosen.add(about);
     }
-    if (name.getText().isBlank() || !name.isEditable()) {
-      name.setText(chosen.isEmpty() ? "" : chosen.iterator().next().name(library));
+    if (name.getText().isBlank() && !chosen.isEmpty()) {
+      name.setText(chosen.iterator().next().name(library));
     }
     list.refresh();
     ask();
@@ -227,8 +227,8 @@ final class KitsLeaf extends BorderPane {
                         Parts.wrapped(
                             Ui.text(
                                 "kits.because",
-                                words.name(a.list(), a.id()),
-                                words.name(a.becauseList(), a.becauseId())))));
+                                words.named(a.list(), a.id()),
+                                words.named(a.becauseList(), a.becauseId())))));
     if (found.along().size() > MOST) {
       along
           .getChildren()

@@ -172,15 +172,19 @@ final class SheetsLeaf extends BorderPane {
     if (preview == null || preview.pdf().isEmpty() || desk.getWidth() < 80) {
       return;
     }
-    boolean lies = preview.sheet().wanted().kind() == SheetKind.KEYBOARD;
-    double w = lies ? on.paper().height() : on.paper().width();
-    double h = lies ? on.paper().width() : on.paper().height();
+    Wanted shown = preview.sheet().wanted();
+    boolean lies = shown.kind() == SheetKind.KEYBOARD;
+    double w = lies ? shown.paper().height() : shown.paper().width();
+    double h = lies ? shown.paper().width() : shown.paper().height();
     double scale = Math.min((desk.getWidth() - 2 * GAP) / w, (desk.getHeight() - 2 * GAP) / h);
     if (scale <= 0) {
       return;
     }
     paper.setFitWidth(w * scale);
-    double dense = getScene() == null ? 1 : getScene().getWindow().getOutputScaleX();
+    double dense =
+        getScene() == null || getScene().getWindow() == null
+            ? 1
+            : getScene().getWindow().getOutputScaleX();
     Preview of = preview;
     int number = page;
     drawing.ask(

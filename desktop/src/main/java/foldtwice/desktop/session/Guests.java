@@ -57,7 +57,7 @@ public final class Guests {
               if (stillThat.getAsBoolean()) {
                 session.make(edit, Ui.text("said.guest", arrived.kit()));
               } else {
-                takeOff(); // the library is another by now: nothing was put on
+                gone(file); // the library is another by now: nothing was put on
               }
             });
   }
@@ -72,19 +72,22 @@ public final class Guests {
               session.make(
                   Returning.to(session.now().library(), g.was()),
                   Ui.text("said.guestgone", g.kit()));
-              guest.set(Optional.empty());
-              Path file = session.store().file();
-              session
-                  .background()
-                  .once(
-                      Lane.READING,
-                      () ->
-                          DiskWork.done(
-                              () -> {
-                                Guest.leave(file);
-                                return file;
-                              }),
-                      gone -> {});
+              gone(session.store().file());
             });
+  }
+
+  private void gone(Path file) {
+    guest.set(Optional.empty());
+    session
+        .background()
+        .once(
+            Lane.READING,
+            () ->
+                DiskWork.done(
+                    () -> {
+                      Guest.leave(file);
+                      return file;
+                    }),
+            left -> {});
   }
 }
