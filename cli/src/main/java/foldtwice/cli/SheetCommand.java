@@ -4,19 +4,27 @@ import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
+import foldtwice.library.file.DeviceFile;
+import foldtwice.library.file.Disk;
+import foldtwice.library.file.FormatException;
 import foldtwice.place.Station;
+import foldtwice.script.Ecmascript;
 import foldtwice.sheet.About;
+import foldtwice.sheet.Demonstration;
+import foldtwice.sheet.Imprint;
 import foldtwice.sheet.Paper;
 import foldtwice.sheet.Sheet;
 import foldtwice.sheet.SheetFile;
 import foldtwice.sheet.SheetKind;
 import foldtwice.sheet.Wanted;
+import foldtwice.standin.SimulatedComputer;
 import foldtwice.text.Nearness;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
@@ -29,8 +37,10 @@ import picocli.CommandLine.Spec;
     mixinStandardHelpOptions = true,
     name = "sheet",
     description = {
-      "Prints a cheat sheet to a file: pdf, html, svg or csv, by its ending.",
-      "Exit 0: it is there; 1: it is there, without what is told; 2: input not usable, nothing written."
+      "Prints a cheat sheet to a file: pdf, html, svg, csv or xcompose, by its ending; a device"
+          + " with its pages also as json.",
+      "Exit 0: it is there; 1: it is there, without what is told; 2: input not usable, nothing written.",
+      "With --check, tells whether a sheet that was made before is still right: 0: it is; 1: it is not."
     })
 final class SheetCommand implements Callable<Integer> {
 
@@ -50,8 +60,14 @@ final class SheetCommand implements Callable<Integer> {
       defaultValue = "list")
   private SheetKind kind;
 
-  @Option(names = "--out", paramLabel = "FILE", description = "such as card.pdf", required = true)
+  @Option(names = "--out", paramLabel = "FILE", description = "such as card.pdf")
   private Path out;
+
+  @Option(
+      names = "--check",
+      paramLabel = "SHEET",
+      description = "a pdf or html made before, to be held against the library as it is now")
+  private Path check;
 
   @Option(names = "--paper", description = "${COMPLETION-CANDIDATES}", defaultValue = "A4")
   private Paper paper;
@@ -68,21 +84,26 @@ final class SheetCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws Unusable {
+    if ((out == null) == (check == null)) {
+      throw new Unusable("expected either --out FILE, to make a sheet, or --check SHEET");
+    }
+    return check != null ? checked() : made();
+  }
+
+  private int made() throws Unusable {
+    if (of != null && String.valueOf(out.getFileName()).endsWith(".json")) {
+      return device();
+    }
     SheetFile.Form form =
         SheetFile.Form.of(out)
             .orElseThrow(
-                () -> new Unusable("--out: expected a file .pdf, .html, .svg or .csv: " + out));
+                () ->
+                    new Unusable(
+                        "--out: expected a file .pdf, .html, .svg, .csv or .xcompose: " + out));
     Library library = input.library();
     Station station = input.station(library);
     About about = of == null ? new About.Everything() : about(library, of);
-    Subject subject = Input.subject(library, station);
-    List<Conflict> conflicts = Auditor.audit(subject);
-    Sheet sheet =
-        Sheet.of(
-            subject,
-            conflicts,
-            new Wanted(about, kind, paper, natives, !all),
-            LocalDate.now(ZoneId.systemDefault()));
+    Sheet sheet = sheet(library, station, new Wanted(about, kind, paper, natives, !all));
     if (sheet.isEmpty()) {
       throw new Unusable(
           "there would be nothing on it: nothing of "
@@ -102,6 +123,78 @@ final class SheetCommand implements Callable<Integer> {
     return told(sheet) ? Exit.NO : Exit.WELL;
   }
 
+  private Sheet sheet(Library library, Station station, Wanted wanted) {
+    Subject subject = Input.subject(library, station);
+    List<Conflict> conflicts = Auditor.audit(subject);
+    return Sheet.of(
+        subject,
+        conflicts,
+        wanted,
+        LocalDate.now(ZoneId.systemDefault()),
+        routine ->
+            Demonstration.of(
+                subject,
+                routine,
+                () -> SimulatedComputer.apart(subject, input.beside()::file, Ecmascript.ENGINE),
+                Demonstration.Camera.NONE));
+  }
+
+  private int device() throws Unusable {
+    Library library = input.library();
+    if (!(about(library, of) instanceof About.OnDevice(String id))) {
+      throw new Unusable("--of: only a device is written as json, and \"" + of + "\" is none");
+    }
+    try {
+      Disk.replace(out.toAbsolutePath(), DeviceFile.write(library.device(id).orElseThrow()));
+    } catch (IOException e) {
+      throw new Unusable(out + " cannot be written: " + e.getMessage(), e);
+    }
+    new Lines(spec.commandLine().getOut()).line("%s", out.toString());
+    return Exit.WELL;
+  }
+
+  /** Holds a sheet of another day against the library as it is now. */
+  private int checked() throws Unusable {
+    Library library = input.library();
+    Lines lines = new Lines(spec.commandLine().getOut());
+    try {
+      Imprint then = Imprint.in(check);
+      Station station = library.stations().get(then.station());
+      if (station == null) {
+        throw new Unusable(
+            check
+                + " was made for the station "
+                + then.station()
+                + ", which is not there any more");
+      }
+      if (!About.all(library).contains(then.wanted().about())) {
+        lines.line("what it tells of is not there any more: %s", then.wanted().about().id());
+        return Exit.NO;
+      }
+      List<Imprint.Difference> since = then.since(sheet(library, station, then.wanted()).imprint());
+      since.forEach(d -> lines.line("%s", difference(d)));
+      lines.line(
+          since.isEmpty() ? "still right: made of \"%s\" on %s" : "made of \"%s\" on %s",
+          then.library(),
+          then.asOf());
+      return since.isEmpty() ? Exit.WELL : Exit.NO;
+    } catch (IOException e) {
+      throw new Unusable(check + " cannot be read: " + e.getMessage(), e);
+    } catch (FormatException e) {
+      throw new Unusable(e.getMessage(), e);
+    }
+  }
+
+  private static String difference(Imprint.Difference d) {
+    return switch (d) {
+      case Imprint.Difference.New(var line) -> "new: " + line.where() + ": " + line.does();
+      case Imprint.Difference.Gone(var line) ->
+          "not so any more: " + line.where() + ": " + line.does();
+      case Imprint.Difference.Other(String where, String before, String now) ->
+          "other: " + where + ": " + before + " is now " + now;
+    };
+  }
+
   /** Tells what is not on the sheet; true when there is something. */
   private boolean told(Sheet sheet) {
     Lines err = new Lines(spec.commandLine().getErr());
@@ -115,7 +208,16 @@ final class SheetCommand implements Callable<Integer> {
           .waiting()
           .forEach(a -> err.line("waits: %s  %s: %s", a.trigger(), a.does(), a.why()));
     }
-    if (sheet.left() > 0) {
+    if (kind == SheetKind.HOW_TO) {
+      err.line("without pictures of the program; the window draws them");
+    }
+    if (SheetFile.Form.of(out).equals(Optional.of(SheetFile.Form.XCOMPOSE))) {
+      sheet
+          .compose()
+          .leftOut()
+          .forEach(a -> err.line("left out: %s  %s: %s", a.trigger(), a.does(), a.why()));
+    }
+    if (sheet.left() > 0 && kind != SheetKind.HOW_TO) {
       err.line(
           "no room for %s of %s; what is used least is left out",
           String.valueOf(sheet.left()), String.valueOf(sheet.contents().size()));

@@ -2,6 +2,10 @@ package foldtwice.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.library.Library;
+import foldtwice.library.file.DeviceFile;
+import foldtwice.library.file.LibraryJson;
+import foldtwice.surface.Device;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
@@ -62,7 +66,53 @@ class SheetCommandTest {
         .contains("Flag whole records, colour Rust", "Flag colours");
     Ran other = sheet("fernhollow.json", "card.docx");
     assertThat(other.exit).isEqualTo(2);
-    assertThat(other.err).contains("expected a file .pdf, .html, .svg or .csv");
+    assertThat(other.err).contains("expected a file .pdf, .html, .svg, .csv or .xcompose");
+  }
+
+  /** The steps are told of any program, also where it is only described. */
+  @Test
+  void aHowToIsMadeAndLookedUpLater() throws Exception {
+    Ran how = sheet("seedhouse.json", "how.html", "--of", "Dry lot", "--as", "how-to");
+    assertThat(how.err).contains("without pictures");
+    assertThat(how.exit).isZero();
+    assertThat(Files.readString(folder.resolve("how.html"))).contains("Choose ", "Ctrl");
+    Path library = ROOT.resolve("demo/seedhouse.json");
+    assertThat(checked(library, "how.html").exit).isZero();
+    assertThat(checked(library, "how.html").out).contains("still right");
+    Path changed = folder.resolve("changed.json");
+    Files.writeString(changed, Files.readString(library).replace("CTRL+SHIFT+d", "CTRL+SHIFT+j"));
+    Ran other = checked(changed, "how.html");
+    assertThat(other.exit).isEqualTo(1);
+    assertThat(other.out)
+        .contains("not so any more: Ctrl+Shift+D, Siftbook \u203a drawers: Dry lot")
+        .contains("new: Ctrl+Shift+J, Siftbook \u203a drawers: Dry lot");
+    assertThat(checked(ROOT.resolve("demo/fernhollow.json"), "how.html").exit).isEqualTo(2);
+  }
+
+  private Ran checked(Path library, String sheet) {
+    StringWriter said = new StringWriter();
+    StringWriter err = new StringWriter();
+    int exit =
+        Main.run(
+            new PrintWriter(said),
+            new PrintWriter(err),
+            "sheet",
+            library.toString(),
+            "--check",
+            folder.resolve(sheet).toString());
+    return new Ran(exit, said.toString(), err.toString());
+  }
+
+  /** A device with its pages as JSON, as the window reads it. */
+  @Test
+  void aDeviceIsWrittenAndReadAgain() throws Exception {
+    assertThat(sheet("fernhollow.json", "rowan.json", "--of", "rowan").exit).isZero();
+    Device read = DeviceFile.read(Files.readAllBytes(folder.resolve("rowan.json")));
+    Library demo = LibraryJson.read(Files.readAllBytes(ROOT.resolve("demo/fernhollow.json")));
+    assertThat(read).isEqualTo(demo.device("rowan").orElseThrow());
+    Ran none = sheet("fernhollow.json", "t.json", "--of", "Tagpress");
+    assertThat(none.exit).isEqualTo(2);
+    assertThat(none.err).contains("only a device");
   }
 
   @Test

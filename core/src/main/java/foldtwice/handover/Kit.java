@@ -77,6 +77,8 @@ public record Kit(Card card, String id, Library library) {
         case About.OfFamily(String f) -> families.add(f);
         case About.OnDevice(String d) -> surfaces.add(d);
         case About.Program p -> {}
+        case About.AtPlace p -> {}
+        case About.MostUsed m -> {}
         case About.Everything e -> families.addAll(library.families().keySet());
       }
     }

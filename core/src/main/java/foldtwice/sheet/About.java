@@ -3,11 +3,17 @@ package foldtwice.sheet;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.library.Library;
+import foldtwice.place.Place;
 import foldtwice.routine.Routine;
+import foldtwice.words.Words;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /** What a sheet tells of. Everything is named by its id. */
 public sealed interface About {
@@ -27,11 +33,27 @@ public sealed interface About {
   /** The bindings of a family. */
   record OfFamily(String family) implements About {}
 
+  /** What works in one state of a program, by the id of the place. */
+  record AtPlace(String place) implements About {}
+
+  /** The bindings that are used most, {@value #MOST} at most. */
+  record MostUsed() implements About {}
+
+  /** As many as one may learn by a sheet. */
+  int MOST = 24;
+
   /** What a sheet of a library can be about, whatever is bound first. */
   static List<About> all(Library library) {
     List<About> all = new ArrayList<>();
     library.applications().keySet().forEach(id -> all.add(new Program(id)));
     all.add(new Everything());
+    if (library.bindings().values().stream().anyMatch(b -> b.usesPerWeek() > 0)) {
+      all.add(new MostUsed());
+    }
+    library
+        .applications()
+        .values()
+        .forEach(a -> a.contexts().forEach(c -> all.add(new AtPlace(a.id() + "/" + c.id()))));
     library.devices().forEach(d -> all.add(new OnDevice(d.id())));
     library.families().keySet().forEach(id -> all.add(new OfFamily(id)));
     library.routines().keySet().forEach(id -> all.add(new OfRoutine(id)));
@@ -43,47 +65,68 @@ public sealed interface About {
     return switch (this) {
       case Everything() -> Sheet.TEXTS.get("sheet.about.everything");
       case Program(String id) -> library.applications().get(id).name();
+      case MostUsed() -> Sheet.TEXTS.get("sheet.about.used");
+      case AtPlace(String id) -> new Words(library).place(place(library, id));
       case OnDevice(String id) -> library.surfaces().get(id).name();
       case OfFamily(String id) -> library.families().get(id).name();
       case OfRoutine(String id) -> library.routines().get(id).name();
     };
   }
 
-  /** Whether a binding belongs to it. */
-  default boolean holds(Library library, Binding b) {
+  /** A place by its id. */
+  private static Place place(Library library, String id) {
+    return library.applications().values().stream()
+        .flatMap(a -> a.places().stream())
+        .filter(p -> p.id().equals(id))
+        .findFirst()
+        .orElseGet(Place.Everywhere::new);
+  }
+
+  /** The ids of the bindings that are used most. */
+  private static Set<String> mostUsed(Library library) {
+    return library.bindings().values().stream()
+        .filter(b -> b.usesPerWeek() > 0 && !b.isOff() && !b.isDraft())
+        .sorted(Comparator.comparingDouble(Binding::usesPerWeek).reversed())
+        .limit(MOST)
+        .map(Binding::id)
+        .collect(Collectors.toUnmodifiableSet());
+  }
+
+  /** Says of bindings of a library whether they belong to it. Ask for it once for all of them. */
+  default Predicate<Binding> within(Library library) {
     return switch (this) {
-      case Everything() -> true;
+      case Everything() -> b -> true;
+      case MostUsed() -> {
+        Set<String> most = mostUsed(library);
+        yield b -> most.contains(b.id());
+      }
+      case AtPlace(String place) -> b -> b.place().id().equals(place);
       case Program(String application) ->
-          b.place()
-              .applicationId()
-              .map(application::equals)
-              .orElseGet(
-                  () ->
-                      library
-                          .routineOf(b)
-                          .map(Routine::application)
-                          .filter(application::equals)
-                          .isPresent());
+          b ->
+              b.place()
+                  .applicationId()
+                  .or(() -> library.routineOf(b).map(Routine::application))
+                  .filter(application::equals)
+                  .isPresent();
       case OnDevice(String device) ->
-          b.triggers().stream().anyMatch(t -> t.deviceId().equals(Optional.of(device)));
-      case OfRoutine(String routine) -> b.routine().equals(routine);
+          b -> b.triggers().stream().anyMatch(t -> t.deviceId().equals(Optional.of(device)));
+      case OfRoutine(String routine) -> b -> b.routine().equals(routine);
       case OfFamily(String family) ->
-          library.familyOf(b.id()).map(Family::id).filter(family::equals).isPresent();
+          b -> library.familyOf(b.id()).map(Family::id).filter(family::equals).isPresent();
     };
   }
 
   /** The ids of the bindings that belong to it. */
   default List<String> bindings(Library library) {
-    return library.bindings().values().stream()
-        .filter(b -> holds(library, b))
-        .map(Binding::id)
-        .toList();
+    return library.bindings().values().stream().filter(within(library)).map(Binding::id).toList();
   }
 
   /** Its id. */
   default String id() {
     return switch (this) {
       case Everything() -> "everything";
+      case MostUsed() -> "most-used";
+      case AtPlace(String id) -> id;
       case Program(String id) -> id;
       case OnDevice(String id) -> id;
       case OfFamily(String id) -> id;
@@ -104,5 +147,27 @@ public sealed interface About {
                     a.id().equals(text.strip())
                         || a.name(library).toLowerCase(Locale.ROOT).equals(wanted))
             .toList();
+  }
+
+  /** What it is and its id, such as {@code Program:tagpress}; unlike ids, never of two things. */
+  default String key() {
+    return getClass().getSimpleName() + ":" + id();
+  }
+
+  /** What a key names, whether or not a library has it. */
+  static Optional<About> keyed(String key) {
+    int colon = key.indexOf(':');
+    String id = key.substring(colon + 1);
+    return Optional.ofNullable(
+        switch (colon < 0 ? "" : key.substring(0, colon)) {
+          case "Everything" -> new Everything();
+          case "MostUsed" -> new MostUsed();
+          case "AtPlace" -> new AtPlace(id);
+          case "Program" -> new Program(id);
+          case "OnDevice" -> new OnDevice(id);
+          case "OfRoutine" -> new OfRoutine(id);
+          case "OfFamily" -> new OfFamily(id);
+          default -> null;
+        });
   }
 }

@@ -76,7 +76,7 @@ final class Gathering {
     for (Place place : places()) {
       groups.put(groupName(place), new ArrayList<>()); // in the order of places
     }
-    library.bindings().values().stream().filter(this::isMeant).forEach(this::take);
+    library.bindings().values().stream().filter(wanted.about().within(library)).forEach(this::take);
     if (wanted.natives()) {
       natives();
     }
@@ -113,10 +113,6 @@ final class Gathering {
     return library.familyOf(b.id());
   }
 
-  private boolean isMeant(Binding b) {
-    return wanted.about().holds(library, b);
-  }
-
   private void take(Binding b) {
     if (b.isDraft()) {
       return; // nothing sets it off yet
@@ -133,6 +129,9 @@ final class Gathering {
           && !t.deviceId().equals(Optional.of(device))) {
         continue;
       }
+      if (!isShown(t)) {
+        continue;
+      }
       Optional<String> blocked =
           blocking.getOrDefault(b.id(), List.of()).stream()
               .filter(c -> c.claims().stream().anyMatch(claim -> claim.trigger().equals(t)))
@@ -147,6 +146,15 @@ final class Gathering {
         put(line(t, does, b.place(), b.usesPerWeek(), b.id(), why), b);
       }
     }
+  }
+
+  /** Whether a sheet of that kind has room for such a trigger. */
+  private boolean isShown(Trigger t) {
+    return switch (wanted.kind()) {
+      case TOOLBARS -> t instanceof Trigger.Button || t instanceof Trigger.Radial;
+      case PAD_LABELS -> t.deviceId().isPresent();
+      case POCKET_CARD, LIST, KEYBOARD, INSTALL_NOTES, HOW_TO -> true;
+    };
   }
 
   private void put(Contents.Line line, Binding b) {
@@ -206,6 +214,8 @@ final class Gathering {
     return switch (wanted.about()) {
       case About.Everything() -> true;
       case About.Program(String id) -> a.id().equals(id);
+      case About.MostUsed m -> false;
+      case About.AtPlace p -> false;
       case About.OnDevice d -> false;
       case About.OfRoutine r -> false;
       case About.OfFamily f -> false;
@@ -232,6 +242,8 @@ final class Gathering {
   private String title() {
     return switch (wanted.about()) {
       case About.Everything() -> library.name();
+      case About.MostUsed m -> m.name(library);
+      case About.AtPlace p -> upper(p.name(library));
       case About.Program(String id) -> words.application(id);
       case About.OnDevice(String id) -> library.device(id).map(Device::name).orElse(id);
       case About.OfRoutine(String id) ->
@@ -257,6 +269,8 @@ final class Gathering {
               .map(r -> words.application(r.application()))
               .orElse("");
       case About.Everything e -> "";
+      case About.MostUsed m -> library.name();
+      case About.AtPlace p -> "";
       case About.OnDevice d -> Sheet.TEXTS.get("sheet.ondevice");
       case About.OfFamily f -> Sheet.TEXTS.get("sheet.family");
     };

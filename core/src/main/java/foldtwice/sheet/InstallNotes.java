@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 
 /**
  * What has to be done on a computer on which nothing was done yet, program by program and in order:
@@ -45,11 +46,12 @@ public final class InstallNotes {
   static List<Of> of(Subject subject, About about) {
     Library library = subject.library();
     Words words = new Words(library, subject.keymap().layout());
+    Predicate<Binding> meant = about.within(library);
     Setup nothing = new Setup(Map.of());
     Map<String, Map<String, List<String>>> programs = new LinkedHashMap<>();
     Map<String, Integer> ready = new LinkedHashMap<>();
     for (Binding b : library.bindings().values()) {
-      if (b.isDraft() || b.isOff() || !about.holds(library, b)) {
+      if (b.isDraft() || b.isOff() || !meant.test(b)) {
         continue;
       }
       String program =

@@ -2,6 +2,7 @@ package foldtwice.sheet;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
@@ -9,6 +10,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.util.EnumSet;
 import java.util.logging.Level;
+import org.apache.pdfbox.pdmodel.PDDocument;
 
 /** Prints a document. Nothing it names is fetched. */
 final class Pdf {
@@ -20,9 +22,17 @@ final class Pdf {
     XRLog.listRegisteredLoggers().forEach(l -> XRLog.setLevel(l, Level.SEVERE));
   }
 
+  /** What is in the page already needs no fetching. */
+  private static final String PICTURE = "data:image/png;base64,";
+
   private Pdf() {}
 
-  static void write(String xhtml, String title, OutputStream out) throws IOException {
+  /**
+   * Prints.
+   *
+   * @param imprint what the document keeps of itself
+   */
+  static void write(String xhtml, String imprint, OutputStream out) throws IOException {
     PdfRendererBuilder builder = new PdfRendererBuilder();
     for (Fonts.Face face : Fonts.FACES) {
       builder.useFont(
@@ -34,10 +44,13 @@ final class Pdf {
           EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
     }
     builder.useSVGDrawer(new BatikSVGDrawer());
-    builder.useUriResolver((base, uri) -> null);
+    builder.useUriResolver((base, uri) -> uri.startsWith(PICTURE) ? uri : null);
     builder.withProducer("Fold Twice");
     builder.withHtmlContent(xhtml, "");
-    builder.toStream(out);
-    builder.run();
+    try (PdfBoxRenderer renderer = builder.buildPdfRenderer();
+        PDDocument document = renderer.createPDFKeepOpen()) {
+      document.getDocumentInformation().setCustomMetadataValue(Imprint.NAME, imprint);
+      document.save(out);
+    }
   }
 }

@@ -2,6 +2,7 @@ package foldtwice.sheet;
 
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
+import foldtwice.routine.Routine;
 import foldtwice.words.Texts;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -12,7 +13,9 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /**
  * A cheat sheet, ready to be written as PDF, HTML, SVG or CSV.
@@ -24,6 +27,8 @@ import java.util.Set;
  * @param pictures what is drawn on it, each an SVG document; none on a list
  * @param missing characters no font of the sheets has a glyph for
  * @param left how many lines there was no room for
+ * @param compose the texts on it that are typed by keys, for X11
+ * @param imprint what it keeps of itself, to be told later whether it is still right
  */
 public record Sheet(
     Wanted wanted,
@@ -31,7 +36,9 @@ public record Sheet(
     String html,
     List<String> pictures,
     Set<String> missing,
-    int left) {
+    int left,
+    ComposeFile compose,
+    Imprint imprint) {
 
   static final Texts TEXTS = Texts.of("foldtwice.words.Words", Texts.class.getClassLoader());
 
@@ -42,11 +49,26 @@ public record Sheet(
    * @param day of the library it is made from
    */
   public static Sheet of(Subject subject, List<Conflict> conflicts, Wanted wanted, LocalDate day) {
+    return of(subject, conflicts, wanted, day, routine -> Optional.empty());
+  }
+
+  /**
+   * Makes a sheet.
+   *
+   * @param shown runs a routine and tells how it is done; asked for {@link SheetKind#HOW_TO} only
+   */
+  public static Sheet of(
+      Subject subject,
+      List<Conflict> conflicts,
+      Wanted wanted,
+      LocalDate day,
+      Function<Routine, Optional<HowTo>> shown) {
     Contents contents = new Gathering(subject, conflicts, wanted).contents(day);
     List<Conflict> open = conflicts.stream().filter(c -> !c.isAccepted(subject.library())).toList();
     Map<String, Object> model = new HashMap<>();
     List<String> pictures = new ArrayList<>();
     int left = 0;
+    HowTo howTo = null;
     model.put("sheet", contents);
     model.put("paper", wanted.paper());
     model.put("about", wanted.about());
@@ -76,6 +98,19 @@ public record Sheet(
         List<InstallNotes.Of> notes = InstallNotes.of(subject, wanted.about());
         model.put("programs", notes);
       }
+      case TOOLBARS -> {
+        List<Buttons.Of> buttons = Buttons.of(subject, wanted.about(), contents);
+        model.put("surfaces", buttons);
+        buttons.forEach(b -> pictures.add(b.picture().document()));
+      }
+      case HOW_TO -> {
+        howTo =
+            routine(subject, wanted)
+                .flatMap(shown)
+                .orElseGet(() -> new HowTo(wanted.about().id(), "", List.of(), 0, ""));
+        model.put("howTo", howTo);
+        left = howTo.left();
+      }
       case PAD_LABELS -> {
         List<Labels.Of> labels = Labels.of(subject, wanted.about(), contents);
         model.put("devices", labels);
@@ -86,22 +121,39 @@ public record Sheet(
             });
       }
     }
+    Imprint imprint = Imprint.of(contents, subject.keymap().station().id(), wanted, howTo);
+    model.put("imprint", imprint.text());
     String html = Templates.fill(wanted.kind().id(), model);
     Set<String> missing = Fonts.regular().missing(html);
-    return new Sheet(wanted, contents, html, pictures, missing, left);
+    return new Sheet(
+        wanted,
+        contents,
+        html,
+        pictures,
+        missing,
+        left,
+        ComposeFile.of(subject, contents),
+        imprint);
+  }
+
+  private static Optional<Routine> routine(Subject subject, Wanted wanted) {
+    return wanted.about() instanceof About.OfRoutine(String id)
+        ? Optional.ofNullable(subject.library().routines().get(id))
+        : Optional.empty();
   }
 
   /** True when there is nothing to print on it. */
   public boolean isEmpty() {
     return switch (wanted.kind()) {
       case POCKET_CARD, LIST, INSTALL_NOTES -> contents.size() == 0;
-      case KEYBOARD, PAD_LABELS -> pictures.isEmpty();
+      case KEYBOARD, PAD_LABELS, TOOLBARS -> pictures.isEmpty();
+      case HOW_TO -> imprint.lines().size() == contents.size(); // no step is told
     };
   }
 
   /** Writes it as PDF, its fonts in it. Takes about half a second once warm. */
   public void pdf(OutputStream out) throws IOException {
-    Pdf.write(html, contents.title(), out);
+    Pdf.write(html, imprint.text(), out);
   }
 
   /** Its lines as a table, RFC 4180, with a heading. */

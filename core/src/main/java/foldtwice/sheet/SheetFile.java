@@ -21,7 +21,8 @@ public final class SheetFile {
     PDF,
     HTML,
     SVG,
-    CSV;
+    CSV,
+    XCOMPOSE;
 
     /** Such as {@code pdf}. */
     public String ending() {
@@ -57,11 +58,20 @@ public final class SheetFile {
       }
       case HTML -> Disk.replace(file, sheet.htmlBytes());
       case CSV -> Disk.replace(file, sheet.csv().getBytes(StandardCharsets.UTF_8));
+      case XCOMPOSE -> Disk.replace(file, compose(sheet));
       case SVG -> {
         return pictures(sheet, file);
       }
     }
     return List.of(file);
+  }
+
+  private static byte[] compose(Sheet sheet) throws IOException {
+    if (sheet.compose().lines() == 0) {
+      throw new IOException(
+          "nothing on this sheet is a text that keys without Ctrl, Alt or Logo type");
+    }
+    return sheet.compose().text().getBytes(StandardCharsets.UTF_8);
   }
 
   private static List<Path> pictures(Sheet sheet, Path file) throws IOException {

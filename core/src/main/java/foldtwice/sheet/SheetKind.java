@@ -8,6 +8,10 @@ public enum SheetKind {
   LIST("list"),
   /** A picture of the keyboard for each place and what is held. */
   KEYBOARD("keyboard"),
+  /** The buttons of toolbars and the choices of radial menus, where they lie. */
+  TOOLBARS("toolbars"),
+  /** How a routine is done, step by step, from a run of it. */
+  HOW_TO("how-to"),
   /** What has to be done on a new computer, to be ticked off. */
   INSTALL_NOTES("install-notes"),
   /** What the keys of devices show, at true size, to be cut out. */
@@ -22,6 +26,11 @@ public enum SheetKind {
   /** As it is named on the command line. */
   public String id() {
     return id;
+  }
+
+  /** True when its pages lie on their long side. */
+  public boolean lies() {
+    return this == KEYBOARD || this == TOOLBARS;
   }
 
   @Override

@@ -1,5 +1,6 @@
 package foldtwice.sheet;
 
+import foldtwice.surface.IconShape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -157,6 +158,23 @@ final class Svg {
           + escaped(says)
           + "</span>";
     }
+  }
+
+  /** An icon of one's own, fitted into a square. */
+  Svg icon(IconShape icon, double x, double y, double size, String colour) {
+    double scale = size / Math.max(icon.width(), icon.height());
+    body.append(
+        String.format(
+            Locale.ROOT,
+            "<path transform=\"translate(%s %s) scale(%s) translate(%s %s)\" fill=\"%s\" d=\"%s\"/>",
+            n(x + (size - icon.width() * scale) / 2),
+            n(y + (size - icon.height() * scale) / 2),
+            String.format(Locale.ROOT, "%.6f", scale),
+            n(-icon.left()),
+            n(-icon.top()),
+            colour,
+            escaped(icon.path())));
+    return this;
   }
 
   /** How high the element is, in millimetres. */

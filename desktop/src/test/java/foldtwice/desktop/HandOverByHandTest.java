@@ -2,13 +2,19 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.library.Edit;
+import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.sheet.SheetKind;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -88,6 +94,53 @@ class HandOverByHandTest {
       hands.press(KeyCode.CONTROL, KeyCode.F2);
       hands.waitForText("#on-sheet", "76 lines");
     }
+  }
+
+  /** From a real run: each step, what it changed, the program after it. */
+  @Test
+  void aRoutineIsToldStepByStepWithPictures() throws Exception {
+    Path sheet;
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.H);
+      find(hands, "date on label");
+      hands.giveKeys("#sheet-kinds");
+      hands.press(KeyCode.HOME);
+      for (int i = 0; i < SheetKind.HOW_TO.ordinal(); i++) {
+        hands.press(KeyCode.DOWN);
+      }
+      hands.waitForText("#on-sheet", "2 lines on 2 pages");
+      sheet = saved(hands, "how-to.pdf", "save the sheet as pdf");
+      assertThat(read(sheet))
+          .contains(
+              "Ctrl", "Choose Text \u203a Edit text", "Type \u00b7 2031-05-08", "box 1 text:");
+      assertThat(pictures(sheet)).isEqualTo(2);
+
+      hands.choosing(sheet);
+      hands.lookUp("look whether a sheet made before");
+      hands.waitForText("#sheet-checked", "Still right");
+      Routine.Macro was =
+          (Routine.Macro) hands.session.now().library().routines().get("date-on-label");
+      List<Line> shorter = was.steps().subList(0, was.steps().size() - 1);
+      hands.make(new Edit.PutRoutine(new Routine.Macro(was.head(), shorter)), "one step less");
+      hands.lookUp("look whether a sheet made before");
+      hands.waitForText("#sheet-checked", "1 line is different now");
+      assertThat(hands.text("#on-sheet")).contains("not so any more: step 4: Leave");
+      hands.choosing(Files.writeString(folder.resolve("other.pdf"), "none"));
+      hands.lookUp("look whether a sheet made before");
+      hands.waitUntil("it is said", () -> hands.session.saidProperty().get().contains("no sheet"));
+    }
+  }
+
+  private static int pictures(Path pdf) throws IOException {
+    int found = 0;
+    try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+      for (PDPage page : document.getPages()) {
+        for (COSName name : page.getResources().getXObjectNames()) {
+          found += page.getResources().isImageXObject(name) ? 1 : 0;
+        }
+      }
+    }
+    return found;
   }
 
   @Test

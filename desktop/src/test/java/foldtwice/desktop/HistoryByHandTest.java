@@ -131,6 +131,35 @@ class HistoryByHandTest {
     }
   }
 
+  /** A state gets a name, stays, and can be held against today and come back to. */
+  @Test
+  void aStateIsKeptByNameAndComeBackTo() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      history(hands);
+      hands.lookUp("keep the library as it is now");
+      assertThat(hands.session.saidProperty().get()).contains("Type what the state");
+      hands.type("before the new pad");
+      hands.press(KeyCode.ENTER);
+      hands.waitUntil(
+          "it is said",
+          () -> hands.session.saidProperty().get().contains("\"before the new pad\", for good"));
+      rebind(hands, "b01", "Ctrl+Alt+F9");
+    }
+    try (Hands hands = Hands.open(folder)) {
+      rebind(hands, "b02", "Ctrl+Alt+F10");
+      history(hands);
+      assertThat(hands.rows("#history")).hasSize(2);
+      hands.lookUp("show only what was done since i was last here");
+      hands.waitForText("#history-count", "1 of 2 changes");
+      assertThat(hands.rows("#history").getFirst()).contains("b02 moved");
+      hands.lookUp("go back to \"before the new pad\"");
+      hands.waitUntil("it is as it was", () -> keys(hands, "b01").equals("Alt+."));
+      assertThat(keys(hands, "b02")).isEqualTo("Alt+,");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(keys(hands, "b02")).isEqualTo("Ctrl+Alt+F10");
+    }
+  }
+
   @Test
   void aNewLibraryHasNoHistoryYet() throws Exception {
     try (Hands hands = Hands.open(folder)) {

@@ -1,13 +1,17 @@
 package foldtwice.standin;
 
+import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.Station;
 import foldtwice.routine.Step;
 import foldtwice.run.Alone;
+import foldtwice.run.Around;
 import foldtwice.run.Computer;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
+import foldtwice.run.Scripts;
+import foldtwice.run.Trial;
 import foldtwice.standin.base.Clipboard;
 import foldtwice.standin.base.StandIn;
 import foldtwice.standin.desk.Desk;
@@ -103,6 +107,17 @@ public final class SimulatedComputer implements Computer {
   @Override
   public File file(String name) {
     return files.apply(name);
+  }
+
+  /**
+   * What surrounds a run on fresh programs of a station that nobody else works: the same each time.
+   *
+   * @param beside the files beside the library, by name
+   */
+  public static Around apart(Subject subject, Function<String, File> beside, Scripts scripts) {
+    SimulatedComputer computer =
+        of(subject.library(), subject.keymap().station(), standingClock()).withFiles(beside);
+    return new Trial(subject.library(), subject.keymap(), computer, scripts).around();
   }
 
   /** Fresh programs; time passes only when a run lets it. */

@@ -1,6 +1,9 @@
 package foldtwice.library.file;
 
 import java.io.IOException;
+import java.net.URLDecoder;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -11,6 +14,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
+import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -23,7 +27,8 @@ import java.util.stream.Stream;
 /**
  * Former states of a library in a folder beside it: the last {@value #MOST_OF_A_DAY} of the last 24
  * hours, the last one of each of the last {@value #DAYS} days, and the last one of each of the last
- * {@value #WEEKS} weeks (by UTC).
+ * {@value #WEEKS} weeks (by UTC). A state that was given a name stays until somebody removes its
+ * file.
  */
 public final class Backups {
 
@@ -40,8 +45,15 @@ public final class Backups {
       DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HHmmss'Z'").withZone(ZoneOffset.UTC);
   private static final String SUFFIX = ".json";
 
-  /** A former state. */
-  public record Backup(Instant at, Path file) {}
+  /** The bytes a name may take in the name of its file; file systems allow 255 for all of it. */
+  private static final int LONGEST = 200;
+
+  /**
+   * A former state.
+   *
+   * @param name what a person called it; empty for one that is kept by the clock
+   */
+  public record Backup(Instant at, String name, Path file) {}
 
   private Backups() {}
 
@@ -56,7 +68,7 @@ public final class Backups {
     List<Backup> all = new ArrayList<>();
     try (Stream<Path> files = Files.list(folder)) {
       for (Path file : files.toList()) {
-        at(file).ifPresent(at -> all.add(new Backup(at, file)));
+        read(file).ifPresent(all::add);
       }
     } catch (NoSuchFileException e) {
       return List.of();
@@ -65,17 +77,44 @@ public final class Backups {
     return all;
   }
 
-  /** Of when a backup is, by its name; empty for somebody else's file. */
-  private static Optional<Instant> at(Path file) {
-    String name = file.getFileName().toString();
-    try {
-      return name.endsWith(SUFFIX)
-          ? Optional.of(
-              STAMP.parse(name.substring(0, name.length() - SUFFIX.length()), Instant::from))
-          : Optional.empty();
-    } catch (DateTimeParseException e) {
+  /** What a file's name tells; empty for somebody else's file. */
+  private static Optional<Backup> read(Path file) {
+    String all = file.getFileName().toString();
+    if (!all.endsWith(SUFFIX)) {
       return Optional.empty();
     }
+    String stem = all.substring(0, all.length() - SUFFIX.length());
+    int dot = stem.indexOf('.');
+    try {
+      return Optional.of(
+          new Backup(
+              STAMP.parse(dot < 0 ? stem : stem.substring(0, dot), Instant::from),
+              dot < 0 ? "" : URLDecoder.decode(stem.substring(dot + 1), StandardCharsets.UTF_8),
+              file));
+    } catch (DateTimeParseException | IllegalArgumentException e) {
+      return Optional.empty();
+    }
+  }
+
+  /**
+   * Keeps a state under a name, for good.
+   *
+   * @throws IOException when it cannot be written, or the name is empty or too long for a file
+   */
+  static Backup keep(Path library, byte[] document, Instant at, String name) throws IOException {
+    String called = name.strip();
+    String encoded = URLEncoder.encode(called, StandardCharsets.UTF_8).replace("*", "%2A");
+    if (called.isEmpty() || encoded.length() > LONGEST) {
+      throw new IOException(
+          called.isEmpty()
+              ? "a state that is kept needs a name"
+              : "the name is too long to be kept in a file's name; a shorter one does");
+    }
+    Path folder = folder(library);
+    Files.createDirectories(folder);
+    Path file = folder.resolve(STAMP.format(at) + "." + encoded + SUFFIX);
+    Disk.replace(file, document);
+    return new Backup(at.truncatedTo(ChronoUnit.SECONDS), called, file);
   }
 
   /** Keeps a state, and no more of the older ones than is said above. */
@@ -102,6 +141,9 @@ public final class Backups {
     List<Backup> superfluous = new ArrayList<>();
     int recent = 0;
     for (Backup b : all) {
+      if (!b.name().isEmpty()) {
+        continue;
+      }
       LocalDate day = LocalDate.ofInstant(b.at(), ZoneOffset.UTC);
       boolean last = day.isAfter(oldest) && days.add(day);
       boolean ofWeek = monday(day).isAfter(oldestWeek) && weeks.add(monday(day));

@@ -1,6 +1,7 @@
 package foldtwice.library.file;
 
 import foldtwice.surface.Device;
+import java.nio.charset.StandardCharsets;
 
 /** The description of one device by itself, as it stands in a library's list of devices. */
 public final class DeviceFile {
@@ -18,5 +19,10 @@ public final class DeviceFile {
       throw in.fault("this is JSON but no device: expected \"keys\" or \"dials\"");
     }
     return SurfaceJson.device(in);
+  }
+
+  /** Writes a device with its pages, to be read again. */
+  public static byte[] write(Device device) {
+    return Json.print(SurfaceJson.write(device)).getBytes(StandardCharsets.UTF_8);
   }
 }

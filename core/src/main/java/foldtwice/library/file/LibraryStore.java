@@ -369,6 +369,22 @@ public final class LibraryStore implements AutoCloseable {
   }
 
   /**
+   * Keeps the library as it is now among its {@linkplain Backups backups}, under a name, for good.
+   *
+   * @throws IOException when it cannot be written, or the name is empty or too long for a file
+   */
+  public Backups.Backup keepState(String name) throws IOException {
+    return Backups.keep(file, Document.proven(library()), clock.instant(), name);
+  }
+
+  /** The same for a library that is not open here. */
+  public static Backups.Backup keepState(Path named, String name, Clock clock)
+      throws IOException, FormatException {
+    Path file = named.toRealPath();
+    return Backups.keep(file, Document.proven(look(file)), clock.instant(), name);
+  }
+
+  /**
    * Waits until everything is on disk, folds the journal into the file and frees the lock. What was
    * there before becomes a backup. Where something else has written the file meanwhile, that is
    * left alone, and this library goes beside it.

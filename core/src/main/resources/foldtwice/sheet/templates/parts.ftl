@@ -5,6 +5,7 @@
 <head>
 <meta charset="UTF-8"/>
 <meta name="viewport" content="width=device-width, initial-scale=1"/>
+<#if imprint??><meta name="foldtwice-sheet" content="${imprint}"/></#if>
 <title>${title}</title>
 <style>
 * { box-sizing: border-box; }

@@ -366,6 +366,32 @@ class StoreFaultsTest {
     assertThat(Files.readString(all.getFirst().file())).isEqualTo("at " + now);
   }
 
+  /** A state with a name stays for good, whatever stands in the name. */
+  @Test
+  void aStateKeptByNameStays() throws Exception {
+    Instant then = Instant.parse("2020-01-01T00:00:00Z");
+    List<String> names =
+        List.of("before the new pad", "a/b\\c:*?\"<>|.json", "..", "Säge ✂ 100 %", "CON");
+    for (String name : names) {
+      Backups.keep(file, name.getBytes(StandardCharsets.UTF_8), then, " " + name + " ");
+    }
+    Backups.add(file, new byte[] {1}, Instant.parse("2031-05-08T12:00:00Z"));
+    List<Backups.Backup> all = Backups.of(file);
+    assertThat(all).hasSize(names.size() + 1);
+    assertThat(all.subList(1, all.size()))
+        .allMatch(b -> b.at().equals(then))
+        .extracting(Backups.Backup::name)
+        .containsExactlyInAnyOrderElementsOf(names);
+    for (Backups.Backup b : all.subList(1, all.size())) {
+      assertThat(Files.readString(b.file())).isEqualTo(b.name());
+      assertThat(b.file().getFileName().toString()).matches("[\\w.%+-]+");
+    }
+    assertThatThrownBy(() -> Backups.keep(file, new byte[0], then, "\u2702".repeat(40)))
+        .hasMessageContaining("too long");
+    assertThatThrownBy(() -> Backups.keep(file, new byte[0], then, "  "))
+        .hasMessageContaining("needs a name");
+  }
+
   @Test
   void closingKeepsTheStateBeforeAsABackup() throws Exception {
     byte[] before = Files.readAllBytes(file);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.handover;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.OnDisk;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -9,15 +10,19 @@ import foldtwice.desktop.view.Acts;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
 import foldtwice.desktop.view.View;
+import foldtwice.library.file.Backups;
 import foldtwice.sheet.About;
 import foldtwice.sheet.SheetFile;
 import foldtwice.sheet.SheetKind;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -32,6 +37,11 @@ public final class HandOverView extends BorderPane implements View {
           new Act<>(
               "sheet-svg", v -> v.sheets.hasPictures(), v -> v.onSheets().save(SheetFile.Form.SVG)),
           sheet("sheet-csv", SheetFile.Form.CSV),
+          new Act<>(
+              "sheet-compose",
+              v -> v.sheets.hasTexts(),
+              v -> v.onSheets().save(SheetFile.Form.XCOMPOSE)),
+          new Act<>("sheet-check", v -> v.onSheets().check()),
           new Act<>("sheet-print", v -> v.sheets.isThere(), v -> v.onSheets().print()),
           new Act<>("sheet-next", v -> v.sheets.canTurn(1), v -> v.onSheets().turn(1)),
           new Act<>("sheet-back", v -> v.sheets.canTurn(-1), v -> v.onSheets().turn(-1)),
@@ -59,6 +69,8 @@ public final class HandOverView extends BorderPane implements View {
               "history-then",
               v -> v.session.mayWrite() && v.history.isChosen(),
               v -> v.inHistory().goBackTo()),
+          new Act<>("history-since", v -> v.history.wasHere(), v -> v.inHistory().onlySince()),
+          new Act<>("history-keep", v -> v.session.mayWrite(), v -> v.inHistory().keepState()),
           new Act<>("history-save", v -> v.history.isChosen(), v -> v.inHistory().saveThen()));
 
   private static Act<HandOverView> sheet(String id, SheetFile.Form form) {
@@ -79,6 +91,7 @@ public final class HandOverView extends BorderPane implements View {
   private final KitsLeaf kits;
   private final CompareLeaf compare;
   private final HistoryLeaf history;
+  private final MenuButton kept = new MenuButton(Ui.text("history.kept"));
   private final Label which = Parts.label("", "soft");
   private final HBox forSheets;
   private final HBox forKits;
@@ -93,7 +106,7 @@ public final class HandOverView extends BorderPane implements View {
     sheets = new SheetsLeaf(session, going, this::refresh);
     kits = new KitsLeaf(session, this::refresh);
     compare = new CompareLeaf(session, going);
-    history = new HistoryLeaf(session, this::refresh);
+    history = new HistoryLeaf(session, acts.button("history-keep"), this::refresh);
     chips =
         Parts.chips(
             Leaf.class,
@@ -109,7 +122,13 @@ public final class HandOverView extends BorderPane implements View {
             acts.button("sheet-next"),
             Parts.gap(),
             acts.menu(
-                "sheet-more", Ui.text("sheets.asmore"), "sheet-html", "sheet-svg", "sheet-csv"),
+                "sheet-more",
+                Ui.text("sheets.asmore"),
+                "sheet-html",
+                "sheet-svg",
+                "sheet-csv",
+                "sheet-compose"),
+            acts.button("sheet-check"),
             acts.button("sheet-print"),
             acts.button("sheet-pdf", "main"));
     forKits =
@@ -122,10 +141,14 @@ public final class HandOverView extends BorderPane implements View {
             acts.button("kit-guest"),
             acts.button("kit-take-in", "main"));
     forCompare = new HBox(8, Parts.gap(), acts.button("compare-with", "main"));
+    kept.setId("history-kept");
+    kept.getItems().add(new MenuItem()); // a menu without an item does not open
+    kept.setOnShowing(e -> fillKept());
     forHistory =
         new HBox(
             8,
             Parts.gap(),
+            kept,
             acts.button("history-compare"),
             acts.button("history-save"),
             acts.button("history-then"),
@@ -188,6 +211,27 @@ public final class HandOverView extends BorderPane implements View {
   /** Holds the library of then, which is chosen in the history, against today. */
   private void compareThen() {
     history.then().ifPresent(t -> inCompare().against(t.when(), t.library()));
+  }
+
+  /** The states that are kept, to be held against today; those with a name first. */
+  private void fillKept() {
+    List<Backups.Backup> all =
+        session.disk().backups().stream()
+            .sorted(Comparator.comparing(b -> b.name().isEmpty()))
+            .toList();
+    kept.getItems().clear();
+    for (Backups.Backup b : all) {
+      String when = OnDisk.when(b);
+      MenuItem item = new MenuItem(when);
+      item.setMnemonicParsing(false);
+      item.setOnAction(e -> session.disk().read(b, then -> inCompare().against(when, then)));
+      kept.getItems().add(item);
+    }
+    if (all.isEmpty()) {
+      MenuItem none = new MenuItem(Ui.text("history.nonekept"));
+      none.setDisable(true);
+      kept.getItems().add(none);
+    }
   }
 
   private HistoryLeaf inHistory() {

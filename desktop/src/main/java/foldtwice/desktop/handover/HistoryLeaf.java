@@ -24,6 +24,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -70,13 +72,21 @@ final class HistoryLeaf extends BorderPane {
   private final TextField filter = new TextField();
   private final ListView<Chronicle.Event> list = new ListView<>();
   private final Label count = Parts.label("", "soft");
+  private final CheckBox since = new CheckBox();
+  private final TextField name = new TextField();
   private final VBox told = new VBox(8);
   private final Question<Listed> reading;
   private final Question<Looked> looking;
   private Optional<Listed> listed = Optional.empty();
   private Optional<Looked> looked = Optional.empty();
 
-  HistoryLeaf(Session session, Runnable onChosen) {
+  /**
+   * Of the session's library.
+   *
+   * @param keep keeps the state of today under the name that is typed beside it
+   * @param onChosen called when what can be done is another
+   */
+  HistoryLeaf(Session session, Button keep, Runnable onChosen) {
     this.session = session;
     this.onChosen = onChosen;
     reading = session.background().question(Lane.READING, this::read, this::cannot);
@@ -84,6 +94,19 @@ final class HistoryLeaf extends BorderPane {
     filter.setId("history-filter");
     Parts.prompt(filter, Ui.text("history.filter"));
     filter.textProperty().addListener((o, a, b) -> fill());
+    since.setId("history-since");
+    session
+        .lastHere()
+        .ifPresentOrElse(
+            at -> since.setText(Ui.text("history.since", MARGIN.format(at), TIME.format(at))),
+            () -> since.setVisible(false));
+    since.managedProperty().bind(since.visibleProperty());
+    since.selectedProperty().addListener((o, a, b) -> fill());
+    name.setId("history-name");
+    Parts.prompt(name, Ui.text("history.name"));
+    name.textProperty().addListener((o, a, b) -> onChosen.run());
+    name.setOnAction(e -> keepState());
+    HBox.setHgrow(name, Priority.ALWAYS);
     list.setId("history");
     list.setAccessibleText(Ui.text("handover.history"));
     list.setFixedCellSize(28);
@@ -92,7 +115,9 @@ final class HistoryLeaf extends BorderPane {
     list.getSelectionModel().selectedItemProperty().addListener((o, a, b) -> look());
     VBox.setVgrow(list, Priority.ALWAYS);
     count.setId("history-count");
-    VBox left = new VBox(6, filter, list, count);
+    HBox keeping = new HBox(8, name, keep);
+    keeping.setAlignment(Pos.CENTER_LEFT);
+    VBox left = new VBox(6, filter, since, list, count, keeping);
     left.getStyleClass().add("routine-list");
     left.setPrefWidth(520);
     left.setMinWidth(280);
@@ -137,7 +162,10 @@ final class HistoryLeaf extends BorderPane {
     List<String> texts = listed.map(Listed::texts).orElse(List.of());
     int chosen = Optional.ofNullable(chosen()).map(Chronicle.Event::number).orElse(-1);
     List<Chronicle.Event> shown =
-        all.reversed().stream().filter(e -> texts.get(e.number()).contains(wanted)).toList();
+        all.reversed().stream()
+            .filter(e -> texts.get(e.number()).contains(wanted))
+            .filter(e -> !since.isSelected() || isSince(e))
+            .toList();
     list.getItems().setAll(shown);
     int unreadable = listed.map(l -> l.chronicle().unreadable()).orElse(0);
     count.setText(
@@ -151,6 +179,31 @@ final class HistoryLeaf extends BorderPane {
     if (chosen() == null) {
       list.getSelectionModel().selectFirst();
     }
+  }
+
+  private boolean isSince(Chronicle.Event e) {
+    return session.lastHere().filter(e.at()::isAfter).isPresent();
+  }
+
+  /** Only what was done since this person was here before, or all again. */
+  void onlySince() {
+    since.setSelected(!since.isSelected());
+    list.requestFocus();
+  }
+
+  boolean wasHere() {
+    return session.lastHere().isPresent();
+  }
+
+  /** Keeps the library as it is now under the name that was typed; else asks for one. */
+  void keepState() {
+    String called = name.getText().strip();
+    if (called.isEmpty()) {
+      name.requestFocus();
+      session.say(Ui.text("history.nameit"));
+      return;
+    }
+    session.disk().keepState(called, name::clear);
   }
 
   private Chronicle.Event chosen() {

@@ -4,11 +4,13 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
+import foldtwice.sheet.About;
 import foldtwice.sheet.Contents;
 import foldtwice.sheet.Paper;
 import foldtwice.sheet.Sheet;
 import foldtwice.sheet.SheetKind;
 import java.util.List;
+import java.util.function.BiConsumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -30,6 +32,7 @@ final class OnSheet extends VBox {
   private final CheckBox natives = new CheckBox(Ui.text("sheets.natives"));
   private final CheckBox all = new CheckBox(Ui.text("sheets.all"));
   private final VBox told = new VBox(5);
+  private final VBox checked = new VBox(5);
 
   OnSheet(Going going, Runnable onChosen) {
     super(8);
@@ -54,6 +57,7 @@ final class OnSheet extends VBox {
             Parts.fact(Ui.text("sheets.paper"), paper),
             natives,
             all,
+            checked,
             told);
     setPrefWidth(250);
     setMinWidth(200);
@@ -90,6 +94,45 @@ final class OnSheet extends VBox {
     if (sheet.wanted().kind() == SheetKind.POCKET_CARD) {
       told.getChildren().addAll(Parts.label(Ui.text("sheets.fold"), "heading"), fold());
     }
+  }
+
+  /** Tells how a sheet of another day stands to the library as it is. */
+  void show(SheetCheck check, BiConsumer<About, SheetKind> anew) {
+    checked.getChildren().clear();
+    Label heading =
+        Parts.wrapped(
+            Ui.text("sheets.check.heading", String.valueOf(check.file().getFileName())), "heading");
+    checked.getChildren().add(heading);
+    String result =
+        !check.trouble().isEmpty()
+            ? check.trouble()
+            : check.since().isEmpty()
+                ? Ui.text("sheets.check.right", check.then().asOf())
+                : Ui.text("sheets.check.since", check.then().asOf(), check.since().size());
+    boolean right = check.trouble().isEmpty() && check.since().isEmpty();
+    Label says = Parts.wrapped(result, right ? "good" : "costs");
+    says.setId("sheet-checked");
+    checked.getChildren().add(says);
+    check.since().stream()
+        .limit(MOST)
+        .forEach(d -> checked.getChildren().add(Parts.wrapped(SheetCheck.says(d))));
+    if (check.since().size() > MOST) {
+      checked
+          .getChildren()
+          .add(Parts.label(Ui.text("sheets.more", check.since().size() - MOST), "soft"));
+    }
+    check
+        .subject()
+        .ifPresent(
+            about ->
+                checked
+                    .getChildren()
+                    .add(
+                        Parts.button(
+                            "sheet-anew",
+                            Ui.text("sheets.check.again"),
+                            () -> anew.accept(about, check.then().wanted().kind()),
+                            "link")));
   }
 
   private void asides(String heading, String id, List<Contents.Aside> some) {

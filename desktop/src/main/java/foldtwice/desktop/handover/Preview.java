@@ -2,6 +2,8 @@ package foldtwice.desktop.handover;
 
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
+import foldtwice.routine.Routine;
+import foldtwice.sheet.HowTo;
 import foldtwice.sheet.Sheet;
 import foldtwice.sheet.Wanted;
 import java.awt.image.BufferedImage;
@@ -12,6 +14,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import org.apache.pdfbox.Loader;
@@ -33,8 +36,13 @@ record Preview(Sheet sheet, Optional<byte[]> pdf, int pages) {
   record Page(int number, WritableImage picture) {}
 
   /** Makes the sheet and prints it to memory. Takes up to seconds; not on the interface thread. */
-  static Preview of(Subject subject, List<Conflict> conflicts, Wanted wanted) {
-    Sheet sheet = Sheet.of(subject, conflicts, wanted, LocalDate.now(ZoneId.systemDefault()));
+  static Preview of(
+      Subject subject,
+      List<Conflict> conflicts,
+      Wanted wanted,
+      Function<Routine, Optional<HowTo>> shown) {
+    Sheet sheet =
+        Sheet.of(subject, conflicts, wanted, LocalDate.now(ZoneId.systemDefault()), shown);
     if (sheet.isEmpty()) {
       return new Preview(sheet, Optional.empty(), 0);
     }

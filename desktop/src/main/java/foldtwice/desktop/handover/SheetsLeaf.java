@@ -8,8 +8,11 @@ import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.standin.Photographer;
 import foldtwice.desktop.view.Going;
+import foldtwice.routine.Routine;
 import foldtwice.sheet.About;
+import foldtwice.sheet.HowTo;
 import foldtwice.sheet.SheetFile;
 import foldtwice.sheet.SheetKind;
 import foldtwice.sheet.Wanted;
@@ -19,6 +22,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.print.PageLayout;
 import javafx.print.PageOrientation;
@@ -90,6 +94,27 @@ final class SheetsLeaf extends BorderPane {
     return isThere() && !preview.sheet().pictures().isEmpty();
   }
 
+  boolean hasTexts() {
+    return isThere() && preview.sheet().compose().lines() > 0;
+  }
+
+  /** Holds a sheet that was made before against the library as it is. */
+  void check() {
+    Optional<Path> chosen =
+        session.files().files(getScene().getWindow(), Ui.text("sheets.check.choose")).stream()
+            .findFirst();
+    if (chosen.isEmpty()) {
+      return;
+    }
+    Snapshot now = session.now();
+    session
+        .background()
+        .once(
+            Lane.READING,
+            () -> SheetCheck.of(chosen.get(), now, session),
+            found -> on.show(found, choice::choose));
+  }
+
   boolean canTurn(int by) {
     return page + by >= 1 && page + by <= pages();
   }
@@ -132,6 +157,7 @@ final class SheetsLeaf extends BorderPane {
     Subject subject = now.subject();
     List<Conflict> conflicts =
         Stream.concat(now.allConflicts().stream(), now.accepted().stream()).toList();
+    Function<Routine, Optional<HowTo>> shown = session.demonstrating(subject, new Photographer());
     boolean other = preview == null || !preview.sheet().wanted().equals(wanted);
     if (making.ask(
         List.of(
@@ -139,7 +165,7 @@ final class SheetsLeaf extends BorderPane {
             now.station().id(),
             new Question.Same(now.library()),
             new Question.Same(now.setup())),
-        () -> Preview.of(subject, conflicts, wanted))) {
+        () -> Preview.of(subject, conflicts, wanted, shown))) {
       says.setText(Ui.text("sheets.making"));
       if (other) {
         page = 1;
@@ -173,7 +199,7 @@ final class SheetsLeaf extends BorderPane {
       return;
     }
     Wanted shown = preview.sheet().wanted();
-    boolean lies = shown.kind() == SheetKind.KEYBOARD;
+    boolean lies = shown.kind().lies();
     double w = lies ? shown.paper().height() : shown.paper().width();
     double h = lies ? shown.paper().width() : shown.paper().height();
     double scale = Math.min((desk.getWidth() - 2 * GAP) / w, (desk.getHeight() - 2 * GAP) / h);
@@ -256,7 +282,7 @@ final class SheetsLeaf extends BorderPane {
   }
 
   private void send(PrinterJob job, Preview of, List<Preview.Page> pages) {
-    boolean lies = of.sheet().wanted().kind() == SheetKind.KEYBOARD;
+    boolean lies = of.sheet().wanted().kind().lies();
     PageLayout layout =
         job.getPrinter()
             .createPageLayout(

@@ -164,13 +164,26 @@ public final class OnDisk {
     return backups;
   }
 
-  /** When a state was, as people read it. */
+  /** When a state was, as people read it; its name first, where it has one. */
   public static String when(Backups.Backup backup) {
-    return WHEN.format(backup.at());
+    String at = WHEN.format(backup.at());
+    return backup.name().isEmpty() ? at : Ui.text("disk.named", backup.name(), at);
+  }
+
+  /** Keeps the library as it is now under a name, for good. */
+  public void keepState(String name, Runnable then) {
+    LibraryStore of = store;
+    later(
+        () -> of.keepState(name),
+        kept -> {
+          lookForBackups();
+          say.accept(Ui.text("said.keptstate", kept.name()));
+          then.run();
+        });
   }
 
   /** Reads a former state. */
-  void read(Backups.Backup backup, Consumer<Library> then) {
+  public void read(Backups.Backup backup, Consumer<Library> then) {
     later(() -> LibraryStore.look(backup.file()), then);
   }
 

@@ -27,6 +27,8 @@ import foldtwice.run.Computer;
 import foldtwice.run.Run;
 import foldtwice.run.Trial;
 import foldtwice.script.Ecmascript;
+import foldtwice.sheet.Demonstration;
+import foldtwice.sheet.HowTo;
 import foldtwice.standin.SimulatedComputer;
 import foldtwice.standin.StandIns;
 import foldtwice.standin.base.StandIn;
@@ -37,6 +39,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
@@ -66,6 +69,7 @@ public final class Session implements AutoCloseable {
   private final Question<Elsewhere> choosing =
       background.question(Background.Lane.WORK, this::arrive);
   private final Guests guests;
+  private final Optional<Instant> lastHere;
   private final Runs runs = new Runs(run -> Answers.keep(this, run));
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
@@ -93,7 +97,15 @@ public final class Session implements AutoCloseable {
     open.setOnFinished(e -> proposals.look(library()));
     open.play();
     guests = new Guests(this);
+    LastHere here = new LastHere(store.file());
+    lastHere = here.when();
+    here.now();
     WarmUp.START.run();
+  }
+
+  /** When this person was in the library before; empty for the first time. */
+  public Optional<Instant> lastHere() {
+    return lastHere;
   }
 
   /** Who is a guest in the library. */
@@ -243,6 +255,20 @@ public final class Session implements AutoCloseable {
     disk.read(
         backup,
         then -> make(Returning.to(library(), then), Ui.text("said.returned", OnDisk.when(backup))));
+  }
+
+  /**
+   * Runs a routine on programs of its own, with the arguments it is bound with, and tells how it is
+   * done. Takes long; not on the interface thread.
+   */
+  public Function<Routine, Optional<HowTo>> demonstrating(
+      Subject subject, Demonstration.Camera camera) {
+    return routine ->
+        Demonstration.of(
+            subject,
+            routine,
+            () -> SimulatedComputer.apart(subject, computers::beside, Ecmascript.ENGINE),
+            camera);
   }
 
   /** Keeps that a binding fired and its routine ran through. */
@@ -429,6 +455,7 @@ public final class Session implements AutoCloseable {
   @Override
   public void close() throws IOException {
     background.close();
+    new LastHere(store().file()).now();
     store().close();
   }
 }

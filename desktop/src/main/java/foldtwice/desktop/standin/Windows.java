@@ -2,6 +2,7 @@ package foldtwice.desktop.standin;
 
 import foldtwice.desktop.session.Ui;
 import foldtwice.run.Act;
+import foldtwice.run.Program;
 import foldtwice.standin.base.StandIn;
 import foldtwice.standin.copystand.Copystand;
 import foldtwice.standin.copystand.Shot;
@@ -9,8 +10,11 @@ import foldtwice.standin.desk.Desk;
 import foldtwice.standin.muniment.Muniment;
 import foldtwice.standin.sketch.Sketch;
 import foldtwice.standin.tagpress.Box;
+import foldtwice.standin.tagpress.Sheet;
 import foldtwice.standin.tagpress.Tagpress;
+import foldtwice.standin.trackway.Fieldmap;
 import foldtwice.standin.trackway.Trackway;
+import foldtwice.standin.vasculum.Register.Cells;
 import foldtwice.standin.vasculum.RegisterWords;
 import foldtwice.standin.vasculum.Vasculum;
 import java.util.List;
@@ -23,12 +27,22 @@ public final class Windows {
 
   /** The window for a stand-in. */
   public static StandInWindow of(StandIn<?> program) {
+    return of(program, Optional.empty());
+  }
+
+  /**
+   * The window for a stand-in, in which is marked what is another.
+   *
+   * @param before the same program as it was; where it is not told nothing is marked
+   */
+  static StandInWindow of(StandIn<?> program, Optional<Program> before) {
     return switch (program) {
-      case Vasculum v -> register(v);
-      case Tagpress t -> sheet(t);
+      case Vasculum v ->
+          register(v, before.map(b -> ((Vasculum) b).document().selection()).orElse(null));
+      case Tagpress t -> sheet(t, before.map(b -> ((Tagpress) b).document()).orElse(null));
       case Copystand c -> strip(c);
       case Muniment m -> console(m);
-      case Trackway t -> map(t);
+      case Trackway t -> map(t, before.map(b -> ((Trackway) b).document()).orElse(null));
       case Desk d -> desk(d);
       case Sketch k -> sketch(k);
       default -> throw new IllegalArgumentException("no window for " + program.application());
@@ -58,14 +72,14 @@ public final class Windows {
     return window;
   }
 
-  private static StandInWindow register(Vasculum program) {
+  private static StandInWindow register(Vasculum program, Cells before) {
     RegisterPicture picture = new RegisterPicture(program, 1);
     StandInWindow window =
         new StandInWindow(
             program,
             "Vasculum, sheet register",
             picture,
-            () -> picture.show(null),
+            () -> picture.show(before),
             () -> {
               String selected =
                   Ui.text("standin.selected", RegisterWords.of(program.document().selection()));
@@ -81,14 +95,14 @@ public final class Windows {
     return window;
   }
 
-  private static StandInWindow sheet(Tagpress program) {
+  private static StandInWindow sheet(Tagpress program, Sheet before) {
     SheetPicture picture = new SheetPicture(program, true);
     StandInWindow window =
         new StandInWindow(
             program,
             "Tagpress, label sheet",
             picture,
-            () -> picture.show(null),
+            () -> picture.show(before),
             () -> sheetStatus(program));
     picture.setOnObject(
         (name, adding, twice) ->
@@ -151,14 +165,14 @@ public final class Windows {
     return window;
   }
 
-  private static StandInWindow map(Trackway program) {
+  private static StandInWindow map(Trackway program, Fieldmap before) {
     MapPicture picture = new MapPicture(program, true);
     StandInWindow window =
         new StandInWindow(
             program,
             "Trackway, field map",
             picture,
-            () -> picture.show(null),
+            () -> picture.show(before),
             () ->
                 Ui.text("standin.selected", selected(program))
                     + "     "
