@@ -554,7 +554,7 @@ class CommandLineTest {
     assertThat(ran.exit).isEqualTo(1);
     assertThat(ran.out)
         .isEqualTo(
-            "changed  Shift boxes, dx +0.5 mm in Tagpress \u203a box selected: usesPerWeek 410 \u2192"
+            "changed  Shift boxes, dx +0.5 mm in Tagpress \u203a box selected: uses per week 410 \u2192"
                 + " 400\n");
     Ran json = run("diff", DEMO.toString(), other.toString(), "--format", "json");
     assertThat(json.json().at("/differences/0/id").asText()).isEqualTo("b01");

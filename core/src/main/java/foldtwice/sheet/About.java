@@ -53,7 +53,7 @@ public sealed interface About {
     library
         .applications()
         .values()
-        .forEach(a -> a.contexts().forEach(c -> all.add(new AtPlace(a.id() + "/" + c.id()))));
+        .forEach(a -> a.allContexts().forEach(c -> all.add(new AtPlace(a.id() + "/" + c.id()))));
     library.devices().forEach(d -> all.add(new OnDevice(d.id())));
     library.families().keySet().forEach(id -> all.add(new OfFamily(id)));
     library.routines().keySet().forEach(id -> all.add(new OfRoutine(id)));

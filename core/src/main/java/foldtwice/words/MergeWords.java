@@ -12,6 +12,7 @@ import foldtwice.place.Station;
 import foldtwice.routine.Routine;
 import foldtwice.surface.Surface;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
@@ -65,7 +66,7 @@ public final class MergeWords {
     String name = subject.isEmpty() ? named("", "") : named(subject.get(0), subject.get(1));
     return TEXTS.get(
         text,
-        c.field().isEmpty() ? name : name + ", " + String.join(" \u203a ", c.field()),
+        c.field().isEmpty() ? name : name + ", " + path(c.field()),
         shown(c.ours()),
         shown(c.theirs()),
         TEXTS.get(taken + c.taken()));
@@ -77,12 +78,23 @@ public final class MergeWords {
     String name = subject.isEmpty() ? named("", "") : named(subject.get(0), subject.get(1));
     return TEXTS.get(
         "merge.standing",
-        c.field().isEmpty() ? name : name + ", " + String.join(" \u203a ", c.field()),
+        c.field().isEmpty() ? name : name + ", " + path(c.field()),
         shown(c.ours()));
   }
 
+  /** The way to a field; names of files such as {@code usesPerWeek} as words. */
+  private static String path(List<String> field) {
+    return field.stream().map(MergeWords::spaced).collect(Collectors.joining(" \u203a "));
+  }
+
+  private static String spaced(String name) {
+    return name.matches("[a-z]+([A-Z][a-z]+)+")
+        ? name.replaceAll("([A-Z])", " $1").toLowerCase(Locale.ROOT)
+        : name;
+  }
+
   private String field(String list, String id, String now, Differing.Field f) {
-    String path = String.join(" \u203a ", f.path());
+    String path = path(f.path());
     if (list.equals("bindings") && f.path().equals(List.of("triggers"))) {
       return TEXTS.get("merge.field", path, triggers(was, id), triggers(is, now));
     }

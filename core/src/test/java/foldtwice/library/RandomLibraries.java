@@ -472,12 +472,19 @@ public final class RandomLibraries {
                     random.nextBoolean()),
             new Yardstick(
                 List.<Yardstick.Move>of(
-                        new Yardstick.Move.Keys(3),
-                        new Yardstick.Move.Point(240, 20),
+                        new Yardstick.Move.Keys(3, one(List.of(Yardstick.Meant.values()))),
+                        new Yardstick.Move.Point(
+                            240,
+                            20,
+                            random.nextBoolean()
+                                ? Yardstick.Meant.COMMAND
+                                : Yardstick.Meant.ARGUMENT),
                         new Yardstick.Move.Clicks(1),
                         new Yardstick.Move.Menu(2),
-                        new Yardstick.Move.Hand())
-                    .subList(0, random.nextInt(6))),
+                        new Yardstick.Move.Hand(),
+                        new Yardstick.Move.Wait(800),
+                        new Yardstick.Move.Slip(20, List.of(new Yardstick.Move.Clicks(2))))
+                    .subList(0, random.nextInt(8))),
             extras());
     return switch (random.nextInt(6)) {
       case 0 -> new Routine.Script(head, "// " + text() + "\nprogram.select('all');\n");

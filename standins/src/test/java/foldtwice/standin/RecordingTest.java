@@ -17,6 +17,8 @@ import foldtwice.routine.Scale;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
 import foldtwice.routine.Yardstick;
+import foldtwice.routine.Yardstick.Meant;
+import foldtwice.routine.Yardstick.Move;
 import foldtwice.run.Act;
 import foldtwice.run.Program;
 import foldtwice.run.Run;
@@ -357,25 +359,36 @@ class RecordingTest {
   @Test
   void theManualRouteIsKeptAsOperators() {
     Route route = new Route();
-    route.click(100, 100, 60);
+    route.click(100, 100, 60, Meant.COMMAND);
     route.menu(2);
-    route.click(100, 400, 120);
-    route.key();
-    route.key();
-    route.click(100, 400, 40);
+    route.click(100, 400, 120, Meant.COMMAND);
+    route.key("6", Meant.ARGUMENT);
+    route.key("2", Meant.ARGUMENT);
+    route.key("Tab", Meant.END);
+    route.modifier();
+    route.key("S", Meant.COMMAND);
+    route.key("Down", Meant.COMMAND);
+    route.key("Down", Meant.COMMAND);
+    route.waited(700);
+    route.click(100, 400, 40, Meant.ARGUMENT);
     Yardstick yardstick = route.yardstick();
     assertThat(yardstick.moves())
         .containsExactly(
-            new Yardstick.Move.Clicks(1),
-            new Yardstick.Move.Menu(2),
-            new Yardstick.Move.Point(300, 120),
-            new Yardstick.Move.Clicks(1),
-            new Yardstick.Move.Hand(),
-            new Yardstick.Move.Keys(2),
-            new Yardstick.Move.Hand(),
-            new Yardstick.Move.Clicks(1));
-    assertThat(yardstick.keys()).isEqualTo(2);
+            new Move.Clicks(1),
+            new Move.Menu(2),
+            new Move.Point(300, 120, Meant.COMMAND),
+            new Move.Clicks(1),
+            new Move.Hand(),
+            new Move.Keys(2, Meant.ARGUMENT),
+            new Move.Keys(1, Meant.END),
+            new Move.Keys(2, Meant.COMMAND),
+            new Move.Keys(2, Meant.COMMAND),
+            new Move.Wait(700),
+            new Move.Hand(),
+            new Move.Clicks(1));
+    assertThat(yardstick.keys()).isEqualTo(7);
     assertThat(yardstick.handMoves()).isEqualTo(2);
+    assertThat(yardstick.waits()).isEqualTo(700);
   }
 
   @Test

@@ -51,7 +51,8 @@ final class RoutineJson {
           "text",
           "byHand");
   private static final Set<String> ORIGIN = Set.of("from", "author", "licence", "version", "seen");
-  private static final Set<String> MOVE = Set.of("move", "count", "distance", "width", "levels");
+  private static final Set<String> MOVE =
+      Set.of("move", "count", "distance", "width", "levels", "of", "millis", "oneIn", "moves");
   static final Set<String> PARAMETER =
       Set.of("name", "kind", "least", "most", "step", "scale", "options", "default");
 
@@ -165,15 +166,49 @@ final class RoutineJson {
   private static Yardstick.Move moveOf(In in) throws FormatException {
     String move = in.text("move");
     return switch (move) {
-      case "keys" -> new Yardstick.Move.Keys(in.whole("count"));
-      case "point" -> new Yardstick.Move.Point(in.whole("distance"), in.whole("width"));
+      case "keys" -> new Yardstick.Move.Keys(in.whole("count"), meant(in));
+      case "point" ->
+          new Yardstick.Move.Point(in.whole("distance"), in.whole("width"), pointed(in));
       case "clicks" -> new Yardstick.Move.Clicks(in.whole("count"));
       case "menu" -> new Yardstick.Move.Menu(in.whole("levels"));
       case "hand" -> new Yardstick.Move.Hand();
+      case "wait" -> new Yardstick.Move.Wait(positive(in, "millis"));
+      case "slip" -> slip(in);
       default ->
           throw in.at("move")
-              .fault("expected one of keys, point, clicks, menu, hand, found \"" + move + "\"");
+              .fault(
+                  "expected one of keys, point, clicks, menu, hand, wait, slip, found \""
+                      + move
+                      + "\"");
     };
+  }
+
+  private static int positive(In in, String name) throws FormatException {
+    int number = in.whole(name);
+    if (number < 1) {
+      throw in.at(name).expected("a whole number from 1");
+    }
+    return number;
+  }
+
+  private static Yardstick.Meant meant(In in) throws FormatException {
+    return in.word(Yardstick.Meant.class, "of", Yardstick.Meant.COMMAND);
+  }
+
+  private static Yardstick.Meant pointed(In in) throws FormatException {
+    Yardstick.Meant meant = meant(in);
+    if (meant == Yardstick.Meant.END) {
+      throw in.at("of").expected("command or argument");
+    }
+    return meant;
+  }
+
+  private static Yardstick.Move slip(In in) throws FormatException {
+    List<Yardstick.Move> moves = in.list("moves", RoutineJson::move);
+    if (moves.stream().anyMatch(m -> m instanceof Yardstick.Move.Slip)) {
+      throw in.at("moves").fault("expected moves without slips");
+    }
+    return new Yardstick.Move.Slip(positive(in, "oneIn"), moves);
   }
 
   static Kind kind(In in) throws FormatException {
@@ -327,13 +362,24 @@ final class RoutineJson {
   private static ObjectNode write(Yardstick.Move move) {
     ObjectNode out = Json.object();
     return switch (move) {
-      case Yardstick.Move.Keys(int count) -> out.put("move", "keys").put("count", count);
-      case Yardstick.Move.Point(int distance, int width) ->
-          out.put("move", "point").put("distance", distance).put("width", width);
+      case Yardstick.Move.Keys(int count, var meant) ->
+          of(meant, out.put("move", "keys").put("count", count));
+      case Yardstick.Move.Point(int distance, int width, var meant) ->
+          of(meant, out.put("move", "point").put("distance", distance).put("width", width));
       case Yardstick.Move.Clicks(int count) -> out.put("move", "clicks").put("count", count);
       case Yardstick.Move.Menu(int levels) -> out.put("move", "menu").put("levels", levels);
       case Yardstick.Move.Hand() -> out.put("move", "hand");
+      case Yardstick.Move.Wait(int millis) -> out.put("move", "wait").put("millis", millis);
+      case Yardstick.Move.Slip(int oneIn, var moves) -> {
+        ArrayNode inside = out.put("move", "slip").put("oneIn", oneIn).putArray("moves");
+        moves.forEach(m -> inside.add(write(m)));
+        yield out;
+      }
     };
+  }
+
+  private static ObjectNode of(Yardstick.Meant meant, ObjectNode out) {
+    return meant == Yardstick.Meant.COMMAND ? out : out.put("of", In.word(meant));
   }
 
   static ObjectNode write(Parameter p) {

@@ -43,11 +43,11 @@ final class SheetChoice extends VBox {
     VBox.setVgrow(about, Priority.ALWAYS);
     kinds.setId("sheet-kinds");
     kinds.setAccessibleText(Ui.text("sheets.as"));
-    kinds.setFixedCellSize(46);
+    kinds.setFixedCellSize(42);
     kinds.getItems().setAll(SheetKind.values());
     kinds.setCellFactory(v -> new KindCell());
-    kinds.setMinHeight(SheetKind.values().length * 46 + 4);
-    kinds.setPrefHeight(SheetKind.values().length * 46 + 4);
+    kinds.setMinHeight(SheetKind.values().length * 42 + 4);
+    kinds.setPrefHeight(SheetKind.values().length * 42 + 4);
     kinds.getSelectionModel().selectFirst();
     List.of(about, kinds)
         .forEach(

@@ -107,18 +107,9 @@ public final class Recorder {
     heard.set(on.recording().size());
   }
 
-  /** The hand struck a key. */
-  public void key() {
-    if (on != null && !isPaused()) {
-      on.route().key();
-    }
-  }
-
-  /** The hand clicked, at this point of the window, something so wide. */
-  public void click(double x, double y, double width) {
-    if (on != null && !isPaused()) {
-      on.route().click(x, y, width);
-    }
+  /** The way the hand goes, while that is heard; empty while it is not. */
+  public Optional<Route> route() {
+    return on == null || isPaused() ? Optional.empty() : Optional.of(on.route());
   }
 
   /** The steps so far. */

@@ -9,6 +9,7 @@ import foldtwice.run.Reply;
 import foldtwice.standin.base.StandIn;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.LongConsumer;
 import java.util.function.Supplier;
 import javafx.animation.PauseTransition;
 import javafx.scene.control.Button;
@@ -52,6 +53,8 @@ public final class StandInWindow extends VBox implements KeepsKeys {
   private OnAct onAct = (act, reply) -> {};
   private Runnable onRestart = () -> {};
   private Runnable onPane = () -> {};
+  private LongConsumer onWaited = millis -> {};
+  private long began;
 
   /**
    * A window.
@@ -146,6 +149,11 @@ public final class StandInWindow extends VBox implements KeepsKeys {
     onRestart = action;
   }
 
+  /** Called when it was at work and is done, with the milliseconds it took. */
+  public void setOnWaited(LongConsumer action) {
+    onWaited = action;
+  }
+
   /** Called when a further window of it shall be opened. */
   public void setOnNewWindow(Runnable action) {
     newWindow.setOnAction(e -> action.run());
@@ -169,6 +177,9 @@ public final class StandInWindow extends VBox implements KeepsKeys {
   private void watch() {
     boolean works = program.work().isPresent();
     stop.setVisible(works);
+    if (works && !watching && began == 0) {
+      began = System.nanoTime();
+    }
     if (works && !watching) {
       watching = true;
       PauseTransition soon = new PauseTransition(Duration.millis(LOOK_EVERY));
@@ -179,6 +190,8 @@ public final class StandInWindow extends VBox implements KeepsKeys {
             if (reply.isEmpty()) {
               watch();
             } else {
+              onWaited.accept(Math.max(1, (System.nanoTime() - began) / 1_000_000));
+              began = 0;
               refresh();
               showRefused(reply.get());
             }
@@ -215,7 +228,13 @@ public final class StandInWindow extends VBox implements KeepsKeys {
     undo.setText(Ui.text("standin.undo", program.undoDepth()));
     List<String> waits = program.pending();
     pending.setText(waits.isEmpty() ? "" : Ui.text("standin.waits", String.join("; ", waits)));
+    boolean inDialog =
+        content.getChildren().stream()
+            .anyMatch(n -> n instanceof DialogCard card && card.isFocusWithin());
     content.getChildren().removeIf(n -> n instanceof DialogCard);
+    if (inDialog) {
+      requestFocus(); // the keys stay with the program when its dialog closes
+    }
     program.dialog().ifPresent(d -> content.getChildren().add(new DialogCard(this, d)));
   }
 }

@@ -241,7 +241,6 @@ final class Pressing {
       began = program().place();
     }
     strokes.add(press);
-    session.recorder().key();
     String in = application;
     Trial.Result result = trial().press(press, millis());
     record(result, in);

@@ -21,7 +21,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -43,6 +42,7 @@ final class Programs {
   private final StackPane front = new StackPane();
   private final HBox where;
   private final PointerChoice pointerOver;
+  private final HandReader hand;
   private final Label context = Parts.label("", "strong");
   private SimulatedComputer computer;
 
@@ -59,6 +59,7 @@ final class Programs {
     this.session = session;
     this.pressing = pressing;
     this.onChange = onChange;
+    hand = new HandReader(session);
     pointerOver = new PointerChoice(this::refresh);
     context.setId("try-context");
     where = new HBox(5, Parts.label(Ui.text("try.in"), "soft"), context, pointerOver);
@@ -153,7 +154,9 @@ final class Programs {
             worked();
           }
         });
-    window.addEventFilter(MouseEvent.MOUSE_PRESSED, this::clicked);
+    window.addEventFilter(
+        MouseEvent.MOUSE_PRESSED, e -> pointer = new Point2D(e.getSceneX(), e.getSceneY()));
+    hand.listen(window);
     window.addEventFilter(
         MouseEvent.MOUSE_MOVED, e -> pointer = new Point2D(e.getSceneX(), e.getSceneY()));
     new PointerReader(pressing::motion, drawn -> session.say(PointerReader.why(drawn)))
@@ -167,12 +170,6 @@ final class Programs {
     window.focusedProperty().addListener((o, a, b) -> onChange.run());
     window.focusWithinProperty().addListener((o, a, within) -> pressing.letGo());
     return window;
-  }
-
-  private void clicked(MouseEvent e) {
-    pointer = new Point2D(e.getSceneX(), e.getSceneY());
-    double width = e.getTarget() instanceof Node n ? n.getBoundsInLocal().getWidth() : 1;
-    session.recorder().click(e.getSceneX(), e.getSceneY(), width);
   }
 
   private void restarted(String id) {
