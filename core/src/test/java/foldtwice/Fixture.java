@@ -91,6 +91,8 @@ public final class Fixture {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 

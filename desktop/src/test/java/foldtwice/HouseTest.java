@@ -53,6 +53,7 @@ class HouseTest {
           List.of("fold", "table"),
           List.of("collecting"),
           List.of("resolve"),
+          List.of("effort"),
           List.of("ready"),
           List.of("conflict"),
           List.of("suggest"),

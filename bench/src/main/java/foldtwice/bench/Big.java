@@ -81,6 +81,8 @@ final class Big {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 

@@ -83,6 +83,8 @@ public class FoldBench {
         Map.of(),
         Map.of(),
         Map.of(),
+        Map.of(),
+        Map.of(),
         Extras.NONE);
   }
 

@@ -162,6 +162,8 @@ public record Taking(
         library.files(),
         library.checks(),
         library.descriptions(),
+        library.procedures(),
+        library.outlays(),
         like.extras());
   }
 

@@ -137,6 +137,28 @@ public sealed interface Edit {
 
   record RemoveCheck(String id) implements Edit {}
 
+  /**
+   * A procedure comes or changes.
+   *
+   * @param at its place in the list when it is new; beyond the end is at the end
+   */
+  record PutProcedure(Procedure procedure, int at) implements Edit {
+    public PutProcedure(Procedure procedure) {
+      this(procedure, Integer.MAX_VALUE);
+    }
+  }
+
+  record RemoveProcedure(String id) implements Edit {}
+
+  /** Says what was spent on something, or that nothing is told. */
+  record Spend(String id, Optional<Outlay> how) implements Edit {
+    public Spend {
+      if (how.isPresent() && !how.get().id().equals(id)) {
+        throw new IllegalArgumentException("expected an outlay of " + id);
+      }
+    }
+  }
+
   /** Says of an application what is said here, or nothing more when nothing is. */
   record Describe(String application, Optional<Description> how) implements Edit {
     public Describe {
@@ -214,6 +236,13 @@ public sealed interface Edit {
       case PutCheck(PressCheck check, int at) ->
           library.withChecks(put(library.checks(), check.id(), check, at));
       case RemoveCheck(String id) -> library.withChecks(without(library.checks(), id));
+      case PutProcedure(Procedure procedure, int at) ->
+          library.withProcedures(put(library.procedures(), procedure.id(), procedure, at));
+      case RemoveProcedure(String id) -> library.withProcedures(without(library.procedures(), id));
+      case Spend(String id, Optional<Outlay> how) ->
+          library.withOutlays(
+              how.map(o -> put(library.outlays(), id, o, Integer.MAX_VALUE))
+                  .orElseGet(() -> without(library.outlays(), id)));
       case Describe(String application, Optional<Description> how) ->
           library.withDescriptions(
               how.map(d -> put(library.descriptions(), application, d, Integer.MAX_VALUE))
@@ -278,6 +307,11 @@ public sealed interface Edit {
       case PutCheck(PressCheck check, int at) ->
           back(before.checks(), check.id(), PutCheck::new, RemoveCheck::new);
       case RemoveCheck(String id) -> again(before.checks(), id, PutCheck::new);
+      case PutProcedure(Procedure procedure, int at) ->
+          back(before.procedures(), procedure.id(), PutProcedure::new, RemoveProcedure::new);
+      case RemoveProcedure(String id) -> again(before.procedures(), id, PutProcedure::new);
+      case Spend(String id, Optional<Outlay> how) ->
+          new Spend(id, Optional.ofNullable(before.outlays().get(id)));
       case Describe(String application, Optional<Description> how) ->
           new Describe(application, Optional.ofNullable(before.descriptions().get(application)));
       case Together(List<Edit> edits) -> {

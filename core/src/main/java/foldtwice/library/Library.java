@@ -35,6 +35,8 @@ import java.util.function.Consumer;
  *     ProgramFile#id}; one that is not here has all that it is to have
  * @param checks presses that are checked again and again
  * @param descriptions what is said of applications beyond their contexts and commands, by their ids
+ * @param procedures several bindings one after another, as one thing
+ * @param outlays what was spent on things, by what they are
  */
 public record Library(
     String name,
@@ -49,6 +51,8 @@ public record Library(
     Map<String, ProgramFile> files,
     Map<String, PressCheck> checks,
     Map<String, Description> descriptions,
+    Map<String, Procedure> procedures,
+    Map<String, Outlay> outlays,
     Extras extras) {
 
   public Library {
@@ -63,6 +67,8 @@ public record Library(
     files = ordered(files);
     checks = ordered(checks);
     descriptions = ordered(descriptions);
+    procedures = ordered(procedures);
+    outlays = ordered(outlays);
   }
 
   /** The class of our own maps: what an edit leaves alone is handed on as it is, not copied. */
@@ -81,6 +87,8 @@ public record Library(
   public static Library empty(String name) {
     return new Library(
         name,
+        Map.of(),
+        Map.of(),
         Map.of(),
         Map.of(),
         Map.of(),
@@ -267,6 +275,20 @@ public record Library(
     return changed(d -> d.descriptions = others);
   }
 
+  Library withProcedures(LinkedHashMap<String, Procedure> others) {
+    return changed(d -> d.procedures = others);
+  }
+
+  Library withOutlays(LinkedHashMap<String, Outlay> others) {
+    return changed(d -> d.outlays = others);
+  }
+
+  /** What was spent on something; nothing where nothing is told. */
+  public Outlay outlay(String id) {
+    Outlay told = outlays.get(id);
+    return told == null ? Outlay.none(id) : told;
+  }
+
   /** What is said of an application beyond its contexts and commands. */
   public Description description(String application) {
     Description said = descriptions.get(application);
@@ -316,6 +338,8 @@ public record Library(
         draft.files,
         draft.checks,
         draft.descriptions,
+        draft.procedures,
+        draft.outlays,
         draft.extras);
   }
 
@@ -333,6 +357,8 @@ public record Library(
     private Map<String, ProgramFile> files;
     private Map<String, PressCheck> checks;
     private Map<String, Description> descriptions;
+    private Map<String, Procedure> procedures;
+    private Map<String, Outlay> outlays;
     private final Extras extras;
 
     Draft(Library of) {
@@ -348,6 +374,8 @@ public record Library(
       this.files = of.files;
       this.checks = of.checks;
       this.descriptions = of.descriptions;
+      this.procedures = of.procedures;
+      this.outlays = of.outlays;
       this.extras = of.extras;
     }
   }

@@ -80,6 +80,20 @@ public final class Returning {
         Edit.RemoveCheck::new,
         way.first);
     way.parts(
+        now.procedures(),
+        then.procedures(),
+        Procedure::id,
+        Edit.PutProcedure::new,
+        Edit.RemoveProcedure::new,
+        way.first);
+    way.parts(
+        now.outlays(),
+        then.outlays(),
+        Outlay::id,
+        (o, at) -> new Edit.Spend(o.id(), Optional.of(o)),
+        id -> new Edit.Spend(id, Optional.empty()),
+        way.first);
+    way.parts(
         now.accepted(),
         then.accepted(),
         Acceptance::conflict,

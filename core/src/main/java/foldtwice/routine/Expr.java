@@ -25,8 +25,37 @@ public sealed interface Expr {
   /** The unit a length was written in, as a text. */
   record UnitOf(Expr length) implements Expr {}
 
-  /** Two values joined by an operator. */
-  record Joined(Expr left, Operator operator, Expr right) implements Expr {}
+  /**
+   * Two values joined by an operator. Hundreds may be joined one after the other: they are compared
+   * without going as deep.
+   */
+  record Joined(Expr left, Operator operator, Expr right) implements Expr {
+    @Override
+    public boolean equals(Object other) {
+      Object mine = this;
+      Object theirs = other;
+      while (mine instanceof Joined(Expr l, Operator o, Expr r)
+          && theirs instanceof Joined(Expr l2, Operator o2, Expr r2)) {
+        if (o != o2 || !r.equals(r2)) {
+          return false;
+        }
+        mine = l;
+        theirs = l2;
+      }
+      return !(mine instanceof Joined) && mine.equals(theirs);
+    }
+
+    @Override
+    public int hashCode() {
+      int hash = 0;
+      Expr at = this;
+      while (at instanceof Joined(Expr l, Operator o, Expr r)) {
+        hash = 31 * (31 * hash + o.hashCode()) + r.hashCode();
+        at = l;
+      }
+      return 31 * hash + at.hashCode();
+    }
+  }
 
   /** The value it is, when it is one: a literal, or the opposite of a number that is one. */
   default Optional<Value> constant() {

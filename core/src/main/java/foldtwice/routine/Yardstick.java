@@ -51,6 +51,9 @@ public record Yardstick(List<Move> moves) {
     /** A hand goes from the keyboard to the pointer or back. */
     record Hand() implements Move {}
 
+    /** Something is looked for among so many that carry labels, such as the keys of a pad. */
+    record Choose(int among) implements Move {}
+
     /** The program takes its time, in milliseconds, and the person can do nothing meanwhile. */
     record Wait(int millis) implements Move {}
 

@@ -45,6 +45,8 @@ class ParametersTest {
           Map.of(),
           Map.of(),
           Map.of(),
+          Map.of(),
+          Map.of(),
           Extras.NONE);
 
   private static Binding binding(String id, long rows) {

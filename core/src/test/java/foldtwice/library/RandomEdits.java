@@ -32,7 +32,7 @@ public final class RandomEdits {
     Library other = RandomLibraries.of(random.nextLong());
     List<Routine> otherRoutines = List.copyOf(other.routines().values());
     List<PressCheck> otherChecks = List.copyOf(other.checks().values());
-    return switch (random.nextInt(depth == 0 ? 16 : 17)) {
+    return switch (random.nextInt(depth == 0 ? 18 : 19)) {
       case 0 ->
           new Edit.PutBinding(
               some.withTriggers(List.of(Notation.read("F" + random.nextInt(1, 9)))));
@@ -105,6 +105,20 @@ public final class RandomEdits {
               ? new Edit.RemoveRoutine("none")
               : new Edit.PutRoutine(
                   retyped(one(List.copyOf(library.routines().values()), random), otherRoutines));
+      case 16 ->
+          other.procedures().isEmpty()
+              ? new Edit.RemoveProcedure(
+                  library.procedures().keySet().stream().findFirst().orElse("none"))
+              : new Edit.PutProcedure(
+                  other.procedures().values().iterator().next(), random.nextInt(3));
+      case 17 ->
+          other.outlays().isEmpty()
+              ? new Edit.Spend(
+                  library.outlays().keySet().stream().findFirst().orElse("none"), Optional.empty())
+              : other.outlays().values().stream()
+                  .findFirst()
+                  .map(o -> new Edit.Spend(o.id(), Optional.of(o)))
+                  .orElseThrow();
       case 15 ->
           new Edit.RemoveRoutine(library.routines().keySet().stream().findFirst().orElse("none"));
       default -> {

@@ -55,6 +55,7 @@ import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -119,6 +120,8 @@ public final class RandomLibraries {
             Map.of(),
             Map.of(),
             Map.of(),
+            Map.of(),
+            Map.of(),
             Extras.NONE);
     Offering offering = new Offering(id(), text(), one(places.places()), triggers(), extras());
     for (Surface s : List.of(device(), toolbar(), menu(one(places.places())), offering)) {
@@ -168,7 +171,48 @@ public final class RandomLibraries {
         files(routines, bindings),
         checks(),
         descriptions(applications),
+        procedures(bindings),
+        outlays(),
         extras());
+  }
+
+  private Map<String, Procedure> procedures(Map<String, Binding> bindings) {
+    LinkedHashMap<String, Procedure> all = new LinkedHashMap<>();
+    for (int i = random.nextInt(3); i > 0; i--) {
+      List<Procedure.Part> parts = new ArrayList<>();
+      bindings.keySet().stream()
+          .limit(random.nextInt(4))
+          .forEach(b -> parts.add(new Procedure.Part.Bound(b)));
+      if (random.nextBoolean()) {
+        parts.add(new Procedure.Part.Native(id(), id()));
+      }
+      Procedure p =
+          new Procedure(
+              id(),
+              text(),
+              parts,
+              random.nextInt(40) / 2.0,
+              1 + random.nextInt(30),
+              new Yardstick(random.nextBoolean() ? List.of() : List.of(new Yardstick.Move.Hand())),
+              extras());
+      all.put(p.id(), p);
+    }
+    return all;
+  }
+
+  private Map<String, Outlay> outlays() {
+    LinkedHashMap<String, Outlay> all = new LinkedHashMap<>();
+    for (int i = random.nextInt(3); i > 0; i--) {
+      Outlay o =
+          new Outlay(
+              one(List.of(Outlay.HOUR, Outlay.ofRoutine(id()), Outlay.ofAddOn(text()))),
+              random.nextInt(400) / 4.0,
+              new BigDecimal(one(List.of("0", "19.90", "250", "0.05"))),
+              one(List.of("", "EUR", "JPY")),
+              extras());
+      all.put(o.id(), o);
+    }
+    return all;
   }
 
   private Map<String, Description> descriptions(Map<String, Application> applications) {
@@ -482,9 +526,10 @@ public final class RandomLibraries {
                         new Yardstick.Move.Clicks(1),
                         new Yardstick.Move.Menu(2),
                         new Yardstick.Move.Hand(),
+                        new Yardstick.Move.Choose(9),
                         new Yardstick.Move.Wait(800),
                         new Yardstick.Move.Slip(20, List.of(new Yardstick.Move.Clicks(2))))
-                    .subList(0, random.nextInt(8))),
+                    .subList(0, random.nextInt(9))),
             extras());
     return switch (random.nextInt(6)) {
       case 0 -> new Routine.Script(head, "// " + text() + "\nprogram.select('all');\n");

@@ -24,6 +24,7 @@ class YardstickByHandTest {
       case Yardstick.Move.Clicks(int count) -> count + " click";
       case Yardstick.Move.Menu(int levels) -> "menu " + levels;
       case Yardstick.Move.Hand() -> "hand";
+      case Yardstick.Move.Choose(int among) -> "choose";
       case Yardstick.Move.Wait(int millis) -> "wait";
       case Yardstick.Move.Slip s -> "slip";
     };

@@ -8,6 +8,7 @@ import foldtwice.library.Acceptance;
 import foldtwice.library.Edit;
 import foldtwice.library.History;
 import foldtwice.library.Library;
+import foldtwice.library.Outlay;
 import foldtwice.library.ProgramFile;
 import foldtwice.library.RefusedException;
 import foldtwice.library.Rules;
@@ -134,6 +135,13 @@ sealed interface JournalEntry {
       case Edit.PutCheck(var check, int at) ->
           out.put("at", at).set("putCheck", CheckJson.write(check));
       case Edit.RemoveCheck(String id) -> out.put("removeCheck", id);
+      case Edit.PutProcedure(var procedure, int at) ->
+          out.put("at", at).set("putProcedure", PaybackJson.write(procedure));
+      case Edit.RemoveProcedure(String id) -> out.put("removeProcedure", id);
+      case Edit.Spend(String id, var how) -> {
+        out.put("spend", id);
+        how.ifPresent(o -> out.set("outlay", PaybackJson.write(o)));
+      }
       case Edit.Describe(String application, var how) -> {
         out.put("describe", application);
         how.ifPresent(d -> out.set("as", DescriptionJson.write(d)));
@@ -277,6 +285,18 @@ sealed interface JournalEntry {
     }
     if (in.has("removeCheck")) {
       return new Edit.RemoveCheck(in.text("removeCheck"));
+    }
+    if (in.has("putProcedure")) {
+      return new Edit.PutProcedure(PaybackJson.procedure(in.at("putProcedure")), in.whole("at"));
+    }
+    if (in.has("removeProcedure")) {
+      return new Edit.RemoveProcedure(in.text("removeProcedure"));
+    }
+    if (in.has("spend")) {
+      Optional<Outlay> how =
+          in.has("outlay") ? Optional.of(PaybackJson.outlay(in.at("outlay"))) : Optional.empty();
+      String id = in.text("spend");
+      return in.placing(() -> new Edit.Spend(id, how));
     }
     if (in.has("describe")) {
       Optional<Description> how =

@@ -9,7 +9,9 @@ import foldtwice.binding.Proof;
 import foldtwice.describe.Description;
 import foldtwice.library.Acceptance;
 import foldtwice.library.Library;
+import foldtwice.library.Outlay;
 import foldtwice.library.PressCheck;
+import foldtwice.library.Procedure;
 import foldtwice.library.ProgramFile;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
@@ -54,6 +56,8 @@ public final class LibraryJson {
           "proofs",
           "files",
           "checks",
+          "procedures",
+          "outlays",
           "descriptions");
 
   private LibraryJson() {}
@@ -129,6 +133,8 @@ public final class LibraryJson {
             "descriptions",
             d -> DescriptionJson.of(d, applications.keySet()),
             Description::application),
+        in.byId("procedures", PaybackJson::procedure, Procedure::id),
+        in.byId("outlays", PaybackJson::outlay, Outlay::id),
         in.rest(LIBRARY));
   }
 
@@ -180,6 +186,14 @@ public final class LibraryJson {
     if (!library.descriptions().isEmpty()) {
       ArrayNode descriptions = out.putArray("descriptions");
       library.descriptions().values().forEach(d -> descriptions.add(DescriptionJson.write(d)));
+    }
+    if (!library.procedures().isEmpty()) {
+      ArrayNode procedures = out.putArray("procedures");
+      library.procedures().values().forEach(p -> procedures.add(PaybackJson.write(p)));
+    }
+    if (!library.outlays().isEmpty()) {
+      ArrayNode outlays = out.putArray("outlays");
+      library.outlays().values().forEach(o -> outlays.add(PaybackJson.write(o)));
     }
     return Json.with(library.extras(), out);
   }

@@ -52,7 +52,17 @@ final class RoutineJson {
           "byHand");
   private static final Set<String> ORIGIN = Set.of("from", "author", "licence", "version", "seen");
   private static final Set<String> MOVE =
-      Set.of("move", "count", "distance", "width", "levels", "of", "millis", "oneIn", "moves");
+      Set.of(
+          "move",
+          "count",
+          "distance",
+          "width",
+          "levels",
+          "of",
+          "among",
+          "millis",
+          "oneIn",
+          "moves");
   static final Set<String> PARAMETER =
       Set.of("name", "kind", "least", "most", "step", "scale", "options", "default");
 
@@ -159,7 +169,7 @@ final class RoutineJson {
     };
   }
 
-  private static Yardstick.Move move(In in) throws FormatException {
+  static Yardstick.Move move(In in) throws FormatException {
     return in.part(MOVE, moveOf(in), RoutineJson::write);
   }
 
@@ -173,11 +183,12 @@ final class RoutineJson {
       case "menu" -> new Yardstick.Move.Menu(in.whole("levels"));
       case "hand" -> new Yardstick.Move.Hand();
       case "wait" -> new Yardstick.Move.Wait(positive(in, "millis"));
+      case "choose" -> new Yardstick.Move.Choose(positive(in, "among"));
       case "slip" -> slip(in);
       default ->
           throw in.at("move")
               .fault(
-                  "expected one of keys, point, clicks, menu, hand, wait, slip, found \""
+                  "expected one of keys, point, clicks, menu, hand, choose, wait, slip, found \""
                       + move
                       + "\"");
     };
@@ -359,7 +370,7 @@ final class RoutineJson {
     }
   }
 
-  private static ObjectNode write(Yardstick.Move move) {
+  static ObjectNode write(Yardstick.Move move) {
     ObjectNode out = Json.object();
     return switch (move) {
       case Yardstick.Move.Keys(int count, var meant) ->
@@ -369,6 +380,7 @@ final class RoutineJson {
       case Yardstick.Move.Clicks(int count) -> out.put("move", "clicks").put("count", count);
       case Yardstick.Move.Menu(int levels) -> out.put("move", "menu").put("levels", levels);
       case Yardstick.Move.Hand() -> out.put("move", "hand");
+      case Yardstick.Move.Choose(int among) -> out.put("move", "choose").put("among", among);
       case Yardstick.Move.Wait(int millis) -> out.put("move", "wait").put("millis", millis);
       case Yardstick.Move.Slip(int oneIn, var moves) -> {
         ArrayNode inside = out.put("move", "slip").put("oneIn", oneIn).putArray("moves");

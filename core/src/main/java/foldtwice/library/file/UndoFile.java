@@ -129,6 +129,8 @@ final class UndoFile {
         Map.of(),
         l.checks(),
         l.descriptions(),
+        l.procedures(),
+        l.outlays(),
         l.extras());
   }
 }
