@@ -26,6 +26,7 @@ import picocli.CommandLine.Spec;
       SheetCommand.class,
       ShowHistory.class,
       KitCommand.class,
+      ShowPayback.class,
       Repair.class,
       ListBackups.class
     })
@@ -37,6 +38,6 @@ final class Root implements Runnable {
   public void run() {
     throw new ParameterException(
         spec.commandLine(),
-        "which command? new, check, press, run, verify, diff, merge, sheet, history, kit, repair or backups");
+        "which command? new, check, press, run, verify, diff, merge, sheet, history, kit, payback, repair or backups");
   }
 }

@@ -64,6 +64,13 @@ public final class WorkedOut {
     return w.moves.isEmpty() ? Optional.empty() : Optional.of(List.copyOf(w.moves));
   }
 
+  /** Going down a menu by pointer. */
+  static List<Move> menuRoute(int levels) {
+    WorkedOut w = new WorkedOut(Library.empty(""));
+    w.menu(levels);
+    return List.copyOf(w.moves);
+  }
+
   private Map<String, Value> known(Routine routine, Map<String, Value> arguments) {
     Map<String, Value> all = new HashMap<>();
     for (Parameter p : routine.parameters()) {
