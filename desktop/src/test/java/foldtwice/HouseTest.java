@@ -84,6 +84,7 @@ class HouseTest {
               "desktop.atlas",
               "desktop.conflicts",
               "desktop.trying",
+              "desktop.payback",
               "desktop.handover",
               "desktop.begin"),
           List.of("desktop.frame"),

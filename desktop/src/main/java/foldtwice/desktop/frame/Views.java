@@ -5,6 +5,7 @@ import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.collect.CollectView;
 import foldtwice.desktop.conflicts.ConflictsView;
 import foldtwice.desktop.handover.HandOverView;
+import foldtwice.desktop.payback.PaybackView;
 import foldtwice.desktop.places.PlacesView;
 import foldtwice.desktop.trying.TryView;
 import foldtwice.desktop.view.Kind;
@@ -21,6 +22,7 @@ final class Views {
           new Kind<>("atlas", AtlasView.class, AtlasView::new, AtlasView.ACTS),
           new Kind<>("conflicts", ConflictsView.class, ConflictsView::new, ConflictsView.ACTS),
           new Kind<>("try", TryView.class, TryView::new, TryView.ACTS),
+          new Kind<>("payback", PaybackView.class, PaybackView::new, PaybackView.ACTS),
           new Kind<>("handover", HandOverView.class, HandOverView::new, HandOverView.ACTS));
 
   private Views() {}

@@ -1,0 +1,161 @@
+package foldtwice.desktop.payback;
+
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Ui;
+import foldtwice.effort.Payback;
+import foldtwice.library.Edit;
+import foldtwice.library.Outlay;
+import foldtwice.words.Words;
+import java.math.BigDecimal;
+import java.util.Currency;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** What a routine or a device has cost, and what an hour does; typed by the person. */
+final class Outlays extends VBox {
+
+  private final Session session;
+  private final TextField minutes = field("outlay-minutes", "payback.minutes", 5);
+  private final TextField price = field("outlay-price", "payback.price", 9);
+  private final TextField hour = field("outlay-hour", "payback.hour", 9);
+  private final Label wrong = Parts.wrapped("", "blocks");
+  private final Label what = Parts.label("", "soft");
+  private Optional<String> id = Optional.empty();
+  private Payback shown;
+
+  Outlays(Session session) {
+    super(4);
+    this.session = session;
+    wrong.setId("outlay-wrong");
+    Parts.onKept(minutes, this::keepMinutes);
+    Parts.onKept(price, () -> keepPrice(price, id));
+    Parts.onKept(hour, () -> keepPrice(hour, Optional.of(Outlay.HOUR)));
+    FlowPane row =
+        new FlowPane(
+            8,
+            4,
+            what,
+            minutes,
+            Parts.label(Ui.text("payback.minutes.unit"), "soft"),
+            price,
+            Parts.label(Ui.text("payback.hour.before"), "soft"),
+            hour);
+    row.setRowValignment(javafx.geometry.VPos.CENTER);
+    row.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(Parts.label(Ui.text("payback.cost"), "heading"), row, wrong);
+  }
+
+  private static TextField field(String id, String says, int columns) {
+    TextField field = new TextField();
+    field.setId(id);
+    field.setPrefColumnCount(columns);
+    Parts.prompt(field, Ui.text(says));
+    field.setAccessibleText(Ui.text(says));
+    return field;
+  }
+
+  void show(Payback payback, Optional<Entry> entry) {
+    shown = payback;
+    Optional<String> before = id;
+    id =
+        entry.flatMap(
+            e ->
+                switch (e.by()) {
+                  case ROUTINE -> Optional.of(Outlay.ofRoutine(e.id()));
+                  case DEVICE -> Optional.of(Outlay.ofDevice(e.id()));
+                  case PROGRAM, PROCEDURE -> Optional.empty();
+                });
+    what.setText(
+        entry
+            .filter(e -> id.isPresent())
+            .map(e -> Ui.text("payback.costof", e.name()))
+            .orElse(Ui.text("payback.costnone")));
+    Outlay of = id.map(payback.library()::outlay).orElse(Outlay.none(""));
+    minutes.setDisable(id.isEmpty());
+    price.setDisable(id.isEmpty());
+    boolean other = !before.equals(id);
+    set(minutes, of.minutes() > 0 ? Words.number(of.minutes()) : "", other);
+    set(price, shown(of), other);
+    set(hour, shown(payback.library().outlay(Outlay.HOUR)), other);
+  }
+
+  /** What is being typed stays. */
+  private static void set(TextField field, String text, boolean other) {
+    if (other || !field.isFocused()) {
+      field.setText(text);
+    }
+  }
+
+  private static String shown(Outlay o) {
+    return o.price().signum() > 0 ? (o.price().toPlainString() + " " + o.currency()).strip() : "";
+  }
+
+  private void keepMinutes() {
+    if (id.isEmpty()) {
+      return;
+    }
+    Outlay was = shown.library().outlay(id.get());
+    String text = minutes.getText().strip().replace(',', '.');
+    try {
+      double many = text.isEmpty() ? 0 : Double.parseDouble(text);
+      if (!(many >= 0 && many < 1e7)) {
+        throw new NumberFormatException(text);
+      }
+      put(was.took(many));
+    } catch (NumberFormatException e) {
+      wrong.setText(Ui.text("payback.notminutes", text));
+    }
+  }
+
+  /**
+   * A price and its currency, such as {@code 19.90 EUR}; the hour's currency where none is said.
+   */
+  private void keepPrice(TextField field, Optional<String> of) {
+    if (of.isEmpty()) {
+      return;
+    }
+    String text = field.getText().strip();
+    String[] parts = text.split("\\s+");
+    try {
+      BigDecimal amount =
+          text.isEmpty() ? BigDecimal.ZERO : new BigDecimal(parts[0].replace(',', '.'));
+      String currency =
+          parts.length > 1
+              ? parts[1].toUpperCase(Locale.ROOT)
+              : shown.library().outlay(Outlay.HOUR).currency();
+      boolean known =
+          currency.isEmpty()
+              || Currency.getAvailableCurrencies().stream()
+                  .anyMatch(c -> c.getCurrencyCode().equals(currency));
+      if (amount.signum() < 0
+          || amount.precision() > 15
+          || Math.abs(amount.scale()) > 6
+          || parts.length > 2
+          || !known
+          || (amount.signum() > 0 && currency.isEmpty())) {
+        throw new NumberFormatException(text);
+      }
+      put(shown.library().outlay(of.get()).costs(amount, amount.signum() > 0 ? currency : ""));
+    } catch (NumberFormatException e) {
+      wrong.setText(Ui.text("payback.notprice", text));
+    }
+  }
+
+  private void put(Outlay next) {
+    wrong.setText("");
+    Outlay was = shown.library().outlay(next.id());
+    if (next.equals(was) || !session.mayWrite()) {
+      return;
+    }
+    boolean nothing = next.minutes() == 0 && next.price().signum() == 0;
+    session.make(
+        new Edit.Spend(next.id(), nothing ? Optional.empty() : Optional.of(next)),
+        Ui.text("said.outlay"));
+  }
+}
