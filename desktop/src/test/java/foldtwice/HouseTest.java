@@ -57,7 +57,7 @@ class HouseTest {
           List.of("ready"),
           List.of("conflict"),
           List.of("suggest"),
-          List.of("family"),
+          List.of("family", "plan"),
           List.of("remedy"),
           List.of("atlas"),
           List.of("run"),

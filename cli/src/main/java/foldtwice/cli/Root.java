@@ -27,6 +27,7 @@ import picocli.CommandLine.Spec;
       ShowHistory.class,
       KitCommand.class,
       ShowPayback.class,
+      MakePlan.class,
       Repair.class,
       ListBackups.class
     })
@@ -38,6 +39,6 @@ final class Root implements Runnable {
   public void run() {
     throw new ParameterException(
         spec.commandLine(),
-        "which command? new, check, press, run, verify, diff, merge, sheet, history, kit, payback, repair or backups");
+        "which command? new, check, press, run, verify, diff, merge, sheet, history, kit, payback, plan, repair or backups");
   }
 }

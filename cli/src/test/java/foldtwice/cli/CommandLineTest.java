@@ -581,7 +581,7 @@ class CommandLineTest {
     assertThat(ran.exit).isEqualTo(1);
     assertThat(ran.err)
         .isEqualTo(
-            "Shift boxes, dx +0.5 mm in Tagpress \u203a box selected, usesPerWeek: ours 1, theirs 2;"
+            "Shift boxes, dx +0.5 mm in Tagpress \u203a box selected, uses per week: ours 1, theirs 2;"
                 + " ours is taken\n");
     assertThat(LibraryJson.read(ran.out.getBytes(StandardCharsets.UTF_8)).bindings().get("b01"))
         .satisfies(b -> assertThat(b.usesPerWeek()).isEqualTo(1));

@@ -98,6 +98,20 @@ public final class Suggestions {
         .toList();
   }
 
+  /** The best free keys with their scores and reasons. */
+  public static List<Suggestion> onKeys(
+      Library library, List<Keymap> stations, Binding binding, int most) {
+    Suggestions all = new Suggestions(library, stations, binding);
+    return all.ranked(all.onKeys(), most).stream().limit(most).toList();
+  }
+
+  /** The score of keys for a binding, free or not; endless where the station cannot make them. */
+  public static Suggestion scored(
+      Library library, List<Keymap> stations, Binding binding, Trigger.Keys keys) {
+    Suggestions all = new Suggestions(library, stations, binding);
+    return all.weighed(all.scored(keys), stations.getFirst().claimsOn(keys));
+  }
+
   /**
    * Free keys of devices that are plugged in on all these stations; rules hold for none of them.
    */

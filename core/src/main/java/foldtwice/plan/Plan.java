@@ -1,0 +1,131 @@
+package foldtwice.plan;
+
+import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.suggest.Suggestion;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * A proposal of other triggers.
+ *
+ * @param lines every binding that was looked at, what gains most first
+ * @param today seconds a week by the measure of the package, all lines together
+ * @param planned the same if all of it is taken
+ * @param bound no plan with these wishes costs less; nothing where nobody has proven any
+ * @param options how many triggers were looked at, all bindings together
+ * @param seconds it took
+ */
+public record Plan(
+    List<Line> lines,
+    double today,
+    double planned,
+    OptionalDouble bound,
+    int options,
+    double seconds) {
+
+  /** Why a line is as it is. */
+  public enum Fate {
+    /** Another trigger is proposed. */
+    MOVES,
+    /** It has the best there is for it, in this plan. */
+    STAYS,
+    /** The person wants it to stay. */
+    LOCKED,
+    /** It is in a family, which stays as it is. */
+    IN_FAMILY,
+    /** Its key says which way something goes. */
+    POINTS,
+    /** What sets it off is not keys. */
+    OTHER_KIND
+  }
+
+  /**
+   * One binding.
+   *
+   * @param today what it has
+   * @param proposed what it would have; the same where it stays
+   * @param gain seconds a week, learning anew taken off
+   * @param reasons for what is proposed
+   */
+  public record Line(
+      String binding,
+      Trigger today,
+      Trigger proposed,
+      double gain,
+      Fate fate,
+      List<Suggestion.Reason> reasons) {
+
+    public boolean moves() {
+      return fate == Fate.MOVES;
+    }
+  }
+
+  public Plan {
+    lines = List.copyOf(lines);
+  }
+
+  /** How far it can be from the best possible, in seconds a week. */
+  public OptionalDouble gap() {
+    return bound.isPresent()
+        ? OptionalDouble.of(Math.max(0, planned - bound.getAsDouble()))
+        : OptionalDouble.empty();
+  }
+
+  public List<Line> moved() {
+    return lines.stream().filter(Line::moves).toList();
+  }
+
+  /**
+   * Takes lines: one edit. A line whose binding has another trigger by now is left out.
+   *
+   * @param some bindings by id
+   */
+  public Edit take(Library library, Collection<String> some) {
+    List<Edit> edits = new ArrayList<>();
+    for (Line l : lines) {
+      Binding b = library.bindings().get(l.binding());
+      if (l.moves()
+          && some.contains(l.binding())
+          && b != null
+          && b.triggers().contains(l.today())) {
+        List<Trigger> triggers =
+            b.triggers().stream().map(t -> t.equals(l.today()) ? l.proposed() : t).toList();
+        edits.add(new Edit.PutBinding(b.withTriggers(triggers)));
+      }
+    }
+    return new Edit.Together(edits);
+  }
+
+  /**
+   * The lines that have to be taken with one: those whose trigger of today it gets, or is begun by
+   * or begins it, and so on.
+   */
+  public List<String> with(String binding) {
+    List<String> all = new ArrayList<>(List.of(binding));
+    for (int i = 0; i < all.size(); i++) {
+      String of = all.get(i);
+      lines.stream()
+          .filter(l -> l.binding().equals(of) && l.moves())
+          .forEach(
+              l ->
+                  lines.stream()
+                      .filter(Line::moves)
+                      .filter(o -> !all.contains(o.binding()) && meets(l.proposed(), o.today()))
+                      .forEach(o -> all.add(o.binding())));
+    }
+    return all;
+  }
+
+  private static boolean meets(Trigger a, Trigger b) {
+    if (!(a instanceof Trigger.Keys(var x)) || !(b instanceof Trigger.Keys(var y))) {
+      return a.equals(b);
+    }
+    int common = Math.min(x.size(), y.size());
+    return x.subList(0, common).equals(y.subList(0, common));
+  }
+}

@@ -1,0 +1,414 @@
+package foldtwice.plan;
+
+import foldtwice.binding.Binding;
+import foldtwice.conflict.Auditor;
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Subject;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.place.Place;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Owner;
+import foldtwice.suggest.Suggestion;
+import foldtwice.suggest.Suggestions;
+import foldtwice.trigger.Key;
+import foldtwice.trigger.Keysym;
+import foldtwice.trigger.Signal;
+import foldtwice.trigger.Stroke;
+import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+
+/** Makes a plan. Cost: some hundred candidates a binding, then the time it is given. */
+public final class Planning {
+
+  /** Seconds of a unit of effort, of which holding Ctrl takes 1.5: the 0.2 s of a key. */
+  public static final double UNIT = 0.133;
+
+  /** Seconds a week that it costs to learn a trigger anew. */
+  public static final double LEARNING = 2.3;
+
+  /** So many triggers are looked at for a binding, today's among them. */
+  private static final int OPTIONS = 40;
+
+  /** So often what an audit finds is taken out and planned again. */
+  private static final int ROUNDS = 6;
+
+  /**
+   * What is wished.
+   *
+   * @param application its id; nothing for all programs
+   * @param moves how many bindings may be moved
+   * @param seconds how long the solver may look
+   * @param locked ids of bindings that stay
+   * @param refused triggers a binding shall not have
+   */
+  public record Wanted(
+      Optional<String> application,
+      int moves,
+      double seconds,
+      Set<String> locked,
+      Map<String, Set<Trigger>> refused) {
+    public Wanted {
+      locked = Set.copyOf(locked);
+    }
+  }
+
+  private final List<Subject> stations;
+  private final Library library;
+  private final Wanted wanted;
+
+  private Planning(List<Subject> stations, Wanted wanted) {
+    this.stations = stations;
+    this.library = stations.getFirst().library();
+    this.wanted = wanted;
+  }
+
+  /**
+   * Plans.
+   *
+   * @param stations on all of which a trigger has to work, the one in view first; of one library
+   */
+  public static Plan of(List<Subject> stations, Wanted wanted, Watcher watcher) {
+    return new Planning(stations, wanted).plan(watcher);
+  }
+
+  /** Why a binding is not moved; nothing for one that may be. */
+  private Optional<Plan.Fate> stays(Binding b) {
+    if (!(b.triggers().getFirst() instanceof Trigger.Keys)) {
+      return Optional.of(Plan.Fate.OTHER_KIND);
+    }
+    if (wanted.locked().contains(b.id())) {
+      return Optional.of(Plan.Fate.LOCKED);
+    }
+    if (library.familyOf(b.id()).isPresent()) {
+      return Optional.of(Plan.Fate.IN_FAMILY);
+    }
+    return pointsSomewhere(b.triggers().getFirst())
+        ? Optional.of(Plan.Fate.POINTS)
+        : Optional.empty();
+  }
+
+  /** Keys that are remembered by where they point. */
+  private static final Set<String> ARROWS =
+      Set.of("Left", "Right", "Up", "Down", "Home", "End", "Prior", "Next");
+
+  private static boolean pointsSomewhere(Trigger t) {
+    return t instanceof Trigger.Keys(List<Stroke> strokes)
+        && strokes.getLast().key() instanceof Key.Making(Keysym k)
+        && ARROWS.contains(k.name());
+  }
+
+  private boolean isMeant(Binding b) {
+    return !b.isOff()
+        && !b.triggers().isEmpty()
+        && b.place().applicationId().isPresent()
+        && wanted.application().map(b.place().applicationId().get()::equals).orElse(true);
+  }
+
+  private Plan plan(Watcher watcher) {
+    long began = System.nanoTime();
+    List<Binding> meant = library.bindings().values().stream().filter(this::isMeant).toList();
+    // What is locked is weighed too, so that plans with other locks can be held against each other.
+    List<Binding> movable =
+        meant.stream()
+            .filter(b -> stays(b).isEmpty() || stays(b).equals(Optional.of(Plan.Fate.LOCKED)))
+            .toList();
+    Library without = without(movable);
+    List<Keymap> cleared =
+        stations.stream().map(s -> s.keymap().following(library, without)).toList();
+    List<List<Suggestion>> options = new ArrayList<>();
+    for (Binding b : movable) {
+      if (!watcher.isWanted()) {
+        break;
+      }
+      options.add(options(b, without, cleared));
+    }
+    List<Binding> looked = movable.subList(0, options.size());
+    Map<String, Set<Trigger>> refused = new HashMap<>();
+    wanted.refused().forEach((b, t) -> refused.put(b, new HashSet<>(t)));
+    Set<Object> before = troubles(library, stations.stream().map(Subject::keymap).toList());
+    for (int round = 0; round < ROUNDS; round++) {
+      Plan plan = solved(meant, looked, options, refused, watcher, began);
+      Bad bad = bad(plan, before);
+      if (bad.isNothing()) {
+        return plan;
+      }
+      bad.triggers().forEach((b, t) -> refused.computeIfAbsent(b, x -> new HashSet<>()).addAll(t));
+      for (int i = 0; i < looked.size(); i++) {
+        if (bad.stay().contains(looked.get(i).id())) {
+          options.set(i, options.get(i).subList(0, 1));
+        }
+      }
+    }
+    return nothing(meant, looked, options, began);
+  }
+
+  /**
+   * What of a plan brings trouble that was not there.
+   *
+   * @param triggers that are in it, by the binding that would get them
+   * @param stay bindings by whose leaving it comes to light
+   */
+  private record Bad(Map<String, Set<Trigger>> triggers, Set<String> stay) {
+    boolean isNothing() {
+      return triggers.isEmpty() && stay.isEmpty();
+    }
+  }
+
+  /** The library in which what may move has nothing of what it would give up. */
+  private Library without(List<Binding> movable) {
+    List<Edit> edits = new ArrayList<>();
+    for (Binding b : movable) {
+      edits.add(new Edit.PutBinding(b.withTriggers(b.triggers().subList(1, b.triggers().size()))));
+    }
+    return new Edit.Together(edits).on(library);
+  }
+
+  /** Today's trigger first, then what is free for it, the best first. */
+  private List<Suggestion> options(Binding b, Library without, List<Keymap> cleared) {
+    Trigger.Keys today = (Trigger.Keys) b.triggers().getFirst();
+    List<Suggestion> all = new ArrayList<>();
+    all.add(Suggestions.scored(without, cleared, b, today));
+    if (wanted.locked().contains(b.id())) {
+      return all;
+    }
+    Suggestions.onKeys(without, cleared, b, OPTIONS).stream()
+        .filter(s -> !s.trigger().equals(today))
+        .forEach(all::add);
+    return all;
+  }
+
+  private double cost(Binding b, Suggestion s, boolean moved) {
+    double units = Double.isFinite(s.cost()) ? s.cost() : 60;
+    return b.usesPerWeek() * units * UNIT + (moved ? LEARNING : 0);
+  }
+
+  private Plan solved(
+      List<Binding> meant,
+      List<Binding> movable,
+      List<List<Suggestion>> options,
+      Map<String, Set<Trigger>> refused,
+      Watcher watcher,
+      long began) {
+    List<List<Suggestion>> left = new ArrayList<>();
+    List<double[]> costs = new ArrayList<>();
+    for (int i = 0; i < movable.size(); i++) {
+      Binding b = movable.get(i);
+      Set<Trigger> not = refused.getOrDefault(b.id(), Set.of());
+      List<Suggestion> some = new ArrayList<>();
+      for (int a = 0; a < options.get(i).size(); a++) {
+        Suggestion s = options.get(i).get(a);
+        if (a == 0 || !not.contains(s.trigger())) {
+          some.add(s);
+        }
+      }
+      left.add(some);
+      double[] each = new double[some.size()];
+      for (int a = 0; a < each.length; a++) {
+        each[a] = cost(b, some.get(a), a > 0);
+      }
+      costs.add(each);
+    }
+    Problem problem = new Problem(costs, groups(movable, left), wanted.moves());
+    double seconds = wanted.seconds() - (System.nanoTime() - began) / 1e9;
+    Solution best =
+        CpSat.isThere()
+            ? CpSat.solve(problem, seconds, watcher)
+            : LocalSearch.solve(problem, seconds, watcher);
+    return told(meant, movable, left, problem, best, began);
+  }
+
+  private Plan nothing(
+      List<Binding> meant, List<Binding> movable, List<List<Suggestion>> options, long began) {
+    List<double[]> costs = new ArrayList<>();
+    for (int i = 0; i < movable.size(); i++) {
+      costs.add(new double[] {cost(movable.get(i), options.get(i).getFirst(), false)});
+    }
+    Problem problem = new Problem(costs, List.of(), 0);
+    Solution today =
+        new Solution(problem.today(), problem.cost(problem.today()), OptionalDouble.empty());
+    return told(meant, movable, options, problem, today, began);
+  }
+
+  private Plan told(
+      List<Binding> meant,
+      List<Binding> movable,
+      List<List<Suggestion>> options,
+      Problem problem,
+      Solution solution,
+      long began) {
+    List<Plan.Line> lines = new ArrayList<>();
+    Map<String, Integer> at = new HashMap<>();
+    for (int i = 0; i < movable.size(); i++) {
+      at.put(movable.get(i).id(), i);
+    }
+    for (Binding b : meant) {
+      Trigger today = b.triggers().getFirst();
+      Integer i = at.get(b.id());
+      if (i == null) {
+        lines.add(
+            new Plan.Line(b.id(), today, today, 0, stays(b).orElse(Plan.Fate.STAYS), List.of()));
+        continue;
+      }
+      int taken = solution.taken().get(i);
+      Suggestion s = options.get(i).get(taken);
+      double[] costs = problem.choices().get(i);
+      lines.add(
+          new Plan.Line(
+              b.id(),
+              today,
+              s.trigger(),
+              costs[0] - costs[taken],
+              taken == 0 ? stays(b).orElse(Plan.Fate.STAYS) : Plan.Fate.MOVES,
+              taken == 0 ? List.of() : s.reasons()));
+    }
+    lines.sort(
+        Comparator.comparing((Plan.Line l) -> !l.moves()).thenComparingDouble(l -> -l.gain()));
+    return new Plan(
+        lines,
+        problem.cost(problem.today()),
+        solution.cost(),
+        solution.bound(),
+        problem.choices().stream().mapToInt(c -> c.length).sum(),
+        (System.nanoTime() - began) / 1e9);
+  }
+
+  /** What is pressed, as one station hears it in one state of a program. */
+  private record Heard(int station, Place state, List<Signal> path) {}
+
+  /** Which options cannot be taken together. */
+  private List<List<Problem.Option>> groups(List<Binding> movable, List<List<Suggestion>> options) {
+    Map<Heard, Set<Problem.Option>> whole = new LinkedHashMap<>();
+    Map<Heard, Set<Problem.Option>> longer = new LinkedHashMap<>();
+    for (int station = 0; station < stations.size(); station++) {
+      Keymap keymap = stations.get(station).keymap();
+      for (int i = 0; i < movable.size(); i++) {
+        List<Place> states = keymap.statesOf(movable.get(i).place());
+        for (int a = 0; a < options.get(i).size(); a++) {
+          Problem.Option option = new Problem.Option(i, a);
+          for (List<Signal> path : keymap.paths(options.get(i).get(a).trigger())) {
+            for (Place state : states) {
+              whole
+                  .computeIfAbsent(new Heard(station, state, path), x -> new HashSet<>())
+                  .add(option);
+              for (int n = 1; n < path.size(); n++) {
+                longer
+                    .computeIfAbsent(
+                        new Heard(station, state, path.subList(0, n)), x -> new HashSet<>())
+                    .add(option);
+              }
+            }
+          }
+        }
+      }
+    }
+    Set<List<Problem.Option>> all = new HashSet<>();
+    whole.forEach(
+        (heard, some) -> {
+          apart(some, all);
+          Set<Problem.Option> begun = longer.getOrDefault(heard, Set.of());
+          for (Problem.Option b : begun) {
+            Set<Problem.Option> with = new HashSet<>(some);
+            with.add(b);
+            apart(with, all);
+          }
+        });
+    return List.copyOf(all);
+  }
+
+  /** At most one of these; what clashes today already is not held against today. */
+  private static void apart(Set<Problem.Option> some, Set<List<Problem.Option>> into) {
+    if (some.stream().map(Problem.Option::choice).distinct().count() < 2) {
+      return;
+    }
+    Comparator<Problem.Option> order =
+        Comparator.comparingInt(Problem.Option::choice).thenComparingInt(Problem.Option::index);
+    List<Problem.Option> today = some.stream().filter(o -> o.index() == 0).sorted(order).toList();
+    List<Problem.Option> others = some.stream().filter(o -> o.index() != 0).sorted(order).toList();
+    if (today.size() < 2) {
+      into.add(some.stream().sorted(order).toList());
+      return;
+    }
+    if (others.size() > 1) {
+      into.add(others);
+    }
+    for (Problem.Option t : today) {
+      for (Problem.Option o : others) {
+        if (t.choice() != o.choice()) {
+          into.add(List.of(t, o));
+        }
+      }
+    }
+  }
+
+  /** What is wrong, as what stays the same when only triggers are others. */
+  private Set<Object> troubles(Library of, List<Keymap> keymaps) {
+    Set<Object> all = new HashSet<>();
+    for (int i = 0; i < stations.size(); i++) {
+      for (Conflict c : Auditor.audit(stations.get(i).with(of, keymaps.get(i)))) {
+        all.add(trouble(i, c));
+      }
+    }
+    return all;
+  }
+
+  private static Object trouble(int station, Conflict c) {
+    return List.of(
+        station,
+        c.kind(),
+        c.claims().stream()
+            .map(claim -> claim.owner().name())
+            .collect(Collectors.toCollection(TreeSet::new)));
+  }
+
+  private Bad bad(Plan plan, Set<Object> before) {
+    List<Plan.Line> moved = plan.moved();
+    Bad bad = new Bad(new HashMap<>(), new HashSet<>());
+    if (moved.isEmpty()) {
+      return bad;
+    }
+    Library after = plan.take(library, moved.stream().map(Plan.Line::binding).toList()).on(library);
+    for (int i = 0; i < stations.size(); i++) {
+      Subject s = stations.get(i);
+      Keymap keymap = s.keymap().following(library, after);
+      for (Conflict c : Auditor.audit(s.with(after, keymap))) {
+        if (!before.contains(trouble(i, c))) {
+          blame(c, moved, bad);
+        }
+      }
+    }
+    return bad;
+  }
+
+  private static void blame(Conflict c, List<Plan.Line> moved, Bad bad) {
+    Set<String> involved =
+        c.claims().stream()
+            .filter(claim -> claim.owner() instanceof Owner.Yours)
+            .map(claim -> ((Owner.Yours) claim.owner()).binding())
+            .collect(Collectors.toSet());
+    List<Plan.Line> in =
+        moved.stream()
+            .filter(l -> involved.contains(l.binding()) || c.isAbout(l.binding()))
+            .toList();
+    in.forEach(
+        l -> bad.triggers().computeIfAbsent(l.binding(), x -> new HashSet<>()).add(l.proposed()));
+    if (!in.isEmpty()) {
+      return;
+    }
+    Set<Trigger> triggers = c.claims().stream().map(Claim::trigger).collect(Collectors.toSet());
+    List<Plan.Line> left = moved.stream().filter(l -> triggers.contains(l.today())).toList();
+    (left.isEmpty() ? moved : left).forEach(l -> bad.stay().add(l.binding()));
+  }
+}

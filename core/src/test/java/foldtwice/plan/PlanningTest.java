@@ -1,0 +1,170 @@
+package foldtwice.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.binding.Binding;
+import foldtwice.conflict.Auditor;
+import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Subject;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.library.RandomLibraries;
+import foldtwice.library.file.LibraryJson;
+import foldtwice.resolve.Keymap;
+import foldtwice.trigger.Trigger;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+class PlanningTest {
+
+  private static Library demo(String name) throws Exception {
+    return LibraryJson.read(
+        Files.readAllBytes(Path.of(System.getProperty("project.root"), "demo", name)));
+  }
+
+  private static List<Subject> subjects(Library library) {
+    return library.stations().values().stream()
+        .map(s -> Subject.of(library, Keymap.of(library, s)))
+        .toList();
+  }
+
+  private static Planning.Wanted all(int moves) {
+    return new Planning.Wanted(Optional.empty(), moves, 5, Set.of(), Map.of());
+  }
+
+  private static Set<String> troubles(Library library) {
+    Set<String> all = new HashSet<>();
+    for (Subject s : subjects(library)) {
+      for (Conflict c : Auditor.audit(s)) {
+        all.add(
+            s.keymap().station().id()
+                + c.kind()
+                + c.claims().stream()
+                    .map(x -> x.owner().name())
+                    .collect(Collectors.toCollection(TreeSet::new)));
+      }
+    }
+    return all;
+  }
+
+  /**
+   * A plan taken whole brings no conflict that the audit did not have, never costs more than today
+   * by its own measure, keeps locks and the number of moves, and its bound is not above it.
+   */
+  @Property(tries = 40)
+  void laws(@ForAll long seed) {
+    Library library = RandomLibraries.of(seed);
+    if (library.stations().isEmpty()) {
+      return;
+    }
+    Set<String> locked = library.bindings().keySet().stream().limit(2).collect(Collectors.toSet());
+    int moves = (int) Math.floorMod(seed, 5L);
+    Plan plan =
+        Planning.of(
+            subjects(library),
+            new Planning.Wanted(Optional.empty(), moves, 3, locked, Map.of()),
+            Watcher.PATIENT);
+    assertThat(plan.planned()).isLessThanOrEqualTo(plan.today() + 1e-6);
+    assertThat(plan.moved()).hasSizeLessThanOrEqualTo(moves);
+    assertThat(plan.moved()).noneMatch(l -> locked.contains(l.binding()));
+    plan.bound().ifPresent(b -> assertThat(b).isLessThanOrEqualTo(plan.planned() + 1e-6));
+    List<String> ids = plan.moved().stream().map(Plan.Line::binding).toList();
+    Library taken = plan.take(library, ids).on(library);
+    assertThat(troubles(library)).containsAll(troubles(taken));
+    for (Plan.Line l : plan.moved()) {
+      assertThat(taken.bindings().get(l.binding()).triggers()).contains(l.proposed());
+      assertThat(l.gain()).isPositive();
+    }
+  }
+
+  /** Six programs, on all stations; locked lines stay, refused triggers are not proposed again. */
+  @Test
+  void theDemoIsPlannedAndAskedAgain() throws Exception {
+    Library demo = demo("fernhollow.json");
+    List<Subject> stations = subjects(demo);
+    Plan plan = Planning.of(stations, all(6), Watcher.PATIENT);
+    assertThat(plan.moved()).hasSize(6);
+    assertThat(plan.gap().orElseThrow()).isLessThanOrEqualTo(0.05 * plan.today());
+    Plan.Line first = plan.moved().getFirst();
+    Plan.Line second = plan.moved().get(1);
+    Plan again =
+        Planning.of(
+            stations,
+            new Planning.Wanted(
+                Optional.empty(),
+                6,
+                5,
+                Set.of(first.binding()),
+                Map.of(second.binding(), Set.<Trigger>of(second.proposed()))),
+            Watcher.PATIENT);
+    assertThat(again.moved()).noneMatch(l -> l.binding().equals(first.binding()));
+    assertThat(again.lines())
+        .filteredOn(l -> l.binding().equals(first.binding()))
+        .allMatch(l -> l.fate() == Plan.Fate.LOCKED);
+    assertThat(again.moved())
+        .noneMatch(
+            l -> l.binding().equals(second.binding()) && l.proposed().equals(second.proposed()));
+    assertThat(again.planned()).isGreaterThanOrEqualTo(plan.planned() - 0.1);
+  }
+
+  /** Line by line: one edit, undone as one; a line that is out of date is left out. */
+  @Test
+  void linesAreTaken() throws Exception {
+    Library demo = demo("fernhollow.json");
+    Plan plan =
+        Planning.of(
+            subjects(demo),
+            new Planning.Wanted(Optional.of("copystand"), 5, 5, Set.of(), Map.of()),
+            Watcher.PATIENT);
+    assertThat(plan.lines())
+        .allMatch(
+            l ->
+                demo.bindings()
+                    .get(l.binding())
+                    .place()
+                    .applicationId()
+                    .equals(Optional.of("copystand")));
+    List<String> three = plan.moved().stream().limit(3).map(Plan.Line::binding).toList();
+    Edit edit = plan.take(demo, three);
+    Library taken = edit.on(demo);
+    long changed =
+        taken.bindings().values().stream()
+            .filter(b -> !b.equals(demo.bindings().get(b.id())))
+            .count();
+    assertThat(changed).isEqualTo(three.size());
+    assertThat(edit.inverse(demo).on(taken)).isEqualTo(demo);
+    Binding moved = demo.bindings().get(three.getFirst()).withTriggers(List.of());
+    Library meanwhile = new Edit.PutBinding(moved).on(demo);
+    assertThat(plan.take(meanwhile, three).on(meanwhile).bindings().get(moved.id()))
+        .isEqualTo(moved);
+  }
+
+  /** Nothing to move, no room to move, no time at all: today's, and nothing breaks. */
+  @Test
+  void thereMayBeNothingToPlan() throws Exception {
+    Library empty =
+        new Edit.PutStation(demo("seedhouse.json").stations().values().iterator().next())
+            .on(Library.empty("nothing"));
+    Plan none = Planning.of(subjects(empty), all(5), Watcher.PATIENT);
+    assertThat(none.lines()).isEmpty();
+    assertThat(none.planned()).isZero();
+    Plan still = Planning.of(subjects(demo("seedhouse.json")), all(0), Watcher.PATIENT);
+    assertThat(still.moved()).isEmpty();
+    Plan hurried =
+        Planning.of(
+            subjects(demo("seedhouse.json")),
+            new Planning.Wanted(Optional.empty(), 5, 0.001, Set.of(), Map.of()),
+            Watcher.PATIENT);
+    assertThat(hurried.planned()).isLessThanOrEqualTo(hurried.today());
+  }
+}
