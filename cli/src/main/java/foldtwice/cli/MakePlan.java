@@ -160,7 +160,8 @@ final class MakePlan implements Callable<Integer> {
             ? "at most "
                 + EffortWords.time(plan.gap().getAsDouble())
                 + " a week from the best possible"
-            : "how far it is from the best possible is not proven: the solver does not load here");
+            : "how far it is from the best possible is not proven"
+                + (Planning.proves() ? " in this time" : ": the solver does not load here"));
   }
 
   private static ObjectNode json(Plan plan) {

@@ -11,6 +11,7 @@ import com.google.ortools.sat.LinearExprBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -25,26 +26,34 @@ final class CpSat {
   /** Costs are whole numbers for the solver: milliseconds. */
   private static final double SCALE = 1000;
 
-  /** Loaded once, by whoever asks first. */
-  private static final class Native {
-    private static final boolean LOADED = load();
-
-    private static boolean load() {
-      try {
-        Loader.loadNativeLibraries();
-        return true;
-      } catch (UnsatisfiedLinkError | RuntimeException | NoClassDefFoundError e) {
-        LOG.warn("the solver does not load; plans are searched for without a proof", e);
-        return false;
-      }
-    }
-  }
+  /** Whether its native library is there; loaded once, by whoever asks first. */
+  private static CompletableFuture<Boolean> loading;
 
   private CpSat() {}
 
   /** False where its native library does not load. */
   static boolean isThere() {
-    return Native.LOADED;
+    return loading().join();
+  }
+
+  /** On a thread of its own: whoever asks first may be interrupted in the midst of it. */
+  private static synchronized CompletableFuture<Boolean> loading() {
+    if (loading == null) {
+      CompletableFuture<Boolean> loaded = new CompletableFuture<>();
+      Thread.ofPlatform().daemon().name("plan-load").start(() -> load(loaded));
+      loading = loaded;
+    }
+    return loading;
+  }
+
+  private static void load(CompletableFuture<Boolean> loaded) {
+    try {
+      Loader.loadNativeLibraries();
+      loaded.complete(true);
+    } catch (LinkageError | RuntimeException e) {
+      LOG.warn("the solver does not load; plans are searched for without a proof", e);
+      loaded.complete(false);
+    }
   }
 
   static Solution solve(Problem problem, double seconds, Watcher watcher) {

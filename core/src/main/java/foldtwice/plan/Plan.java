@@ -69,6 +69,15 @@ public record Plan(
     lines = List.copyOf(lines);
   }
 
+  /** The same plan, with what is proven for all of its kind. */
+  Plan provenTo(OptionalDouble least) {
+    OptionalDouble proven =
+        least.isPresent()
+            ? OptionalDouble.of(Math.min(least.getAsDouble(), planned))
+            : OptionalDouble.empty();
+    return new Plan(lines, today, planned, proven, options, seconds);
+  }
+
   /** How far it can be from the best possible, in seconds a week. */
   public OptionalDouble gap() {
     return bound.isPresent()

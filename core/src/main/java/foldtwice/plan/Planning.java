@@ -7,11 +7,12 @@ import foldtwice.conflict.Subject;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.place.Place;
-import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Owner;
 import foldtwice.suggest.Suggestion;
 import foldtwice.suggest.Suggestions;
+import foldtwice.surface.Device;
+import foldtwice.surface.Page;
 import foldtwice.trigger.Key;
 import foldtwice.trigger.Keysym;
 import foldtwice.trigger.Signal;
@@ -43,7 +44,7 @@ public final class Planning {
   private static final int OPTIONS = 40;
 
   /** So often what an audit finds is taken out and planned again. */
-  private static final int ROUNDS = 6;
+  private static final int ROUNDS = 60;
 
   /**
    * What is wished.
@@ -69,10 +70,20 @@ public final class Planning {
   private final Library library;
   private final Wanted wanted;
 
+  /** What keys of devices type of themselves: it is not for fingers. */
+  private final Set<Trigger> sent = new HashSet<>();
+
   private Planning(List<Subject> stations, Wanted wanted) {
     this.stations = stations;
     this.library = stations.getFirst().library();
     this.wanted = wanted;
+    for (Device d : library.devices()) {
+      for (Page p : d.pages()) {
+        p.sends().values().stream()
+            .filter(x -> x instanceof Page.Sends.Chord)
+            .forEach(x -> sent.add(((Page.Sends.Chord) x).keys()));
+      }
+    }
   }
 
   /**
@@ -86,7 +97,7 @@ public final class Planning {
 
   /** Why a binding is not moved; nothing for one that may be. */
   private Optional<Plan.Fate> stays(Binding b) {
-    if (!(b.triggers().getFirst() instanceof Trigger.Keys)) {
+    if (!(b.triggers().getFirst() instanceof Trigger.Keys keys) || sent.contains(keys)) {
       return Optional.of(Plan.Fate.OTHER_KIND);
     }
     if (wanted.locked().contains(b.id())) {
@@ -139,11 +150,14 @@ public final class Planning {
     Map<String, Set<Trigger>> refused = new HashMap<>();
     wanted.refused().forEach((b, t) -> refused.put(b, new HashSet<>(t)));
     Set<Object> before = troubles(library, stations.stream().map(Subject::keymap).toList());
-    for (int round = 0; round < ROUNDS; round++) {
+    // What is taken out may have been good beside other lines: only the first bound is one for all.
+    OptionalDouble bound = OptionalDouble.empty();
+    for (int round = 0; round < ROUNDS && (round == 0 || goesOn(watcher, began)); round++) {
       Plan plan = solved(meant, looked, options, refused, watcher, began);
+      bound = round == 0 ? plan.bound() : bound;
       Bad bad = bad(plan, before);
       if (bad.isNothing()) {
-        return plan;
+        return plan.provenTo(bound);
       }
       bad.triggers().forEach((b, t) -> refused.computeIfAbsent(b, x -> new HashSet<>()).addAll(t));
       for (int i = 0; i < looked.size(); i++) {
@@ -152,7 +166,17 @@ public final class Planning {
         }
       }
     }
-    return nothing(meant, looked, options, began);
+    return nothing(meant, looked, options, began).provenTo(bound);
+  }
+
+  /** What an audit finds is planned around for as long again as the first plan may take. */
+  private boolean goesOn(Watcher watcher, long began) {
+    return watcher.isWanted() && (System.nanoTime() - began) / 1e9 < 2 * wanted.seconds() + 5;
+  }
+
+  /** Whether plans are proven on this computer: the solver loads. */
+  public static boolean proves() {
+    return CpSat.isThere();
   }
 
   /**
@@ -222,7 +246,8 @@ public final class Planning {
       costs.add(each);
     }
     Problem problem = new Problem(costs, groups(movable, left), wanted.moves());
-    double seconds = wanted.seconds() - (System.nanoTime() - began) / 1e9;
+    double seconds =
+        Math.max(wanted.seconds() / 20, wanted.seconds() - (System.nanoTime() - began) / 1e9);
     Solution best =
         CpSat.isThere()
             ? CpSat.solve(problem, seconds, watcher)
@@ -385,14 +410,14 @@ public final class Planning {
       Keymap keymap = s.keymap().following(library, after);
       for (Conflict c : Auditor.audit(s.with(after, keymap))) {
         if (!before.contains(trouble(i, c))) {
-          blame(c, moved, bad);
+          blame(i, c, moved, bad);
         }
       }
     }
     return bad;
   }
 
-  private static void blame(Conflict c, List<Plan.Line> moved, Bad bad) {
+  private void blame(int station, Conflict c, List<Plan.Line> moved, Bad bad) {
     Set<String> involved =
         c.claims().stream()
             .filter(claim -> claim.owner() instanceof Owner.Yours)
@@ -407,8 +432,25 @@ public final class Planning {
     if (!in.isEmpty()) {
       return;
     }
-    Set<Trigger> triggers = c.claims().stream().map(Claim::trigger).collect(Collectors.toSet());
-    List<Plan.Line> left = moved.stream().filter(l -> triggers.contains(l.today())).toList();
-    (left.isEmpty() ? moved : left).forEach(l -> bad.stay().add(l.binding()));
+    List<Plan.Line> left = moved.stream().filter(l -> brings(station, c, l)).toList();
+    // Only several together bring it: the one by which least is lost stays.
+    (left.isEmpty() ? moved.subList(moved.size() - 1, moved.size()) : left)
+        .forEach(l -> bad.stay().add(l.binding()));
+  }
+
+  /** Whether a line alone brings a conflict, by leaving what it has today. */
+  private boolean brings(int station, Conflict c, Plan.Line l) {
+    Binding b = library.bindings().get(l.binding());
+    Library after = new Edit.PutBinding(moved(b, l.proposed())).on(library);
+    Subject s = stations.get(station);
+    Object sought = trouble(station, c);
+    return Auditor.audit(s.with(after, s.keymap().following(library, after))).stream()
+        .anyMatch(found -> trouble(station, found).equals(sought));
+  }
+
+  private static Binding moved(Binding b, Trigger to) {
+    List<Trigger> triggers = new ArrayList<>(b.triggers());
+    triggers.set(0, to);
+    return b.withTriggers(triggers);
   }
 }

@@ -33,6 +33,33 @@ public enum Shape {
     }
   }
 
+  /** Where the caps lie: worked out once, when a shape is first looked at. */
+  private static final class Laid {
+    private final Shape shape;
+    private volatile List<Cap> main;
+    private volatile List<Cap> all;
+
+    Laid(Shape shape) {
+      this.shape = shape;
+    }
+
+    List<Cap> main() {
+      if (main == null) {
+        main = shape.layMain();
+      }
+      return main;
+    }
+
+    List<Cap> all() {
+      if (all == null) {
+        all = shape.layAll();
+      }
+      return all;
+    }
+  }
+
+  private final Laid laid = new Laid(this);
+
   /** One key cap on the picture of a keyboard. */
   public record Cap(KeyCode code, double x, double y, double width) {}
 
@@ -40,6 +67,10 @@ public enum Shape {
    * The caps of the main block, row by row: digits, three letter rows, the bottom row, the arrows.
    */
   public List<Cap> caps() {
+    return laid.main();
+  }
+
+  private List<Cap> layMain() {
     boolean wide = this == ISO || this == JIS;
     List<Cap> caps = new ArrayList<>();
     row(
@@ -85,6 +116,10 @@ public enum Shape {
    * where there is one.
    */
   public List<Cap> allCaps() {
+    return laid.all();
+  }
+
+  private List<Cap> layAll() {
     if (this == COMPACT) {
       return caps();
     }

@@ -83,7 +83,6 @@ class PlanningTest {
     assertThat(troubles(library)).containsAll(troubles(taken));
     for (Plan.Line l : plan.moved()) {
       assertThat(taken.bindings().get(l.binding()).triggers()).contains(l.proposed());
-      assertThat(l.gain()).isPositive();
     }
   }
 

@@ -22,8 +22,10 @@ public final class Background implements AutoCloseable {
     AUDIT,
     /** Remedies, and what else is tried on copies of the library. */
     TRIAL,
-    /** What is worked out about what is in view: suggestions, plans. */
+    /** What is worked out about what is in view: suggestions, what is saved. */
     WORK,
+    /** A better assignment, which is looked for as long as a person lets it. */
+    PLAN,
     /** Reading what others have written, which may take its time. */
     READING,
     /** What nobody waits for: folds, what scripts change. */

@@ -102,7 +102,7 @@ public final class Question<A> {
     try {
       A answer = work.apply(mine);
       Platform.runLater(() -> end(mine, () -> show.accept(answer)));
-    } catch (RuntimeException | StackOverflowError | OutOfMemoryError e) {
+    } catch (RuntimeException | StackOverflowError | OutOfMemoryError | LinkageError e) {
       Platform.runLater(
           () ->
               end(

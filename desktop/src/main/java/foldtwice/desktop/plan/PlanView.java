@@ -1,0 +1,366 @@
+package foldtwice.desktop.plan;
+
+import foldtwice.conflict.Subject;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
+import foldtwice.desktop.session.Question;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.view.Act;
+import foldtwice.desktop.view.Acts;
+import foldtwice.desktop.view.Going;
+import foldtwice.desktop.view.Target;
+import foldtwice.desktop.view.View;
+import foldtwice.library.Library;
+import foldtwice.plan.Plan;
+import foldtwice.plan.Planning;
+import foldtwice.plan.Watcher;
+import foldtwice.ready.Setup;
+import foldtwice.trigger.Trigger;
+import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Spinner;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** A better assignment: looked for beside the work, held against today, taken line by line. */
+public final class PlanView extends BorderPane implements View {
+
+  public static final List<Act<PlanView>> ACTS =
+      List.of(
+          new Act<>("plan-look", v -> !v.looking.isUnderWay() && v.hasAny(), PlanView::look),
+          new Act<>("plan-stop", v -> v.looking.isUnderWay(), PlanView::stop),
+          new Act<>("plan-take", v -> v.canTake(), PlanView::takeChosen),
+          new Act<>(
+              "plan-take-all",
+              v -> !v.left().isEmpty() && v.session.mayWrite(),
+              v -> v.take(v.left())),
+          new Act<>(
+              "plan-lock",
+              v -> v.lines.first().filter(PlanView::canLock).isPresent(),
+              v -> v.lines.first().ifPresent(v::lock)),
+          new Act<>(
+              "plan-not",
+              v -> v.lines.first().filter(Plan.Line::moves).isPresent() && !v.looking.isUnderWay(),
+              v -> v.lines.first().ifPresent(v::refuse)),
+          new Act<>("plan-binding", v -> v.lines.first().isPresent(), PlanView::goToBinding));
+
+  private static final double SECONDS = 10;
+  private static final String EVERY = "";
+
+  private final Session session;
+  private final Going going;
+  private final Acts<PlanView> acts = new Acts<>(this, ACTS);
+  private final ComboBox<String> application = new ComboBox<>();
+  private final Spinner<Integer> moves = new Spinner<>(0, 500, 8);
+  private final CheckBox allStations = new CheckBox(Ui.text("plan.allstations"));
+  private final Gauge gauge = new Gauge();
+  private final Lines lines;
+  private final Reach today = new Reach(Ui.text("plan.keystoday"), "plan-keys-today");
+  private final Reach then = new Reach(Ui.text("plan.keysthen"), "plan-keys-then");
+  private final Question<Made> looking;
+  private final Set<String> locked = new LinkedHashSet<>();
+  private final Map<String, Set<Trigger>> refused = new HashMap<>();
+  private Optional<Made> made = Optional.empty();
+  private double costToday;
+
+  /** A plan and the library it was made of. */
+  private record Made(Plan plan, Library of) {}
+
+  /** A view of the session's library. */
+  public PlanView(Session session, Going going) {
+    this.session = session;
+    this.going = going;
+    lines = new Lines(() -> this.refresh(), l -> take(List.of(l)), this::lock, this::refuse);
+    looking = session.background().question(Lane.PLAN, this::show, this::failed);
+    application.setId("plan-application");
+    application.setAccessibleText(Ui.text("plan.of"));
+    Parts.shows(
+        application,
+        a ->
+            a == null || a.equals(EVERY)
+                ? Ui.text("plan.every")
+                : new Words(session.now().library()).application(a));
+    Parts.onChosen(application, this::refresh);
+    moves.setId("plan-moves");
+    moves.setEditable(true);
+    moves.setPrefWidth(80);
+    moves.setAccessibleText(Ui.text("plan.moves"));
+    allStations.setId("plan-stations");
+    allStations.setSelected(true);
+    HBox top = new HBox(8);
+    top.setAlignment(Pos.CENTER_LEFT);
+    top.getStyleClass().add("view-top");
+    top.getChildren()
+        .addAll(
+            application,
+            Parts.label(Ui.text("plan.moves.before"), "soft"),
+            moves,
+            Parts.label(Ui.text("plan.moves.after"), "soft"),
+            allStations,
+            Parts.gap(),
+            acts.button("plan-stop"),
+            acts.button("plan-look"),
+            acts.button("plan-take"),
+            acts.button("plan-take-all", "main"));
+    setTop(top);
+    HBox keyboards = new HBox(14, today, then);
+    for (Reach r : List.of(today, then)) {
+      HBox.setHgrow(r, Priority.ALWAYS);
+      r.setPrefWidth(100);
+    }
+    keyboards.setPrefHeight(216);
+    keyboards.setMinHeight(130);
+    VBox.setVgrow(lines, Priority.ALWAYS);
+    VBox whole = new VBox(12, gauge, lines, keyboards);
+    whole.getStyleClass().add("payback-grid-pane");
+    setCenter(whole);
+  }
+
+  private boolean hasAny() {
+    return !session.now().library().bindings().isEmpty();
+  }
+
+  private void refresh() {
+    acts.refresh();
+  }
+
+  private void failed(String why) {
+    gauge.nothing(why);
+    refresh();
+  }
+
+  /** Looks for a better assignment, beside the work. */
+  private void look() {
+    Snapshot now = session.now();
+    Map<String, Setup> setups = session.setups();
+    boolean everywhere = allStations.isSelected();
+    String of = application.getValue();
+    Planning.Wanted wanted =
+        new Planning.Wanted(
+            of == null || of.equals(EVERY) ? Optional.empty() : Optional.of(of),
+            moves.getValue(),
+            SECONDS,
+            locked,
+            refused.entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, e -> Set.copyOf(e.getValue()))));
+    gauge.nothing(Ui.text("plan.looking"));
+    costToday = Double.NaN;
+    looking.anew(
+        asked ->
+            new Made(
+                Planning.of(subjects(now, everywhere, setups), wanted, watcher(asked)),
+                now.library()));
+    refresh();
+  }
+
+  /** The stations on which every trigger has to work; costs compiling the others. */
+  private static List<Subject> subjects(
+      Snapshot now, boolean everywhere, Map<String, Setup> setups) {
+    List<Subject> all = new ArrayList<>(List.of(now.subject()));
+    if (everywhere) {
+      now.library().stations().values().stream()
+          .filter(s -> !s.id().equals(now.station().id()))
+          .forEach(s -> all.add(Session.subject(now.library(), s, setups.get(s.id()))));
+    }
+    return all;
+  }
+
+  private Watcher watcher(Question.Asked asked) {
+    return new Watcher() {
+      @Override
+      public boolean isWanted() {
+        return asked.isWanted();
+      }
+
+      @Override
+      public void best(double cost, double bound) {
+        asked.tell(
+            () -> {
+              if (Double.isNaN(costToday)) {
+                costToday = cost; // the first there is is today's, or close to it
+              }
+              gauge.soFar(cost, bound, Math.max(costToday, cost));
+            });
+      }
+    };
+  }
+
+  private void stop() {
+    looking.drop();
+    gauge.nothing(Ui.text("plan.stopped"));
+    made.ifPresent(m -> show(m));
+    refresh();
+  }
+
+  private void show(Made found) {
+    made = Optional.of(found);
+    Library library = session.now().library();
+    gauge.show(found.plan(), isOutOfDate(found, library));
+    lines.show(found.plan(), library, words(), taken(found.plan(), library), session.mayWrite());
+    today.show(found.plan(), library, session.now().keymap(), false);
+    then.show(found.plan(), library, session.now().keymap(), true);
+    refresh();
+  }
+
+  /** Whether something else than lines of the plan has changed. */
+  private static boolean isOutOfDate(Made found, Library library) {
+    return found.plan().lines().stream()
+        .anyMatch(
+            l -> {
+              var b = library.bindings().get(l.binding());
+              return b == null
+                  || !(b.triggers().contains(l.today()) || b.triggers().contains(l.proposed()));
+            });
+  }
+
+  private static Set<String> taken(Plan plan, Library library) {
+    Set<String> all = new HashSet<>();
+    for (Plan.Line l : plan.moved()) {
+      var b = library.bindings().get(l.binding());
+      if (b != null && b.triggers().contains(l.proposed())) {
+        all.add(l.binding());
+      }
+    }
+    return all;
+  }
+
+  private Words words() {
+    return new Words(session.now().library(), session.now().keymap().layout());
+  }
+
+  /** The lines that move and are not taken yet. */
+  private List<Plan.Line> left() {
+    return made.map(
+            m -> {
+              Set<String> done = taken(m.plan(), session.now().library());
+              return m.plan().moved().stream().filter(l -> !done.contains(l.binding())).toList();
+            })
+        .orElse(List.of());
+  }
+
+  private boolean canTake() {
+    List<Plan.Line> left = left();
+    return session.mayWrite() && lines.chosen().stream().anyMatch(left::contains);
+  }
+
+  private void takeChosen() {
+    List<Plan.Line> left = left();
+    take(lines.chosen().stream().filter(left::contains).toList());
+  }
+
+  /** Takes lines, and those that have to go with them, as one edit. */
+  private void take(List<Plan.Line> some) {
+    if (made.isEmpty() || some.isEmpty()) {
+      return;
+    }
+    Plan plan = made.get().plan();
+    Set<String> ids = new LinkedHashSet<>();
+    some.forEach(l -> ids.addAll(plan.with(l.binding())));
+    ids.removeAll(taken(plan, session.now().library()));
+    session.make(
+        plan.take(session.now().library(), ids),
+        Ui.text("said.plantaken", ids.size(), ids.size() - some.size()));
+    lines.takeKeys();
+  }
+
+  private static boolean canLock(Plan.Line l) {
+    return switch (l.fate()) {
+      case MOVES, STAYS, LOCKED -> true;
+      case IN_FAMILY, POINTS, OTHER_KIND -> false;
+    };
+  }
+
+  private void lock(Plan.Line l) {
+    boolean on = locked.add(l.binding());
+    if (!on) {
+      locked.remove(l.binding());
+    }
+    session.say(
+        Ui.text(
+            on ? "said.locked" : "said.unlocked",
+            words().binding(session.now().library().bindings().get(l.binding()))));
+    look();
+  }
+
+  /** Not this trigger: looks again from there. */
+  private void refuse(Plan.Line l) {
+    refused.computeIfAbsent(l.binding(), b -> new HashSet<>()).add(l.proposed());
+    session.say(Ui.text("said.notthis", words().trigger(l.proposed())));
+    look();
+  }
+
+  private void goToBinding() {
+    lines.first().ifPresent(l -> going.to(new Target.Binding(l.binding())));
+  }
+
+  @Override
+  public Node node() {
+    return this;
+  }
+
+  @Override
+  public void show(Snapshot now) {
+    List<String> all = new ArrayList<>();
+    now.library().applications().keySet().stream()
+        .filter(
+            a ->
+                now.library().bindings().values().stream()
+                    .anyMatch(b -> b.place().applicationId().equals(Optional.of(a))))
+        .forEach(all::add);
+    all.add(EVERY);
+    if (!all.equals(application.getItems())) {
+      String was = application.getValue();
+      application.getItems().setAll(all);
+      application.setValue(was != null && all.contains(was) ? was : mostUsed(now, all));
+    }
+    made.ifPresent(this::show);
+    refresh();
+  }
+
+  /** The program whose bindings are used most: there is most to gain. */
+  private static String mostUsed(Snapshot now, List<String> all) {
+    Map<String, Double> uses = new HashMap<>();
+    now.library()
+        .bindings()
+        .values()
+        .forEach(
+            b ->
+                b.place()
+                    .applicationId()
+                    .ifPresent(a -> uses.merge(a, b.usesPerWeek(), Double::sum)));
+    return all.stream()
+        .max(Comparator.comparingDouble(a -> uses.getOrDefault(a, -1.0)))
+        .orElse(EVERY);
+  }
+
+  @Override
+  public void takeKeys() {
+    if (made.isPresent()) {
+      lines.takeKeys();
+    } else {
+      application.requestFocus();
+    }
+  }
+
+  @Override
+  public Target here() {
+    return new Target.Sheet("plan");
+  }
+}

@@ -1,0 +1,2 @@
+/** A better assignment, proposed and taken line by line. Start at {@link PlanView}. */
+package foldtwice.desktop.plan;

@@ -1,0 +1,104 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.library.Library;
+import foldtwice.trigger.Notation;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A better assignment is looked for, looked at and taken line by line. */
+class PlanByHandTest {
+
+  @TempDir Path folder;
+
+  private static void plan(Hands hands) {
+    hands.press(KeyCode.CONTROL, KeyCode.P);
+    hands.lookUp("look for a better assignment");
+    hands.waitForText("#plan-proof", "best possible");
+  }
+
+  private static List<String> moved(Hands hands) {
+    return hands.rows("#plan-lines").stream().filter(r -> r.contains("Not this")).toList();
+  }
+
+  @Test
+  void oneProgramIsPlannedLockedTakenAndUndone() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      Library before = hands.session.now().library();
+      plan(hands);
+      assertThat(hands.text("#plan-proof")).contains("proven in", "triggers");
+      assertThat(hands.text("#plan-says")).contains("a week less", "no conflict comes with it");
+      assertThat(moved(hands)).hasSize(8);
+      String first = moved(hands).getFirst();
+      assertThat(first).contains("Shift boxes, dx +0.5 mm");
+
+      hands.giveKeys("#plan-lines");
+      hands.press(KeyCode.HOME);
+      hands.lookUp("lock a line of the plan");
+      hands.waitForText("#plan-proof", "proven in");
+      assertThat(moved(hands)).noneMatch(r -> r.contains("Shift boxes, dx +0.5 mm"));
+
+      hands.giveKeys("#plan-lines");
+      hands.press(KeyCode.HOME);
+      hands.press(KeyCode.SHIFT, KeyCode.DOWN);
+      hands.press(KeyCode.SHIFT, KeyCode.DOWN);
+      hands.lookUp("take the chosen lines");
+      Library after = hands.session.now().library();
+      long changed =
+          after.bindings().values().stream()
+              .filter(b -> !b.equals(before.bindings().get(b.id())))
+              .count();
+      assertThat(changed).isGreaterThanOrEqualTo(3);
+      assertThat(hands.session.saidProperty().get()).contains("taken", "One undo takes it back");
+      assertThat(hands.text("#plan-lines")).contains("taken");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(hands.session.now().library().bindings()).isEqualTo(before.bindings());
+    }
+  }
+
+  /** Not this one: looked for again from there, and another is proposed, or none. */
+  @Test
+  void anotherTriggerIsLookedFor() throws Exception {
+    Files.copy(Hands.root().resolve("demo/seedhouse.json"), folder.resolve("fernhollow.json"));
+    try (Hands hands = Hands.open(folder)) {
+      plan(hands);
+      String first = hands.rows("#plan-lines").getFirst();
+      hands.giveKeys("#plan-lines");
+      hands.press(KeyCode.HOME);
+      hands.lookUp("look for another trigger than the one");
+      assertThat(hands.session.saidProperty().get()).contains("Not ");
+      hands.waitForText("#plan-proof", "best possible");
+      assertThat(hands.rows("#plan-lines")).doesNotContain(first);
+      hands.lookUp("take the whole plan");
+      assertThat(hands.session.saidProperty().get()).contains("taken");
+      assertThat(hands.node("#plan-take-all").isDisabled()).isTrue();
+      hands.waitUntil("it is audited", () -> hands.session.now().audited());
+      assertThat(hands.session.now().allConflicts())
+          .as("nothing new blocks")
+          .hasSizeLessThanOrEqualTo(12);
+      assertThat(
+              hands.session.now().library().bindings().values().stream()
+                  .filter(b -> !b.triggers().isEmpty())
+                  .map(b -> Notation.write(b.triggers().getFirst()) + b.place().id()))
+          .doesNotHaveDuplicates();
+    }
+  }
+
+  /** It can be stopped, and the interface goes on meanwhile. */
+  @Test
+  void itIsStopped() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.P);
+      hands.lookUp("look for a better assignment");
+      hands.lookUp("stop looking");
+      hands.waitForText("#plan-says", "Stopped");
+      assertThat(hands.node("#plan-look").isDisabled()).isFalse();
+      assertThat(hands.node("#plan-stop").isDisabled()).isTrue();
+    }
+  }
+}
