@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.effort.Payback;
 import foldtwice.effort.Skill;
 import foldtwice.effort.Span;
+import foldtwice.effort.UseLog;
 import foldtwice.effort.Values;
 import foldtwice.library.Library;
 import foldtwice.library.file.Json;
@@ -13,7 +14,11 @@ import foldtwice.resolve.Keymap;
 import foldtwice.text.Csv;
 import foldtwice.words.EffortWords;
 import foldtwice.words.Words;
+import java.io.BufferedReader;
+import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -54,11 +59,18 @@ final class ShowPayback implements Callable<Integer> {
       defaultValue = "AVERAGE_SKILLED")
   private Skill skill;
 
+  @Option(
+      names = "--uses",
+      paramLabel = "LOG",
+      description =
+          "a table of what was fired how often (docs/payback.md), instead of what the library says")
+  private Path uses;
+
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() throws Unusable {
-    Library library = input.library();
+    Library library = uses == null ? input.library() : counted(input.library());
     Station station = input.station(library);
     Keymap keymap = Keymap.of(library, station);
     Payback payback = Payback.of(library, keymap, Values.of(skill));
@@ -71,6 +83,23 @@ final class ShowPayback implements Callable<Integer> {
     }
     out.flush();
     return payback.aWeek().mid() > 0 ? Exit.WELL : Exit.NO;
+  }
+
+  /** The library with the uses a week that a log has. */
+  private Library counted(Library library) throws Unusable {
+    try (BufferedReader in = Files.newBufferedReader(uses)) {
+      UseLog log = UseLog.read(in, library, rows -> true);
+      Lines err = new Lines(spec.commandLine().getErr());
+      log.unknown().forEach(u -> err.line("not counted: %s", u));
+      if (log.uncounted() > log.unknown().size()) {
+        err.line("and %s more rows", String.valueOf(log.uncounted() - log.unknown().size()));
+      }
+      return log.taken(library).on(library);
+    } catch (IOException e) {
+      throw new Unusable(uses + " cannot be read: " + e.getMessage(), e);
+    } catch (UseLog.Unreadable e) {
+      throw new Unusable(uses + ": " + e.getMessage(), e);
+    }
   }
 
   private static void text(Payback payback, Words words, Station station, Lines out) {

@@ -69,6 +69,25 @@ public record Plan(
     lines = List.copyOf(lines);
   }
 
+  /**
+   * The same plan with nothing moved but these.
+   *
+   * @param still the plan in which nothing is moved, of the same bindings
+   */
+  Plan only(Collection<String> some, Plan still) {
+    List<Line> kept =
+        lines.stream()
+            .map(
+                l ->
+                    !l.moves() || some.contains(l.binding())
+                        ? l
+                        : new Line(l.binding(), l.today(), l.today(), 0, Fate.STAYS, List.of()))
+            .toList();
+    double gained = kept.stream().mapToDouble(Line::gain).sum();
+    return new Plan(
+        kept, still.today, still.today - gained, OptionalDouble.empty(), options, seconds);
+  }
+
   /** The same plan, with what is proven for all of its kind. */
   Plan provenTo(OptionalDouble least) {
     OptionalDouble proven =

@@ -23,6 +23,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -152,6 +153,7 @@ public final class Planning {
     Set<Object> before = troubles(library, stations.stream().map(Subject::keymap).toList());
     // What is taken out may have been good beside other lines: only the first bound is one for all.
     OptionalDouble bound = OptionalDouble.empty();
+    Optional<Plan> last = Optional.empty();
     for (int round = 0; round < ROUNDS && (round == 0 || goesOn(watcher, began)); round++) {
       Plan plan = solved(meant, looked, options, refused, watcher, began);
       bound = round == 0 ? plan.bound() : bound;
@@ -159,6 +161,7 @@ public final class Planning {
       if (bad.isNothing()) {
         return plan.provenTo(bound);
       }
+      last = Optional.of(plan);
       bad.triggers().forEach((b, t) -> refused.computeIfAbsent(b, x -> new HashSet<>()).addAll(t));
       for (int i = 0; i < looked.size(); i++) {
         if (bad.stay().contains(looked.get(i).id())) {
@@ -166,7 +169,24 @@ public final class Planning {
         }
       }
     }
-    return nothing(meant, looked, options, began).provenTo(bound);
+    Plan today = nothing(meant, looked, options, began);
+    return last.map(p -> clean(p, today, before)).orElse(today).provenTo(bound);
+  }
+
+  /** What of a plan can be taken without trouble, line by line, what gains most first. */
+  private Plan clean(Plan plan, Plan today, Set<Object> before) {
+    Set<String> good = new LinkedHashSet<>();
+    for (Plan.Line l : plan.moved()) {
+      Set<String> with = new LinkedHashSet<>(good);
+      with.addAll(plan.with(l.binding()));
+      Plan tried = plan.only(with, today);
+      if (!with.equals(good)
+          && tried.planned() < plan.only(good, today).planned()
+          && bad(tried, before).isNothing()) {
+        good.addAll(with);
+      }
+    }
+    return plan.only(good, today);
   }
 
   /** What an audit finds is planned around for as long again as the first plan may take. */
@@ -247,7 +267,7 @@ public final class Planning {
     }
     Problem problem = new Problem(costs, groups(movable, left), wanted.moves());
     double seconds =
-        Math.max(wanted.seconds() / 20, wanted.seconds() - (System.nanoTime() - began) / 1e9);
+        Math.max(wanted.seconds() / 4, wanted.seconds() - (System.nanoTime() - began) / 1e9);
     Solution best =
         CpSat.isThere()
             ? CpSat.solve(problem, seconds, watcher)

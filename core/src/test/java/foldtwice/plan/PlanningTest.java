@@ -39,7 +39,7 @@ class PlanningTest {
   }
 
   private static Planning.Wanted all(int moves) {
-    return new Planning.Wanted(Optional.empty(), moves, 5, Set.of(), Map.of());
+    return new Planning.Wanted(Optional.empty(), moves, 30, Set.of(), Map.of());
   }
 
   private static Set<String> troubles(Library library) {
@@ -102,7 +102,7 @@ class PlanningTest {
             new Planning.Wanted(
                 Optional.empty(),
                 6,
-                5,
+                30,
                 Set.of(first.binding()),
                 Map.of(second.binding(), Set.<Trigger>of(second.proposed()))),
             Watcher.PATIENT);
@@ -123,7 +123,7 @@ class PlanningTest {
     Plan plan =
         Planning.of(
             subjects(demo),
-            new Planning.Wanted(Optional.of("copystand"), 5, 5, Set.of(), Map.of()),
+            new Planning.Wanted(Optional.of("copystand"), 5, 30, Set.of(), Map.of()),
             Watcher.PATIENT);
     assertThat(plan.lines())
         .allMatch(

@@ -135,6 +135,95 @@ class PaybackByHandTest {
     }
   }
 
+  /** Read, looked at, taken as one edit; what it names that is not there is told. */
+  @Test
+  void aUseLogIsReadAndTaken() throws Exception {
+    Path log =
+        Files.writeString(
+            folder.resolve("log.csv"),
+            """
+            when,station,binding,count
+            2031-05-01,x,b01,30
+            2031-05-29,x,b01,30
+            2031-05-02,x,gone,4
+            """);
+    try (Hands hands = Hands.open(folder)) {
+      go(hands);
+      hands.choosing(log);
+      hands.lookUp("read a use log");
+      hands.waitForText("#uses-says", "2 rows counted, of 1 binding, over 4 weeks");
+      assertThat(hands.text("#uses")).contains("1 row not counted", "gone");
+      hands.space("#uses-take");
+      assertThat(hands.session.now().library().bindings().get("b01").usesPerWeek()).isEqualTo(15);
+      hands.waitForText("#payback-routes", "Shift boxes");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(hands.session.now().library().bindings().get("b01").usesPerWeek()).isEqualTo(410);
+      hands.choosing(Files.writeString(folder.resolve("no.csv"), "a,b\n1,2\n"));
+      hands.lookUp("read a use log");
+      hands.waitForText("#uses-says", "expected a heading");
+    }
+  }
+
+  /** What is fired in Try is counted where it happens, and can be read as a log. */
+  @Test
+  void whatIsFiredIsCounted() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.PAGE_DOWN);
+      hands.click("#try-tagpress");
+      hands.click("#box-2");
+      hands.press(KeyCode.ALT, KeyCode.PERIOD);
+      Path uses = folder.resolve("fernhollow.json.uses.csv");
+      hands.waitUntil("it is counted", () -> Files.exists(uses));
+      hands.press(KeyCode.ALT, KeyCode.PERIOD);
+      hands.pause(300);
+      assertThat(Files.readString(uses)).startsWith("when,station,binding,count\r\n");
+      hands.lookUp("go to payback");
+      hands.choosing(uses);
+      hands.lookUp("read a use log");
+      hands.waitForText("#uses-says", "2 rows counted, of 1 binding, over 1 weeks");
+    }
+  }
+
+  /** Put together, or of what was fired; practised against what the model says. */
+  @Test
+  void aProcedureIsMadeAndPractised() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      go(hands);
+      hands.lookUp("make a procedure of several bindings");
+      hands.waitForText("#procedure-parts", "Nothing is in it yet");
+      hands.paste("#procedure-find", "shift boxes, dx +0.5");
+      hands.giveKeys("#procedure-find");
+      hands.press(KeyCode.ENTER);
+      hands.retype("swap unit");
+      hands.press(KeyCode.ENTER);
+      hands.giveKeys("#procedure-times");
+      hands.retype("40");
+      hands.press(KeyCode.ENTER);
+      hands.waitForText("#procedure-says", "a week saved");
+      assertThat(hands.rows("#procedure-parts")).hasSize(2);
+      hands.giveKeys("#procedure-each");
+      hands.retype("none");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#procedure-wrong")).contains("none");
+
+      hands.lookUp("practise the procedure");
+      assertThat(hands.text("#practice-caps")).contains("Alt");
+      hands.press(KeyCode.F12);
+      assertThat(hands.text("#practice-result")).contains("1 slip");
+      hands.press(KeyCode.ALT, KeyCode.PERIOD);
+      hands.click("#practice-hidden");
+      assertThat(hands.text("#practice-caps")).isEmpty();
+      hands.press(KeyCode.CONTROL, KeyCode.U);
+      assertThat(hands.text("#practice-result")).contains("with 1 slip", "The model says");
+      hands.press(KeyCode.ESCAPE);
+      hands.giveKeys("#payback-shares");
+      hands.lookUp("delete the procedure");
+      assertThat(hands.session.now().library().procedures()).isEmpty();
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(hands.session.now().library().procedures()).hasSize(1);
+    }
+  }
+
   /** A library with nothing in it says so; one of another trade saves what it saves. */
   @Test
   void otherLibraries() throws Exception {

@@ -1,5 +1,6 @@
 package foldtwice.desktop.payback;
 
+import foldtwice.desktop.parts.KeepsKeys;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.effort.Measured;
@@ -21,7 +22,7 @@ import javafx.scene.shape.Circle;
  * Two minutes in which a person's hand is measured: keys that are shown are pressed, targets that
  * are shown are clicked, and then both in turn.
  */
-final class Exercise extends BorderPane {
+final class Exercise extends BorderPane implements KeepsKeys {
 
   private static final int KEYS = 24;
   private static final int TARGETS = 16;

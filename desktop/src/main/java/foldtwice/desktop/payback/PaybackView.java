@@ -11,17 +11,24 @@ import foldtwice.desktop.view.Acts;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
 import foldtwice.desktop.view.View;
+import foldtwice.effort.Measured;
 import foldtwice.effort.Payback;
 import foldtwice.effort.Skill;
 import foldtwice.effort.Span;
 import foldtwice.effort.Values;
+import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
+import foldtwice.library.Ids;
 import foldtwice.library.Library;
 import foldtwice.library.Outlay;
+import foldtwice.library.Procedure;
+import foldtwice.routine.Yardstick;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -34,6 +41,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.RowConstraints;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 
 /** What the library saves: at a glance, what saves most, both routes, and what to bind next. */
 public final class PaybackView extends BorderPane implements View {
@@ -45,6 +53,17 @@ public final class PaybackView extends BorderPane implements View {
           new Act<>("payback-programs", v -> v.look(Entry.By.PROGRAM)),
           new Act<>("payback-devices", v -> v.look(Entry.By.DEVICE)),
           new Act<>("payback-route", v -> v.routes.canEdit(), v -> v.routes.startEditing()),
+          new Act<>("procedure-new", v -> v.session.mayWrite(), v -> v.newProcedure(List.of())),
+          new Act<>(
+              "procedure-fired",
+              v -> v.session.mayWrite() && !v.session.firedLately().isEmpty(),
+              v -> v.newProcedure(v.session.firedLately())),
+          new Act<>("procedure-practise", v -> v.canPractise(), PaybackView::practise),
+          new Act<>(
+              "procedure-delete",
+              v -> v.session.mayWrite() && v.procedure.shown().isPresent(),
+              PaybackView::deleteProcedure),
+          new Act<>("payback-uses", v -> v.uses.choose()),
           new Act<>("payback-measure", v -> !v.exercise.isOn(), v -> v.exercise.start()));
 
   private final Session session;
@@ -54,7 +73,10 @@ public final class PaybackView extends BorderPane implements View {
   private final Shares shares = new Shares(e -> this.chosen());
   private final Routes routes;
   private final Tasks tasks;
+  private final UsesRead uses;
   private final Exercise exercise;
+  private final Practice practice;
+  private final ProcedurePane procedure;
   private final ComboBox<String> skill = new ComboBox<>();
   private final Map<Entry.By, ToggleButton> chips;
   private final Question<Payback> working;
@@ -62,12 +84,20 @@ public final class PaybackView extends BorderPane implements View {
   private Optional<Payback> found = Optional.empty();
   private Entry.By by = Entry.By.ROUTINE;
 
+  /** A procedure that was just made, to be chosen as soon as it is worked out. */
+  private Optional<String> wanted = Optional.empty();
+
   /** A view of the session's library. */
   public PaybackView(Session session, Going going) {
     this.session = session;
     routes = new Routes(session, going);
     tasks = new Tasks(going);
+    uses = new UsesRead(session);
     exercise = new Exercise(this::measured, this::refresh);
+    practice = new Practice(this::refresh);
+    procedure =
+        new ProcedurePane(
+            session, acts.button("procedure-practise"), acts.button("procedure-delete", "link"));
     working = session.background().question(Lane.WORK, this::show);
     chips = Parts.chips(Entry.By.class, "payback-", b -> Ui.text("payback.chip." + b), this::look);
     chips.get(by).setSelected(true);
@@ -80,21 +110,31 @@ public final class PaybackView extends BorderPane implements View {
     top.setAlignment(Pos.CENTER_LEFT);
     top.getStyleClass().add("view-top");
     top.getChildren().addAll(chips.values());
+    HBox forChains = new HBox(8, acts.button("procedure-new"), acts.button("procedure-fired"));
+    forChains.setAlignment(Pos.CENTER_LEFT);
+    forChains.managedProperty().bind(forChains.visibleProperty());
+    forChains.visibleProperty().bind(procedure.visibleProperty());
+    procedure.setVisible(false);
+    top.getChildren().add(forChains);
     top.getChildren()
         .addAll(
             Parts.gap(),
             Parts.label(Ui.text("payback.hand"), "soft"),
             skill,
-            acts.button("payback-measure"));
+            acts.button("payback-measure"),
+            acts.button("payback-uses"));
     setTop(top);
-    ScrollPane right = Parts.leaf(tasks, true);
+    VBox next = new VBox(12, uses, tasks);
+    next.getStyleClass().add("payback-next");
+    ScrollPane right = Parts.leaf(next, true);
     right.setFocusTraversable(false);
     right.getStyleClass().add("payback-scroll");
     GridPane grid = new GridPane(14, 14);
     grid.getStyleClass().add("payback-grid-pane");
     grid.add(glance, 0, 0);
     grid.add(shares, 1, 0);
-    grid.add(routes, 0, 1);
+    StackPane below = new StackPane(routes, procedure);
+    grid.add(below, 0, 1);
     grid.add(right, 1, 1);
     ColumnConstraints wide = new ColumnConstraints();
     wide.setPercentWidth(61);
@@ -108,7 +148,7 @@ public final class PaybackView extends BorderPane implements View {
     low.setPercentHeight(48);
     low.setVgrow(Priority.ALWAYS);
     grid.getRowConstraints().addAll(high, low);
-    whole.getChildren().addAll(grid, exercise);
+    whole.getChildren().addAll(grid, exercise, practice);
     setCenter(whole);
   }
 
@@ -137,7 +177,7 @@ public final class PaybackView extends BorderPane implements View {
     ask(session.now());
   }
 
-  private void measured(foldtwice.effort.Measured m) {
+  private void measured(Measured m) {
     hand.keep(m);
     fillSkills();
     session.say(Ui.text("said.measured"));
@@ -155,6 +195,57 @@ public final class PaybackView extends BorderPane implements View {
     acts.refresh();
   }
 
+  /** Makes a procedure, of what was fired if anything is given, and lets it be filled. */
+  private void newProcedure(List<String> bindings) {
+    Library library = session.now().library();
+    String id = Ids.free("procedure", library.procedures()::containsKey);
+    Procedure made =
+        new Procedure(
+            id,
+            Ui.text("payback.procedure.unnamed", library.procedures().size() + 1),
+            bindings.stream().<Procedure.Part>map(Procedure.Part.Bound::new).toList(),
+            0,
+            1,
+            Yardstick.NONE,
+            Extras.NONE);
+    look(Entry.By.PROCEDURE);
+    wanted = Optional.of(id);
+    session.make(new Edit.PutProcedure(made), Ui.text("said.procedure", made.name()));
+  }
+
+  private Optional<Payback.Chain> chain() {
+    return found.flatMap(
+        f ->
+            f.chains().stream()
+                .filter(
+                    c ->
+                        procedure
+                            .shown()
+                            .filter(p -> p.id().equals(c.procedure().id()))
+                            .isPresent())
+                .findFirst());
+  }
+
+  private boolean canPractise() {
+    return by == Entry.By.PROCEDURE
+        && !practice.isOn()
+        && chain().filter(c -> !c.procedure().parts().isEmpty()).isPresent();
+  }
+
+  private void practise() {
+    chain().ifPresent(c -> practice.start(c, session.now()));
+  }
+
+  private void deleteProcedure() {
+    procedure
+        .shown()
+        .ifPresent(
+            p ->
+                session.make(
+                    new Edit.RemoveProcedure(p.id()), Ui.text("said.noprocedure", p.name())));
+    shares.takeKeys();
+  }
+
   private void ask(Snapshot now) {
     Optional<Payback> before = found;
     Values values = hand.values();
@@ -169,6 +260,11 @@ public final class PaybackView extends BorderPane implements View {
   private void show(Payback payback) {
     found = Optional.of(payback);
     shares.show(by, entries(payback));
+    if (wanted.filter(payback.library().procedures()::containsKey).isPresent()) {
+      shares.choose(wanted.get());
+      wanted = Optional.empty();
+      Platform.runLater(procedure::takeKeys);
+    }
     Words words = words(payback);
     tasks.show(payback, words);
     chosen();
@@ -191,7 +287,19 @@ public final class PaybackView extends BorderPane implements View {
     } else {
       glance.show("", payback.aWeek(), payback.spentInAll());
     }
-    routes.show(payback, words(payback), entry);
+    boolean chain = by == Entry.By.PROCEDURE;
+    procedure.setVisible(chain);
+    routes.setVisible(!chain);
+    if (chain) {
+      procedure.show(
+          payback.chains().stream()
+              .filter(c -> entry.filter(e -> e.id().equals(c.procedure().id())).isPresent())
+              .findFirst(),
+          payback.library(),
+          words(payback));
+    } else {
+      routes.show(payback, words(payback), entry);
+    }
     acts.refresh();
   }
 
@@ -245,6 +353,8 @@ public final class PaybackView extends BorderPane implements View {
   public void takeKeys() {
     if (exercise.isOn()) {
       exercise.takeKeys();
+    } else if (practice.isOn()) {
+      practice.takeKeys();
     } else {
       shares.takeKeys();
     }
@@ -258,5 +368,6 @@ public final class PaybackView extends BorderPane implements View {
   @Override
   public void leave() {
     exercise.stop();
+    practice.stop();
   }
 }

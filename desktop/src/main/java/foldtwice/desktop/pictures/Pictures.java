@@ -10,6 +10,8 @@ import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.frame.Libraries;
 import foldtwice.desktop.handover.HandOverView;
 import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.payback.PaybackView;
+import foldtwice.desktop.plan.PlanView;
 import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
@@ -123,6 +125,12 @@ public final class Pictures extends Application {
     script.add(() -> frame.showSheet(true));
     script.add(() -> picture("bind-night"));
     script.add(() -> frame.showSheet(false));
+    script.add(() -> frame.show(PlanView.class).look());
+    script.add(this::untilPlanned);
+    script.add(() -> picture("plan"));
+    script.add(() -> frame.show(PaybackView.class));
+    script.add(() -> {});
+    script.add(() -> picture("payback"));
     script.add(
         () ->
             frame
@@ -170,7 +178,6 @@ public final class Pictures extends Application {
     script.add(() -> frame.show(TryView.class).showPresses());
     script.add(() -> frame.show(TryView.class).go("copystand"));
     script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.CONTEXT_MENU)));
-    script.add(() -> picture("try-fits"));
     script.add(() -> key(javafx.scene.input.KeyCode.ESCAPE));
     script.add(() -> frame.show(TryView.class).go("tagpress"));
     script.add(() -> frame.show(TryView.class).record());
@@ -264,7 +271,6 @@ public final class Pictures extends Application {
     script.add(() -> press("#run-close"));
     script.add(() -> frame.show(CollectView.class).choose("stair-boxes"));
     script.add(this::untilLearnt);
-    script.add(() -> picture("collect-script"));
     script.add(() -> frame.show(CollectView.class).choose("daylight"));
     script.add(() -> press("#fold-see"));
     script.add(() -> picture("collect-fold"));
@@ -300,6 +306,14 @@ public final class Pictures extends Application {
     } else {
       script.addFirst(() -> {}); // and drawn
       script.addFirst(() -> {});
+    }
+  }
+
+  /** A plan is looked for in the background. */
+  private void untilPlanned() {
+    boolean there = scene.lookup("#plan-proof") instanceof Label says && !says.getText().isEmpty();
+    if (!there && !rehearsing) {
+      script.addFirst(this::untilPlanned);
     }
   }
 

@@ -147,7 +147,7 @@ public final class PlanView extends BorderPane implements View {
   }
 
   /** Looks for a better assignment, beside the work. */
-  private void look() {
+  public void look() {
     Snapshot now = session.now();
     Map<String, Setup> setups = session.setups();
     boolean everywhere = allStations.isSelected();

@@ -69,6 +69,7 @@ public final class Session implements AutoCloseable {
   private final Question<Elsewhere> choosing =
       background.question(Background.Lane.WORK, this::arrive);
   private final Guests guests;
+  private final Uses uses = new Uses(background, () -> store().file());
   private final Optional<Instant> lastHere;
   private final Runs runs = new Runs(run -> Answers.keep(this, run));
   private final Recorder recorder = new Recorder(this);
@@ -271,8 +272,16 @@ public final class Session implements AutoCloseable {
             camera);
   }
 
+  /** The bindings that were fired last in this window, in order; those that are still there. */
+  public List<String> firedLately() {
+    return uses.lately().stream().filter(library().bindings()::containsKey).toList();
+  }
+
   /** Keeps that a binding fired and its routine ran through. */
   public void prove(Trial.Effect.Ran ran) {
+    if (mayWrite()) {
+      uses.fired(now().station().id(), ran.binding().id(), ran.run());
+    }
     Binding binding = now().library().bindings().get(ran.binding().id());
     Routine routine = ran.routine();
     if (!mayWrite() || !ran.binding().equals(binding) || !ran.trace().wentWell()) {

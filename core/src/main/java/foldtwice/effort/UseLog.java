@@ -1,0 +1,275 @@
+package foldtwice.effort;
+
+import com.fasterxml.jackson.databind.MappingIterator;
+import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.text.Csv;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.NotationException;
+import foldtwice.trigger.Trigger;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.LongPredicate;
+
+/**
+ * How often bindings were fired, read from a table: a heading, then a row for each firing or for
+ * each day. Columns in any order: "when" (ISO 8601, a day or a moment), "binding" (an id), or
+ * "place" and "trigger" instead, "count" (1 unless said), "station". Cells are parted by commas,
+ * semicolons or tabs, whichever the heading has.
+ *
+ * @param counts by the id of the binding
+ * @param first the earliest moment in it
+ * @param last the latest, wherever they stand
+ * @param rows that were counted
+ * @param repeated rows that stand in it twice, counted once
+ * @param unknown what rows could not be counted, and why, the first {@value #TOLD} of them
+ * @param uncounted how many rows those are
+ */
+public record UseLog(
+    Map<String, Long> counts,
+    Optional<Instant> first,
+    Optional<Instant> last,
+    long rows,
+    long repeated,
+    List<String> unknown,
+    long uncounted) {
+
+  private static final int TOLD = 8;
+
+  /** Counts beyond reason are no counts. */
+  private static final long MOST = 1_000_000_000L;
+
+  /** A table that is no use log. */
+  public static final class Unreadable extends Exception {
+    private static final long serialVersionUID = 1;
+
+    Unreadable(String what) {
+      super(what);
+    }
+  }
+
+  public UseLog {
+    counts = Map.copyOf(counts);
+    unknown = List.copyOf(unknown);
+  }
+
+  /**
+   * Reads a log. A million rows take a few seconds.
+   *
+   * @param goesOn asked now and then with how many rows were read; false ends it, with what there
+   *     is
+   * @throws Unreadable when the heading names no column that is needed
+   */
+  public static UseLog read(BufferedReader in, Library library, LongPredicate goesOn)
+      throws IOException, Unreadable {
+    in.mark(64 * 1024);
+    String heading = in.readLine();
+    if (heading == null || heading.length() > 32 * 1024) {
+      throw new Unreadable("an empty table; expected a heading such as when,station,binding,count");
+    }
+    in.reset();
+    char separator = separator(heading);
+    Reading reading = new Reading(library);
+    try (MappingIterator<String[]> rows = Csv.read(in, separator)) {
+      reading.columns(rows.hasNext() ? rows.next() : new String[0]);
+      long n = 0;
+      while (rows.hasNextValue()) {
+        reading.row(rows.nextValue());
+        if (++n % 4096 == 0 && !goesOn.test(n)) {
+          break;
+        }
+      }
+    }
+    return reading.result();
+  }
+
+  private static char separator(String heading) {
+    return heading.indexOf('\t') >= 0 ? '\t' : heading.indexOf(';') >= 0 ? ';' : ',';
+  }
+
+  /** How many weeks it is of, at least one. */
+  public double weeks() {
+    return first.isEmpty()
+        ? 1
+        : Math.max(
+            1,
+            (last.orElseThrow().toEpochMilli() - first.get().toEpochMilli()) / (7 * 86_400_000.0));
+  }
+
+  /** How often a week a binding was fired; nothing for one that is not in it. */
+  public OptionalDouble perWeek(String binding) {
+    Long count = counts.get(binding);
+    return count == null ? OptionalDouble.empty() : OptionalDouble.of(count / weeks());
+  }
+
+  /** Gives every binding that is in it the uses a week that were counted; reading twice is once. */
+  public Edit taken(Library library) {
+    List<Edit> edits = new ArrayList<>();
+    for (Binding b : library.bindings().values()) {
+      OptionalDouble uses = perWeek(b.id());
+      if (uses.isPresent()) {
+        double rounded = Math.round(uses.getAsDouble() * 10) / 10.0;
+        if (rounded != b.usesPerWeek()) {
+          edits.add(new Edit.PutBinding(b.used(rounded)));
+        }
+      }
+    }
+    return new Edit.Together(edits);
+  }
+
+  /** A log being read. */
+  private static final class Reading {
+    private final Map<String, Long> counts = new HashMap<>();
+    private final Set<String> seen = new HashSet<>();
+    private final List<String> unknown = new ArrayList<>();
+    private final Library library;
+    private final Map<String, String> byTrigger = new LinkedHashMap<>();
+    private final Map<String, Instant> days = new HashMap<>();
+    private int when = -1;
+    private int binding = -1;
+    private int place = -1;
+    private int trigger = -1;
+    private int count = -1;
+    private Instant first;
+    private Instant last;
+    private long rows;
+    private long repeated;
+    private long uncounted;
+
+    Reading(Library library) {
+      this.library = library;
+    }
+
+    void columns(String[] heading) throws Unreadable {
+      for (int i = 0; i < heading.length; i++) {
+        switch (heading[i].strip().toLowerCase(Locale.ROOT)) {
+          case "when" -> when = i;
+          case "binding" -> binding = i;
+          case "place" -> place = i;
+          case "trigger" -> trigger = i;
+          case "count" -> count = i;
+          default -> {} // a station, and what others keep
+        }
+      }
+      if (when < 0 || (binding < 0 && (place < 0 || trigger < 0))) {
+        throw new Unreadable(
+            "expected a heading with when, and binding or place and trigger; found "
+                + String.join(", ", heading));
+      }
+    }
+
+    void row(String[] cells) {
+      if (cells.length == 0 || (cells.length == 1 && cells[0].isBlank())) {
+        return;
+      }
+      if (!seen.add(Arrays.toString(cells))) {
+        repeated++;
+        return;
+      }
+      Optional<Instant> at = moment(cell(cells, when));
+      long times = times(cell(cells, count));
+      Optional<String> id =
+          binding >= 0 && !cell(cells, binding).isEmpty()
+              ? Optional.of(cell(cells, binding)).filter(library.bindings()::containsKey)
+              : byTrigger(cell(cells, place), cell(cells, trigger));
+      if (at.isEmpty() || times < 0 || id.isEmpty()) {
+        uncounted++;
+        if (unknown.size() < TOLD) {
+          unknown.add(String.join(", ", cells));
+        }
+        return;
+      }
+      rows++;
+      counts.merge(id.get(), times, (a, b) -> Math.min(MOST, a + b));
+      first = first == null || at.get().isBefore(first) ? at.get() : first;
+      last = last == null || at.get().isAfter(last) ? at.get() : last;
+    }
+
+    private static String cell(String[] cells, int column) {
+      return column < 0 || column >= cells.length ? "" : Csv.text(cells[column].strip());
+    }
+
+    private static long times(String text) {
+      try {
+        long n = text.isEmpty() ? 1 : Long.parseLong(text);
+        return n >= 0 && n <= MOST ? n : -1;
+      } catch (NumberFormatException e) {
+        return -1;
+      }
+    }
+
+    private Optional<String> byTrigger(String in, String pressed) {
+      String key = in + "\n" + pressed;
+      if (byTrigger.containsKey(key)) {
+        return Optional.ofNullable(byTrigger.get(key)).filter(id -> !id.isEmpty());
+      }
+      String found = "";
+      try {
+        Trigger t = Notation.read(pressed);
+        found =
+            library.bindings().values().stream()
+                .filter(b -> b.place().id().equals(in) && b.triggers().contains(t))
+                .map(Binding::id)
+                .findFirst()
+                .orElse("");
+      } catch (NotationException e) {
+        found = ""; // told with the row
+      }
+      byTrigger.put(key, found);
+      return Optional.of(found).filter(id -> !id.isEmpty());
+    }
+
+    private Optional<Instant> moment(String text) {
+      if (text.length() == 10) {
+        Instant known = days.get(text);
+        if (known != null) {
+          return Optional.of(known);
+        }
+      }
+      try {
+        if (text.length() == 10) {
+          Instant day = LocalDate.parse(text).atStartOfDay(ZoneOffset.UTC).toInstant();
+          days.put(text, day);
+          return Optional.of(day);
+        }
+        boolean placed =
+            text.endsWith("Z") || text.lastIndexOf('+') > 10 || text.lastIndexOf('-') > 10;
+        return Optional.of(
+            placed
+                ? OffsetDateTime.parse(text).toInstant()
+                : LocalDateTime.parse(text.replace(' ', 'T')).toInstant(ZoneOffset.UTC));
+      } catch (DateTimeParseException e) {
+        return Optional.empty();
+      }
+    }
+
+    UseLog result() {
+      return new UseLog(
+          counts,
+          Optional.ofNullable(first),
+          Optional.ofNullable(last),
+          rows,
+          repeated,
+          unknown,
+          uncounted);
+    }
+  }
+}

@@ -1,0 +1,98 @@
+package foldtwice.effort;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import foldtwice.library.Library;
+import foldtwice.library.file.LibraryJson;
+import java.io.BufferedReader;
+import java.io.StringReader;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class UseLogTest {
+
+  private static Library demo() throws Exception {
+    return LibraryJson.read(
+        Files.readAllBytes(Path.of(System.getProperty("project.root"), "demo", "fernhollow.json")));
+  }
+
+  private static UseLog read(String text) throws Exception {
+    return UseLog.read(new BufferedReader(new StringReader(text)), demo(), n -> true);
+  }
+
+  @Test
+  void firingsAreCountedByBindingOrByTrigger() throws Exception {
+    UseLog log =
+        read(
+            """
+            when,station,binding,count
+            2031-05-01T08:00:00Z,camera-bench,b01,3
+            2031-05-15T08:00:00+02:00,camera-bench,b01,4
+            2031-05-15T08:00:00+02:00,camera-bench,b01,4
+            2031-05-02,camera-bench,b02,
+            """);
+    assertThat(log.counts()).containsEntry("b01", 7L).containsEntry("b02", 1L);
+    assertThat(log.repeated()).isEqualTo(1);
+    assertThat(log.weeks()).isEqualTo(2, within(0.02));
+    assertThat(log.perWeek("b01").orElseThrow()).isEqualTo(3.5, within(0.05));
+    assertThat(log.perWeek("b03")).isEmpty();
+    UseLog other = read("trigger;place;when\nAlt+.;tagpress/box-selected;2031-05-01 08:00:00\n");
+    assertThat(other.counts()).containsExactly(java.util.Map.entry("b01", 1L));
+    assertThat(read("when\tbinding\n2031-05-01\tb01\n").counts()).containsKey("b01");
+  }
+
+  /** Taken twice it is what it is once; what is not in the log keeps its uses. */
+  @Test
+  void itIsTakenOnce() throws Exception {
+    Library demo = demo();
+    UseLog log = read("when,binding,count\n2031-05-01,b01,10\n2031-05-29,b01,10\n");
+    Library taken = log.taken(demo).on(demo);
+    assertThat(taken.bindings().get("b01").usesPerWeek()).isEqualTo(5);
+    assertThat(taken.bindings().get("b02")).isEqualTo(demo.bindings().get("b02"));
+    assertThat(log.taken(taken).on(taken)).isEqualTo(taken);
+  }
+
+  @Test
+  void whatCannotBeCountedIsTold() throws Exception {
+    UseLog log =
+        read(
+            """
+            when,station,binding,count
+            2031-05-09,x,b01,1
+            yesterday,x,b01,1
+            2031-05-01,x,nobody,1
+            2031-05-01,x,b01,-4
+            2031-05-01,x,b01,many
+            2031-05-01
+            """);
+    assertThat(log.rows()).isEqualTo(1);
+    assertThat(log.uncounted()).isEqualTo(5);
+    assertThat(log.unknown())
+        .anyMatch(u -> u.contains("yesterday"))
+        .anyMatch(u -> u.contains("nobody"));
+    for (String bad : List.of("", "a,b,c\n1,2,3\n", "binding,count\nb01,3\n")) {
+      assertThatThrownBy(() -> read(bad)).isInstanceOf(UseLog.Unreadable.class);
+    }
+    assertThat(read("when,binding\n").counts()).isEmpty();
+  }
+
+  /** Nobody waits any more: what there is so far. */
+  @Test
+  void itCanBeStopped() throws Exception {
+    StringBuilder many = new StringBuilder("when,binding,count\n");
+    for (int i = 0; i < 20_000; i++) {
+      many.append("2031-05-01T00:00:")
+          .append(String.format("%02d", i % 60))
+          .append("Z,b01,")
+          .append(i)
+          .append('\n');
+    }
+    UseLog part =
+        UseLog.read(new BufferedReader(new StringReader(many.toString())), demo(), n -> n < 8_000);
+    assertThat(part.rows()).isBetween(8_000L, 12_400L);
+  }
+}
