@@ -2,7 +2,7 @@
 rem Starts Fold Twice: builds it when needed, then
 rem   foldtwice                    the desktop with the demo library
 rem   foldtwice LIBRARY            the desktop with another library
-rem   foldtwice new^|check^|press^|run^|verify^|diff^|merge^|sheet^|history^|kit^|payback^|plan^|repair^|backups    the command line (foldtwice --help)
+rem   foldtwice new^|check^|press^|run^|verify^|diff^|merge^|sheet^|history^|kit^|payback^|plan^|bindings^|repair^|backups    the command line (foldtwice --help)
 rem   foldtwice pictures [FOLDER]  renders docs\screenshots without a display
 setlocal EnableDelayedExpansion
 set "home=%~dp0"

@@ -28,6 +28,7 @@ import picocli.CommandLine.Spec;
       KitCommand.class,
       ShowPayback.class,
       MakePlan.class,
+      BindingsTable.class,
       Repair.class,
       ListBackups.class
     })
@@ -39,6 +40,6 @@ final class Root implements Runnable {
   public void run() {
     throw new ParameterException(
         spec.commandLine(),
-        "which command? new, check, press, run, verify, diff, merge, sheet, history, kit, payback, plan, repair or backups");
+        "which command? new, check, press, run, verify, diff, merge, sheet, history, kit, payback, plan, bindings, repair or backups");
   }
 }

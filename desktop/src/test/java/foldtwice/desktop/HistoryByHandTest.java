@@ -131,6 +131,31 @@ class HistoryByHandTest {
     }
   }
 
+  /** Out to a spreadsheet and back: what a table would change is seen by meaning, then taken. */
+  @Test
+  void aTableOfBindingsIsEditedAndTaken() throws Exception {
+    Path table = folder.resolve("bindings.csv");
+    try (Hands hands = Hands.open(folder)) {
+      hands.choosing(table);
+      hands.lookUp("save the bindings as a table");
+      hands.waitUntil("it is there", () -> Files.exists(table));
+      String edited = Files.readString(table).replaceFirst("Alt\\+\\.", "Ctrl+Alt+F9");
+      Files.writeString(table, edited + "nobody,,,,,,\r\n");
+      hands.choosing(table);
+      hands.lookUp("read a table of bindings");
+      hands.waitForText("#compare-says", "1 difference; one row cannot be taken");
+      hands.waitForText("#compare-rows", "no binding");
+      assertThat(hands.rows("#compare-rows").get(1)).contains("triggers Alt+. \u2192 Ctrl+Alt+F9");
+      hands.space("#bindings-take");
+      assertThat(keys(hands, "b01")).isEqualTo("Ctrl+Alt+F9");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(keys(hands, "b01")).isEqualTo("Alt+.");
+      hands.choosing(Files.writeString(folder.resolve("odd.csv"), "a,b\n"));
+      hands.lookUp("read a table of bindings");
+      hands.waitForText("#compare-says", "expected a heading");
+    }
+  }
+
   /** A state gets a name, stays, and can be held against today and come back to. */
   @Test
   void aStateIsKeptByNameAndComeBackTo() throws Exception {

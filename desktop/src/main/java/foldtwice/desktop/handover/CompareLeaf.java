@@ -4,6 +4,7 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.DiskWork;
 import foldtwice.desktop.session.Question;
+import foldtwice.desktop.session.Saving;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -14,10 +15,13 @@ import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.merge.Differing;
+import foldtwice.table.BindingTable;
 import foldtwice.words.MergeWords;
 import java.io.IOException;
+import java.nio.charset.CharacterCodingException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -42,8 +46,25 @@ final class CompareLeaf extends BorderPane {
    */
   private record Other(String name, Library library, boolean onlyIts) {}
 
-  /** A difference in words, and where to find it in the library. */
-  private record Line(Differing.Row row, String how, String says, String text) {}
+  /** A table of bindings that was read, what of it can be taken, and what cannot. */
+  private record Table(Path file, List<BindingTable.Row> rows, Library of) {
+    boolean isOf(Library library) {
+      return new Question.Same(of).equals(new Question.Same(library));
+    }
+
+    long wrong() {
+      return rows.stream().filter(r -> r.outcome() instanceof BindingTable.Outcome.Wrong).count();
+    }
+  }
+
+  /**
+   * A difference in words, and where to find it in the library; nowhere for a row that is wrong.
+   */
+  private record Line(Optional<Differing.Row> row, String how, String says, String text) {
+    static Line of(Optional<Differing.Row> row, String how, String says) {
+      return new Line(row, how, says, (how + " " + says).toLowerCase(Locale.ROOT));
+    }
+  }
 
   private final Session session;
   private final Going going;
@@ -53,14 +74,24 @@ final class CompareLeaf extends BorderPane {
   private final ListView<Line> list = new ListView<>();
   private final Question<Other> reading;
   private final Question<List<Line>> comparing;
+  private final Question<Table> readingTable;
+  private final Runnable onChange;
   private Optional<Other> other = Optional.empty();
+  private Optional<Table> table = Optional.empty();
   private List<Line> lines = List.of();
 
-  CompareLeaf(Session session, Going going) {
+  /**
+   * Of the session's library.
+   *
+   * @param onChange called when what can be done is another
+   */
+  CompareLeaf(Session session, Going going, Runnable onChange) {
     this.session = session;
+    this.onChange = onChange;
     this.going = going;
     reading = session.background().question(Lane.READING, this::read, this::cannot);
     comparing = session.background().question(Lane.WORK, this::compared, this::cannot);
+    readingTable = session.background().question(Lane.READING, this::read, this::cannot);
     heading.setId("compare-heading");
     says.setId("compare-says");
     filter.setId("compare-filter");
@@ -128,7 +159,81 @@ final class CompareLeaf extends BorderPane {
 
   private void read(Other next) {
     other = Optional.of(next);
+    table = Optional.empty();
     show(session.now());
+    onChange.run();
+  }
+
+  /** Asks for a table of bindings, such as one edited in a spreadsheet. */
+  void chooseTable() {
+    Library library = session.now().library();
+    session.files().files(getScene().getWindow(), Ui.text("act.bindings-read")).stream()
+        .findFirst()
+        .ifPresent(
+            file ->
+                readingTable.anew(
+                    asked ->
+                        DiskWork.done(
+                            () -> {
+                              try {
+                                return new Table(
+                                    file,
+                                    BindingTable.read(Files.readString(file), library),
+                                    library);
+                              } catch (BindingTable.Unreadable e) {
+                                throw new IOException(e.getMessage(), e);
+                              } catch (CharacterCodingException e) {
+                                throw new IOException(Ui.text("payback.uses.notext", file), e);
+                              }
+                            })));
+  }
+
+  private void read(Table read) {
+    table = Optional.of(read);
+    other = Optional.empty();
+    show(session.now());
+    onChange.run();
+  }
+
+  /** True when a table was read of which something can be taken. */
+  boolean canTake() {
+    return session.mayWrite()
+        && table
+            .filter(t -> t.isOf(session.now().library()))
+            .filter(t -> t.rows().stream().anyMatch(CompareLeaf::changes))
+            .isPresent();
+  }
+
+  private static boolean changes(BindingTable.Row r) {
+    return r.outcome() instanceof BindingTable.Outcome.Changed
+        || r.outcome() instanceof BindingTable.Outcome.New;
+  }
+
+  /** Takes what can be taken of the table, as one edit. */
+  void take() {
+    Table t = table.orElseThrow();
+    table = Optional.empty();
+    session.make(
+        BindingTable.taken(t.rows()),
+        Ui.text(
+            "said.bindings",
+            t.rows().stream().filter(CompareLeaf::changes).count(),
+            t.file().getFileName()));
+    heading.setText("");
+    says.setText(Ui.text("against.nothing"));
+    shown(false);
+    onChange.run();
+  }
+
+  /** Writes the bindings as a table. */
+  void saveTable() {
+    Library library = session.now().library();
+    Saving.text(
+        session,
+        getScene().getWindow(),
+        Ui.text("act.bindings-save"),
+        "bindings.csv",
+        () -> BindingTable.write(library));
   }
 
   private void cannot(String why) {
@@ -138,11 +243,22 @@ final class CompareLeaf extends BorderPane {
   }
 
   void show(Snapshot now) {
+    Library is = now.library();
+    if (table.isPresent()) {
+      Table t = table.get();
+      if (!t.isOf(is)) {
+        table = Optional.empty();
+        cannot(Ui.text("against.tableold"));
+        return;
+      }
+      heading.setText(Ui.text("against.table", String.valueOf(t.file().getFileName())));
+      comparing.ask(new Question.Same(t), () -> lines(t));
+      return;
+    }
     if (other.isEmpty()) {
       return;
     }
     Other was = other.get();
-    Library is = now.library();
     heading.setText(Ui.text("against.heading", was.name(), is.name()));
     comparing.ask(List.of(new Question.Same(was), new Question.Same(is)), () -> lines(was, is));
   }
@@ -153,16 +269,39 @@ final class CompareLeaf extends BorderPane {
         .filter(r -> !was.onlyIts() || r.how() != Differing.How.ADDED)
         .map(
             r -> {
-              String how = MergeWords.how(r.how());
-              String says = words.of(r);
-              return new Line(r, how, says, (how + " " + says).toLowerCase(Locale.ROOT));
+              return Line.of(Optional.of(r), MergeWords.how(r.how()), words.of(r));
             })
         .toList();
   }
 
+  /** What is wrong first, then what would be another. */
+  private static List<Line> lines(Table t) {
+    List<Line> all = new ArrayList<>();
+    for (BindingTable.Row r : t.rows()) {
+      if (r.outcome() instanceof BindingTable.Outcome.Wrong(String why)) {
+        all.add(
+            Line.of(
+                Optional.empty(),
+                Ui.text("against.wrong"),
+                Ui.text("against.row", r.number(), why)));
+      }
+    }
+    Library next = BindingTable.taken(t.rows()).on(t.of());
+    MergeWords words = new MergeWords(t.of(), next);
+    Differing.between(t.of(), next)
+        .rows()
+        .forEach(r -> all.add(Line.of(Optional.of(r), MergeWords.how(r.how()), words.of(r))));
+    return all;
+  }
+
   private void compared(List<Line> found) {
     lines = found;
-    says.setText(found.isEmpty() ? Ui.text("against.same") : Ui.text("against.rows", found.size()));
+    says.setText(
+        found.isEmpty()
+            ? Ui.text("against.same")
+            : table
+                .map(t -> Ui.text("against.tablerows", found.size() - t.wrong(), t.wrong()))
+                .orElseGet(() -> Ui.text("against.rows", found.size())));
     shown(!found.isEmpty());
     fill();
   }
@@ -176,12 +315,12 @@ final class CompareLeaf extends BorderPane {
   /** Goes to what the chosen row is about, where it is still there. */
   private void go() {
     Line line = list.getSelectionModel().getSelectedItem();
-    if (line == null) {
+    if (line == null || line.row().isEmpty()) {
       return;
     }
-    String id = line.row().now();
+    String id = line.row().get().now();
     Library now = session.now().library();
-    switch (line.row().list()) {
+    switch (line.row().get().list()) {
       case "bindings" -> there(now.bindings().containsKey(id), new Target.Binding(id));
       case "routines" -> there(now.routines().containsKey(id), new Target.Routine(id));
       case "applications" -> there(now.applications().containsKey(id), new Target.Application(id));

@@ -57,6 +57,9 @@ public final class HandOverView extends BorderPane implements View {
               v -> v.inKits().taking().beGuest()),
           new Act<>("kit-leave", v -> v.kits.taking().isOpen(), v -> v.inKits().taking().leave()),
           new Act<>("compare", v -> v.inCompare().takeKeys()),
+          new Act<>("bindings-save", v -> v.inCompare().saveTable()),
+          new Act<>("bindings-read", v -> v.inCompare().chooseTable()),
+          new Act<>("bindings-take", v -> v.compare.canTake(), v -> v.inCompare().take()),
           new Act<>("compare-with", v -> v.inCompare().choose()),
           new Act<>("history-compare", v -> v.history.isChosen(), HandOverView::compareThen),
           new Act<>("history", v -> v.inHistory().takeKeys()),
@@ -105,7 +108,7 @@ public final class HandOverView extends BorderPane implements View {
     this.session = session;
     sheets = new SheetsLeaf(session, going, this::refresh);
     kits = new KitsLeaf(session, this::refresh);
-    compare = new CompareLeaf(session, going);
+    compare = new CompareLeaf(session, going, this::refresh);
     history = new HistoryLeaf(session, acts.button("history-keep"), this::refresh);
     chips =
         Parts.chips(
@@ -140,7 +143,14 @@ public final class HandOverView extends BorderPane implements View {
             acts.button("kit-save"),
             acts.button("kit-guest"),
             acts.button("kit-take-in", "main"));
-    forCompare = new HBox(8, Parts.gap(), acts.button("compare-with", "main"));
+    forCompare =
+        new HBox(
+            8,
+            Parts.gap(),
+            acts.button("bindings-save"),
+            acts.button("bindings-read"),
+            acts.button("bindings-take"),
+            acts.button("compare-with", "main"));
     kept.setId("history-kept");
     kept.getItems().add(new MenuItem()); // a menu without an item does not open
     kept.setOnShowing(e -> fillKept());
