@@ -131,10 +131,11 @@ final class SheetCommand implements Callable<Integer> {
         conflicts,
         wanted,
         LocalDate.now(ZoneId.systemDefault()),
-        routine ->
+        (routine, arguments) ->
             Demonstration.of(
                 subject,
                 routine,
+                arguments,
                 () -> SimulatedComputer.apart(subject, input.beside()::file, Ecmascript.ENGINE),
                 Demonstration.Camera.NONE));
   }

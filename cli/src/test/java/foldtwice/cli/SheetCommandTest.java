@@ -2,14 +2,19 @@ package foldtwice.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.library.Procedure;
 import foldtwice.library.file.DeviceFile;
 import foldtwice.library.file.LibraryJson;
+import foldtwice.routine.Yardstick;
 import foldtwice.surface.Device;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -87,6 +92,43 @@ class SheetCommandTest {
         .contains("not so any more: Ctrl+Shift+D, Siftbook \u203a drawers: Dry lot")
         .contains("new: Ctrl+Shift+J, Siftbook \u203a drawers: Dry lot");
     assertThat(checked(ROOT.resolve("demo/fernhollow.json"), "how.html").exit).isEqualTo(2);
+  }
+
+  /** Several one after the other, each from a run of its own. */
+  @Test
+  void aProcedureIsToldStepByStep() throws Exception {
+    Path library = folder.resolve("with.json");
+    Library demo = LibraryJson.read(Files.readAllBytes(ROOT.resolve("demo/fernhollow.json")));
+    Procedure p =
+        new Procedure(
+            "round",
+            "Label round",
+            List.of(
+                new Procedure.Part.Bound("b85"),
+                new Procedure.Part.Bound("b79"),
+                new Procedure.Part.Bound("gone")),
+            10,
+            1,
+            Yardstick.NONE,
+            Extras.NONE);
+    Files.writeString(library, LibraryJson.write(new Edit.PutProcedure(p).on(demo)));
+    StringWriter said = new StringWriter();
+    StringWriter err = new StringWriter();
+    int exit =
+        Main.run(
+            new PrintWriter(said),
+            new PrintWriter(err),
+            "sheet",
+            library.toString(),
+            "--of",
+            "Label round",
+            "--as",
+            "how-to",
+            "--out",
+            folder.resolve("round.html").toString());
+    assertThat(exit).as(err.toString()).isZero();
+    assertThat(Files.readString(folder.resolve("round.html")))
+        .contains("Paste into label", "Date on label", "2031-05-08");
   }
 
   private Ran checked(Path library, String sheet) {

@@ -79,6 +79,7 @@ public record Kit(Card card, String id, Library library) {
         case About.Program p -> {}
         case About.AtPlace p -> {}
         case About.MostUsed m -> {}
+        case About.OfProcedure p -> {}
         case About.Everything e -> families.addAll(library.families().keySet());
       }
     }

@@ -3,6 +3,7 @@ package foldtwice.sheet;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.library.Library;
+import foldtwice.library.Procedure;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
 import foldtwice.words.Words;
@@ -39,6 +40,9 @@ public sealed interface About {
   /** The bindings that are used most, {@value #MOST} at most. */
   record MostUsed() implements About {}
 
+  /** What is done in a procedure, in its order. */
+  record OfProcedure(String procedure) implements About {}
+
   /** As many as one may learn by a sheet. */
   int MOST = 24;
 
@@ -56,6 +60,7 @@ public sealed interface About {
         .forEach(a -> a.allContexts().forEach(c -> all.add(new AtPlace(a.id() + "/" + c.id()))));
     library.devices().forEach(d -> all.add(new OnDevice(d.id())));
     library.families().keySet().forEach(id -> all.add(new OfFamily(id)));
+    library.procedures().keySet().forEach(id -> all.add(new OfProcedure(id)));
     library.routines().keySet().forEach(id -> all.add(new OfRoutine(id)));
     return all;
   }
@@ -69,6 +74,7 @@ public sealed interface About {
       case AtPlace(String id) -> new Words(library).place(place(library, id));
       case OnDevice(String id) -> library.surfaces().get(id).name();
       case OfFamily(String id) -> library.families().get(id).name();
+      case OfProcedure(String id) -> library.procedures().get(id).name();
       case OfRoutine(String id) -> library.routines().get(id).name();
     };
   }
@@ -80,6 +86,15 @@ public sealed interface About {
         .filter(p -> p.id().equals(id))
         .findFirst()
         .orElseGet(Place.Everywhere::new);
+  }
+
+  /** The ids of the bindings of a procedure. */
+  private static Set<String> parts(Library library, String procedure) {
+    return Optional.ofNullable(library.procedures().get(procedure)).stream()
+        .flatMap(p -> p.parts().stream())
+        .filter(p -> p instanceof Procedure.Part.Bound)
+        .map(p -> ((Procedure.Part.Bound) p).binding())
+        .collect(Collectors.toUnmodifiableSet());
   }
 
   /** The ids of the bindings that are used most. */
@@ -110,6 +125,10 @@ public sealed interface About {
                   .isPresent();
       case OnDevice(String device) ->
           b -> b.triggers().stream().anyMatch(t -> t.deviceId().equals(Optional.of(device)));
+      case OfProcedure(String id) -> {
+        Set<String> parts = parts(library, id);
+        yield b -> parts.contains(b.id());
+      }
       case OfRoutine(String routine) -> b -> b.routine().equals(routine);
       case OfFamily(String family) ->
           b -> library.familyOf(b.id()).map(Family::id).filter(family::equals).isPresent();
@@ -130,6 +149,7 @@ public sealed interface About {
       case Program(String id) -> id;
       case OnDevice(String id) -> id;
       case OfFamily(String id) -> id;
+      case OfProcedure(String id) -> id;
       case OfRoutine(String id) -> id;
     };
   }
@@ -167,6 +187,7 @@ public sealed interface About {
           case "OnDevice" -> new OnDevice(id);
           case "OfRoutine" -> new OfRoutine(id);
           case "OfFamily" -> new OfFamily(id);
+          case "OfProcedure" -> new OfProcedure(id);
           default -> null;
         });
   }

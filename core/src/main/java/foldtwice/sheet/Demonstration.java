@@ -1,6 +1,5 @@
 package foldtwice.sheet;
 
-import foldtwice.binding.Binding;
 import foldtwice.conflict.Subject;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Target;
@@ -51,27 +50,27 @@ public final class Demonstration {
   private final Map<String, Value> arguments;
   private final Words words;
 
-  private Demonstration(Subject subject, Routine routine) {
+  private Demonstration(Subject subject, Routine routine, Map<String, Value> arguments) {
     this.routine = routine;
-    arguments =
-        subject.library().bindings().values().stream()
-            .filter(b -> b.routine().equals(routine.id()) && !b.isOff() && !b.isDraft())
-            .findFirst()
-            .map(Binding::arguments)
-            .orElse(Map.of());
+    this.arguments = arguments;
     words = new Words(subject.library(), subject.keymap().layout());
   }
 
   /**
-   * Runs it, with the arguments of its first binding, on programs in which as little is selected as
-   * it needs. What it asks is answered with what it suggests; time that it waits is simulated.
+   * Runs it on programs in which as little is selected as it needs. What it asks is answered with
+   * what it suggests; time that it waits is simulated.
    *
+   * @param arguments by parameter; defaults are taken for others
    * @param fresh programs that nobody else works, the same ones each time
    * @return what happened; nothing where its program is not there
    */
   public static Optional<HowTo> of(
-      Subject subject, Routine routine, Supplier<Around> fresh, Camera camera) {
-    Demonstration d = new Demonstration(subject, routine);
+      Subject subject,
+      Routine routine,
+      Map<String, Value> arguments,
+      Supplier<Around> fresh,
+      Camera camera) {
+    Demonstration d = new Demonstration(subject, routine, arguments);
     Optional<HowTo> best = Optional.empty();
     for (Beforehand b : Beforehand.values()) {
       Optional<Trace> tried = d.prepared(fresh.get(), b).map(Run::toEnd);

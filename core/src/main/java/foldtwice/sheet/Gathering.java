@@ -6,6 +6,7 @@ import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
 import foldtwice.conflict.Weight;
 import foldtwice.library.Library;
+import foldtwice.library.Procedure;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
@@ -219,6 +220,7 @@ final class Gathering {
       case About.OnDevice d -> false;
       case About.OfRoutine r -> false;
       case About.OfFamily f -> false;
+      case About.OfProcedure p -> false;
     };
   }
 
@@ -243,6 +245,8 @@ final class Gathering {
     return switch (wanted.about()) {
       case About.Everything() -> library.name();
       case About.MostUsed m -> m.name(library);
+      case About.OfProcedure(String id) ->
+          Optional.ofNullable(library.procedures().get(id)).map(Procedure::name).orElse(id);
       case About.AtPlace p -> upper(p.name(library));
       case About.Program(String id) -> words.application(id);
       case About.OnDevice(String id) -> library.device(id).map(Device::name).orElse(id);
@@ -273,6 +277,7 @@ final class Gathering {
       case About.AtPlace p -> "";
       case About.OnDevice d -> Sheet.TEXTS.get("sheet.ondevice");
       case About.OfFamily f -> Sheet.TEXTS.get("sheet.family");
+      case About.OfProcedure p -> Sheet.TEXTS.get("sheet.procedure");
     };
   }
 }

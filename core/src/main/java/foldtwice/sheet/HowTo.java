@@ -6,7 +6,7 @@ import java.util.Optional;
 /**
  * How a routine is done, told from a run of it.
  *
- * @param routine its id
+ * @param routine its id, or that of a procedure
  * @param beforehand what has to be so before it is begun; may be empty
  * @param stages what it does, one after the other
  * @param left how many more stages there were that are not told
@@ -19,6 +19,18 @@ public record HowTo(String routine, String beforehand, List<Stage> stages, int l
 
   public HowTo {
     stages = List.copyOf(stages);
+  }
+
+  /** Several as one, each run by itself. */
+  static HowTo together(String id, List<HowTo> all) {
+    List<Stage> stages = all.stream().flatMap(h -> h.stages().stream()).toList();
+    int told = Math.min(MOST, stages.size());
+    return new HowTo(
+        id,
+        all.stream().map(HowTo::beforehand).filter(b -> !b.isEmpty()).findFirst().orElse(""),
+        stages.subList(0, told),
+        stages.size() - told + all.stream().mapToInt(HowTo::left).sum(),
+        all.stream().map(HowTo::ended).filter(e -> !e.isEmpty()).findFirst().orElse(""));
   }
 
   /**

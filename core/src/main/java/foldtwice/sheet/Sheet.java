@@ -1,8 +1,12 @@
 package foldtwice.sheet;
 
+import foldtwice.binding.Binding;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
+import foldtwice.library.Library;
+import foldtwice.library.Procedure;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
 import foldtwice.words.Texts;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -15,7 +19,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 
 /**
  * A cheat sheet, ready to be written as PDF, HTML, SVG or CSV.
@@ -49,20 +52,16 @@ public record Sheet(
    * @param day of the library it is made from
    */
   public static Sheet of(Subject subject, List<Conflict> conflicts, Wanted wanted, LocalDate day) {
-    return of(subject, conflicts, wanted, day, routine -> Optional.empty());
+    return of(subject, conflicts, wanted, day, (routine, arguments) -> Optional.empty());
   }
 
   /**
    * Makes a sheet.
    *
-   * @param shown runs a routine and tells how it is done; asked for {@link SheetKind#HOW_TO} only
+   * @param shown runs routines and tells how they are done; asked for {@link SheetKind#HOW_TO} only
    */
   public static Sheet of(
-      Subject subject,
-      List<Conflict> conflicts,
-      Wanted wanted,
-      LocalDate day,
-      Function<Routine, Optional<HowTo>> shown) {
+      Subject subject, List<Conflict> conflicts, Wanted wanted, LocalDate day, Shown shown) {
     Contents contents = new Gathering(subject, conflicts, wanted).contents(day);
     List<Conflict> open = conflicts.stream().filter(c -> !c.isAccepted(subject.library())).toList();
     Map<String, Object> model = new HashMap<>();
@@ -104,10 +103,7 @@ public record Sheet(
         buttons.forEach(b -> pictures.add(b.picture().document()));
       }
       case HOW_TO -> {
-        howTo =
-            routine(subject, wanted)
-                .flatMap(shown)
-                .orElseGet(() -> new HowTo(wanted.about().id(), "", List.of(), 0, ""));
+        howTo = howTo(subject.library(), wanted, shown);
         model.put("howTo", howTo);
         left = howTo.left();
       }
@@ -136,10 +132,38 @@ public record Sheet(
         imprint);
   }
 
-  private static Optional<Routine> routine(Subject subject, Wanted wanted) {
-    return wanted.about() instanceof About.OfRoutine(String id)
-        ? Optional.ofNullable(subject.library().routines().get(id))
-        : Optional.empty();
+  /** Runs a routine and tells how it is done; nothing where it cannot be. */
+  public interface Shown {
+    Optional<HowTo> of(Routine routine, Map<String, Value> arguments);
+  }
+
+  /** Of a routine as it is bound first, or of the parts of a procedure one after the other. */
+  private static HowTo howTo(Library library, Wanted wanted, Shown shown) {
+    List<HowTo> all = new ArrayList<>();
+    switch (wanted.about()) {
+      case About.OfRoutine(String id) -> {
+        Map<String, Value> arguments =
+            library.bindings().values().stream()
+                .filter(b -> b.routine().equals(id) && !b.isOff() && !b.isDraft())
+                .findFirst()
+                .map(Binding::arguments)
+                .orElse(Map.of());
+        Optional.ofNullable(library.routines().get(id))
+            .flatMap(r -> shown.of(r, arguments))
+            .ifPresent(all::add);
+      }
+      case About.OfProcedure(String id) -> {
+        for (Procedure.Part part : library.procedures().get(id).parts()) {
+          if (part instanceof Procedure.Part.Bound(String binding)
+              && library.bindings().get(binding) != null) {
+            Binding b = library.bindings().get(binding);
+            library.routineOf(b).flatMap(r -> shown.of(r, b.arguments())).ifPresent(all::add);
+          }
+        }
+      }
+      default -> {} // nothing that is done in steps
+    }
+    return HowTo.together(wanted.about().id(), all);
   }
 
   /** True when there is nothing to print on it. */

@@ -25,7 +25,7 @@ class PaybackByHandTest {
   }
 
   private static void go(Hands hands) {
-    hands.press(KeyCode.CONTROL, KeyCode.B);
+    hands.press(KeyCode.CONTROL, KeyCode.F8);
     hands.waitForText("#payback-title", "a week saved");
   }
 

@@ -17,7 +17,7 @@ class PlanByHandTest {
   @TempDir Path folder;
 
   private static void plan(Hands hands) {
-    hands.press(KeyCode.CONTROL, KeyCode.P);
+    hands.press(KeyCode.CONTROL, KeyCode.F7);
     hands.lookUp("look for a better assignment");
     hands.waitForText("#plan-proof", "best possible");
   }
@@ -93,7 +93,7 @@ class PlanByHandTest {
   @Test
   void itIsStopped() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      hands.press(KeyCode.CONTROL, KeyCode.P);
+      hands.press(KeyCode.CONTROL, KeyCode.F7);
       hands.lookUp("look for a better assignment");
       hands.lookUp("stop looking");
       hands.waitForText("#plan-says", "Stopped");

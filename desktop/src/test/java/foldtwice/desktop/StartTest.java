@@ -72,6 +72,7 @@ class StartTest {
             "to-collect",
             "devices",
             "programs",
+            "uses.csv",
             "tagpress-card.pdf",
             "rowan-labels.pdf");
   }

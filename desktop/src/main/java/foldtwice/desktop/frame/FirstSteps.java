@@ -76,7 +76,7 @@ final class FirstSteps extends VBox {
     return switch (view) {
       case "collect" ->
           routines ? NONE : new First("routine", List.of("record", "new-routine", "take-in"));
-      case "bind", "conflicts", "handover" -> {
+      case "bind", "conflicts", "plan", "payback", "handover" -> {
         if (bindings) {
           yield NONE;
         }

@@ -2,8 +2,6 @@ package foldtwice.desktop.handover;
 
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
-import foldtwice.routine.Routine;
-import foldtwice.sheet.HowTo;
 import foldtwice.sheet.Sheet;
 import foldtwice.sheet.Wanted;
 import java.awt.image.BufferedImage;
@@ -14,7 +12,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import org.apache.pdfbox.Loader;
@@ -36,11 +33,7 @@ record Preview(Sheet sheet, Optional<byte[]> pdf, int pages) {
   record Page(int number, WritableImage picture) {}
 
   /** Makes the sheet and prints it to memory. Takes up to seconds; not on the interface thread. */
-  static Preview of(
-      Subject subject,
-      List<Conflict> conflicts,
-      Wanted wanted,
-      Function<Routine, Optional<HowTo>> shown) {
+  static Preview of(Subject subject, List<Conflict> conflicts, Wanted wanted, Sheet.Shown shown) {
     Sheet sheet =
         Sheet.of(subject, conflicts, wanted, LocalDate.now(ZoneId.systemDefault()), shown);
     if (sheet.isEmpty()) {

@@ -10,9 +10,8 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.Photographer;
 import foldtwice.desktop.view.Going;
-import foldtwice.routine.Routine;
 import foldtwice.sheet.About;
-import foldtwice.sheet.HowTo;
+import foldtwice.sheet.Sheet;
 import foldtwice.sheet.SheetFile;
 import foldtwice.sheet.SheetKind;
 import foldtwice.sheet.Wanted;
@@ -22,7 +21,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.print.PageLayout;
 import javafx.print.PageOrientation;
@@ -157,7 +155,7 @@ final class SheetsLeaf extends BorderPane {
     Subject subject = now.subject();
     List<Conflict> conflicts =
         Stream.concat(now.allConflicts().stream(), now.accepted().stream()).toList();
-    Function<Routine, Optional<HowTo>> shown = session.demonstrating(subject, new Photographer());
+    Sheet.Shown shown = session.demonstrating(subject, new Photographer());
     boolean other = preview == null || !preview.sheet().wanted().equals(wanted);
     if (making.ask(
         List.of(

@@ -121,8 +121,7 @@ public final class PaybackView extends BorderPane implements View {
             Parts.gap(),
             Parts.label(Ui.text("payback.hand"), "soft"),
             skill,
-            acts.button("payback-measure"),
-            acts.button("payback-uses"));
+            acts.menu("payback-more", Ui.text("payback.more"), "payback-measure", "payback-uses"));
     setTop(top);
     VBox next = new VBox(12, uses, tasks);
     next.getStyleClass().add("payback-next");

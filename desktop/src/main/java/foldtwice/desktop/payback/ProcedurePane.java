@@ -36,7 +36,7 @@ final class ProcedurePane extends VBox {
   private static final int FOUND = 60;
 
   private final Session session;
-  private final TextField name = field("procedure-name", "payback.procedure.name", 18);
+  private final TextField name = field("procedure-name", "payback.procedure.name", 13);
   private final TextField times = field("procedure-times", "payback.procedure.times", 5);
   private final TextField each = field("procedure-each", "payback.procedure.each", 4);
   private final TextField byHand = field("procedure-route", "payback.procedure.route", 30);

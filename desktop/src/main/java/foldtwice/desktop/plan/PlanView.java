@@ -31,6 +31,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Spinner;
@@ -74,6 +75,8 @@ public final class PlanView extends BorderPane implements View {
   private final Lines lines;
   private final Reach today = new Reach(Ui.text("plan.keystoday"), "plan-keys-today");
   private final Reach then = new Reach(Ui.text("plan.keysthen"), "plan-keys-then");
+  private final Button stop;
+  private final Button look;
   private final Question<Made> looking;
   private final Set<String> locked = new LinkedHashSet<>();
   private final Map<String, Set<Trigger>> refused = new HashMap<>();
@@ -104,6 +107,11 @@ public final class PlanView extends BorderPane implements View {
     moves.setAccessibleText(Ui.text("plan.moves"));
     allStations.setId("plan-stations");
     allStations.setSelected(true);
+    stop = acts.button("plan-stop");
+    look = acts.button("plan-look");
+    for (Button b : List.of(stop, look)) {
+      b.managedProperty().bind(b.visibleProperty());
+    }
     HBox top = new HBox(8);
     top.setAlignment(Pos.CENTER_LEFT);
     top.getStyleClass().add("view-top");
@@ -112,11 +120,10 @@ public final class PlanView extends BorderPane implements View {
             application,
             Parts.label(Ui.text("plan.moves.before"), "soft"),
             moves,
-            Parts.label(Ui.text("plan.moves.after"), "soft"),
             allStations,
             Parts.gap(),
-            acts.button("plan-stop"),
-            acts.button("plan-look"),
+            stop,
+            look,
             acts.button("plan-take"),
             acts.button("plan-take-all", "main"));
     setTop(top);
@@ -139,6 +146,13 @@ public final class PlanView extends BorderPane implements View {
 
   private void refresh() {
     acts.refresh();
+    boolean underWay = looking != null && looking.isUnderWay();
+    boolean had = stop.isFocused() || look.isFocused();
+    stop.setVisible(underWay);
+    look.setVisible(!underWay);
+    if (had) {
+      (underWay ? stop : look).requestFocus(); // one takes the place of the other
+    }
   }
 
   private void failed(String why) {

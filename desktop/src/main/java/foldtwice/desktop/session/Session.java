@@ -28,7 +28,7 @@ import foldtwice.run.Run;
 import foldtwice.run.Trial;
 import foldtwice.script.Ecmascript;
 import foldtwice.sheet.Demonstration;
-import foldtwice.sheet.HowTo;
+import foldtwice.sheet.Sheet;
 import foldtwice.standin.SimulatedComputer;
 import foldtwice.standin.StandIns;
 import foldtwice.standin.base.StandIn;
@@ -39,7 +39,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
@@ -259,15 +258,15 @@ public final class Session implements AutoCloseable {
   }
 
   /**
-   * Runs a routine on programs of its own, with the arguments it is bound with, and tells how it is
-   * done. Takes long; not on the interface thread.
+   * Runs a routine on programs of its own and tells how it is done. Takes long; not on the
+   * interface thread.
    */
-  public Function<Routine, Optional<HowTo>> demonstrating(
-      Subject subject, Demonstration.Camera camera) {
-    return routine ->
+  public Sheet.Shown demonstrating(Subject subject, Demonstration.Camera camera) {
+    return (routine, arguments) ->
         Demonstration.of(
             subject,
             routine,
+            arguments,
             () -> SimulatedComputer.apart(subject, computers::beside, Ecmascript.ENGINE),
             camera);
   }
