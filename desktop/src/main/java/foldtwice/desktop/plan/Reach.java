@@ -106,7 +106,7 @@ final class Reach extends VBox {
       int tint =
           used <= 0 ? 0 : 1 + (int) Math.min(3, Math.floor(4 * Math.sqrt(used / most) - 1e-9));
       key.getStyleClass().addAll("plan-key", "plan-tint-" + tint);
-      Text legend = new Text(keymap.layout().legend(c.code()));
+      Text legend = new Text(c.code().isModifier() ? "" : keymap.layout().legend(c.code()));
       legend.getStyleClass().add("plan-legend");
       legend.setTextOrigin(VPos.TOP);
       legend.setX(c.x() * unit + 4);
