@@ -1,36 +1,28 @@
 package foldtwice.plan;
 
 import foldtwice.binding.Binding;
-import foldtwice.conflict.Auditor;
-import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
-import foldtwice.place.Place;
 import foldtwice.resolve.Keymap;
-import foldtwice.resolve.Owner;
 import foldtwice.suggest.Suggestion;
 import foldtwice.suggest.Suggestions;
 import foldtwice.surface.Device;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Key;
 import foldtwice.trigger.Keysym;
-import foldtwice.trigger.Signal;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
 
 /** Makes a plan. Cost: some hundred candidates a binding, then the time it is given. */
 public final class Planning {
@@ -150,14 +142,14 @@ public final class Planning {
     List<Binding> looked = movable.subList(0, options.size());
     Map<String, Set<Trigger>> refused = new HashMap<>();
     wanted.refused().forEach((b, t) -> refused.put(b, new HashSet<>(t)));
-    Set<Object> before = troubles(library, stations.stream().map(Subject::keymap).toList());
+    Troubles troubles = new Troubles(stations);
     // What is taken out may have been good beside other lines: only the first bound is one for all.
     OptionalDouble bound = OptionalDouble.empty();
     Optional<Plan> last = Optional.empty();
     for (int round = 0; round < ROUNDS && (round == 0 || goesOn(watcher, began)); round++) {
       Plan plan = solved(meant, looked, options, refused, watcher, began);
       bound = round == 0 ? plan.bound() : bound;
-      Bad bad = bad(plan, before);
+      Troubles.Bad bad = troubles.of(plan);
       if (bad.isNothing()) {
         return plan.provenTo(bound);
       }
@@ -170,11 +162,11 @@ public final class Planning {
       }
     }
     Plan today = nothing(meant, looked, options, began);
-    return last.map(p -> clean(p, today, before)).orElse(today).provenTo(bound);
+    return last.map(p -> clean(p, today, troubles)).orElse(today).provenTo(bound);
   }
 
   /** What of a plan can be taken without trouble, line by line, what gains most first. */
-  private Plan clean(Plan plan, Plan today, Set<Object> before) {
+  private static Plan clean(Plan plan, Plan today, Troubles troubles) {
     Set<String> good = new LinkedHashSet<>();
     for (Plan.Line l : plan.moved()) {
       Set<String> with = new LinkedHashSet<>(good);
@@ -182,7 +174,7 @@ public final class Planning {
       Plan tried = plan.only(with, today);
       if (!with.equals(good)
           && tried.planned() < plan.only(good, today).planned()
-          && bad(tried, before).isNothing()) {
+          && troubles.of(tried).isNothing()) {
         good.addAll(with);
       }
     }
@@ -197,18 +189,6 @@ public final class Planning {
   /** Whether plans are proven on this computer: the solver loads. */
   public static boolean proves() {
     return CpSat.isThere();
-  }
-
-  /**
-   * What of a plan brings trouble that was not there.
-   *
-   * @param triggers that are in it, by the binding that would get them
-   * @param stay bindings by whose leaving it comes to light
-   */
-  private record Bad(Map<String, Set<Trigger>> triggers, Set<String> stay) {
-    boolean isNothing() {
-      return triggers.isEmpty() && stay.isEmpty();
-    }
   }
 
   /** The library in which what may move has nothing of what it would give up. */
@@ -265,7 +245,11 @@ public final class Planning {
       }
       costs.add(each);
     }
-    Problem problem = new Problem(costs, groups(movable, left), wanted.moves());
+    Problem problem =
+        new Problem(
+            costs,
+            Clashes.groups(stations.stream().map(Subject::keymap).toList(), movable, left),
+            wanted.moves());
     double seconds =
         Math.max(wanted.seconds() / 4, wanted.seconds() - (System.nanoTime() - began) / 1e9);
     Solution best =
@@ -328,149 +312,5 @@ public final class Planning {
         solution.bound(),
         problem.choices().stream().mapToInt(c -> c.length).sum(),
         (System.nanoTime() - began) / 1e9);
-  }
-
-  /** What is pressed, as one station hears it in one state of a program. */
-  private record Heard(int station, Place state, List<Signal> path) {}
-
-  /** Which options cannot be taken together. */
-  private List<List<Problem.Option>> groups(List<Binding> movable, List<List<Suggestion>> options) {
-    Map<Heard, Set<Problem.Option>> whole = new LinkedHashMap<>();
-    Map<Heard, Set<Problem.Option>> longer = new LinkedHashMap<>();
-    for (int station = 0; station < stations.size(); station++) {
-      Keymap keymap = stations.get(station).keymap();
-      for (int i = 0; i < movable.size(); i++) {
-        List<Place> states = keymap.statesOf(movable.get(i).place());
-        for (int a = 0; a < options.get(i).size(); a++) {
-          Problem.Option option = new Problem.Option(i, a);
-          for (List<Signal> path : keymap.paths(options.get(i).get(a).trigger())) {
-            for (Place state : states) {
-              whole
-                  .computeIfAbsent(new Heard(station, state, path), x -> new HashSet<>())
-                  .add(option);
-              for (int n = 1; n < path.size(); n++) {
-                longer
-                    .computeIfAbsent(
-                        new Heard(station, state, path.subList(0, n)), x -> new HashSet<>())
-                    .add(option);
-              }
-            }
-          }
-        }
-      }
-    }
-    Set<List<Problem.Option>> all = new HashSet<>();
-    whole.forEach(
-        (heard, some) -> {
-          apart(some, all);
-          Set<Problem.Option> begun = longer.getOrDefault(heard, Set.of());
-          for (Problem.Option b : begun) {
-            Set<Problem.Option> with = new HashSet<>(some);
-            with.add(b);
-            apart(with, all);
-          }
-        });
-    return List.copyOf(all);
-  }
-
-  /** At most one of these; what clashes today already is not held against today. */
-  private static void apart(Set<Problem.Option> some, Set<List<Problem.Option>> into) {
-    if (some.stream().map(Problem.Option::choice).distinct().count() < 2) {
-      return;
-    }
-    Comparator<Problem.Option> order =
-        Comparator.comparingInt(Problem.Option::choice).thenComparingInt(Problem.Option::index);
-    List<Problem.Option> today = some.stream().filter(o -> o.index() == 0).sorted(order).toList();
-    List<Problem.Option> others = some.stream().filter(o -> o.index() != 0).sorted(order).toList();
-    if (today.size() < 2) {
-      into.add(some.stream().sorted(order).toList());
-      return;
-    }
-    if (others.size() > 1) {
-      into.add(others);
-    }
-    for (Problem.Option t : today) {
-      for (Problem.Option o : others) {
-        if (t.choice() != o.choice()) {
-          into.add(List.of(t, o));
-        }
-      }
-    }
-  }
-
-  /** What is wrong, as what stays the same when only triggers are others. */
-  private Set<Object> troubles(Library of, List<Keymap> keymaps) {
-    Set<Object> all = new HashSet<>();
-    for (int i = 0; i < stations.size(); i++) {
-      for (Conflict c : Auditor.audit(stations.get(i).with(of, keymaps.get(i)))) {
-        all.add(trouble(i, c));
-      }
-    }
-    return all;
-  }
-
-  private static Object trouble(int station, Conflict c) {
-    return List.of(
-        station,
-        c.kind(),
-        c.claims().stream()
-            .map(claim -> claim.owner().name())
-            .collect(Collectors.toCollection(TreeSet::new)));
-  }
-
-  private Bad bad(Plan plan, Set<Object> before) {
-    List<Plan.Line> moved = plan.moved();
-    Bad bad = new Bad(new HashMap<>(), new HashSet<>());
-    if (moved.isEmpty()) {
-      return bad;
-    }
-    Library after = plan.take(library, moved.stream().map(Plan.Line::binding).toList()).on(library);
-    for (int i = 0; i < stations.size(); i++) {
-      Subject s = stations.get(i);
-      Keymap keymap = s.keymap().following(library, after);
-      for (Conflict c : Auditor.audit(s.with(after, keymap))) {
-        if (!before.contains(trouble(i, c))) {
-          blame(i, c, moved, bad);
-        }
-      }
-    }
-    return bad;
-  }
-
-  private void blame(int station, Conflict c, List<Plan.Line> moved, Bad bad) {
-    Set<String> involved =
-        c.claims().stream()
-            .filter(claim -> claim.owner() instanceof Owner.Yours)
-            .map(claim -> ((Owner.Yours) claim.owner()).binding())
-            .collect(Collectors.toSet());
-    List<Plan.Line> in =
-        moved.stream()
-            .filter(l -> involved.contains(l.binding()) || c.isAbout(l.binding()))
-            .toList();
-    in.forEach(
-        l -> bad.triggers().computeIfAbsent(l.binding(), x -> new HashSet<>()).add(l.proposed()));
-    if (!in.isEmpty()) {
-      return;
-    }
-    List<Plan.Line> left = moved.stream().filter(l -> brings(station, c, l)).toList();
-    // Only several together bring it: the one by which least is lost stays.
-    (left.isEmpty() ? moved.subList(moved.size() - 1, moved.size()) : left)
-        .forEach(l -> bad.stay().add(l.binding()));
-  }
-
-  /** Whether a line alone brings a conflict, by leaving what it has today. */
-  private boolean brings(int station, Conflict c, Plan.Line l) {
-    Binding b = library.bindings().get(l.binding());
-    Library after = new Edit.PutBinding(moved(b, l.proposed())).on(library);
-    Subject s = stations.get(station);
-    Object sought = trouble(station, c);
-    return Auditor.audit(s.with(after, s.keymap().following(library, after))).stream()
-        .anyMatch(found -> trouble(station, found).equals(sought));
-  }
-
-  private static Binding moved(Binding b, Trigger to) {
-    List<Trigger> triggers = new ArrayList<>(b.triggers());
-    triggers.set(0, to);
-    return b.withTriggers(triggers);
   }
 }

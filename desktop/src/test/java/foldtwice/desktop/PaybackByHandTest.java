@@ -2,7 +2,9 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.library.Edit;
 import foldtwice.library.Outlay;
+import foldtwice.routine.Routine;
 import foldtwice.routine.Yardstick.Move;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -99,6 +101,22 @@ class PaybackByHandTest {
       hands.waitForText("#payback-spent", "1 price not counted");
       hands.lookUp("see whether a device pays");
       hands.waitForText("#payback-title", "Rowan");
+    }
+  }
+
+  /** How long a routine was worked on is told by the history, and can be corrected. */
+  @Test
+  void makingIsMeasuredByTheHistory() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      go(hands);
+      hands.space("#outlay-measured");
+      hands.waitUntil(
+          "it is said", () -> hands.session.saidProperty().get().contains("no work on this"));
+      Routine r = hands.session.now().library().routines().get("shift-boxes");
+      hands.make(new Edit.PutRoutine(r.with(r.head().inCategory("Moving"))), "one change");
+      hands.make(new Edit.PutRoutine(r.with(r.head().inCategory("Shifting"))), "another");
+      hands.space("#outlay-measured");
+      hands.waitForText("#payback-spent", "60 s spent");
     }
   }
 

@@ -1,6 +1,7 @@
 package foldtwice.desktop.payback;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.effort.Payback;
@@ -12,6 +13,7 @@ import java.util.Currency;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
@@ -26,6 +28,9 @@ final class Outlays extends VBox {
   private final TextField hour = field("outlay-hour", "payback.hour", 9);
   private final Label wrong = Parts.wrapped("", "blocks");
   private final Label what = Parts.label("", "soft");
+  private final Button measured =
+      Parts.button("outlay-measured", Ui.text("payback.measured"), this::measure, "link");
+  private Optional<String> routine = Optional.empty();
   private Optional<String> id = Optional.empty();
   private Payback shown;
 
@@ -43,6 +48,7 @@ final class Outlays extends VBox {
             what,
             minutes,
             Parts.label(Ui.text("payback.minutes.unit"), "soft"),
+            measured,
             price,
             Parts.label(Ui.text("payback.hour.before"), "soft"),
             hour);
@@ -77,6 +83,9 @@ final class Outlays extends VBox {
             .map(e -> Ui.text("payback.costof", e.name()))
             .orElse(Ui.text("payback.costnone")));
     Outlay of = id.map(payback.library()::outlay).orElse(Outlay.none(""));
+    routine = entry.filter(e -> e.by() == Entry.By.ROUTINE).map(Entry::id);
+    measured.setVisible(routine.isPresent());
+    measured.setManaged(routine.isPresent());
     minutes.setDisable(id.isEmpty());
     price.setDisable(id.isEmpty());
     boolean other = !before.equals(id);
@@ -94,6 +103,27 @@ final class Outlays extends VBox {
 
   private static String shown(Outlay o) {
     return o.price().signum() > 0 ? (o.price().toPlainString() + " " + o.currency()).strip() : "";
+  }
+
+  /** Takes the minutes the history tells of; they can be corrected. */
+  private void measure() {
+    String of = routine.orElseThrow();
+    session
+        .background()
+        .once(
+            Lane.READING,
+            () -> session.store().chronicle().join().making().getOrDefault(of, 0.0),
+            many -> {
+              if (!routine.equals(Optional.of(of))) {
+                return; // another is looked at by now
+              }
+              if (many <= 0) {
+                session.say(Ui.text("said.notmeasured"));
+              } else {
+                minutes.setText(Words.number(Math.rint(many * 10) / 10));
+                keepMinutes();
+              }
+            });
   }
 
   private void keepMinutes() {
