@@ -209,6 +209,12 @@ class SketchTest {
     assertThat(computer.front().application()).isEqualTo("desk");
   }
 
+  /** Two contexts that are said to be while a dialog is open: the second is never gone into. */
+  @Test
+  void whatAnotherComesBeforeIsRefused() {
+    everyStateIsReached(25_489);
+  }
+
   /** Every state a random program can be in, by its library, its sketch can be brought into. */
   @Property(tries = 300)
   void everyStateIsReached(@ForAll long seed) {

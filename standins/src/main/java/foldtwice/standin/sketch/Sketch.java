@@ -339,6 +339,11 @@ public final class Sketch extends StandIn<Page> {
       return first.get();
     }
     if (standing.of(context).filter(w -> w instanceof While.DialogOpen).isPresent()) {
+      String there = standing.at(focus, here);
+      if (!there.equals(context)) { // another one is said to be so as well, and comes before it
+        cancel();
+        return new Reply.Refused(context + " alone", "it is in " + there);
+      }
       return first.orElse(Reply.QUIET); // when it closes, keys go where they went before
     }
     Reply there = focusOn(context);
