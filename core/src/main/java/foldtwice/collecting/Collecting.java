@@ -22,13 +22,12 @@ import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.sql.SqlText;
 import foldtwice.text.Blanks;
+import foldtwice.text.Encoding;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
 import java.io.IOException;
-import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
-import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -125,7 +124,7 @@ public final class Collecting {
     }
     String text;
     try {
-      text = decoded(bytes);
+      text = Encoding.decoded(bytes);
     } catch (CharacterCodingException e) {
       return new Found.Refused(name, "expected a text in UTF-8 or UTF-16, found other bytes");
     }
@@ -148,21 +147,6 @@ public final class Collecting {
             name,
             "expected a script for the interface, routines or an add-on as JSON, or one SQL"
                 + " statement; found none of them");
-  }
-
-  /** UTF-8, or UTF-16 where a byte order mark says so. */
-  static String decoded(byte[] bytes) throws CharacterCodingException {
-    boolean big = bytes.length > 1 && bytes[0] == (byte) 0xFE && bytes[1] == (byte) 0xFF;
-    boolean little = bytes.length > 1 && bytes[0] == (byte) 0xFF && bytes[1] == (byte) 0xFE;
-    Charset charset =
-        big
-            ? StandardCharsets.UTF_16BE
-            : little ? StandardCharsets.UTF_16LE : StandardCharsets.UTF_8;
-    String text = charset.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
-    if (text.indexOf('\u0000') >= 0) {
-      throw new CharacterCodingException();
-    }
-    return text.startsWith("\uFEFF") ? text.substring(1) : text;
   }
 
   private Found json(String name, String text) {

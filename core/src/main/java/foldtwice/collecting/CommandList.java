@@ -2,9 +2,6 @@ package foldtwice.collecting;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.MappingIterator;
-import com.fasterxml.jackson.dataformat.csv.CsvMapper;
-import com.fasterxml.jackson.dataformat.csv.CsvParser;
-import com.fasterxml.jackson.dataformat.csv.CsvSchema;
 import foldtwice.extras.Extras;
 import foldtwice.library.FreeIds;
 import foldtwice.library.Ids;
@@ -12,10 +9,13 @@ import foldtwice.place.Application;
 import foldtwice.place.Danger;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
+import foldtwice.text.Csv;
+import foldtwice.text.Encoding;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
 import java.io.IOException;
+import java.io.StringReader;
 import java.nio.charset.CharacterCodingException;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -127,11 +127,6 @@ public final class CommandList {
     }
   }
 
-  private static final CsvMapper CSV =
-      CsvMapper.builder().enable(CsvParser.Feature.WRAP_AS_ARRAY).build();
-
-  private static final String SEPARATORS = ",;\t|";
-
   private CommandList() {}
 
   /**
@@ -148,7 +143,7 @@ public final class CommandList {
     }
     String text;
     try {
-      text = Collecting.decoded(bytes);
+      text = Encoding.decoded(bytes);
     } catch (CharacterCodingException e) {
       throw new UnreadableException("expected a text in UTF-8 or UTF-16, found other bytes");
     }
@@ -158,12 +153,9 @@ public final class CommandList {
     if (text.stripLeading().startsWith("{") || text.stripLeading().startsWith("[")) {
       return CommandListJson.read(text, progress, cancelled);
     }
-    char separator = separator(text.lines().findFirst().orElse(""));
+    char separator = Csv.separator(text.lines().findFirst().orElse(""));
     List<Row> rows = new ArrayList<>();
-    try (MappingIterator<String[]> all =
-        CSV.readerFor(String[].class)
-            .with(CsvSchema.emptySchema().withColumnSeparator(separator))
-            .readValues(text)) {
+    try (MappingIterator<String[]> all = Csv.read(new StringReader(text), separator)) {
       while (all.hasNextValue()) {
         long line = all.getCurrentLocation().getLineNr();
         String[] cells = all.nextValue();
@@ -199,21 +191,6 @@ public final class CommandList {
   /** The line of a complaint, where it has one. */
   static String where(JsonProcessingException e) {
     return e.getLocation() == null ? "" : "line " + e.getLocation().getLineNr() + ": ";
-  }
-
-  /** The separator that stands most often in the headings; a comma when none does. */
-  private static char separator(String headings) {
-    char best = ',';
-    long most = 0;
-    for (int i = 0; i < SEPARATORS.length(); i++) {
-      char c = SEPARATORS.charAt(i);
-      long count = headings.chars().filter(x -> x == c).count();
-      if (count > most) {
-        most = count;
-        best = c;
-      }
-    }
-    return best;
   }
 
   /**

@@ -2,7 +2,6 @@ package foldtwice.effort;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Library;
-import foldtwice.place.Place;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Expr;
 import foldtwice.routine.Line;
@@ -13,7 +12,6 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Target;
 import foldtwice.routine.Yardstick.Meant;
 import foldtwice.routine.Yardstick.Move;
-import foldtwice.surface.Device;
 import foldtwice.surface.RadialMenu;
 import foldtwice.surface.Toolbar;
 import foldtwice.trigger.KeyCode;
@@ -34,8 +32,8 @@ import java.util.Optional;
  *
  * <p>A chord is one key for each of its keys, modifiers counted; the strokes of a sequence belong
  * together. A hand on the pointer goes to the keys and back, unless all keys lie within reach of
- * the other hand. A key of a pad is looked for among those of its page that carry something; a
- * button of a toolbar among its buttons, and pointed at.
+ * the other hand. A key of a pad is looked for among all that its device has; a button of a toolbar
+ * among its buttons, and pointed at.
  */
 public final class BoundRoute {
 
@@ -75,16 +73,7 @@ public final class BoundRoute {
                         || r.target() == Target.LAST_SELECTED
                         || r.target() == Target.POINTER_OR_DOCUMENT)
             .isPresent();
-    return points && !takesText(binding.place()) ? Outset.POINTER : Outset.KEYS;
-  }
-
-  private boolean takesText(Place place) {
-    return place
-        .applicationId()
-        .map(library.applications()::get)
-        .flatMap(a -> a.focused(place))
-        .filter(c -> c.takesText())
-        .isPresent();
+    return points && !library.takesText(binding.place()) ? Outset.POINTER : Outset.KEYS;
   }
 
   /** The route of a binding by one of its triggers, with what its routine asks. */
@@ -184,7 +173,12 @@ public final class BoundRoute {
   }
 
   private List<Move> pad(String device, String page, Trigger.Duration way) {
-    int among = library.device(device).flatMap(d -> d.page(page).map(p -> labelled(d))).orElse(1);
+    int among =
+        library
+            .device(device)
+            .filter(d -> d.page(page).isPresent())
+            .map(d -> Math.max(1, d.keys().size()))
+            .orElse(1);
     List<Move> moves = new ArrayList<>(List.of(new Move.Hand(), new Move.Choose(among)));
     moves.add(new Move.Keys(1, Meant.COMMAND));
     if (way == Trigger.Duration.HOLD) {
@@ -192,10 +186,6 @@ public final class BoundRoute {
     }
     moves.add(new Move.Hand());
     return moves;
-  }
-
-  private static int labelled(Device device) {
-    return Math.max(1, device.keys().size());
   }
 
   private List<Move> radial(String id, Outset outset) {
@@ -214,7 +204,7 @@ public final class BoundRoute {
     Manner.Asking asking = binding.fitting().asks().orElse(routine.manner().asking());
     if (asking == Manner.Asking.ALWAYS) {
       for (Parameter p : routine.parameters()) {
-        answer(binding.arguments().getOrDefault(p.name(), p.otherwise()).shown().length(), moves);
+        answer(Library.argument(binding, p).shown().length(), moves);
       }
     }
     if (routine instanceof Routine.Macro macro) {

@@ -11,7 +11,6 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.routine.Yardstick.Move;
 import foldtwice.trigger.Trigger;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -260,12 +259,7 @@ public final class Payback {
 
   /** By program; what works everywhere belongs to the program its routine acts on. */
   public List<Share> byProgram() {
-    return by(
-        r ->
-            r.binding()
-                .place()
-                .applicationId()
-                .or(() -> library.routineOf(r.binding()).map(Routine::application)));
+    return by(r -> library.applicationOf(r.binding()));
   }
 
   /** By device: what its keys and dials save. */
@@ -339,6 +333,12 @@ public final class Payback {
     return library.procedures().values().stream().map(chains::of).toList();
   }
 
+  /** One of them. */
+  public Optional<Chain> chain(String procedure) {
+    return Optional.ofNullable(library.procedures().get(procedure))
+        .map(new Chains(this, keymap)::of);
+  }
+
   /**
    * What was spent, in seconds, prices by the price of an hour.
    *
@@ -365,7 +365,7 @@ public final class Payback {
     for (Outlay o : on) {
       seconds += o.minutes() * 60;
       if (o.price().signum() > 0) {
-        if (hour.price().compareTo(BigDecimal.ZERO) > 0 && hour.currency().equals(o.currency())) {
+        if (hour.price().signum() > 0 && hour.currency().equals(o.currency())) {
           seconds += o.price().doubleValue() / hour.price().doubleValue() * 3600;
         } else {
           untold.add(o);

@@ -1,15 +1,18 @@
 package foldtwice.effort;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.MappingIterator;
 import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.library.file.FormatException;
 import foldtwice.text.Csv;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
-import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.Reader;
+import java.nio.charset.CharacterCodingException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -33,7 +36,7 @@ import java.util.function.LongPredicate;
  * How often bindings were fired, read from a table: a heading, then a row for each firing or for
  * each day. Columns in any order: "when" (ISO 8601, a day or a moment), "binding" (an id), or
  * "place" and "trigger" instead, "count" (1 unless said), "station". Cells are parted by commas,
- * semicolons or tabs, whichever the heading has.
+ * semicolons, tabs or bars, whichever the heading has most.
  *
  * @param counts by the id of the binding
  * @param first the earliest moment in it
@@ -57,15 +60,6 @@ public record UseLog(
   /** Counts beyond reason are no counts. */
   private static final long MOST = 1_000_000_000L;
 
-  /** A table that is no use log. */
-  public static final class Unreadable extends Exception {
-    private static final long serialVersionUID = 1;
-
-    Unreadable(String what) {
-      super(what);
-    }
-  }
-
   public UseLog {
     counts = Map.copyOf(counts);
     unknown = List.copyOf(unknown);
@@ -76,20 +70,13 @@ public record UseLog(
    *
    * @param goesOn asked now and then with how many rows were read; false ends it, with what there
    *     is
-   * @throws Unreadable when the heading names no column that is needed
+   * @throws FormatException when the heading names no column that is needed, or it is no table
    */
-  public static UseLog read(BufferedReader in, Library library, LongPredicate goesOn)
-      throws IOException, Unreadable {
-    in.mark(64 * 1024);
-    String heading = in.readLine();
-    if (heading == null || heading.length() > 32 * 1024) {
-      throw new Unreadable("an empty table; expected a heading such as when,station,binding,count");
-    }
-    in.reset();
-    char separator = separator(heading);
+  public static UseLog read(Reader in, Library library, LongPredicate goesOn)
+      throws IOException, FormatException {
     Reading reading = new Reading(library);
-    try (MappingIterator<String[]> rows = Csv.read(in, separator)) {
-      reading.columns(rows.hasNext() ? rows.next() : new String[0]);
+    try (MappingIterator<String[]> rows = Csv.read(in)) {
+      reading.columns(rows.hasNextValue() ? rows.nextValue() : new String[0]);
       long n = 0;
       while (rows.hasNextValue()) {
         reading.row(rows.nextValue());
@@ -97,12 +84,12 @@ public record UseLog(
           break;
         }
       }
+    } catch (JsonProcessingException e) {
+      throw FormatException.ofTable(e);
+    } catch (CharacterCodingException e) {
+      throw new FormatException("the table", "expected a text in UTF-8, found other bytes");
     }
     return reading.result();
-  }
-
-  private static char separator(String heading) {
-    return heading.indexOf('\t') >= 0 ? '\t' : heading.indexOf(';') >= 0 ? ';' : ',';
   }
 
   /** How many weeks it is of, at least one. */
@@ -158,7 +145,7 @@ public record UseLog(
       this.library = library;
     }
 
-    void columns(String[] heading) throws Unreadable {
+    void columns(String[] heading) throws FormatException {
       for (int i = 0; i < heading.length; i++) {
         switch (heading[i].strip().toLowerCase(Locale.ROOT)) {
           case "when" -> when = i;
@@ -170,7 +157,8 @@ public record UseLog(
         }
       }
       if (when < 0 || (binding < 0 && (place < 0 || trigger < 0))) {
-        throw new Unreadable(
+        throw new FormatException(
+            "the first row",
             "expected a heading with when, and binding or place and trigger; found "
                 + String.join(", ", heading));
       }

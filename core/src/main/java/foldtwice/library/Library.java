@@ -140,6 +140,21 @@ public record Library(
     return families.values().stream().filter(f -> f.members().contains(binding)).findFirst();
   }
 
+  /** The program a binding is of: its place's; where that is everywhere, its routine's. */
+  public Optional<String> applicationOf(Binding binding) {
+    return binding.place().applicationId().or(() -> routineOf(binding).map(Routine::application));
+  }
+
+  /** Whether plain keys type where a place is. */
+  public boolean takesText(Place place) {
+    return place
+        .applicationId()
+        .map(applications::get)
+        .flatMap(a -> a.focused(place))
+        .filter(Context::takesText)
+        .isPresent();
+  }
+
   /** The argument a binding gives, or the parameter's default. */
   public static Value argument(Binding binding, Parameter parameter) {
     return binding.arguments().getOrDefault(parameter.name(), parameter.otherwise());

@@ -2,6 +2,7 @@ package foldtwice.library;
 
 import foldtwice.extras.Extras;
 import java.math.BigDecimal;
+import java.util.Currency;
 
 /**
  * What something has cost: time and money that has to be earned back.
@@ -33,6 +34,12 @@ public record Outlay(String id, double minutes, BigDecimal price, String currenc
   /** Nothing spent on it yet. */
   public static Outlay none(String id) {
     return new Outlay(id, 0, BigDecimal.ZERO, "", Extras.NONE);
+  }
+
+  /** Whether there is a currency of this code by ISO 4217. */
+  public static boolean isCurrency(String code) {
+    return Currency.getAvailableCurrencies().stream()
+        .anyMatch(c -> c.getCurrencyCode().equals(code));
   }
 
   public static String ofRoutine(String routine) {

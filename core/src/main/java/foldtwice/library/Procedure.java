@@ -42,6 +42,14 @@ public record Procedure(
     }
   }
 
+  /** The ids of the bindings among its parts, in order. */
+  public List<String> bindings() {
+    return parts.stream()
+        .filter(Part.Bound.class::isInstance)
+        .map(p -> ((Part.Bound) p).binding())
+        .toList();
+  }
+
   public Procedure named(String other) {
     return new Procedure(id, other, parts, timesPerWeek, atATime, yardstick, extras);
   }

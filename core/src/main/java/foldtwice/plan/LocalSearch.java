@@ -8,9 +8,9 @@ import java.util.Map;
 import java.util.OptionalDouble;
 
 /**
- * Looks for a better assignment from today's on, by what helps most: one choice made otherwise, or
- * two where one stands in the other's way. Ends where nothing of that kind helps; proves nothing.
- * For computers on which the solver does not load. Cost: options times choices for each step.
+ * Looks for a better assignment from today's on, by what helps most: one choice made otherwise.
+ * Ends where nothing of that kind helps; proves nothing. For computers on which the solver does not
+ * load. Cost: options times choices for each step.
  */
 final class LocalSearch {
 

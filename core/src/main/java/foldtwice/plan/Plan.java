@@ -108,6 +108,11 @@ public record Plan(
     return lines.stream().filter(Line::moves).toList();
   }
 
+  /** Takes all of it. */
+  public Edit take(Library library) {
+    return take(library, moved().stream().map(Line::binding).toList());
+  }
+
   /**
    * Takes lines: one edit. A line whose binding has another trigger by now is left out.
    *

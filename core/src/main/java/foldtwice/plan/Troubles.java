@@ -1,15 +1,12 @@
 package foldtwice.plan;
 
-import foldtwice.binding.Binding;
 import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
-import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Owner;
 import foldtwice.trigger.Trigger;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -70,20 +67,21 @@ final class Troubles {
     if (moved.isEmpty()) {
       return bad;
     }
-    Library after = plan.take(library, moved.stream().map(Plan.Line::binding).toList()).on(library);
+    Library after = plan.take(library).on(library);
     for (int i = 0; i < stations.size(); i++) {
       Subject s = stations.get(i);
       Keymap keymap = s.keymap().following(library, after);
       for (Conflict c : Auditor.audit(s.with(after, keymap))) {
         if (!before.contains(trouble(i, c))) {
-          blame(i, c, moved, bad);
+          blame(i, c, plan, bad);
         }
       }
     }
     return bad;
   }
 
-  private void blame(int station, Conflict c, List<Plan.Line> moved, Bad bad) {
+  private void blame(int station, Conflict c, Plan plan, Bad bad) {
+    List<Plan.Line> moved = plan.moved();
     Set<String> involved =
         c.claims().stream()
             .filter(claim -> claim.owner() instanceof Owner.Yours)
@@ -98,25 +96,18 @@ final class Troubles {
     if (!in.isEmpty()) {
       return;
     }
-    List<Plan.Line> left = moved.stream().filter(l -> brings(station, c, l)).toList();
+    List<Plan.Line> left = moved.stream().filter(l -> brings(station, c, plan, l)).toList();
     // Only several together bring it: the one by which least is lost stays.
     (left.isEmpty() ? moved.subList(moved.size() - 1, moved.size()) : left)
         .forEach(l -> bad.stay().add(l.binding()));
   }
 
   /** Whether a line alone brings a conflict, by leaving what it has today. */
-  private boolean brings(int station, Conflict c, Plan.Line l) {
-    Binding b = library.bindings().get(l.binding());
-    Library after = new Edit.PutBinding(moved(b, l.proposed())).on(library);
+  private boolean brings(int station, Conflict c, Plan plan, Plan.Line l) {
+    Library after = plan.take(library, List.of(l.binding())).on(library);
     Subject s = stations.get(station);
     Object sought = trouble(station, c);
     return Auditor.audit(s.with(after, s.keymap().following(library, after))).stream()
         .anyMatch(found -> trouble(station, found).equals(sought));
-  }
-
-  private static Binding moved(Binding b, Trigger to) {
-    List<Trigger> triggers = new ArrayList<>(b.triggers());
-    triggers.set(0, to);
-    return b.withTriggers(triggers);
   }
 }

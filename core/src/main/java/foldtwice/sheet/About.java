@@ -3,9 +3,7 @@ package foldtwice.sheet;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.library.Library;
-import foldtwice.library.Procedure;
 import foldtwice.place.Place;
-import foldtwice.routine.Routine;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -91,9 +89,7 @@ public sealed interface About {
   /** The ids of the bindings of a procedure. */
   private static Set<String> parts(Library library, String procedure) {
     return Optional.ofNullable(library.procedures().get(procedure)).stream()
-        .flatMap(p -> p.parts().stream())
-        .filter(p -> p instanceof Procedure.Part.Bound)
-        .map(p -> ((Procedure.Part.Bound) p).binding())
+        .flatMap(p -> p.bindings().stream())
         .collect(Collectors.toUnmodifiableSet());
   }
 
@@ -117,12 +113,7 @@ public sealed interface About {
       }
       case AtPlace(String place) -> b -> b.place().id().equals(place);
       case Program(String application) ->
-          b ->
-              b.place()
-                  .applicationId()
-                  .or(() -> library.routineOf(b).map(Routine::application))
-                  .filter(application::equals)
-                  .isPresent();
+          b -> library.applicationOf(b).filter(application::equals).isPresent();
       case OnDevice(String device) ->
           b -> b.triggers().stream().anyMatch(t -> t.deviceId().equals(Optional.of(device)));
       case OfProcedure(String id) -> {

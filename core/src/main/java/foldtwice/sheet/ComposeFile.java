@@ -6,7 +6,6 @@ import foldtwice.library.Library;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
-import foldtwice.routine.Value;
 import foldtwice.trigger.Keysym;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifier;
@@ -57,7 +56,7 @@ public record ComposeFile(String text, int lines, List<Contents.Aside> leftOut) 
       if (b == null) {
         continue; // the program's own
       }
-      Optional<String> types = library.routineOf(b).flatMap(r -> types(r, b.arguments()));
+      Optional<String> types = library.routineOf(b).flatMap(r -> types(b, r));
       if (types.isEmpty()) {
         continue; // it does something else than typing a text
       }
@@ -163,7 +162,7 @@ public record ComposeFile(String text, int lines, List<Contents.Aside> leftOut) 
   }
 
   /** The text a routine types, where it does nothing else and types the same each time. */
-  private static Optional<String> types(Routine routine, Map<String, Value> arguments) {
+  private static Optional<String> types(Binding binding, Routine routine) {
     if (!(routine instanceof Routine.Macro macro)) {
       return Optional.empty();
     }
@@ -177,9 +176,7 @@ public record ComposeFile(String text, int lines, List<Contents.Aside> leftOut) 
         return Optional.empty();
       }
       text.append(
-          template.with(
-              n ->
-                  arguments.getOrDefault(n, macro.parameter(n).orElseThrow().otherwise()).shown()));
+          template.with(n -> Library.argument(binding, macro.parameter(n).orElseThrow()).shown()));
     }
     return text.isEmpty() ? Optional.empty() : Optional.of(text.toString());
   }

@@ -1,22 +1,27 @@
 package foldtwice.table;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.MappingIterator;
 import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
 import foldtwice.library.Library;
+import foldtwice.library.file.FormatException;
 import foldtwice.place.Place;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.text.Csv;
+import foldtwice.text.Encoding;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
 import java.io.IOException;
 import java.io.StringReader;
+import java.io.UncheckedIOException;
 import java.math.BigDecimal;
+import java.nio.charset.CharacterCodingException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -68,15 +73,6 @@ public final class BindingTable {
    */
   public record Row(int number, String text, Outcome outcome) {}
 
-  /** A table that is none of bindings. */
-  public static final class Unreadable extends Exception {
-    private static final long serialVersionUID = 1;
-
-    Unreadable(String what) {
-      super(what);
-    }
-  }
-
   /** All bindings of a library. */
   public static String write(Library library) {
     List<List<String>> rows = new ArrayList<>(List.of(HEADING));
@@ -110,42 +106,56 @@ public final class BindingTable {
   }
 
   /**
+   * Reads a file with a table, in UTF-8 or UTF-16, against a library.
+   *
+   * @throws FormatException when it is no table of bindings
+   */
+  public static List<Row> read(byte[] file, Library library) throws FormatException {
+    try {
+      return read(Encoding.decoded(file), library);
+    } catch (CharacterCodingException e) {
+      throw new FormatException(
+          "the table", "expected a text in UTF-8 or UTF-16, found other bytes");
+    }
+  }
+
+  /**
    * Reads a table against a library.
    *
-   * @throws Unreadable when it is no table of bindings
+   * @throws FormatException when it is no table of bindings
    */
-  public static List<Row> read(String text, Library library) throws Unreadable {
-    String heading = text.lines().findFirst().orElse("");
-    char separator = heading.indexOf('\t') >= 0 ? '\t' : heading.indexOf(';') >= 0 ? ';' : ',';
+  public static List<Row> read(String text, Library library) throws FormatException {
     List<Row> rows = new ArrayList<>();
-    try (MappingIterator<String[]> in =
-        Csv.read(new StringReader(text.replaceFirst("^\uFEFF", "")), separator)) {
-      Map<String, Integer> columns = columns(in.hasNext() ? in.next() : new String[0]);
+    try (MappingIterator<String[]> in = Csv.read(new StringReader(text))) {
+      Map<String, Integer> columns = columns(in.hasNextValue() ? in.nextValue() : new String[0]);
       Reading reading = new Reading(library, columns);
       int number = 2;
-      while (in.hasNext()) {
-        String[] cells = in.next();
+      while (in.hasNextValue()) {
+        String[] cells = in.nextValue();
         if (rows.size() >= MOST) {
-          throw new Unreadable("a table of at most " + MOST + " rows");
+          throw new FormatException("row " + number, "expected at most " + MOST + " rows");
         }
         if (!String.join("", cells).isBlank()) {
           rows.add(new Row(number, String.join(", ", cells), reading.row(cells)));
         }
         number++;
       }
-    } catch (IOException | RuntimeException e) {
-      throw new Unreadable("this is no table that can be read: " + e.getMessage());
+    } catch (JsonProcessingException e) {
+      throw FormatException.ofTable(e);
+    } catch (IOException e) {
+      throw new UncheckedIOException("a text is in memory", e);
     }
     return rows;
   }
 
-  private static Map<String, Integer> columns(String[] heading) throws Unreadable {
+  private static Map<String, Integer> columns(String[] heading) throws FormatException {
     Map<String, Integer> columns = new HashMap<>();
     for (int i = 0; i < heading.length; i++) {
       columns.putIfAbsent(heading[i].strip().toLowerCase(Locale.ROOT), i);
     }
-    if (!columns.containsKey("binding") || columns.keySet().stream().noneMatch(HEADING::contains)) {
-      throw new Unreadable(
+    if (!columns.containsKey("binding")) {
+      throw new FormatException(
+          "the first row",
           "expected a heading such as "
               + String.join(",", HEADING)
               + "; a binding column is needed");
@@ -332,10 +342,10 @@ public final class BindingTable {
         if (uses >= 0 && uses < 1e9) {
           return uses;
         }
+        throw new NumberFormatException(text);
       } catch (NumberFormatException e) {
         throw new Refused("times a week: expected a number of 0 or more, found " + text);
       }
-      throw new Refused("times a week: expected a number of 0 or more, found " + text);
     }
   }
 }

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.dataformat.csv.CsvGenerator;
 import com.fasterxml.jackson.dataformat.csv.CsvMapper;
 import com.fasterxml.jackson.dataformat.csv.CsvParser;
 import com.fasterxml.jackson.dataformat.csv.CsvSchema;
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.Reader;
 import java.util.List;
@@ -20,6 +21,11 @@ public final class Csv {
           .build();
 
   private static final String FORMULA = "=+-@\t\r";
+
+  private static final String SEPARATORS = ",;\t|";
+
+  /** So much of a table is looked at to tell what parts its cells, in letters. */
+  private static final int HEAD = 8192;
 
   private Csv() {}
 
@@ -51,6 +57,38 @@ public final class Csv {
 
   private static boolean isFormula(String text) {
     return !text.isEmpty() && FORMULA.indexOf(text.charAt(0)) >= 0;
+  }
+
+  /** The separator that stands most often in the headings; a comma when none does. */
+  public static char separator(String headings) {
+    char best = ',';
+    long most = 0;
+    for (int i = 0; i < SEPARATORS.length(); i++) {
+      char c = SEPARATORS.charAt(i);
+      long count = headings.chars().filter(x -> x == c).count();
+      if (count > most) {
+        most = count;
+        best = c;
+      }
+    }
+    return best;
+  }
+
+  /**
+   * Rows one after the other, parted by whatever the headings are; a byte order mark is skipped.
+   *
+   * @throws IOException where it is no table
+   */
+  public static MappingIterator<String[]> read(Reader table) throws IOException {
+    BufferedReader in = new BufferedReader(table, HEAD);
+    in.mark(HEAD);
+    char[] head = new char[HEAD];
+    int read = Math.max(0, in.read(head));
+    in.reset();
+    if (read > 0 && head[0] == '\uFEFF') {
+      var unused = in.read();
+    }
+    return read(in, separator(new String(head, 0, read).lines().findFirst().orElse("")));
   }
 
   /**

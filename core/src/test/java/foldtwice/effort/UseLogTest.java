@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import foldtwice.library.Library;
+import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryJson;
 import java.io.BufferedReader;
 import java.io.StringReader;
@@ -43,6 +44,7 @@ class UseLogTest {
     UseLog other = read("trigger;place;when\nAlt+.;tagpress/box-selected;2031-05-01 08:00:00\n");
     assertThat(other.counts()).containsExactly(java.util.Map.entry("b01", 1L));
     assertThat(read("when\tbinding\n2031-05-01\tb01\n").counts()).containsKey("b01");
+    assertThat(read("\uFEFFwhen|binding\n2031-05-01|b01\n").counts()).containsKey("b01");
   }
 
   /** Taken twice it is what it is once; what is not in the log keeps its uses. */
@@ -75,7 +77,7 @@ class UseLogTest {
         .anyMatch(u -> u.contains("yesterday"))
         .anyMatch(u -> u.contains("nobody"));
     for (String bad : List.of("", "a,b,c\n1,2,3\n", "binding,count\nb01,3\n")) {
-      assertThatThrownBy(() -> read(bad)).isInstanceOf(UseLog.Unreadable.class);
+      assertThatThrownBy(() -> read(bad)).isInstanceOf(FormatException.class);
     }
     assertThat(read("when,binding\n").counts()).isEmpty();
   }

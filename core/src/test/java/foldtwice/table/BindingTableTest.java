@@ -6,8 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import foldtwice.binding.Binding;
 import foldtwice.library.Library;
 import foldtwice.library.RandomLibraries;
+import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.trigger.Notation;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -53,6 +56,20 @@ class BindingTableTest {
     assertThat(changed).isEqualTo(1);
   }
 
+  /** As spreadsheets save it: UTF-16, parted by tabs. */
+  @Test
+  void otherEncodingsAreRead() throws Exception {
+    String table = "\uFEFFbinding\ttimes a week\r\nb01\t12.5\r\n";
+    for (Charset charset : List.of(StandardCharsets.UTF_8, StandardCharsets.UTF_16LE)) {
+      List<BindingTable.Row> rows = BindingTable.read(table.getBytes(charset), demo());
+      assertThat(BindingTable.taken(rows).on(demo()).bindings().get("b01").usesPerWeek())
+          .isEqualTo(12.5);
+    }
+    assertThatThrownBy(() -> BindingTable.read(new byte[] {(byte) 0xC3, 'x'}, demo()))
+        .isInstanceOf(FormatException.class)
+        .hasMessageContaining("UTF-8 or UTF-16");
+  }
+
   /** Row by row: what is wrong is said, and nothing of that row is taken. */
   @Test
   void whatCannotBeTakenIsSaid() throws Exception {
@@ -75,7 +92,7 @@ class BindingTableTest {
     for (String bad : List.of("", "a,b\n1,2\n", "\"binding\n")) {
       assertThatThrownBy(() -> BindingTable.read(bad, demo))
           .as(bad)
-          .isInstanceOf(BindingTable.Unreadable.class);
+          .isInstanceOf(FormatException.class);
     }
   }
 }

@@ -56,8 +56,7 @@ class ChecksByHandTest {
       Path report = folder.resolve("checks.xml");
       hands.choosing(report);
       hands.space("#checks-junit");
-      hands.waitUntil(
-          "it is said", () -> hands.session.saidProperty().get().contains("checks.xml"));
+      hands.waitForSaid("checks.xml");
       assertThat(Files.readString(report))
           .contains("tests=\"13\" failures=\"1\"", "found nothing happens");
 

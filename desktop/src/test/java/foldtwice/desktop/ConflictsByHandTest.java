@@ -38,8 +38,7 @@ class ConflictsByHandTest {
       java.nio.file.Path file = folder.resolve("conflicts.sarif");
       hands.choosing(file);
       hands.space("#conflicts-sarif");
-      hands.waitUntil(
-          "it is said", () -> hands.session.saidProperty().get().contains("conflicts.sarif"));
+      hands.waitForSaid("conflicts.sarif");
       var sarif = foldtwice.library.file.Json.parse(java.nio.file.Files.readAllBytes(file));
       assertThat(sarif.path("version").asText()).isEqualTo("2.1.0");
       assertThat(sarif.at("/runs/0/results"))

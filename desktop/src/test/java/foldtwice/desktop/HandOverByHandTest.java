@@ -127,7 +127,7 @@ class HandOverByHandTest {
       assertThat(hands.text("#on-sheet")).contains("not so any more: step 4: Leave");
       hands.choosing(Files.writeString(folder.resolve("other.pdf"), "none"));
       hands.lookUp("look whether a sheet made before");
-      hands.waitUntil("it is said", () -> hands.session.saidProperty().get().contains("no sheet"));
+      hands.waitForSaid("no sheet");
     }
   }
 
@@ -150,11 +150,9 @@ class HandOverByHandTest {
       hands.waitForText("#on-sheet", "on 1 page");
       hands.choosing(folder.resolve("gone").resolve("card.pdf"));
       hands.lookUp("save the sheet as pdf");
-      hands.waitUntil(
-          "it is said", () -> hands.session.saidProperty().get().contains("no such folder"));
+      hands.waitForSaid("no such folder");
       hands.lookUp("print the sheet");
-      hands.waitUntil(
-          "it is said", () -> hands.session.saidProperty().get().contains("no printer"));
+      hands.waitForSaid("no printer");
       try (var left = Files.list(folder)) {
         assertThat(left.map(p -> p.getFileName().toString()).toList())
             .doesNotContain("gone", "card.pdf");

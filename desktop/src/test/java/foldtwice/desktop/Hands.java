@@ -690,6 +690,11 @@ final class Hands implements AutoCloseable {
     return ask(scene::getFocusOwner);
   }
 
+  /** Waits until the foot says something with these words. */
+  void waitForSaid(String words) {
+    waitUntil(words + " is said", () -> session.saidProperty().get().contains(words));
+  }
+
   /** Waits until a part of the window shows a text. */
   void waitForText(String selector, String text) {
     long end = System.currentTimeMillis() + PATIENCE_MILLIS;

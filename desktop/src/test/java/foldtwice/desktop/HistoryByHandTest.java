@@ -84,7 +84,7 @@ class HistoryByHandTest {
       hands.choosing(then);
       hands.space("#history-save");
       hands.waitUntil("it is there", () -> Files.exists(then));
-      hands.waitUntil("it is said", () -> hands.session.saidProperty().get().contains("then.json"));
+      hands.waitForSaid("then.json");
       Library of = LibraryStore.look(then);
       assertThat(Notation.write(of.bindings().get("b58").triggers().getFirst()))
           .isEqualTo("Ctrl+Alt+F8");
@@ -165,9 +165,7 @@ class HistoryByHandTest {
       assertThat(hands.session.saidProperty().get()).contains("Type what the state");
       hands.type("before the new pad");
       hands.press(KeyCode.ENTER);
-      hands.waitUntil(
-          "it is said",
-          () -> hands.session.saidProperty().get().contains("\"before the new pad\", for good"));
+      hands.waitForSaid("\"before the new pad\", for good");
       rebind(hands, "b01", "Ctrl+Alt+F9");
     }
     try (Hands hands = Hands.open(folder)) {

@@ -110,8 +110,7 @@ class PaybackByHandTest {
     try (Hands hands = Hands.open(folder)) {
       go(hands);
       hands.space("#outlay-measured");
-      hands.waitUntil(
-          "it is said", () -> hands.session.saidProperty().get().contains("no work on this"));
+      hands.waitForSaid("no work on this");
       Routine r = hands.session.now().library().routines().get("shift-boxes");
       hands.make(new Edit.PutRoutine(r.with(r.head().inCategory("Moving"))), "one change");
       hands.make(new Edit.PutRoutine(r.with(r.head().inCategory("Shifting"))), "another");
@@ -143,8 +142,7 @@ class PaybackByHandTest {
         hands.click("#exercise-target");
         hands.press(KeyCode.valueOf(hands.text("#exercise-cap")));
       }
-      hands.waitUntil(
-          "it is said", () -> hands.session.saidProperty().get().contains("was measured"));
+      hands.waitForSaid("was measured");
       hands.waitForText("#payback-routes", "Your own values");
       hands.lookUp("measure how fast my hand is");
       hands.press(KeyCode.ESCAPE);

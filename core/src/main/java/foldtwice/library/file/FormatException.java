@@ -1,5 +1,8 @@
 package foldtwice.library.file;
 
+import com.fasterxml.jackson.core.JsonProcessingException;
+import foldtwice.text.JsonComplaint;
+
 /** A document that cannot be used: where it is wrong and what was expected there. */
 public final class FormatException extends Exception {
 
@@ -12,6 +15,16 @@ public final class FormatException extends Exception {
     super(where + ": " + what);
     this.where = where;
     this.what = what;
+  }
+
+  /** Of a table that its reader cannot part into cells. */
+  public static FormatException ofTable(JsonProcessingException e) {
+    FormatException placed =
+        new FormatException(
+            e.getLocation() == null ? "the table" : "line " + e.getLocation().getLineNr(),
+            "this is no table that can be read: " + JsonComplaint.plainly(e.getOriginalMessage()));
+    placed.initCause(e);
+    return placed;
   }
 
   /** A line and column, or a path in the document such as {@code /bindings/3/triggers/0}. */

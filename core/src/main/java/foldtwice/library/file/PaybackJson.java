@@ -7,7 +7,6 @@ import foldtwice.library.Outlay;
 import foldtwice.library.Procedure;
 import foldtwice.routine.Yardstick;
 import java.math.BigDecimal;
-import java.util.Currency;
 import java.util.List;
 import java.util.Set;
 
@@ -93,16 +92,11 @@ final class PaybackJson {
       throw in.at("price").expected("a price of 0 or more");
     }
     String currency = in.text("currency", "");
-    if (!currency.isEmpty() && !isCurrency(currency)) {
+    if (!currency.isEmpty() && !Outlay.isCurrency(currency)) {
       throw in.at("currency").expected("a currency by ISO 4217, such as EUR");
     }
     Extras rest = in.rest(OUTLAY);
     return new Outlay(in.text("id"), notNegative(in, "minutes"), price, currency, rest);
-  }
-
-  private static boolean isCurrency(String code) {
-    return Currency.getAvailableCurrencies().stream()
-        .anyMatch(c -> c.getCurrencyCode().equals(code));
   }
 
   static ObjectNode write(Outlay o) {

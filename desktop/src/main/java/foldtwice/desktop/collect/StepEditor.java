@@ -170,9 +170,7 @@ final class StepEditor extends VBox implements PartField.Host {
 
   /** What stands beside the parts: the comment, what is asked, what can be done. */
   private void around() {
-    if (!comment.isFocused()) {
-      comment.setText(line.comment());
-    }
+    Parts.renew(comment, line.comment());
     questions.show(line.step().questions());
     questions.setVisible(line.step() instanceof Step.Ask || line.step() instanceof Step.Pause);
     deeds.forEach(

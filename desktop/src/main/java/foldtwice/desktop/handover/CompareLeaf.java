@@ -18,7 +18,6 @@ import foldtwice.merge.Differing;
 import foldtwice.table.BindingTable;
 import foldtwice.words.MergeWords;
 import java.io.IOException;
-import java.nio.charset.CharacterCodingException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -174,18 +173,11 @@ final class CompareLeaf extends BorderPane {
                 readingTable.anew(
                     asked ->
                         DiskWork.done(
-                            () -> {
-                              try {
-                                return new Table(
+                            () ->
+                                new Table(
                                     file,
-                                    BindingTable.read(Files.readString(file), library),
-                                    library);
-                              } catch (BindingTable.Unreadable e) {
-                                throw new IOException(e.getMessage(), e);
-                              } catch (CharacterCodingException e) {
-                                throw new IOException(Ui.text("payback.uses.notext", file), e);
-                              }
-                            })));
+                                    BindingTable.read(Files.readAllBytes(file), library),
+                                    library))));
   }
 
   private void read(Table read) {
@@ -267,10 +259,7 @@ final class CompareLeaf extends BorderPane {
     MergeWords words = new MergeWords(was.library(), is);
     return Differing.between(was.library(), is).rows().stream()
         .filter(r -> !was.onlyIts() || r.how() != Differing.How.ADDED)
-        .map(
-            r -> {
-              return Line.of(Optional.of(r), MergeWords.how(r.how()), words.of(r));
-            })
+        .map(r -> Line.of(Optional.of(r), MergeWords.how(r.how()), words.of(r)))
         .toList();
   }
 

@@ -104,6 +104,22 @@ public final class Parts {
     box.setOnHidden(e -> action.run());
   }
 
+  /** A field so many letters wide, with what is to be typed into it. */
+  public static TextField input(String id, String says, int columns) {
+    TextField field = new TextField();
+    field.setId(id);
+    field.setPrefColumnCount(columns);
+    prompt(field, says);
+    return field;
+  }
+
+  /** Shows a text in a field, unless somebody is typing into it. */
+  public static void renew(TextInputControl field, String text) {
+    if (!field.isFocused()) {
+      field.setText(text);
+    }
+  }
+
   /** Calls when what was typed into a field is to be kept: at Enter, and when the keys leave it. */
   public static void onKept(TextField field, Runnable keep) {
     field.setOnAction(e -> keep.run());

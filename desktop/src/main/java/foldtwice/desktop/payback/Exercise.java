@@ -24,17 +24,21 @@ import javafx.scene.shape.Circle;
  */
 final class Exercise extends BorderPane implements KeepsKeys {
 
-  private static final int KEYS = 24;
-  private static final int TARGETS = 16;
-  private static final int TURNS = 10;
   private static final String LETTERS = "ASDFJKLEIRUTGHNM";
 
   /** What is asked for. */
   private enum Phase {
-    OFF,
-    KEYS,
-    TARGETS,
-    TURNS
+    OFF(0),
+    KEYS(24),
+    TARGETS(16),
+    TURNS(10);
+
+    /** How many are asked for. */
+    private final int many;
+
+    Phase(int many) {
+      this.many = many;
+    }
   }
 
   private final Consumer<Measured> onMeasured;
@@ -114,8 +118,7 @@ final class Exercise extends BorderPane implements KeepsKeys {
 
   /** Shows what is wanted next. */
   private void ask() {
-    int of = phase == Phase.KEYS ? KEYS : phase == Phase.TARGETS ? TARGETS : TURNS;
-    progress.setText(Ui.text("payback.exercise.progress", done, of));
+    progress.setText(Ui.text("payback.exercise.progress", done, phase.many));
     boolean click = phase == Phase.TARGETS || (phase == Phase.TURNS && clickNext);
     cap.setVisible(!click);
     target.setVisible(click);
@@ -153,12 +156,11 @@ final class Exercise extends BorderPane implements KeepsKeys {
       if (last != 0) {
         measuring.key(since(last));
       }
-      next();
     } else {
       measuring.over(since(last));
       clickNext = true;
-      next();
     }
+    next();
   }
 
   private void hit(MouseEvent e) {
@@ -182,8 +184,7 @@ final class Exercise extends BorderPane implements KeepsKeys {
   private void next() {
     last = System.nanoTime();
     done++;
-    int of = phase == Phase.KEYS ? KEYS : phase == Phase.TARGETS ? TARGETS : TURNS;
-    if (done < of) {
+    if (done < phase.many) {
       ask();
       return;
     }

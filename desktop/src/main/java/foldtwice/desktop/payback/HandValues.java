@@ -26,20 +26,14 @@ final class HandValues {
 
   /** What was measured, if it was. */
   Optional<Values> measured() {
-    return span("key")
-        .flatMap(
-            k ->
-                span("hand")
-                    .flatMap(
-                        h ->
-                            span("pointing.a")
-                                .flatMap(
-                                    a ->
-                                        span("pointing.b")
-                                            .map(
-                                                b ->
-                                                    Values.measured(
-                                                        k, new Pointing.Fitts(a, b, 1), h)))));
+    Optional<Span> key = span("key");
+    Optional<Span> hand = span("hand");
+    Optional<Span> a = span("pointing.a");
+    Optional<Span> b = span("pointing.b");
+    return key.isEmpty() || hand.isEmpty() || a.isEmpty() || b.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            Values.measured(key.get(), new Pointing.Fitts(a.get(), b.get(), 1), hand.get()));
   }
 
   private Optional<Span> span(String name) {

@@ -48,13 +48,16 @@ final class OperatorBar extends HBox {
     box.setMinWidth(Math.max(3, width));
     box.setMaxWidth(Math.max(3, width));
     box.setAlignment(Pos.CENTER);
-    box.setTooltip(
-        new Tooltip(
-            Ui.text(
-                "payback.operator",
-                EffortWords.operator(t.operator()),
-                EffortWords.span(t.seconds()),
-                EffortWords.why(t))));
+    box.setTooltip(new Tooltip(says(t)));
     return box;
+  }
+
+  /** What an operator is, what it takes and why it is there. */
+  static String says(Timed t) {
+    return Ui.text(
+        "payback.operator",
+        EffortWords.operator(t.operator()),
+        EffortWords.span(t.seconds()),
+        EffortWords.why(t));
   }
 }

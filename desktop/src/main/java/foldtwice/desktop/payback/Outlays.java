@@ -9,10 +9,11 @@ import foldtwice.library.Edit;
 import foldtwice.library.Outlay;
 import foldtwice.words.Words;
 import java.math.BigDecimal;
-import java.util.Currency;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -23,9 +24,9 @@ import javafx.scene.layout.VBox;
 final class Outlays extends VBox {
 
   private final Session session;
-  private final TextField minutes = field("outlay-minutes", "payback.minutes", 5);
-  private final TextField price = field("outlay-price", "payback.price", 9);
-  private final TextField hour = field("outlay-hour", "payback.hour", 9);
+  private final TextField minutes = Parts.input("outlay-minutes", Ui.text("payback.minutes"), 5);
+  private final TextField price = Parts.input("outlay-price", Ui.text("payback.price"), 9);
+  private final TextField hour = Parts.input("outlay-hour", Ui.text("payback.hour"), 9);
   private final Label wrong = Parts.wrapped("", "blocks");
   private final Label what = Parts.label("", "soft");
   private final Button measured =
@@ -52,18 +53,9 @@ final class Outlays extends VBox {
             price,
             Parts.label(Ui.text("payback.hour.before"), "soft"),
             hour);
-    row.setRowValignment(javafx.geometry.VPos.CENTER);
+    row.setRowValignment(VPos.CENTER);
     row.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(Parts.label(Ui.text("payback.cost"), "heading"), row, wrong);
-  }
-
-  private static TextField field(String id, String says, int columns) {
-    TextField field = new TextField();
-    field.setId(id);
-    field.setPrefColumnCount(columns);
-    Parts.prompt(field, Ui.text(says));
-    field.setAccessibleText(Ui.text(says));
-    return field;
   }
 
   void show(Payback payback, Optional<Entry> entry) {
@@ -89,16 +81,12 @@ final class Outlays extends VBox {
     minutes.setDisable(id.isEmpty());
     price.setDisable(id.isEmpty());
     boolean other = !before.equals(id);
-    set(minutes, of.minutes() > 0 ? Words.number(of.minutes()) : "", other);
-    set(price, shown(of), other);
-    set(hour, shown(payback.library().outlay(Outlay.HOUR)), other);
-  }
-
-  /** What is being typed stays. */
-  private static void set(TextField field, String text, boolean other) {
-    if (other || !field.isFocused()) {
-      field.setText(text);
-    }
+    Map<TextField, String> texts =
+        Map.of(
+            minutes, of.minutes() > 0 ? Words.number(of.minutes()) : "",
+            price, shown(of),
+            hour, shown(payback.library().outlay(Outlay.HOUR)));
+    texts.forEach(other ? TextField::setText : Parts::renew);
   }
 
   private static String shown(Outlay o) {
@@ -159,15 +147,11 @@ final class Outlays extends VBox {
           parts.length > 1
               ? parts[1].toUpperCase(Locale.ROOT)
               : shown.library().outlay(Outlay.HOUR).currency();
-      boolean known =
-          currency.isEmpty()
-              || Currency.getAvailableCurrencies().stream()
-                  .anyMatch(c -> c.getCurrencyCode().equals(currency));
       if (amount.signum() < 0
           || amount.precision() > 15
           || Math.abs(amount.scale()) > 6
           || parts.length > 2
-          || !known
+          || !(currency.isEmpty() || Outlay.isCurrency(currency))
           || (amount.signum() > 0 && currency.isEmpty())) {
         throw new NumberFormatException(text);
       }

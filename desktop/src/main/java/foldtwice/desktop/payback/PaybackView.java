@@ -28,6 +28,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -213,16 +214,7 @@ public final class PaybackView extends BorderPane implements View {
   }
 
   private Optional<Payback.Chain> chain() {
-    return found.flatMap(
-        f ->
-            f.chains().stream()
-                .filter(
-                    c ->
-                        procedure
-                            .shown()
-                            .filter(p -> p.id().equals(c.procedure().id()))
-                            .isPresent())
-                .findFirst());
+    return found.flatMap(f -> procedure.shown().flatMap(p -> f.chain(p.id())));
   }
 
   private boolean canPractise() {
@@ -290,12 +282,7 @@ public final class PaybackView extends BorderPane implements View {
     procedure.setVisible(chain);
     routes.setVisible(!chain);
     if (chain) {
-      procedure.show(
-          payback.chains().stream()
-              .filter(c -> entry.filter(e -> e.id().equals(c.procedure().id())).isPresent())
-              .findFirst(),
-          payback.library(),
-          words(payback));
+      procedure.show(entry.flatMap(e -> payback.chain(e.id())), payback.library(), words(payback));
     } else {
       routes.show(payback, words(payback), entry);
     }
@@ -323,9 +310,8 @@ public final class PaybackView extends BorderPane implements View {
     };
   }
 
-  private List<Entry> entries(
-      List<Payback.Share> shares, java.util.function.UnaryOperator<String> name) {
-    return shares.stream()
+  private List<Entry> entries(List<Payback.Share> some, UnaryOperator<String> name) {
+    return some.stream()
         .map(
             s ->
                 new Entry(

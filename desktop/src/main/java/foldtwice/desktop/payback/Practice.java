@@ -8,7 +8,6 @@ import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.effort.Payback;
-import foldtwice.library.Procedure;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
@@ -92,20 +91,24 @@ final class Practice extends BorderPane implements KeepsKeys {
     chain = of;
     now = in;
     steps =
-        of.procedure().parts().stream()
-            .filter(p -> p instanceof Procedure.Part.Bound)
-            .map(p -> in.library().bindings().get(((Procedure.Part.Bound) p).binding()))
+        of.procedure().bindings().stream()
+            .map(in.library().bindings()::get)
             .filter(b -> b != null && !b.triggers().isEmpty())
             .toList();
     title.setText(of.procedure().name());
     result.setText(Ui.text("payback.practice.begin"));
+    setVisible(true);
+    again();
+    onChange.run();
+  }
+
+  /** From the first part on. */
+  private void again() {
     at = 0;
     slips = 0;
     began = 0;
-    setVisible(true);
-    requestFocus();
     ask();
-    onChange.run();
+    requestFocus();
   }
 
   void stop() {
@@ -175,7 +178,6 @@ final class Practice extends BorderPane implements KeepsKeys {
       return;
     }
     double seconds = (System.nanoTime() - began) / 1e9;
-    ask();
     result.setText(
         Ui.text(
             "payback.practice.result",
@@ -183,12 +185,6 @@ final class Practice extends BorderPane implements KeepsKeys {
             slips,
             chain.bound().map(EffortWords::span).orElse("?"),
             chain.byHand().map(EffortWords::span).orElse("?")));
-    at = 0;
-    began = 0;
-    slips = 0;
-    String last = result.getText();
-    ask();
-    result.setText(last);
-    requestFocus();
+    again();
   }
 }

@@ -17,8 +17,11 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -36,11 +39,16 @@ final class ProcedurePane extends VBox {
   private static final int FOUND = 60;
 
   private final Session session;
-  private final TextField name = field("procedure-name", "payback.procedure.name", 13);
-  private final TextField times = field("procedure-times", "payback.procedure.times", 5);
-  private final TextField each = field("procedure-each", "payback.procedure.each", 4);
-  private final TextField byHand = field("procedure-route", "payback.procedure.route", 30);
-  private final TextField find = field("procedure-find", "payback.procedure.find", 24);
+  private final TextField name =
+      Parts.input("procedure-name", Ui.text("payback.procedure.name"), 13);
+  private final TextField times =
+      Parts.input("procedure-times", Ui.text("payback.procedure.times"), 5);
+  private final TextField each =
+      Parts.input("procedure-each", Ui.text("payback.procedure.each"), 4);
+  private final TextField byHand =
+      Parts.input("procedure-route", Ui.text("payback.procedure.route"), 30);
+  private final TextField find =
+      Parts.input("procedure-find", Ui.text("payback.procedure.find"), 24);
   private final ListView<Procedure.Part> parts = new ListView<>();
   private final ListView<Binding> found = new ListView<>();
   private final Label says = Parts.label("", "good");
@@ -118,22 +126,13 @@ final class ProcedurePane extends VBox {
             practise,
             delete);
     head.setAlignment(Pos.CENTER_LEFT);
-    head.setRowValignment(javafx.geometry.VPos.CENTER);
+    head.setRowValignment(VPos.CENTER);
     form = new VBox(8, head, says, lists, byHand, wrong);
     VBox.setVgrow(form, Priority.ALWAYS);
     getChildren().addAll(none, form);
     none.managedProperty().bind(none.visibleProperty());
     form.managedProperty().bind(form.visibleProperty());
     show(Optional.empty(), null, null);
-  }
-
-  private static TextField field(String id, String says, int columns) {
-    TextField field = new TextField();
-    field.setId(id);
-    field.setPrefColumnCount(columns);
-    Parts.prompt(field, Ui.text(says));
-    field.setAccessibleText(Ui.text(says));
-    return field;
   }
 
   Optional<Procedure> shown() {
@@ -155,10 +154,13 @@ final class ProcedurePane extends VBox {
       return;
     }
     Procedure p = shown.get();
-    set(name, p.name(), other);
-    set(times, p.timesPerWeek() > 0 ? Words.number(p.timesPerWeek()) : "", other);
-    set(each, Integer.toString(p.atATime()), other);
-    set(byHand, RouteText.write(p.yardstick().moves()), other);
+    Map<TextField, String> texts =
+        Map.of(
+            name, p.name(),
+            times, p.timesPerWeek() > 0 ? Words.number(p.timesPerWeek()) : "",
+            each, Integer.toString(p.atATime()),
+            byHand, RouteText.write(p.yardstick().moves()));
+    texts.forEach(other ? TextField::setText : Parts::renew);
     int at = parts.getSelectionModel().getSelectedIndex();
     parts.getItems().setAll(p.parts());
     parts.getSelectionModel().select(Math.min(at, p.parts().size() - 1));
@@ -181,12 +183,6 @@ final class ProcedurePane extends VBox {
       find.clear();
     }
     fillFound();
-  }
-
-  private static void set(TextField field, String text, boolean other) {
-    if (other || !field.isFocused()) {
-      field.setText(text);
-    }
   }
 
   private void fillFound() {
@@ -276,7 +272,7 @@ final class ProcedurePane extends VBox {
     }
   }
 
-  private void change(java.util.function.UnaryOperator<Procedure> how) {
+  private void change(UnaryOperator<Procedure> how) {
     if (shown.isEmpty() || !session.mayWrite()) {
       return;
     }

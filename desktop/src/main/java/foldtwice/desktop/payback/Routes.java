@@ -88,10 +88,7 @@ final class Routes extends VBox {
         });
     saves.setId("payback-saves");
     saves.setMinWidth(USE_PREF_SIZE);
-    HBox gap = Parts.fact("");
-    gap.getChildren().clear();
-    HBox.setHgrow(gap, Priority.ALWAYS);
-    HBox head = new HBox(10, name, which, caps, uses, gap, saves);
+    HBox head = new HBox(10, name, which, caps, uses, Parts.gap(), saves);
     head.setAlignment(Pos.CENTER_LEFT);
     name.setMinWidth(0);
     bars.setId("payback-bars");
@@ -170,20 +167,9 @@ final class Routes extends VBox {
   private static boolean belongs(Payback payback, Payback.Row r, Entry e) {
     return switch (e.by()) {
       case ROUTINE -> r.binding().routine().equals(e.id());
-      case PROGRAM ->
-          r.binding()
-              .place()
-              .applicationId()
-              .or(() -> payback.library().routineOf(r.binding()).map(Routine::application))
-              .equals(Optional.of(e.id()));
+      case PROGRAM -> payback.library().applicationOf(r.binding()).equals(Optional.of(e.id()));
       case DEVICE -> r.trigger().flatMap(t -> t.deviceId()).equals(Optional.of(e.id()));
-      case PROCEDURE ->
-          Optional.ofNullable(payback.library().procedures().get(e.id())).stream()
-              .flatMap(p -> p.parts().stream())
-              .anyMatch(
-                  part ->
-                      part instanceof foldtwice.library.Procedure.Part.Bound(String id)
-                          && id.equals(r.binding().id()));
+      case PROCEDURE -> false; // has a pane of its own
     };
   }
 
@@ -285,16 +271,7 @@ final class Routes extends VBox {
     why.getChildren().add(Parts.label(of, "heading"));
     timing.parts().stream()
         .limit(100)
-        .forEach(
-            t ->
-                why.getChildren()
-                    .add(
-                        Parts.wrapped(
-                            Ui.text(
-                                "payback.operator",
-                                EffortWords.operator(t.operator()),
-                                EffortWords.span(t.seconds()),
-                                EffortWords.why(t)))));
+        .forEach(t -> why.getChildren().add(Parts.wrapped(OperatorBar.says(t))));
     timing.left().stream()
         .filter(l -> l.move() < moves.size())
         .limit(40)

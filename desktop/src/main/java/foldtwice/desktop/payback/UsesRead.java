@@ -11,9 +11,6 @@ import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.words.Words;
 import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.charset.MalformedInputException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import javafx.scene.control.Button;
@@ -80,10 +77,6 @@ final class UsesRead extends VBox {
                               asked.tell(() -> says.setText(Ui.text("payback.uses.reading", rows)));
                               return asked.isWanted();
                             }));
-                  } catch (UseLog.Unreadable e) {
-                    throw new IOException(e.getMessage(), e);
-                  } catch (MalformedInputException e) {
-                    throw new UncheckedIOException(Ui.text("payback.uses.notext", file), e);
                   }
                 }));
   }

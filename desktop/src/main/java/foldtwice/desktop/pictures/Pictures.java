@@ -9,6 +9,7 @@ import foldtwice.desktop.conflicts.ConflictsView;
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.frame.Libraries;
 import foldtwice.desktop.handover.HandOverView;
+import foldtwice.desktop.parts.Png;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.payback.PaybackView;
 import foldtwice.desktop.plan.PlanView;
@@ -28,7 +29,6 @@ import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
-import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -50,7 +50,6 @@ import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javafx.util.Duration;
-import javax.imageio.ImageIO;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -381,24 +380,9 @@ public final class Pictures extends Application {
     if (rehearsing) {
       return;
     }
-    int width = (int) shot.getWidth();
-    int height = (int) shot.getHeight();
-    int[] pixels = new int[width * height];
-    shot.getPixelReader()
-        .getPixels(
-            0,
-            0,
-            width,
-            height,
-            javafx.scene.image.PixelFormat.getIntArgbInstance(),
-            pixels,
-            0,
-            width);
-    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-    image.setRGB(0, 0, width, height, pixels, 0, width);
     Path file = folder.resolve(name + ".png");
     try {
-      ImageIO.write(image, "png", file.toFile());
+      Files.write(file, Png.of(shot));
     } catch (IOException e) {
       throw new UncheckedIOException(file + " cannot be written", e);
     }

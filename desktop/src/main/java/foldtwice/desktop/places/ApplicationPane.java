@@ -117,12 +117,8 @@ final class ApplicationPane extends HBox {
     if (other) {
       resets.clear();
     }
-    if (!name.isFocused()) {
-      name.setText(of.name());
-    }
-    if (!version.isFocused()) {
-      version.setText(of.version());
-    }
+    Parts.renew(name, of.name());
+    Parts.renew(version, of.version());
     list.show(now, of);
     facts();
     showPart();
@@ -148,9 +144,7 @@ final class ApplicationPane extends HBox {
   private void showPart() {
     boolean whole = session.known().program(application.id()).filter(Facts::whole).isPresent();
     language.setVisible(!whole);
-    if (!language.isFocused()) {
-      language.setText(now.library().description(application.id()).language());
-    }
+    Parts.renew(language, now.library().description(application.id()).language());
     for (Toggle t : parts.getToggles()) {
       ToggleButton chip = (ToggleButton) t;
       Part part = (Part) chip.getUserData();

@@ -80,9 +80,7 @@ final class ContextsPane extends VBox {
     form.setVisible(chosen.isPresent());
     chosen.ifPresent(
         c -> {
-          if (!name.isFocused()) {
-            name.setText(c.name());
-          }
+          Parts.renew(name, c.name());
           text.setSelected(c.takesText());
           group.setSelected(c.groupOnly());
           pointer.setSelected(shown.isByPointer(c.id()));

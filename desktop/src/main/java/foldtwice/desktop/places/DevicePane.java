@@ -130,12 +130,8 @@ final class DevicePane extends VBox {
     device = shown;
     Page inView = page();
     page = inView.id();
-    if (!name.isFocused()) {
-      name.setText(shown.name());
-    }
-    if (!pageName.isFocused()) {
-      pageName.setText(inView.name());
-    }
+    Parts.renew(name, shown.name());
+    Parts.renew(pageName, inView.name());
     pages(inView);
     DeviceView view =
         new DeviceView(

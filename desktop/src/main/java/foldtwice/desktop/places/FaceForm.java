@@ -77,9 +77,7 @@ final class FaceForm extends VBox {
     filling = true;
     boolean other = !shown.equals(face);
     face = shown;
-    if (!label.isFocused()) {
-      label.setText(shown.label());
-    }
+    Parts.renew(label, shown.label());
     colour.setValue(shown.colour().isEmpty() ? colour.getItems().getFirst() : shown.colour());
     if (other || icons.getChildren().isEmpty()) {
       wrong.setText("");

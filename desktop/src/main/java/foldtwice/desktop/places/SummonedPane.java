@@ -85,9 +85,7 @@ final class SummonedPane extends VBox {
     }
     shown = what;
     filling = true;
-    if (!name.isFocused()) {
-      name.setText(what.name());
-    }
+    Parts.renew(name, what.name());
     place.getItems().setAll(now.library().places());
     place.setValue(what.place());
     filling = false;

@@ -65,12 +65,10 @@ final class TextCell extends TableCell<Row, String> {
                 commitEdit(field.getText());
               }
             });
-    System.err.println("START " + begins + " " + getIndex());
     setText(null);
     setGraphic(field);
     field.applyCss(); // its skin selects all when it comes to be
     field.requestFocus();
-    System.err.println("STARTED " + field.isFocused() + " " + field.getScene());
     if (over) {
       field.end();
     } else {

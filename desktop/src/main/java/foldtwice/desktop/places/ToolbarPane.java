@@ -98,9 +98,7 @@ final class ToolbarPane extends VBox {
     }
     toolbar = shown;
     chosen = Math.min(chosen, shown.slots());
-    if (!name.isFocused()) {
-      name.setText(shown.name());
-    }
+    Parts.renew(name, shown.name());
     slots.setValue(shown.slots());
     group.setValue(shown.group());
     inDocument.setSelected(shown.inDocument());

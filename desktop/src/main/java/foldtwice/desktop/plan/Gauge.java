@@ -95,8 +95,9 @@ final class Gauge extends HBox {
     Label here = Parts.label(Ui.text("plan.today.word"), "plan-small");
     here.relocate(0, 25);
     Label best = Parts.label(Ui.text("plan.best"), "plan-small");
-    best.applyCss();
-    best.relocate(WIDE - 8 - 78, 25);
+    best.setMinWidth(WIDE - 8);
+    best.setAlignment(Pos.CENTER_RIGHT);
+    best.relocate(0, 25);
     bar.getChildren().addAll(all, done, mark, here);
     if (Double.isFinite(bound)) {
       bar.getChildren().add(best);

@@ -12,12 +12,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.SelectionMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -62,10 +64,10 @@ final class Lines extends VBox {
     list.setFixedCellSize(36);
     list.setCellFactory(v -> new Cell());
     list.setPlaceholder(Parts.wrapped(Ui.text("plan.nolines"), "soft"));
-    list.getSelectionModel().setSelectionMode(javafx.scene.control.SelectionMode.MULTIPLE);
+    list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
     list.getSelectionModel()
         .getSelectedItems()
-        .addListener((javafx.collections.ListChangeListener<Plan.Line>) c -> onChosen.run());
+        .addListener((ListChangeListener<Plan.Line>) c -> onChosen.run());
     VBox.setVgrow(list, Priority.ALWAYS);
     HBox head =
         new HBox(

@@ -18,7 +18,6 @@ import foldtwice.plan.Planning;
 import foldtwice.plan.Watcher;
 import foldtwice.ready.Setup;
 import foldtwice.trigger.Trigger;
-import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -77,14 +76,11 @@ public final class PlanView extends BorderPane implements View {
   private final Reach then = new Reach(Ui.text("plan.keysthen"), "plan-keys-then");
   private final Button stop;
   private final Button look;
-  private final Question<Made> looking;
+  private final Question<Plan> looking;
   private final Set<String> locked = new LinkedHashSet<>();
   private final Map<String, Set<Trigger>> refused = new HashMap<>();
-  private Optional<Made> made = Optional.empty();
+  private Optional<Plan> made = Optional.empty();
   private double costToday;
-
-  /** A plan and the library it was made of. */
-  private record Made(Plan plan, Library of) {}
 
   /** A view of the session's library. */
   public PlanView(Session session, Going going) {
@@ -99,7 +95,7 @@ public final class PlanView extends BorderPane implements View {
         a ->
             a == null || a.equals(EVERY)
                 ? Ui.text("plan.every")
-                : new Words(session.now().library()).application(a));
+                : session.now().words().application(a));
     Parts.onChosen(application, this::refresh);
     moves.setId("plan-moves");
     moves.setEditable(true);
@@ -176,11 +172,7 @@ public final class PlanView extends BorderPane implements View {
                 .collect(Collectors.toMap(Map.Entry::getKey, e -> Set.copyOf(e.getValue()))));
     gauge.nothing(Ui.text("plan.looking"));
     costToday = Double.NaN;
-    looking.anew(
-        asked ->
-            new Made(
-                Planning.of(subjects(now, everywhere, setups), wanted, watcher(asked)),
-                now.library()));
+    looking.anew(asked -> Planning.of(subjects(now, everywhere, setups), wanted, watcher(asked)));
     refresh();
   }
 
@@ -219,23 +211,23 @@ public final class PlanView extends BorderPane implements View {
   private void stop() {
     looking.drop();
     gauge.nothing(Ui.text("plan.stopped"));
-    made.ifPresent(m -> show(m));
+    made.ifPresent(this::show);
     refresh();
   }
 
-  private void show(Made found) {
+  private void show(Plan found) {
     made = Optional.of(found);
     Library library = session.now().library();
-    gauge.show(found.plan(), isOutOfDate(found, library));
-    lines.show(found.plan(), library, words(), taken(found.plan(), library), session.mayWrite());
-    today.show(found.plan(), library, session.now().keymap(), false);
-    then.show(found.plan(), library, session.now().keymap(), true);
+    gauge.show(found, isOutOfDate(found, library));
+    lines.show(found, library, session.now().words(), taken(found, library), session.mayWrite());
+    today.show(found, library, session.now().keymap(), false);
+    then.show(found, library, session.now().keymap(), true);
     refresh();
   }
 
   /** Whether something else than lines of the plan has changed. */
-  private static boolean isOutOfDate(Made found, Library library) {
-    return found.plan().lines().stream()
+  private static boolean isOutOfDate(Plan found, Library library) {
+    return found.lines().stream()
         .anyMatch(
             l -> {
               var b = library.bindings().get(l.binding());
@@ -255,16 +247,12 @@ public final class PlanView extends BorderPane implements View {
     return all;
   }
 
-  private Words words() {
-    return new Words(session.now().library(), session.now().keymap().layout());
-  }
-
   /** The lines that move and are not taken yet. */
   private List<Plan.Line> left() {
     return made.map(
             m -> {
-              Set<String> done = taken(m.plan(), session.now().library());
-              return m.plan().moved().stream().filter(l -> !done.contains(l.binding())).toList();
+              Set<String> done = taken(m, session.now().library());
+              return m.moved().stream().filter(l -> !done.contains(l.binding())).toList();
             })
         .orElse(List.of());
   }
@@ -284,7 +272,7 @@ public final class PlanView extends BorderPane implements View {
     if (made.isEmpty() || some.isEmpty()) {
       return;
     }
-    Plan plan = made.get().plan();
+    Plan plan = made.get();
     Set<String> ids = new LinkedHashSet<>();
     some.forEach(l -> ids.addAll(plan.with(l.binding())));
     ids.removeAll(taken(plan, session.now().library()));
@@ -309,14 +297,14 @@ public final class PlanView extends BorderPane implements View {
     session.say(
         Ui.text(
             on ? "said.locked" : "said.unlocked",
-            words().binding(session.now().library().bindings().get(l.binding()))));
+            session.now().words().binding(session.now().library().bindings().get(l.binding()))));
     look();
   }
 
   /** Not this trigger: looks again from there. */
   private void refuse(Plan.Line l) {
     refused.computeIfAbsent(l.binding(), b -> new HashSet<>()).add(l.proposed());
-    session.say(Ui.text("said.notthis", words().trigger(l.proposed())));
+    session.say(Ui.text("said.notthis", session.now().words().trigger(l.proposed())));
     look();
   }
 

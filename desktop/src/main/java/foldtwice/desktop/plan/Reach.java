@@ -12,10 +12,8 @@ import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import javafx.geometry.Pos;
 import javafx.geometry.VPos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
@@ -97,9 +95,8 @@ final class Reach extends VBox {
     double right = caps.stream().mapToDouble(c -> c.x() + c.width()).max().orElse(1);
     double bottom = caps.stream().mapToDouble(c -> c.y() + 1).max().orElse(1);
     double unit = Math.min(keys.getWidth() / right, keys.getHeight() / bottom);
-    Map<KeyCode, Double> rank = new HashMap<>(uses);
     for (Shape.Cap c : caps) {
-      double used = rank.getOrDefault(c.code(), 0.0);
+      double used = uses.getOrDefault(c.code(), 0.0);
       Rectangle key = new Rectangle(c.x() * unit, c.y() * unit, c.width() * unit - GAP, unit - GAP);
       key.setArcWidth(6);
       key.setArcHeight(6);
@@ -124,6 +121,5 @@ final class Reach extends VBox {
         keys.getChildren().add(number);
       }
     }
-    setAlignment(Pos.TOP_LEFT);
   }
 }

@@ -1,23 +1,18 @@
 package foldtwice.desktop.standin;
 
+import foldtwice.desktop.parts.Png;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.run.Program;
 import foldtwice.sheet.Demonstration;
 import foldtwice.sheet.HowTo;
 import foldtwice.standin.base.StandIn;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.SnapshotParameters;
-import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.transform.Scale;
-import javax.imageio.ImageIO;
 
 /**
  * Takes pictures of stand-ins as they are, what a step changed marked. By day, whatever the window
@@ -47,7 +42,9 @@ public final class Photographer implements Demonstration.Camera {
             shot.completeExceptionally(e); // told where the sheet is asked for
           }
         });
-    return Optional.of(png(shot.join()));
+    WritableImage image = shot.join();
+    return Optional.of(
+        new HowTo.Shot(Png.of(image), (int) image.getWidth(), (int) image.getHeight()));
   }
 
   private static WritableImage shot(StandIn<?> program, Program before) {
@@ -63,21 +60,5 @@ public final class Photographer implements Demonstration.Camera {
     SnapshotParameters how = new SnapshotParameters();
     how.setTransform(new Scale(DENSE, DENSE));
     return window.snapshot(how, null);
-  }
-
-  private static HowTo.Shot png(WritableImage image) {
-    int w = (int) image.getWidth();
-    int h = (int) image.getHeight();
-    int[] pixels = new int[w * h];
-    image.getPixelReader().getPixels(0, 0, w, h, PixelFormat.getIntArgbInstance(), pixels, 0, w);
-    BufferedImage opaque = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
-    opaque.setRGB(0, 0, w, h, pixels, 0, w);
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try {
-      ImageIO.write(opaque, "png", out);
-    } catch (IOException e) {
-      throw new UncheckedIOException("a picture into memory", e);
-    }
-    return new HowTo.Shot(out.toByteArray(), w, h);
   }
 }

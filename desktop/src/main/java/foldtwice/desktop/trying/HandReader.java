@@ -2,8 +2,6 @@ package foldtwice.desktop.trying;
 
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.standin.StandInWindow;
-import foldtwice.place.Context;
-import foldtwice.place.Place;
 import foldtwice.recording.Route;
 import foldtwice.routine.Yardstick.Meant;
 import java.util.HashSet;
@@ -144,21 +142,12 @@ final class HandReader {
     }
     boolean chord = e.isControlDown() || e.isAltDown() || e.isMetaDown();
     boolean typing =
-        e.getTarget() instanceof TextInputControl || takesText(session.computer().front().place());
+        e.getTarget() instanceof TextInputControl
+            || session.now().library().takesText(session.computer().front().place());
     Meant meant =
         chord || !typing
             ? ENDS.contains(e.getCode()) && route.isTyping() ? Meant.END : Meant.COMMAND
             : ENDS.contains(e.getCode()) ? Meant.END : Meant.ARGUMENT;
     route.key(e.getCode().name(), meant);
-  }
-
-  /** Whether plain keys type where the program is. */
-  private boolean takesText(Place place) {
-    return place
-        .applicationId()
-        .map(session.now().library().applications()::get)
-        .flatMap(a -> a.focused(place))
-        .filter(Context::takesText)
-        .isPresent();
   }
 }
