@@ -91,6 +91,7 @@ final class Routes extends VBox {
     HBox head = new HBox(10, name, which, caps, uses, Parts.gap(), saves);
     head.setAlignment(Pos.CENTER_LEFT);
     name.setMinWidth(0);
+    uses.setMinWidth(USE_PREF_SIZE);
     bars.setId("payback-bars");
     bars.widthProperty().addListener((o, a, b) -> draw());
     route.setId("route-text");

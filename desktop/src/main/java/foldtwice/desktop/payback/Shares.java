@@ -23,6 +23,9 @@ final class Shares extends VBox {
 
   private static final double BAR = 84;
 
+  /** In less, the note gives way to the name, in pixels. */
+  private static final double NARROW = 400;
+
   private final ListView<Entry> list = new ListView<>();
   private final Label heading = Parts.label("", "heading");
   private double most = 1;
@@ -113,6 +116,8 @@ final class Shares extends VBox {
       Label note = Parts.label(e.note(), "soft");
       note.setMinWidth(84);
       note.setAlignment(Pos.CENTER_RIGHT);
+      note.managedProperty().bind(note.visibleProperty());
+      note.visibleProperty().bind(list.widthProperty().greaterThan(NARROW));
       HBox row = new HBox(8, name, e.aWeek().map(this::bar).orElseGet(Pane::new), time, note);
       row.setAlignment(Pos.CENTER_LEFT);
       row.setPrefWidth(100);

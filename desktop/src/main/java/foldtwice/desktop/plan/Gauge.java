@@ -75,6 +75,7 @@ final class Gauge extends HBox {
                 plan.lines().size(),
                 plan.options())
             : Ui.text(Planning.proves() ? "plan.notyetproven" : "plan.unproven"));
+    proof.getStyleClass().setAll("label", plan.gap().isPresent() ? "good" : "costs");
     draw(plan.today(), plan.planned(), plan.bound().orElse(Double.NEGATIVE_INFINITY));
   }
 

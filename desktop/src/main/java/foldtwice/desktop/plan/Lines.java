@@ -12,6 +12,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import javafx.beans.binding.Bindings;
+import javafx.beans.binding.BooleanBinding;
+import javafx.beans.binding.DoubleBinding;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -20,6 +23,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.SelectionMode;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -28,14 +32,17 @@ import javafx.scene.layout.VBox;
 /** The lines of a plan: today, what is proposed, what it gains and why. */
 final class Lines extends VBox {
 
-  private static final double WHAT = 250;
-  private static final double KEYS = 178;
-  private static final double GAIN = 78;
+  /** In less, only the chosen line shows what can be done with it, in pixels. */
+  private static final double NARROW = 1000;
 
   private final ListView<Plan.Line> list = new ListView<>();
   private final Consumer<Plan.Line> onTake;
   private final Consumer<Plan.Line> onLock;
   private final Consumer<Plan.Line> onRefuse;
+  private final DoubleBinding what = width(0.23, 250);
+  private final DoubleBinding keys = width(0.185, 178);
+  private final DoubleBinding gains = width(0.085, 78);
+  private final BooleanBinding narrow = list.widthProperty().lessThan(NARROW);
   private Library library;
   private Words words;
   private Set<String> taken = Set.of();
@@ -72,20 +79,19 @@ final class Lines extends VBox {
     HBox head =
         new HBox(
             8,
-            column(Ui.text("plan.what"), WHAT),
-            column(Ui.text("plan.today"), KEYS),
-            column(Ui.text("plan.proposed"), KEYS),
-            column(Ui.text("plan.gain"), GAIN),
+            sized(Parts.label(Ui.text("plan.what"), "heading"), what),
+            sized(Parts.label(Ui.text("plan.today"), "heading"), keys),
+            sized(Parts.label(Ui.text("plan.proposed"), "heading"), keys),
+            sized(Parts.label(Ui.text("plan.gain"), "heading"), gains),
             Parts.label(Ui.text("plan.why"), "heading"));
     head.getStyleClass().add("plan-head");
     getChildren().addAll(head, list);
   }
 
-  private static Label column(String text, double width) {
-    Label label = Parts.label(text, "heading");
-    label.setMinWidth(width);
-    label.setMaxWidth(width);
-    return label;
+  /** A share of the width of the list, so many pixels at most. */
+  private DoubleBinding width(double share, double most) {
+    return Bindings.createDoubleBinding(
+        () -> Math.min(most, share * list.getWidth()), list.widthProperty());
   }
 
   void takeKeys() {
@@ -131,25 +137,31 @@ final class Lines extends VBox {
         return;
       }
       boolean done = taken.contains(l.binding());
-      Label what = Parts.label(words.binding(library.bindings().get(l.binding())), "strong");
-      sized(what, WHAT);
-      Region today = sized(KeyCaps.of(l.today(), words), KEYS);
+      Label does = Parts.label(words.binding(library.bindings().get(l.binding())), "strong");
+      sized(does, what);
+      Region today = sized(KeyCaps.of(l.today(), words), keys);
       Node proposed =
           l.moves()
-              ? sized(KeyCaps.of(l.proposed(), words), KEYS)
-              : sized(Parts.label(Ui.text("plan.asitis"), "soft"), KEYS);
+              ? sized(KeyCaps.of(l.proposed(), words), keys)
+              : sized(Parts.label(Ui.text("plan.asitis"), "soft"), keys);
       Label gain =
           Parts.label(
               l.moves() ? EffortWords.time(-l.gain()) : "\u2013",
               l.gain() < 0 ? "costs" : l.moves() ? "good" : "soft");
-      sized(gain, GAIN);
+      sized(gain, gains);
       Label why = Parts.label(done ? Ui.text("plan.taken") : why(l), done ? "good" : "soft");
+      why.setTooltip(new Tooltip(why.getText()));
       why.setMinWidth(0);
       why.setMaxWidth(Double.MAX_VALUE);
       HBox.setHgrow(why, Priority.ALWAYS);
-      HBox row = new HBox(8, what, today, proposed, gain, why);
+      HBox row = new HBox(8, does, today, proposed, gain, why);
       if (mayWrite && !done) {
-        row.getChildren().addAll(links(l));
+        HBox links = new HBox(8);
+        links.getChildren().addAll(links(l));
+        links.setAlignment(Pos.CENTER_LEFT);
+        links.managedProperty().bind(links.visibleProperty());
+        links.visibleProperty().bind(narrow.not().or(selectedProperty()));
+        row.getChildren().add(links);
       }
       row.setAlignment(Pos.CENTER_LEFT);
       row.setPrefWidth(100);
@@ -157,7 +169,7 @@ final class Lines extends VBox {
       setAccessibleText(
           Ui.text(
               "plan.row",
-              what.getText(),
+              does.getText(),
               words.trigger(l.today()),
               l.moves() ? words.trigger(l.proposed()) : Ui.text("plan.asitis"),
               gain.getText(),
@@ -192,9 +204,9 @@ final class Lines extends VBox {
     }
   }
 
-  private static <R extends Region> R sized(R node, double width) {
-    node.setMinWidth(width);
-    node.setMaxWidth(width);
+  private static <R extends Region> R sized(R node, DoubleBinding width) {
+    node.minWidthProperty().bind(width);
+    node.maxWidthProperty().bind(width);
     return node;
   }
 }

@@ -108,7 +108,7 @@ final class Reach extends VBox {
       legend.setTextOrigin(VPos.TOP);
       legend.setX(c.x() * unit + 4);
       legend.setY(c.y() * unit + 2);
-      if (legend.getLayoutBounds().getWidth() > c.width() * unit - GAP - 6) {
+      if (legend.getLayoutBounds().getWidth() > c.width() * unit - GAP - 4) {
         legend.setText("");
       }
       keys.getChildren().addAll(key, legend);
