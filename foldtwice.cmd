@@ -2,7 +2,7 @@
 rem Starts Fold Twice: builds it when needed, then
 rem   foldtwice                    the desktop with the demo library
 rem   foldtwice LIBRARY            the desktop with another library
-rem   foldtwice new^|check^|press^|run^|verify^|diff^|merge^|sheet^|history^|kit^|payback^|plan^|bindings^|repair^|backups    the command line (foldtwice --help)
+rem   foldtwice new^|check^|press^|run^|verify^|diff^|merge^|sheet^|history^|kit^|payback^|plan^|bindings^|repair^|backups^|live    the command line (foldtwice --help)
 rem   foldtwice pictures [FOLDER]  renders docs\screenshots without a display
 setlocal EnableDelayedExpansion
 set "home=%~dp0"
@@ -17,7 +17,7 @@ if not defined jdk (
 )
 set "jars=%home%\desktop\target"
 set "old="
-powershell -NoProfile -Command "$b = Get-Item '%jars%\built' -ErrorAction SilentlyContinue; if (-not $b -or -not (Test-Path '%jars%\classpath.txt')) { exit 1 }; $n = Get-ChildItem -Recurse -File '%home%\pom.xml','%home%\*\pom.xml','%home%\core\src\main','%home%\standins\src\main','%home%\cli\src\main','%home%\desktop\src\main' | Where-Object { $_.LastWriteTime -gt $b.LastWriteTime } | Select-Object -First 1; if ($n) { exit 1 }" || set "old=1"
+powershell -NoProfile -Command "$b = Get-Item '%jars%\built' -ErrorAction SilentlyContinue; if (-not $b -or -not (Test-Path '%jars%\classpath.txt')) { exit 1 }; $n = Get-ChildItem -Recurse -File '%home%\pom.xml','%home%\*\pom.xml','%home%\core\src\main','%home%\standins\src\main','%home%\live\src\main','%home%\cli\src\main','%home%\desktop\src\main' | Where-Object { $_.LastWriteTime -gt $b.LastWriteTime } | Select-Object -First 1; if ($n) { exit 1 }" || set "old=1"
 if defined old (
   where mvn >nul 2>nul || (
     echo foldtwice: Maven ^(mvn^) is needed for the first start 1>&2

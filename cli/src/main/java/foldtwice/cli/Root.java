@@ -30,7 +30,8 @@ import picocli.CommandLine.Spec;
       MakePlan.class,
       BindingsTable.class,
       Repair.class,
-      ListBackups.class
+      ListBackups.class,
+      LiveCommand.class
     })
 final class Root implements Runnable {
 
@@ -40,6 +41,6 @@ final class Root implements Runnable {
   public void run() {
     throw new ParameterException(
         spec.commandLine(),
-        "which command? new, check, press, run, verify, diff, merge, sheet, history, kit, payback, plan, bindings, repair or backups");
+        "which command? new, check, press, run, verify, diff, merge, sheet, history, kit, payback, plan, bindings, repair, backups or live");
   }
 }

@@ -61,17 +61,7 @@ final class Run implements Callable<Integer> {
   @Override
   public Integer call() throws Unusable {
     Library library = input.library();
-    Routine found =
-        library.routines().values().stream()
-            .filter(r -> r.id().equalsIgnoreCase(routine) || r.name().equalsIgnoreCase(routine))
-            .findFirst()
-            .orElseThrow(
-                () ->
-                    new Unusable(
-                        "no routine \""
-                            + routine
-                            + "\"; there are "
-                            + String.join(", ", library.routines().keySet())));
+    Routine found = routine(library, routine);
     SimulatedComputer computer =
         SimulatedComputer.of(library, input.station(library), SimulatedComputer.standingClock())
             .withFiles(input.beside()::file);
@@ -91,16 +81,34 @@ final class Run implements Callable<Integer> {
     Trace trace =
         foldtwice.run.Run.of(
                 found,
-                values(found),
+                values(found, arguments),
                 new Trial(library, keymap, computer, Ecmascript.ENGINE).around())
             .toEnd();
-    PrintWriter out = spec.commandLine().getOut();
+    tell(found, trace, format, spec.commandLine().getOut());
+    return trace.wentWell() ? Exit.WELL : Exit.NO;
+  }
+
+  /** The routine of an id or a name. */
+  static Routine routine(Library library, String named) throws Unusable {
+    return library.routines().values().stream()
+        .filter(r -> r.id().equalsIgnoreCase(named) || r.name().equalsIgnoreCase(named))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new Unusable(
+                    "no routine \""
+                        + named
+                        + "\"; there are "
+                        + String.join(", ", library.routines().keySet())));
+  }
+
+  /** Tells a trace. */
+  static void tell(Routine routine, Trace trace, Format format, PrintWriter out) {
     switch (format) {
-      case json -> out.print(Json.print(json(found, trace)));
-      case text -> text(found, trace, new Lines(out));
+      case json -> out.print(Json.print(json(routine, trace)));
+      case text -> text(routine, trace, new Lines(out));
     }
     out.flush();
-    return trace.wentWell() ? Exit.WELL : Exit.NO;
   }
 
   private void set(Program program) throws Unusable {
@@ -113,7 +121,8 @@ final class Run implements Callable<Integer> {
     }
   }
 
-  private Map<String, Value> values(Routine found) throws Unusable {
+  /** Arguments as they were typed. */
+  static Map<String, Value> values(Routine found, Map<String, String> arguments) throws Unusable {
     Map<String, Value> values = new LinkedHashMap<>();
     for (var argument : arguments.entrySet()) {
       Parameter parameter =

@@ -14,7 +14,7 @@ import java.util.Optional;
  * pointer is over finds that, or else the whole document; one on the program in front works that
  * program. Where a step selects by itself, or a command does, what it selected stays.
  */
-final class Aim {
+public final class Aim {
 
   private final Program program;
   private final List<String> before;
@@ -31,7 +31,7 @@ final class Aim {
   }
 
   /** The program a routine works; empty when that is not running. */
-  static Optional<Program> program(Routine routine, Computer computer) {
+  public static Optional<Program> program(Routine routine, Computer computer) {
     return routine.target() == Target.FRONT_PROGRAM
         ? Optional.of(computer.front())
         : computer.program(routine.application());

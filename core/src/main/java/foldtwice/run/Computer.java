@@ -55,6 +55,11 @@ public interface Computer {
 
   Clock clock();
 
+  /** True where programs are real and take their own time; no run is held to a limit of it. */
+  default boolean isReal() {
+    return false;
+  }
+
   /**
    * Lets time pass where it is only simulated. Where it is real this does nothing: it passes by
    * itself.

@@ -1,0 +1,198 @@
+package foldtwice.live;
+
+import foldtwice.live.bus.Bus;
+import foldtwice.live.bus.BusException;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.Assumptions;
+
+/**
+ * A desktop of a test's own: a display without a monitor, a window manager, a session bus and the
+ * accessibility bus. Where a part of it is not installed the test is skipped, but not where {@code
+ * FOLDTWICE_SMOKE} is {@code required}.
+ */
+public final class Desktop implements AutoCloseable {
+
+  private static final List<String> NEEDED =
+      List.of(
+          "/usr/bin/Xvfb",
+          "/usr/bin/openbox",
+          "/usr/bin/dbus-daemon",
+          "/usr/libexec/at-spi-bus-launcher",
+          "/usr/bin/python3");
+
+  private final List<Process> processes = new ArrayList<>();
+  private final Path home;
+  private final String display;
+  private final String session;
+
+  private Desktop(Path home, String display, String session) {
+    this.home = home;
+    this.display = display;
+    this.session = session;
+  }
+
+  public static Desktop open() throws Exception {
+    for (String program : NEEDED) {
+      boolean there = Files.isExecutable(Path.of(program));
+      if (!there && "required".equals(System.getenv("FOLDTWICE_SMOKE"))) {
+        throw new IllegalStateException("not installed: " + program);
+      }
+      Assumptions.assumeTrue(there, program + " is not installed: live is not tested here");
+    }
+    Path home = Files.createTempDirectory("live");
+    List<Process> begun = new ArrayList<>();
+    Process x =
+        new ProcessBuilder(
+                "/usr/bin/Xvfb",
+                "-displayfd",
+                "1",
+                "-screen",
+                "0",
+                "1280x800x24",
+                "-nolisten",
+                "tcp")
+            .redirectError(ProcessBuilder.Redirect.DISCARD)
+            .start();
+    begun.add(x);
+    String display = ":" + line(x).strip();
+    Process bus =
+        new ProcessBuilder("/usr/bin/dbus-daemon", "--session", "--nofork", "--print-address=1")
+            .redirectError(ProcessBuilder.Redirect.DISCARD)
+            .start();
+    begun.add(bus);
+    Desktop desktop = new Desktop(home, display, line(bus).strip());
+    desktop.processes.addAll(begun);
+    desktop.start("/usr/bin/openbox");
+    desktop.start("/usr/libexec/at-spi-bus-launcher", "--launch-immediately");
+    await("the accessibility bus", 10_000, desktop::hasBus);
+    return desktop;
+  }
+
+  private boolean hasBus() {
+    try (Bus bus = Bus.open(Optional.of(session))) {
+      bus.programs();
+      return true;
+    } catch (BusException e) {
+      return false;
+    }
+  }
+
+  private static String line(Process of) throws IOException {
+    return new BufferedReader(new InputStreamReader(of.getInputStream(), StandardCharsets.UTF_8))
+        .readLine();
+  }
+
+  public String display() {
+    return display;
+  }
+
+  public Live.Where where() {
+    return new Live.Where(Optional.of(session), Optional.of(display));
+  }
+
+  /** Starts a program on this desktop. */
+  public Process start(String... command) throws IOException {
+    ProcessBuilder builder = new ProcessBuilder(command);
+    environment(builder.environment());
+    builder.redirectErrorStream(false).redirectError(ProcessBuilder.Redirect.DISCARD);
+    Process process = builder.start();
+    processes.add(process);
+    return process;
+  }
+
+  public void environment(Map<String, String> environment) {
+    environment.put("DISPLAY", display);
+    environment.put("DBUS_SESSION_BUS_ADDRESS", session);
+    environment.put("HOME", home.toString());
+    environment.put("XDG_CONFIG_HOME", home.resolve("config").toString());
+    environment.put("NO_AT_BRIDGE", "0");
+    environment.put("GTK_A11Y", "atspi");
+    environment.put("LANG", "C.UTF-8");
+    environment.remove("GTK_MODULES");
+  }
+
+  /** The window of the tests, with so many items in a menu besides. */
+  public Window window(int many) throws Exception {
+    Path script = Path.of(System.getProperty("project.root"), "live/src/desktop/window.py");
+    Process process = start("/usr/bin/python3", script.toString(), Integer.toString(many));
+    Window window = new Window(process);
+    if (!"up".equals(window.line())) {
+      throw new IllegalStateException("the window of the tests does not come up");
+    }
+    return window;
+  }
+
+  /** Waits until something is so. */
+  public static void await(String what, long millis, BooleanSupplier so)
+      throws InterruptedException {
+    long end = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(millis);
+    while (!so.getAsBoolean()) {
+      if (System.nanoTime() > end) {
+        throw new AssertionError("waited " + millis + " ms for " + what);
+      }
+      Thread.sleep(20);
+    }
+  }
+
+  /** The window of the tests, which does what it is told. */
+  public static final class Window {
+    private final Process process;
+    private final BufferedReader out;
+    private final Writer in;
+
+    Window(Process process) {
+      this.process = process;
+      this.out =
+          new BufferedReader(
+              new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+      this.in = new OutputStreamWriter(process.getOutputStream(), StandardCharsets.UTF_8);
+    }
+
+    private String line() throws IOException {
+      return out.readLine();
+    }
+
+    /** Tells it something, and does not wait. */
+    public void tell(String words) throws IOException {
+      in.write(words + "\n");
+      in.flush();
+    }
+
+    /** Tells it something, and waits until it is done. */
+    public void told(String words) throws IOException {
+      tell(words);
+      tell("say");
+      line();
+    }
+
+    /** What is written in it, as it says itself. */
+    public String text() throws IOException {
+      tell("text");
+      return line();
+    }
+
+    public Process process() {
+      return process;
+    }
+  }
+
+  @Override
+  public void close() {
+    for (Process p : processes.reversed()) {
+      p.destroyForcibly().onExit().orTimeout(5, TimeUnit.SECONDS).join();
+    }
+  }
+}

@@ -1,0 +1,297 @@
+package foldtwice.live.display;
+
+import com.sun.jna.NativeLong;
+import com.sun.jna.Pointer;
+import com.sun.jna.platform.unix.X11;
+import com.sun.jna.ptr.IntByReference;
+import com.sun.jna.ptr.NativeLongByReference;
+import com.sun.jna.ptr.PointerByReference;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Keysym;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Press;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** A connection to the X display of this computer. */
+public final class Display implements AutoCloseable {
+
+  static final X11 X = loaded();
+
+  /** Set by the last request that the display refused. */
+  private static volatile int refused;
+
+  private static final X11.XErrorHandler TELLS =
+      (display, event) -> {
+        refused = event.error_code;
+        return 0;
+      };
+
+  private static X11 loaded() {
+    try {
+      return X11.INSTANCE;
+    } catch (UnsatisfiedLinkError | NoClassDefFoundError e) {
+      return null; // there is no X on this computer: open() says so
+    }
+  }
+
+  private final X11.Display display;
+  private final X11.Window root;
+  private boolean closed;
+
+  private Display(X11.Display display) {
+    this.display = display;
+    this.root = X.XDefaultRootWindow(display);
+  }
+
+  /**
+   * The display of this name; that of the environment where there is none.
+   *
+   * @throws DisplayException when there is none
+   */
+  public static Display open(Optional<String> name) throws DisplayException {
+    if (X == null) {
+      throw new DisplayException("the library of the X display is not installed here");
+    }
+    X.XSetErrorHandler(TELLS);
+    X11.Display display = X.XOpenDisplay(name.orElse(null));
+    if (display == null) {
+      throw new DisplayException(
+          "no X display"
+              + name.or(() -> Optional.ofNullable(System.getenv("DISPLAY")))
+                  .map(n -> " " + n)
+                  .orElse(""));
+    }
+    return new Display(display);
+  }
+
+  X11.Display handle() {
+    return display;
+  }
+
+  X11.Window root() {
+    return root;
+  }
+
+  /**
+   * A window.
+   *
+   * @param process the number of its program's process; 0 when it tells none
+   */
+  public record Window(long id, long process, String title) {}
+
+  /** The window that has the keys, as the window manager says. */
+  public synchronized Optional<Window> front() {
+    return closed ? Optional.empty() : windowsOf("_NET_ACTIVE_WINDOW").stream().findFirst();
+  }
+
+  /** All windows the window manager knows. */
+  public synchronized List<Window> windows() {
+    return closed ? List.of() : windowsOf("_NET_CLIENT_LIST");
+  }
+
+  private List<Window> windowsOf(String property) {
+    List<Window> windows = new ArrayList<>();
+    for (long id : longs(root, property, X11.XA_WINDOW)) {
+      if (id != 0) {
+        X11.Window w = new X11.Window(id);
+        List<Long> process = longs(w, "_NET_WM_PID", X11.XA_CARDINAL);
+        windows.add(new Window(id, process.isEmpty() ? 0 : process.getFirst(), title(w)));
+      }
+    }
+    return windows;
+  }
+
+  private String title(X11.Window w) {
+    return property(w, "_NET_WM_NAME", new X11.Atom(0))
+        .map(b -> new String(b, StandardCharsets.UTF_8))
+        .orElse("");
+  }
+
+  private List<Long> longs(X11.Window of, String name, X11.Atom type) {
+    List<Long> all = new ArrayList<>();
+    property(of, name, type)
+        .ifPresent(
+            b -> {
+              for (int i = 0; i + 8 <= b.length; i += 8) {
+                long n = 0;
+                for (int k = 7; k >= 0; k--) {
+                  n = (n << 8) | (b[i + k] & 0xff);
+                }
+                all.add(n);
+              }
+            });
+    return all;
+  }
+
+  /** A property as it lies in memory; 32-bit items are longs there. */
+  private Optional<byte[]> property(X11.Window of, String name, X11.Atom type) {
+    X11.Atom atom = X.XInternAtom(display, name, false); // true comes out as -1, which X refuses
+    if (atom == null) {
+      return Optional.empty();
+    }
+    IntByReference format = new IntByReference();
+    NativeLongByReference items = new NativeLongByReference();
+    PointerByReference value = new PointerByReference();
+    refused = 0;
+    X.XGetWindowProperty(
+        display,
+        of,
+        atom,
+        new NativeLong(0),
+        new NativeLong(4096),
+        false,
+        type,
+        new X11.AtomByReference(),
+        format,
+        items,
+        new NativeLongByReference(),
+        value);
+    Pointer at = value.getValue();
+    if (at == null || refused != 0) {
+      return Optional.empty();
+    }
+    int width = format.getValue() == 32 ? NativeLong.SIZE : format.getValue() / 8;
+    byte[] bytes = at.getByteArray(0, Math.toIntExact(items.getValue().longValue()) * width);
+    X.XFree(at);
+    return Optional.of(bytes);
+  }
+
+  /** Asks the window manager to bring a window to the front. */
+  public synchronized void raise(Window window) {
+    X11.XEvent event = new X11.XEvent();
+    event.setType(X11.XClientMessageEvent.class);
+    event.xclient.type = X11.ClientMessage;
+    event.xclient.window = new X11.Window(window.id());
+    event.xclient.message_type = X.XInternAtom(display, "_NET_ACTIVE_WINDOW", false);
+    event.xclient.format = 32;
+    event.xclient.data.setType(NativeLong[].class);
+    event.xclient.data.l[0] = new NativeLong(2); // as a pager does
+    X.XSendEvent(
+        display,
+        root,
+        0,
+        new NativeLong(X11.SubstructureNotifyMask | X11.SubstructureRedirectMask),
+        event);
+    X.XFlush(display);
+  }
+
+  /** How a key is pressed that makes this, with these held, as the keyboard is now. */
+  public synchronized Optional<Press> making(Keysym keysym, Modifiers held) {
+    X11.KeySym wanted = X.XStringToKeysym(keysym.name());
+    if (wanted == null || wanted.longValue() == 0) {
+      return Optional.empty();
+    }
+    byte code = X.XKeysymToKeycode(display, wanted);
+    for (KeyCode key : KeyCode.values()) {
+      if (code != 0 && key.xkb() == (code & 0xff)) {
+        if (wanted.equals(X.XKeycodeToKeysym(display, code, 0))) {
+          return Optional.of(new Press(key, held));
+        }
+        return wanted.equals(X.XKeycodeToKeysym(display, code, 1))
+            ? Optional.of(new Press(key, held.with(Modifier.SHIFT)))
+            : Optional.empty();
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** The modifiers that are down. */
+  public synchronized Modifiers held() {
+    Modifiers held = Modifiers.NONE;
+    for (KeyCode code : down()) {
+      held = code.modifier().map(held::with).orElse(held);
+    }
+    return held;
+  }
+
+  private Set<KeyCode> down() {
+    byte[] keys = new byte[32];
+    X.XQueryKeymap(display, keys);
+    Set<KeyCode> down = EnumSet.noneOf(KeyCode.class);
+    for (KeyCode code : KeyCode.values()) {
+      int n = code.xkb();
+      if (n > 0 && n < 256 && (keys[n / 8] >> (n % 8) & 1) == 1) {
+        down.add(code);
+      }
+    }
+    return down;
+  }
+
+  /** Lets modifiers that are down come up, so that what is sent then is sent without them. */
+  public synchronized void release() {
+    for (KeyCode code : down()) {
+      if (code.isModifier()) {
+        send(code, false);
+      }
+    }
+    X.XFlush(display);
+  }
+
+  /** Presses a key and lets it come up, with modifiers held and nothing else. */
+  public synchronized void strike(Press press) {
+    List<KeyCode> held = press.held().list().stream().map(Display::key).toList();
+    held.forEach(k -> send(k, true));
+    send(press.code(), true);
+    send(press.code(), false);
+    held.reversed().forEach(k -> send(k, false));
+    X.XSync(display, false);
+  }
+
+  /** A key goes down, or comes up. */
+  public synchronized void key(KeyCode code, boolean down) {
+    send(code, down);
+    X.XSync(display, false);
+  }
+
+  private void send(KeyCode code, boolean down) {
+    X11.XTest.INSTANCE.XTestFakeKeyEvent(display, code.xkb(), down, new NativeLong(0));
+  }
+
+  private static KeyCode key(Modifier m) {
+    return switch (m) {
+      case CTRL -> KeyCode.CONTROL_LEFT;
+      case ALT -> KeyCode.ALT_LEFT;
+      case ALTGR -> KeyCode.ALT_RIGHT;
+      case SHIFT -> KeyCode.SHIFT_LEFT;
+      case NUM -> KeyCode.NUM_LOCK;
+      case LOGO -> KeyCode.META_LEFT;
+    };
+  }
+
+  /** A picture of a part of the screen, or of all of it for none, as PNG. */
+  public synchronized byte[] picture(Optional<Window> of) throws DisplayException {
+    X11.Window w = of.map(o -> new X11.Window(o.id())).orElse(root);
+    X11.XWindowAttributes size = new X11.XWindowAttributes();
+    refused = 0;
+    X.XGetWindowAttributes(display, w, size);
+    if (refused != 0 || size.width <= 0) {
+      throw new DisplayException("the window is not there any more");
+    }
+    Screenshot.Image image = Screenshot.of(display, w, size.width, size.height);
+    if (image == null) {
+      throw new DisplayException("the display gives no picture of it");
+    }
+    return Screenshot.png(image);
+  }
+
+  /** True when the last request was refused; says so once. */
+  static boolean wasRefused() {
+    boolean was = refused != 0;
+    refused = 0;
+    return was;
+  }
+
+  @Override
+  public synchronized void close() {
+    if (!closed) {
+      closed = true;
+      X.XCloseDisplay(display);
+    }
+  }
+}

@@ -1,0 +1,80 @@
+package foldtwice.live.listen;
+
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Press;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * What the two processes say to one another: lines of words. A press is written as its W3C code, a
+ * colon, and the number of its modifiers.
+ */
+final class Wire {
+
+  /** To the listener: the parent is alive. */
+  static final String ALIVE = "alive";
+
+  /** To the listener, with a press: the emergency stop. */
+  static final String STOP_IS = "stop-is";
+
+  /** To the listener, with presses: caught whatever is in front. */
+  static final String EVERYWHERE = "everywhere";
+
+  /** To the listener, with a process and presses: caught while its window is in front. */
+  static final String WITHIN = "within";
+
+  /** To the listener, with presses: caught until others are named. */
+  static final String NEXT = "next";
+
+  static final String KEEP = "keep";
+  static final String PASS = "pass";
+
+  /** To the listener, with a press: sent to the program in front. */
+  static final String SEND = "send";
+
+  /** From the listener. */
+  static final String UP = "up";
+
+  static final String DOWN = "down";
+  static final String LIFT = "lift";
+  static final String STOP = "stop";
+  static final String TAKEN = "taken";
+  static final String FRONT = "front";
+  static final String LATE = "late";
+  static final String FAILED = "failed";
+
+  /** The parent has to be heard of this often, in milliseconds. */
+  static final long SILENT = 1_000;
+
+  /** A key that went down is answered within this, in milliseconds, or it is passed on. */
+  static final long ANSWERED = 250;
+
+  private Wire() {}
+
+  static String write(Press p) {
+    return p.code().code() + ":" + p.held().bits();
+  }
+
+  static String write(Set<Press> presses) {
+    return presses.stream().map(Wire::write).collect(Collectors.joining(" "));
+  }
+
+  static Optional<Press> press(String word) {
+    int colon = word.indexOf(':');
+    if (colon < 0) {
+      return Optional.empty();
+    }
+    return KeyCode.of(word.substring(0, colon))
+        .map(c -> new Press(c, new Modifiers(Integer.parseInt(word.substring(colon + 1)))));
+  }
+
+  static Set<Press> presses(List<String> words) {
+    Set<Press> all = new LinkedHashSet<>();
+    words.forEach(w -> press(w).ifPresent(all::add));
+    return all;
+  }
+}

@@ -1,0 +1,86 @@
+package foldtwice.live.program;
+
+import foldtwice.live.bus.Bus;
+import foldtwice.live.bus.BusException;
+import foldtwice.live.bus.Seen;
+import foldtwice.live.display.Display;
+import foldtwice.live.survey.Accelerator;
+import foldtwice.trigger.Key;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Stroke;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Chooses a menu item. An item that opens a dialog is chosen by its own keys where it has some:
+ * some programs open it while they are still answering the call that chose it, and answer nothing
+ * until it is closed.
+ */
+final class Choosing {
+
+  private static final long COMES = 1_000;
+
+  private final Bus bus;
+  private final long process;
+  private final Optional<Display> display;
+
+  Choosing(Bus bus, long process, Optional<Display> display) {
+    this.bus = bus;
+    this.process = process;
+    this.display = display;
+  }
+
+  /**
+   * Chooses it.
+   *
+   * @param opens true when it is known to open a dialog
+   */
+  void choose(Seen item, boolean opens) throws BusException {
+    boolean asks = opens || item.name().endsWith("\u2026") || item.name().endsWith("...");
+    List<Press> presses = asks ? presses(item) : List.of();
+    if (presses.isEmpty() || !isFront()) {
+      bus.act(item.ref());
+    } else {
+      display.get().release();
+      presses.forEach(display.get()::strike);
+    }
+  }
+
+  private List<Press> presses(Seen item) throws BusException {
+    if (display.isEmpty()) {
+      return List.of();
+    }
+    List<Press> presses = new ArrayList<>();
+    for (Stroke s : Accelerator.strokes(bus.keys(List.of(item.ref())).getFirst())) {
+      Optional<Press> press =
+          s.key() instanceof Key.Making(var keysym)
+              ? display.get().making(keysym, s.modifiers())
+              : Optional.empty();
+      if (press.isEmpty()) {
+        return List.of();
+      }
+      presses.add(press.get());
+    }
+    return presses;
+  }
+
+  /** True when a window of the program has the keys, or gets them when it is asked to. */
+  private boolean isFront() {
+    Display on = display.get();
+    if (on.front().filter(w -> w.process() == process).isPresent()) {
+      return true;
+    }
+    Optional<Display.Window> window =
+        on.windows().stream().filter(w -> w.process() == process).reduce((a, b) -> b);
+    window.ifPresent(on::raise);
+    long end = System.nanoTime() + COMES * 1_000_000;
+    while (window.isPresent() && System.nanoTime() < end) {
+      if (on.front().filter(w -> w.process() == process).isPresent()) {
+        return true;
+      }
+      Menus.pause();
+    }
+    return false;
+  }
+}

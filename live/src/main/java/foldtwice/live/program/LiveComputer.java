@@ -1,0 +1,197 @@
+package foldtwice.live.program;
+
+import foldtwice.live.display.Display;
+import foldtwice.live.display.DisplayException;
+import foldtwice.live.say.Say;
+import foldtwice.routine.Step;
+import foldtwice.run.Computer;
+import foldtwice.run.Program;
+import foldtwice.run.Reply;
+import foldtwice.trigger.Modifiers;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
+
+/** This computer: the running programs a library knows, its display, its clock. */
+public final class LiveComputer implements Computer {
+
+  /** How long a window is waited for that was told to come to the front, in milliseconds. */
+  private static final long COMES = 1_500;
+
+  private final Map<String, LiveProgram> programs;
+  private final Optional<Display> display;
+  private final Outside outside;
+
+  /**
+   * What is the person's to give.
+   *
+   * @param files the files beside the library, by name
+   * @param clipboard the text on the clipboard
+   * @param pictures where pictures of the screen go; empty where there is no such place
+   * @param mayStart asked before a program is started, with its name first and then its arguments;
+   *     says yes only to what a person allowed
+   */
+  public record Outside(
+      Function<String, File> files,
+      Supplier<String> clipboard,
+      Optional<Path> pictures,
+      Predicate<List<String>> mayStart) {}
+
+  public LiveComputer(
+      Map<String, LiveProgram> programs, Optional<Display> display, Outside outside) {
+    this.programs = new LinkedHashMap<>(programs);
+    this.display = display;
+    this.outside = outside;
+  }
+
+  /** The programs that are running, by application id. */
+  public Map<String, LiveProgram> programs() {
+    return programs;
+  }
+
+  @Override
+  public boolean isReal() {
+    return true;
+  }
+
+  @Override
+  public Optional<Program> program(String application) {
+    return Optional.ofNullable(programs.get(application));
+  }
+
+  @Override
+  public Program front() {
+    return live().<Program>map(p -> p).orElseGet(() -> new Elsewhere(title()));
+  }
+
+  /** The program of the library that is in front. */
+  public Optional<LiveProgram> live() {
+    if (display.isPresent()) {
+      Optional<Display.Window> front = display.get().front();
+      if (front.filter(w -> w.process() > 0).isPresent()) {
+        return programs.values().stream()
+            .filter(p -> p.process() == front.get().process())
+            .findFirst();
+      }
+    }
+    return programs.values().stream().filter(LiveProgram::isFront).findFirst();
+  }
+
+  private String title() {
+    return display.flatMap(Display::front).map(Display.Window::title).orElse("");
+  }
+
+  @Override
+  public Reply bringToFront(String application) {
+    LiveProgram program = programs.get(application);
+    if (program == null) {
+      return new Reply.Refused(Say.text("running", application), Say.text("notrunning"));
+    }
+    if (live().filter(program::equals).isPresent()) {
+      return Reply.QUIET;
+    }
+    if (display.isEmpty()) {
+      return new Reply.Refused(Say.text("display"), Say.text("none"));
+    }
+    Display.Window window = null;
+    for (Display.Window w : display.get().windows()) {
+      window = w.process() == program.process() ? w : window; // the last is the topmost
+    }
+    if (window == null) {
+      return new Reply.Refused(Say.text("window", application), Say.text("none"));
+    }
+    display.get().raise(window);
+    long end = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(COMES);
+    while (System.nanoTime() < end) {
+      if (live().filter(program::equals).isPresent()) {
+        return Reply.QUIET;
+      }
+      Menus.pause();
+    }
+    return new Reply.Refused(Say.text("infront", application), title());
+  }
+
+  @Override
+  public Reply start(String application, List<String> arguments) {
+    List<String> command = new ArrayList<>(List.of(application));
+    command.addAll(arguments);
+    if (!outside.mayStart.test(List.copyOf(command))) {
+      return new Reply.Refused(Say.text("allowed"), String.join(" ", command));
+    }
+    try {
+      new ProcessBuilder(command)
+          .redirectErrorStream(true)
+          .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+          .redirectInput(ProcessBuilder.Redirect.from(Path.of("/dev/null").toFile()))
+          .start();
+      return Reply.QUIET;
+    } catch (IOException e) {
+      return new Reply.Refused(Say.text("startable", application), e.getMessage());
+    }
+  }
+
+  @Override
+  public Reply capture(Step.Area area, String file) {
+    if (display.isEmpty() || outside.pictures.isEmpty()) {
+      return new Reply.Refused(Say.text("display"), Say.text("none"));
+    }
+    if (file.isEmpty() || file.contains("/") || area == Step.Area.SELECTION) {
+      return new Reply.Refused(Say.text("picturefile"), file.isEmpty() ? Say.text("none") : file);
+    }
+    try {
+      byte[] png =
+          display
+              .get()
+              .picture(area == Step.Area.WINDOW ? display.get().front() : Optional.empty());
+      Path to = outside.pictures.get().resolve(file.endsWith(".png") ? file : file + ".png");
+      if (Files.exists(to)) {
+        return new Reply.Refused(Say.text("newfile"), to.getFileName().toString());
+      }
+      Files.write(to, png);
+      return Reply.QUIET;
+    } catch (DisplayException | IOException e) {
+      return new Reply.Refused(Say.text("picture"), e.getMessage());
+    }
+  }
+
+  @Override
+  public File file(String name) {
+    return outside.files.apply(name);
+  }
+
+  @Override
+  public String clipboard() {
+    return outside.clipboard.get();
+  }
+
+  @Override
+  public Clock clock() {
+    return Clock.system(ZoneId.systemDefault());
+  }
+
+  @Override
+  public void pass(long millis) {} // real time passes by itself
+
+  @Override
+  public Modifiers held() {
+    return display.map(Display::held).orElse(Modifiers.NONE);
+  }
+
+  @Override
+  public void hold(Modifiers modifiers) {
+    if (modifiers.isEmpty()) {
+      display.ifPresent(Display::release);
+    }
+  }
+}

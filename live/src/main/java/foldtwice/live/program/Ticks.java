@@ -1,0 +1,67 @@
+package foldtwice.live.program;
+
+import foldtwice.describe.Description;
+import foldtwice.describe.Does;
+import foldtwice.place.Application;
+import foldtwice.place.NativeCommand;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Which ticked items of the menus are which settings, as a description says. */
+final class Ticks {
+
+  /**
+   * An item that says how a setting is.
+   *
+   * @param option what the setting is while it is ticked
+   */
+  record Item(List<String> path, String option) {}
+
+  /** On when its one item is ticked, else off. */
+  record Setting(String name, List<Item> items, boolean turns, String off) {}
+
+  private final Map<String, Setting> settings = new LinkedHashMap<>();
+
+  Ticks(Application application, Description description) {
+    Map<String, List<Item>> found = new LinkedHashMap<>();
+    Map<String, String> turning = new LinkedHashMap<>();
+    Map<String, Description.Setting> said = new LinkedHashMap<>();
+    description.settings().forEach(s -> said.putIfAbsent(s.name(), s));
+    for (Description.Command c : description.commands()) {
+      List<String> path =
+          application.command(c.id()).map(NativeCommand::menuPath).orElse(List.of());
+      if (path.isEmpty() || c.does().size() != 1) {
+        continue;
+      }
+      switch (c.does().getFirst()) {
+        case Does.Turns(String name) when said.containsKey(name) -> {
+          List<String> options = said.get(name).options();
+          String on = options.contains("on") ? "on" : options.contains("yes") ? "yes" : "";
+          options.stream()
+              .filter(o -> !o.equals(on) && !on.isEmpty())
+              .findFirst()
+              .ifPresent(
+                  off -> {
+                    found.computeIfAbsent(name, n -> new ArrayList<>()).add(new Item(path, on));
+                    turning.put(name, off);
+                  });
+        }
+        case Does.Sets(String name, Does.Given.Is(String option)) when said.containsKey(name) ->
+            found.computeIfAbsent(name, n -> new ArrayList<>()).add(new Item(path, option));
+        default -> {} // no item that shows how it is
+      }
+    }
+    found.forEach(
+        (name, items) ->
+            settings.put(
+                name,
+                new Setting(
+                    name, items, turning.containsKey(name), turning.getOrDefault(name, ""))));
+  }
+
+  Map<String, Setting> settings() {
+    return settings;
+  }
+}

@@ -1,0 +1,2 @@
+/** What live says in words, from one resource bundle. */
+package foldtwice.live.say;

@@ -1,0 +1,336 @@
+package foldtwice.live;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.binding.Binding;
+import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.live.display.Display;
+import foldtwice.live.display.Grabs;
+import foldtwice.live.listen.Catching;
+import foldtwice.live.listen.Listener;
+import foldtwice.live.listen.Listening;
+import foldtwice.live.survey.Describing;
+import foldtwice.live.survey.Proposal;
+import foldtwice.place.Place;
+import foldtwice.place.Station;
+import foldtwice.resolve.Claim;
+import foldtwice.trigger.KeyCode;
+import foldtwice.trigger.Modifier;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Platform;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Shape;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.CopyOnWriteArrayList;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Keys are really pressed (XTEST) on a display of the test's own; what a program gets is read back
+ * from its window, and whether keys are free is asked of the display by catching them again.
+ */
+class ListenTest {
+
+  private static final Press EVERYWHERE = Press.of(KeyCode.KEY_U, Modifier.CTRL, Modifier.ALT);
+  private static final Press STOP = Press.of(KeyCode.ESCAPE, Modifier.CTRL, Modifier.ALT);
+  private static final Press L = Press.of(KeyCode.KEY_L, Modifier.CTRL);
+
+  private static Desktop desktop;
+  private static Desktop.Window window;
+  private static Proposal read;
+
+  private final List<String> heard = new CopyOnWriteArrayList<>();
+  private Display keys;
+  private Listening listening;
+
+  @BeforeAll
+  static void begin() throws Exception {
+    desktop = Desktop.open();
+    window = desktop.window(0);
+    try (Live live = Live.open(desktop.where())) {
+      read = Describing.anew("w", live.survey(live.running().getFirst()));
+    }
+  }
+
+  @AfterAll
+  static void end() {
+    if (desktop != null) {
+      desktop.close();
+    }
+  }
+
+  @BeforeEach
+  void connect() throws Exception {
+    window.told("clear");
+    keys = Display.open(Optional.of(desktop.display()));
+    Desktop.await(
+        "the window in front",
+        5_000,
+        () -> keys.front().filter(w -> w.process() == window.process().pid()).isPresent());
+  }
+
+  @AfterEach
+  void close() {
+    if (listening != null) {
+      listening.close();
+    }
+    keys.close();
+  }
+
+  private static Station station() {
+    return new Station(
+        "s", "S", "us", Shape.ANSI, Platform.CONTROL, List.of(), List.of(), List.of(), Extras.NONE);
+  }
+
+  private static Binding binding(String id, Place place, String... keys) {
+    List<foldtwice.trigger.Trigger> triggers = new ArrayList<>();
+    for (String k : keys) {
+      triggers.add(Notation.read(k));
+    }
+    return Binding.fresh(id, "m", place, triggers, Map.of());
+  }
+
+  private static Library library() {
+    List<Edit> edits = new ArrayList<>();
+    edits.add(new Edit.PutApplication(read.application(), 0));
+    edits.add(new Edit.PutRoutine(Works.macro(List.of(), Works.choose("Ledger", "Stamp")), 0));
+    edits.add(new Edit.PutBinding(binding("all", new Place.Everywhere(), "Ctrl+Alt+U")));
+    edits.add(new Edit.PutBinding(binding("here", new Place.Whole("w"), "Ctrl+J")));
+    edits.add(
+        new Edit.PutBinding(binding("writing", new Place.Within("w", "text"), "Ctrl+Shift+J")));
+    edits.add(
+        new Edit.PutBinding(binding("aside", new Place.Within("w", "window"), "Ctrl+Shift+K")));
+    edits.add(new Edit.PutBinding(binding("chain", new Place.Whole("w"), "Ctrl+L then B")));
+    return new Edit.Together(edits).on(Library.empty("Tests"));
+  }
+
+  private Listening.Where where() {
+    return new Listening.Where() {
+      @Override
+      public Optional<Place> state(long process) {
+        return process == window.process().pid()
+            ? Optional.of(new Place.Within("w", "text"))
+            : Optional.empty();
+      }
+
+      @Override
+      public Optional<Long> process(String application) {
+        return Optional.of(window.process().pid());
+      }
+    };
+  }
+
+  private void listen() throws Exception {
+    listening =
+        Listening.start(
+            Optional.of(desktop.display()),
+            STOP,
+            Catching.of(library(), station()),
+            where(),
+            new Listening.Hears() {
+              @Override
+              public void fires(String binding) {
+                heard.add(binding);
+              }
+
+              @Override
+              public void undecided(List<Claim> claims) {
+                heard.add("undecided");
+              }
+
+              @Override
+              public void taken(Set<Press> presses) {
+                heard.add("taken " + presses.size());
+              }
+
+              @Override
+              public void stopped() {
+                heard.add("stopped");
+              }
+
+              @Override
+              public void ended(String why) {
+                heard.add("ended");
+              }
+            });
+    Desktop.await("the keys to be caught", 5_000, () -> !isFree(EVERYWHERE));
+  }
+
+  /** Whether a key can be caught by somebody else. */
+  private static boolean isFree(Press press) {
+    try (Display other = Display.open(Optional.of(desktop.display()))) {
+      Grabs grabs = new Grabs(other);
+      boolean free = grabs.catching(Set.of(press)).isEmpty();
+      grabs.catching(Set.of());
+      return free;
+    } catch (foldtwice.live.display.DisplayException e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  private void strike(Press... presses) throws InterruptedException {
+    for (Press p : presses) {
+      keys.strike(p);
+      Thread.sleep(60); // as a quick hand
+    }
+  }
+
+  private void hears(String... what) throws InterruptedException {
+    Desktop.await(List.of(what) + ", heard " + heard, 4_000, () -> heard.size() >= what.length);
+    Thread.sleep(150);
+    assertThat(heard).containsExactly(what);
+  }
+
+  @Test
+  void aSystemWideKeyFiresWhateverIsInFrontAndNoProgramSeesIt() throws Exception {
+    listen();
+    strike(EVERYWHERE);
+    hears("all");
+    assertThat(window.text()).isEmpty();
+    Desktop.Window other = desktop.window(0);
+    Desktop.await(
+        "the other in front",
+        5_000,
+        () -> keys.front().filter(w -> w.process() == other.process().pid()).isPresent());
+    strike(EVERYWHERE, Press.of(KeyCode.KEY_J, Modifier.CTRL));
+    hears("all", "all"); // the other is no program of the library's
+    other.process().destroyForcibly().waitFor();
+  }
+
+  @Test
+  void aProgramsKeyFiresWhileItIsInFrontAndInItsContextOnly() throws Exception {
+    listen();
+    strike(Press.of(KeyCode.KEY_J, Modifier.CTRL));
+    strike(Press.of(KeyCode.KEY_J, Modifier.CTRL, Modifier.SHIFT));
+    strike(Press.of(KeyCode.KEY_K, Modifier.CTRL, Modifier.SHIFT));
+    hears("here", "writing");
+  }
+
+  /** What is not bound reaches the window as it was pressed. */
+  @Test
+  void otherKeysReachTheirProgram() throws Exception {
+    listen();
+    strike(Press.of(KeyCode.KEY_A), Press.of(KeyCode.KEY_B), Press.of(KeyCode.KEY_J));
+    strike(Press.of(KeyCode.KEY_M, Modifier.CTRL, Modifier.SHIFT)); // the program's own
+    Desktop.await("the letters", 3_000, () -> text().equals("abj[stamp]"));
+    assertThat(heard).isEmpty();
+  }
+
+  private static String text() {
+    try {
+      return window.text();
+    } catch (java.io.IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  @Test
+  void aSequenceFiresAndOneThatBreaksIsPassedOn() throws Exception {
+    listen();
+    strike(L, Press.of(KeyCode.KEY_B));
+    hears("chain");
+    assertThat(text()).isEmpty();
+    strike(L, Press.of(KeyCode.KEY_X));
+    Desktop.await("the letter", 3_000, () -> text().equals("x"));
+    hears("chain");
+  }
+
+  /** While a second stroke is awaited its key is caught; when the time is over it types again. */
+  @Test
+  void afterItsTimeASequenceIsOver() throws Exception {
+    listen();
+    strike(L);
+    Thread.sleep(1_800);
+    strike(Press.of(KeyCode.KEY_B));
+    Desktop.await("the letter", 3_000, () -> text().equals("b"));
+    assertThat(heard).isEmpty();
+  }
+
+  @Test
+  void theEmergencyStopGivesAllKeysBackAtOnce() throws Exception {
+    listen();
+    strike(STOP);
+    hears("stopped");
+    assertThat(isFree(EVERYWHERE)).isTrue();
+    assertThat(isFree(STOP)).isTrue();
+  }
+
+  @Test
+  void closingGivesAllKeysBack() throws Exception {
+    listen();
+    listening.close();
+    assertThat(isFree(EVERYWHERE)).isTrue();
+    strike(EVERYWHERE);
+    Thread.sleep(200);
+    assertThat(heard).isEmpty();
+  }
+
+  @Test
+  void whoCatchesSecondIsToldWhatIsTaken() throws Exception {
+    try (Display other = Display.open(Optional.of(desktop.display()))) {
+      Grabs grabs = new Grabs(other);
+      assertThat(grabs.catching(Set.of(Press.of(KeyCode.KEY_J, Modifier.CTRL)))).isEmpty();
+      listen();
+      Desktop.await("it to be told", 3_000, () -> heard.contains("taken 1"));
+      strike(EVERYWHERE);
+      Desktop.await("the others still fire", 3_000, () -> heard.contains("all"));
+    }
+  }
+
+  @Test
+  void keysAreFreeWhenTheListenerIsKilled() throws Exception {
+    listen();
+    ProcessHandle.of(listening.process()).orElseThrow().destroyForcibly();
+    Desktop.await("free keys", 2_000, () -> isFree(EVERYWHERE));
+    hears("ended");
+  }
+
+  /** The parent hangs, or is killed: the listener hears nothing for a second and lets go. */
+  @Test
+  void keysAreFreeWhenTheParentIsSilent() throws Exception {
+    Process listener = listener();
+    var in = listener.outputWriter();
+    in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\n");
+    in.flush();
+    Desktop.await("the key to be caught", 1_000, () -> !isFree(EVERYWHERE));
+    long began = System.nanoTime();
+    Desktop.await("free keys", 3_000, () -> isFree(EVERYWHERE));
+    assertThat(System.nanoTime() - began).isLessThan(2_500_000_000L);
+    assertThat(listener.waitFor()).isZero();
+  }
+
+  /** Its output is closed as the death of a parent closes it. */
+  @Test
+  void keysAreFreeWhenTheParentDies() throws Exception {
+    Process listener = listener();
+    var in = listener.outputWriter();
+    in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\n");
+    in.flush();
+    Desktop.await("the key to be caught", 1_000, () -> !isFree(EVERYWHERE));
+    in.close();
+    Desktop.await("free keys", 1_000, () -> isFree(EVERYWHERE));
+  }
+
+  private static Process listener() throws Exception {
+    Process listener =
+        desktop.start(
+            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "--enable-native-access=ALL-UNNAMED",
+            "-cp",
+            System.getProperty("java.class.path"),
+            Listener.class.getName(),
+            desktop.display());
+    assertThat(listener.inputReader().readLine()).isEqualTo("up");
+    return listener;
+  }
+}
