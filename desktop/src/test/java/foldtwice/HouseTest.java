@@ -84,6 +84,7 @@ class HouseTest {
               "desktop.atlas",
               "desktop.conflicts",
               "desktop.trying",
+              "desktop.live",
               "desktop.plan",
               "desktop.payback",
               "desktop.handover",

@@ -95,6 +95,7 @@ public final class Firing implements AutoCloseable {
       Tells tells)
       throws IOException {
     Firing firing = new Firing(computer, scripts, may, tells);
+    computer.programs().values().forEach(LiveProgram::place); // the first time takes longest
     Catching catching = firing.take(library, station);
     firing.listening =
         Listening.start(where.display(), stop, catching, firing.place(), firing.hears());

@@ -300,7 +300,7 @@ class ListenTest {
   void keysAreFreeWhenTheParentIsSilent() throws Exception {
     Process listener = listener();
     var in = listener.outputWriter();
-    in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\n");
+    in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\ndone\n");
     in.flush();
     Desktop.await("the key to be caught", 1_000, () -> !isFree(EVERYWHERE));
     long began = System.nanoTime();
@@ -314,7 +314,7 @@ class ListenTest {
   void keysAreFreeWhenTheParentDies() throws Exception {
     Process listener = listener();
     var in = listener.outputWriter();
-    in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\n");
+    in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\ndone\n");
     in.flush();
     Desktop.await("the key to be caught", 1_000, () -> !isFree(EVERYWHERE));
     in.close();

@@ -2,6 +2,7 @@ package foldtwice.desktop.frame;
 
 import foldtwice.desktop.parts.Emblem;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.LiveDesk;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -10,7 +11,9 @@ import foldtwice.place.Station;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableDoubleValue;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -67,7 +70,10 @@ final class Strip extends HBox {
     Label stationName = Parts.label(Ui.text("station"), "soft");
     stationName.setMinWidth(USE_PREF_SIZE);
     stationName.setLabelFor(station);
-    stationName.visibleProperty().bind(javafx.beans.binding.Bindings.greaterThan(width, NARROW));
+    Node listening = listening(session.live());
+    stationName
+        .visibleProperty()
+        .bind(Bindings.greaterThan(width, NARROW).and(listening.visibleProperty().not()));
     stationName.managedProperty().bind(stationName.visibleProperty());
     getChildren()
         .addAll(
@@ -78,11 +84,34 @@ final class Strip extends HBox {
             Parts.gap(),
             lookUp,
             Parts.gap(),
+            listening,
             stationName,
             station,
             undo,
             redo,
             night);
+  }
+
+  /** What is caught on this computer, with the stop beside it; there while keys are caught. */
+  private static Node listening(LiveDesk live) {
+    Label mark = Parts.label("", "listening");
+    mark.setId("listening");
+    mark.setMinWidth(USE_PREF_SIZE);
+    Button stop =
+        Parts.button("listening-stop", Ui.text("strip.stop"), live::stop, "listening-stop");
+    stop.setAccessibleText(Ui.text("act.live-stop"));
+    HBox both = new HBox(6, mark, stop);
+    both.setAlignment(Pos.CENTER_LEFT);
+    Runnable show =
+        () -> {
+          boolean on = live.isListening();
+          mark.setText(live.state().caught().map(n -> Ui.text("strip.listening", n)).orElse(""));
+          both.setVisible(on);
+          both.setManaged(on);
+        };
+    live.stateProperty().addListener((o, was, is) -> show.run());
+    show.run();
+    return both;
   }
 
   /** What can be done with libraries, and those opened lately. */

@@ -5,6 +5,7 @@ import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.collect.CollectView;
 import foldtwice.desktop.conflicts.ConflictsView;
 import foldtwice.desktop.handover.HandOverView;
+import foldtwice.desktop.live.LiveView;
 import foldtwice.desktop.payback.PaybackView;
 import foldtwice.desktop.places.PlacesView;
 import foldtwice.desktop.plan.PlanView;
@@ -23,6 +24,7 @@ final class Views {
           new Kind<>("atlas", AtlasView.class, AtlasView::new, AtlasView.ACTS),
           new Kind<>("conflicts", ConflictsView.class, ConflictsView::new, ConflictsView.ACTS),
           new Kind<>("try", TryView.class, TryView::new, TryView.ACTS),
+          new Kind<>("live", LiveView.class, LiveView::new, LiveView.ACTS),
           new Kind<>("plan", PlanView.class, PlanView::new, PlanView.ACTS),
           new Kind<>("payback", PaybackView.class, PaybackView::new, PaybackView.ACTS),
           new Kind<>("handover", HandOverView.class, HandOverView::new, HandOverView.ACTS));

@@ -23,8 +23,14 @@ import javafx.scene.layout.VBox;
 /** What a run asks: its question, the offered values to change, going on or giving up. */
 public final class Asking extends VBox {
 
-  private final Runs runs;
-  private final Run run;
+  /** What becomes of the answers. */
+  public interface Answering {
+    void answer(Map<String, Value> values);
+
+    void giveUp();
+  }
+
+  private final Answering answering;
   private final Map<Status.Asked, Control> fields = new LinkedHashMap<>();
   private final Label wrong = Parts.wrapped("", "blocks");
 
@@ -36,11 +42,38 @@ public final class Asking extends VBox {
    * @throws IllegalArgumentException when it asks nothing
    */
   public Asking(Runs runs, Run run, Consumer<Map<String, Value>> keep) {
-    if (!(run.status() instanceof Status.Asking asking)) {
-      throw new IllegalArgumentException("asks nothing: " + run.status());
+    this(
+        asks(run),
+        new Answering() {
+          @Override
+          public void answer(Map<String, Value> values) {
+            run.answer(values);
+            runs.goOn(run);
+          }
+
+          @Override
+          public void giveUp() {
+            runs.giveUp(run);
+          }
+        },
+        Optional.of(keep));
+  }
+
+  private static Status.Asking asks(Run run) {
+    if (run.status() instanceof Status.Asking asking) {
+      return asking;
     }
-    this.runs = runs;
-    this.run = run;
+    throw new IllegalArgumentException("asks nothing: " + run.status());
+  }
+
+  /**
+   * A panel for what is asked.
+   *
+   * @param keep as above; empty where nothing can be kept
+   */
+  public Asking(
+      Status.Asking asking, Answering answering, Optional<Consumer<Map<String, Value>>> keep) {
+    this.answering = answering;
     setId("asking");
     getStyleClass().addAll("said", "asking");
     setSpacing(6);
@@ -65,11 +98,11 @@ public final class Asking extends VBox {
             8,
             6,
             Parts.button("asking-on", Ui.text("asking.on"), this::goOn, "main"),
-            Parts.button("asking-up", Ui.text("asking.up"), () -> runs.giveUp(run)));
-    if (asking.number().isEmpty()) {
+            Parts.button("asking-up", Ui.text("asking.up"), answering::giveUp));
+    if (asking.number().isEmpty() && keep.isPresent()) {
       buttons
           .getChildren()
-          .add(1, Parts.button("asking-keep", Ui.text("asking.keep"), () -> keep(keep)));
+          .add(1, Parts.button("asking-keep", Ui.text("asking.keep"), () -> keep(keep.get())));
     }
     getChildren().addAll(wrong, buttons);
   }
@@ -104,19 +137,14 @@ public final class Asking extends VBox {
   }
 
   private void goOn() {
-    answers()
-        .ifPresent(
-            answers -> {
-              run.answer(answers);
-              runs.goOn(run);
-            });
+    answers().ifPresent(answering::answer);
   }
 
   private void keep(Consumer<Map<String, Value>> keep) {
     answers()
         .ifPresent(
             answers -> {
-              runs.giveUp(run);
+              answering.giveUp();
               keep.accept(answers);
             });
   }

@@ -28,6 +28,8 @@ public final class Background implements AutoCloseable {
     PLAN,
     /** Reading what others have written, which may take its time. */
     READING,
+    /** Asking the real programs of this computer. */
+    LIVE,
     /** What nobody waits for: folds, what scripts change. */
     IDLE
   }

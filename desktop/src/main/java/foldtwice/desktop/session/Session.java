@@ -74,6 +74,7 @@ public final class Session implements AutoCloseable {
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
   private final Learning learning = new Learning(background);
+  private final LiveDesk live = new LiveDesk(this);
 
   /** A library as it is on a station. */
   private record Elsewhere(Library library, Station station, Keymap keymap) {}
@@ -202,6 +203,11 @@ public final class Session implements AutoCloseable {
     return recorder;
   }
 
+  /** The real programs of this computer. */
+  public LiveDesk live() {
+    return live;
+  }
+
   /** An id no binding has yet. */
   public String freeBindingId() {
     return Ids.ofBinding(now().library());
@@ -280,10 +286,21 @@ public final class Session implements AutoCloseable {
   public void prove(Trial.Effect.Ran ran) {
     if (mayWrite()) {
       uses.fired(now().station().id(), ran.binding().id(), ran.run());
+      prove(ran.binding(), ran.routine(), ran.trace().wentWell());
     }
-    Binding binding = now().library().bindings().get(ran.binding().id());
-    Routine routine = ran.routine();
-    if (!mayWrite() || !ran.binding().equals(binding) || !ran.trace().wentWell()) {
+  }
+
+  /** The same for one that fired in a real program. */
+  void proveLive(Binding fired, Routine routine, boolean wentWell) {
+    if (mayWrite()) {
+      uses.fired(now().station().id(), fired.id());
+      prove(fired, routine, wentWell);
+    }
+  }
+
+  private void prove(Binding fired, Routine routine, boolean wentWell) {
+    Binding binding = now().library().bindings().get(fired.id());
+    if (!fired.equals(binding) || !wentWell) {
       return; // also when the program still has an older one
     }
     String fingerprint = Fingerprint.of(binding, routine);
@@ -360,6 +377,7 @@ public final class Session implements AutoCloseable {
     if (library().equals(there.library())) {
       publish(store().history(), there.station(), there.keymap());
       audits.look(now().subject());
+      live.follow(now());
     } else if (same != null) {
       choose(same); // something was changed meanwhile
     }
@@ -378,6 +396,7 @@ public final class Session implements AutoCloseable {
     }
     publish(store().history(), keymap.station(), keymap);
     audits.look(now().subject());
+    live.follow(now());
   }
 
   /** What has been put into the programs of each station, as things are now. */
@@ -462,6 +481,7 @@ public final class Session implements AutoCloseable {
 
   @Override
   public void close() throws IOException {
+    live.close();
     background.close();
     new LastHere(store().file()).now();
     store().close();

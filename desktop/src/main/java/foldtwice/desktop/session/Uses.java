@@ -50,9 +50,13 @@ final class Uses {
    * work is lost by it.
    */
   void fired(String station, String binding, Run run) {
-    if (!counted.add(run)) {
-      return;
+    if (counted.add(run)) {
+      fired(station, binding);
     }
+  }
+
+  /** The same for a run that is told once. */
+  void fired(String station, String binding) {
     lately.add(binding);
     if (lately.size() > MOST) {
       lately.remove();

@@ -124,22 +124,20 @@ public final class Listener {
     heardAt = System.nanoTime();
     List<String> rest = words.subList(1, words.size());
     switch (words.getFirst()) {
-      case Wire.STOP_IS -> {
-        stop = rest.stream().findFirst().flatMap(Wire::press);
-        grab();
-      }
+      case Wire.STOP_IS -> stop = rest.stream().findFirst().flatMap(Wire::press);
       case Wire.EVERYWHERE -> {
         everywhere = Wire.presses(rest);
         within.clear();
-        grab();
       }
-      case Wire.WITHIN -> {
-        within.put(Long.parseLong(rest.getFirst()), Wire.presses(rest.subList(1, rest.size())));
-        grab();
-      }
+      case Wire.WITHIN ->
+          within.put(Long.parseLong(rest.getFirst()), Wire.presses(rest.subList(1, rest.size())));
       case Wire.NEXT -> {
         next = Wire.presses(rest);
         grab();
+      }
+      case Wire.DONE -> {
+        grab();
+        out.println(Wire.DONE);
       }
       case Wire.KEEP -> answer(true);
       case Wire.PASS -> answer(false);
@@ -153,6 +151,7 @@ public final class Listener {
       asked = false;
       if (keep) {
         grabs.keep();
+        out.println(Wire.KEPT);
       } else {
         grabs.pass();
       }

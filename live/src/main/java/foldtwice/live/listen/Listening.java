@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -72,11 +73,39 @@ public final class Listening implements AutoCloseable {
   private final Writer to;
   private final Hears hears;
   private final Where where;
+  private final Caught caught = new Caught();
   private volatile Catching catching;
   private volatile boolean closed;
+
+  /** What the listener was told last to catch. */
+  private List<String> told = List.of();
+
   private Resolver resolver;
   private Resolver.State state;
   private List<Press> swallowed = new ArrayList<>();
+
+  /** What a key means that is about to be kept; of the reading thread only. */
+  private List<Outcome> meant = List.of();
+
+  /** Waits until the keys are caught. */
+  private static final class Caught {
+    private final CountDownLatch done = new CountDownLatch(1);
+
+    void done() {
+      done.countDown();
+    }
+
+    void await() throws IOException {
+      try {
+        if (!done.await(STARTS, TimeUnit.MILLISECONDS)) {
+          throw new IOException("it does not answer");
+        }
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IOException("interrupted", e);
+      }
+    }
+  }
 
   private Listening(Process process, Hears hears, Where where) {
     this.process = process;
@@ -124,6 +153,7 @@ public final class Listening implements AutoCloseable {
     listening.say(Wire.STOP_IS + " " + Wire.write(stop));
     listening.catches(catching);
     Thread.ofPlatform().name("listens").daemon().start(() -> listening.listen(from));
+    listening.caught.await();
     return listening;
   }
 
@@ -152,11 +182,17 @@ public final class Listening implements AutoCloseable {
       state = null;
       swallowed = new ArrayList<>();
     }
-    say(Wire.EVERYWHERE + " " + Wire.write(next.everywhere()));
+    List<String> lines = new ArrayList<>();
+    lines.add(Wire.EVERYWHERE + " " + Wire.write(next.everywhere()));
     for (Map.Entry<String, Set<Press>> e : next.within().entrySet()) {
       where
           .process(e.getKey())
-          .ifPresent(pid -> say(Wire.WITHIN + " " + pid + " " + Wire.write(e.getValue())));
+          .ifPresent(pid -> lines.add(Wire.WITHIN + " " + pid + " " + Wire.write(e.getValue())));
+    }
+    if (!lines.equals(told)) {
+      told = lines;
+      lines.forEach(this::say);
+      say(Wire.DONE);
     }
   }
 
@@ -196,6 +232,16 @@ public final class Listening implements AutoCloseable {
           case Wire.LIFT -> Wire.press(words.get(1)).ifPresent(this::lift);
           case Wire.TAKEN -> hears.taken(Wire.presses(words.subList(1, words.size())));
           case Wire.FRONT -> forget();
+          case Wire.DONE -> caught.done();
+          case Wire.KEPT -> {
+            tell(meant);
+            meant = List.of();
+          }
+          case Wire.LATE -> {
+            LOG.warn("a key was passed on: it took too long to tell what it means");
+            meant = List.of();
+            forget();
+          }
           case Wire.STOP -> stop = true;
           case Wire.FAILED -> why = line.substring(Wire.FAILED.length()).strip();
           default -> LOG.debug("the listener says {}", line);
@@ -248,8 +294,8 @@ public final class Listening implements AutoCloseable {
         swallowed = new ArrayList<>();
       }
     }
+    meant = kept ? outcomes : List.of();
     say(kept ? Wire.KEEP : Wire.PASS);
-    tell(outcomes);
   }
 
   /** True when somebody of the library does something with it, or may when more strokes come. */
@@ -318,10 +364,17 @@ public final class Listening implements AutoCloseable {
     return process.pid();
   }
 
-  /** All that is caught right now. */
+  /** All that is caught: everywhere, and in programs that are running. */
   public Set<Press> caught() {
-    Set<Press> all = new HashSet<>(catching.everywhere());
-    catching.within().values().forEach(all::addAll);
+    Catching now = catching;
+    Set<Press> all = new HashSet<>(now.everywhere());
+    now.within()
+        .forEach(
+            (application, presses) -> {
+              if (where.process(application).isPresent()) {
+                all.addAll(presses);
+              }
+            });
     return all;
   }
 

@@ -30,6 +30,9 @@ final class Wire {
   /** To the listener, with presses: caught until others are named. */
   static final String NEXT = "next";
 
+  /** To the listener: what was told is what is to be caught; and back when it is. */
+  static final String DONE = "done";
+
   static final String KEEP = "keep";
   static final String PASS = "pass";
 
@@ -44,7 +47,13 @@ final class Wire {
   static final String STOP = "stop";
   static final String TAKEN = "taken";
   static final String FRONT = "front";
+
+  /** The key that was told last is kept from all programs: what it means may be done now. */
+  static final String KEPT = "kept";
+
+  /** No answer came in time: the key went to its program. */
   static final String LATE = "late";
+
   static final String FAILED = "failed";
 
   /** The parent has to be heard of this often, in milliseconds. */
@@ -60,7 +69,7 @@ final class Wire {
   }
 
   static String write(Set<Press> presses) {
-    return presses.stream().map(Wire::write).collect(Collectors.joining(" "));
+    return presses.stream().map(Wire::write).sorted().collect(Collectors.joining(" "));
   }
 
   static Optional<Press> press(String word) {
