@@ -93,6 +93,7 @@ public final class Fixture {
         Map.of(),
         Map.of(),
         Map.of(),
+        true,
         Extras.NONE);
   }
 

@@ -83,6 +83,7 @@ final class Big {
         Map.of(),
         Map.of(),
         Map.of(),
+        true,
         Extras.NONE);
   }
 

@@ -85,6 +85,7 @@ public class FoldBench {
         Map.of(),
         Map.of(),
         Map.of(),
+        true,
         Extras.NONE);
   }
 

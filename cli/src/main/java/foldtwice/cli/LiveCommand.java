@@ -99,6 +99,10 @@ final class LiveCommand implements Runnable {
   private static LiveComputer computer(
       Live live, Library library, Station station, Input input, List<String> allowed)
       throws Unusable, BusException {
+    if (!library.live()) {
+      throw new Unusable(
+          "nothing of this library may run in real programs: it says \"live\": false");
+    }
     Beside beside = input.beside();
     return live.computer(
         library,

@@ -164,6 +164,7 @@ public record Taking(
         library.descriptions(),
         library.procedures(),
         library.outlays(),
+        library.live(),
         like.extras());
   }
 

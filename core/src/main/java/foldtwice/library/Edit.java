@@ -150,6 +150,9 @@ public sealed interface Edit {
 
   record RemoveProcedure(String id) implements Edit {}
 
+  /** Lets what is in the library run in real programs, or not. */
+  record AllowLive(boolean allowed) implements Edit {}
+
   /** Says what was spent on something, or that nothing is told. */
   record Spend(String id, Optional<Outlay> how) implements Edit {
     public Spend {
@@ -243,6 +246,7 @@ public sealed interface Edit {
           library.withOutlays(
               how.map(o -> put(library.outlays(), id, o, Integer.MAX_VALUE))
                   .orElseGet(() -> without(library.outlays(), id)));
+      case AllowLive(boolean allowed) -> library.withLive(allowed);
       case Describe(String application, Optional<Description> how) ->
           library.withDescriptions(
               how.map(d -> put(library.descriptions(), application, d, Integer.MAX_VALUE))
@@ -312,6 +316,7 @@ public sealed interface Edit {
       case RemoveProcedure(String id) -> again(before.procedures(), id, PutProcedure::new);
       case Spend(String id, Optional<Outlay> how) ->
           new Spend(id, Optional.ofNullable(before.outlays().get(id)));
+      case AllowLive(boolean allowed) -> new AllowLive(before.live());
       case Describe(String application, Optional<Description> how) ->
           new Describe(application, Optional.ofNullable(before.descriptions().get(application)));
       case Together(List<Edit> edits) -> {

@@ -37,6 +37,7 @@ import java.util.function.Consumer;
  * @param descriptions what is said of applications beyond their contexts and commands, by their ids
  * @param procedures several bindings one after another, as one thing
  * @param outlays what was spent on things, by what they are
+ * @param live false when nothing of it may run in real programs
  */
 public record Library(
     String name,
@@ -53,6 +54,7 @@ public record Library(
     Map<String, Description> descriptions,
     Map<String, Procedure> procedures,
     Map<String, Outlay> outlays,
+    boolean live,
     Extras extras) {
 
   public Library {
@@ -100,6 +102,7 @@ public record Library(
         Map.of(),
         Map.of(),
         Map.of(),
+        true,
         Extras.NONE);
   }
 
@@ -337,6 +340,11 @@ public record Library(
     return changed(d -> d.files = more);
   }
 
+  /** The same, allowed to run in real programs or not. */
+  Library withLive(boolean allowed) {
+    return changed(d -> d.live = allowed);
+  }
+
   private Library changed(Consumer<Draft> change) {
     Draft draft = new Draft(this);
     change.accept(draft);
@@ -355,6 +363,7 @@ public record Library(
         draft.descriptions,
         draft.procedures,
         draft.outlays,
+        draft.live,
         draft.extras);
   }
 
@@ -374,6 +383,7 @@ public record Library(
     private Map<String, Description> descriptions;
     private Map<String, Procedure> procedures;
     private Map<String, Outlay> outlays;
+    private boolean live;
     private final Extras extras;
 
     Draft(Library of) {
@@ -391,6 +401,7 @@ public record Library(
       this.descriptions = of.descriptions;
       this.procedures = of.procedures;
       this.outlays = of.outlays;
+      this.live = of.live;
       this.extras = of.extras;
     }
   }

@@ -93,6 +93,9 @@ public final class Returning {
         (o, at) -> new Edit.Spend(o.id(), Optional.of(o)),
         id -> new Edit.Spend(id, Optional.empty()),
         way.first);
+    if (now.live() != then.live()) {
+      way.first.add(new Edit.AllowLive(then.live()));
+    }
     way.parts(
         now.accepted(),
         then.accepted(),

@@ -47,6 +47,7 @@ class ParametersTest {
           Map.of(),
           Map.of(),
           Map.of(),
+          true,
           Extras.NONE);
 
   private static Binding binding(String id, long rows) {

@@ -32,7 +32,7 @@ public final class RandomEdits {
     Library other = RandomLibraries.of(random.nextLong());
     List<Routine> otherRoutines = List.copyOf(other.routines().values());
     List<PressCheck> otherChecks = List.copyOf(other.checks().values());
-    return switch (random.nextInt(depth == 0 ? 18 : 19)) {
+    return switch (random.nextInt(depth == 0 ? 19 : 20)) {
       case 0 ->
           new Edit.PutBinding(
               some.withTriggers(List.of(Notation.read("F" + random.nextInt(1, 9)))));
@@ -119,6 +119,7 @@ public final class RandomEdits {
                   .findFirst()
                   .map(o -> new Edit.Spend(o.id(), Optional.of(o)))
                   .orElseThrow();
+      case 18 -> new Edit.AllowLive(random.nextBoolean());
       case 15 ->
           new Edit.RemoveRoutine(library.routines().keySet().stream().findFirst().orElse("none"));
       default -> {

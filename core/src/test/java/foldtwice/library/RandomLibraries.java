@@ -122,6 +122,7 @@ public final class RandomLibraries {
             Map.of(),
             Map.of(),
             Map.of(),
+            true,
             Extras.NONE);
     Offering offering = new Offering(id(), text(), one(places.places()), triggers(), extras());
     for (Surface s : List.of(device(), toolbar(), menu(one(places.places())), offering)) {
@@ -173,6 +174,7 @@ public final class RandomLibraries {
         descriptions(applications),
         procedures(bindings),
         outlays(),
+        random.nextInt(8) > 0,
         extras());
   }
 

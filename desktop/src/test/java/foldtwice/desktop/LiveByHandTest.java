@@ -7,6 +7,7 @@ import foldtwice.library.Edit;
 import foldtwice.live.Desktop;
 import foldtwice.live.display.Display;
 import foldtwice.place.Place;
+import foldtwice.place.Station;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
@@ -16,11 +17,14 @@ import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Trigger;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import javafx.scene.control.ComboBox;
+import javax.sound.midi.Receiver;
+import javax.sound.midi.ShortMessage;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -195,6 +199,61 @@ class LiveByHandTest {
       hands.retype("south");
       hands.click("#asking-on");
       hands.waitUntil("it is typed", () -> windowText().equals("south"));
+    }
+  }
+
+  /** A library can forbid it; one undo lets it again. */
+  @Test
+  void aLibraryForbidsLive() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      live(hands);
+      var listen = hands.node("#live-listen");
+      hands.waitUntil("it may listen", () -> !listen.isDisabled());
+      hands.lookUp("forbid that anything of this library");
+      assertThat(hands.text("#live-listening")).contains("Nothing of this library may run");
+      assertThat(hands.node("#live-listen").isDisabled()).isTrue();
+      assertThat(hands.session.now().library().live()).isFalse();
+      hands.press(javafx.scene.input.KeyCode.CONTROL, javafx.scene.input.KeyCode.Z);
+      assertThat(hands.node("#live-listen").isDisabled()).isFalse();
+    }
+  }
+
+  /** A pad that is plugged in fires in the real program, while it listens. */
+  @Test
+  void aMidiKeyFiresLive() throws Exception {
+    window.told("clear");
+    try (Hands hands = Hands.open(folder)) {
+      hands.choosing(Hands.root().resolve("demo/devices/corbel.json"));
+      hands.press(javafx.scene.input.KeyCode.F3);
+      hands.paste("#look-up", "add a device");
+      hands.press(javafx.scene.input.KeyCode.ENTER);
+      hands.waitUntil(
+          "it is there", () -> hands.session.now().library().device("corbel").isPresent());
+      Station here = hands.session.now().station();
+      List<String> devices = new ArrayList<>(here.devices());
+      devices.add("corbel");
+      hands.make(new Edit.PutStation(here.withDevices(devices), 0), "plugged in");
+      live(hands);
+      hands.lookUp("read the chosen running program");
+      hands.waitForText("#live-read-says", "new");
+      hands.lookUp("take in what was read");
+      hands.make(macro("Stamp once", choose("Ledger", "Stamp")), "m");
+      hands.make(
+          new Edit.PutBinding(
+              Binding.fresh(
+                  "livepad",
+                  "Stamp once",
+                  new Place.Whole(ID),
+                  List.of(new Trigger.PadKey("corbel", "one", "c1", Trigger.Duration.TAP)),
+                  Map.of())),
+          "b");
+      hands.lookUp("listen for the keys");
+      hands.waitForSaid("caught");
+      Receiver midi = Hands.ask(() -> hands.session.pads().receiver("corbel")).orElseThrow();
+      midi.send(new ShortMessage(ShortMessage.NOTE_ON, 0, 36, 90), -1);
+      midi.send(new ShortMessage(ShortMessage.NOTE_OFF, 0, 36, 0), -1);
+      hands.waitUntil("it fired", () -> windowText().equals("[stamp]"));
+      hands.lookUp("stop what runs in real");
     }
   }
 

@@ -21,6 +21,8 @@ import foldtwice.run.Around;
 import foldtwice.run.Scripts;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Signal;
+import foldtwice.trigger.Trigger;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
@@ -125,6 +127,11 @@ public final class Firing implements AutoCloseable {
       }
 
       @Override
+      public long front() {
+        return computer.live().map(LiveProgram::process).orElse(0L);
+      }
+
+      @Override
       public Optional<Long> process(String application) {
         return Optional.ofNullable(computer.programs().get(application)).map(LiveProgram::process);
       }
@@ -225,6 +232,33 @@ public final class Firing implements AutoCloseable {
         new LiveKeys(library, keymap),
         scripts,
         false);
+  }
+
+  /**
+   * Something was done on a device, or with the pointer; what it sets off is told. Returns at once.
+   */
+  public void signal(Signal signal) {
+    aside(() -> listening.signal(signal));
+  }
+
+  /** A device types keys of itself: they go where a hand's would. Returns at once. */
+  public void strike(Trigger.Keys keys) {
+    aside(
+        () ->
+            keymap.paths(keys).stream()
+                .findFirst()
+                .ifPresent(
+                    path ->
+                        path.forEach(
+                            s -> {
+                              if (s instanceof Press p) {
+                                computer.strike(p);
+                              }
+                            })));
+  }
+
+  private static void aside(Runnable what) {
+    Thread.ofVirtual().name("live signal").start(what);
   }
 
   /** Answers what the run that is on asks. */

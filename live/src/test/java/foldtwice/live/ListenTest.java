@@ -124,6 +124,11 @@ class ListenTest {
       }
 
       @Override
+      public long front() {
+        return window.process().pid();
+      }
+
+      @Override
       public Optional<Long> process(String application) {
         return Optional.of(window.process().pid());
       }

@@ -142,6 +142,7 @@ sealed interface JournalEntry {
         out.put("spend", id);
         how.ifPresent(o -> out.set("outlay", PaybackJson.write(o)));
       }
+      case Edit.AllowLive(boolean allowed) -> out.put("allowLive", allowed);
       case Edit.Describe(String application, var how) -> {
         out.put("describe", application);
         how.ifPresent(d -> out.set("as", DescriptionJson.write(d)));
@@ -297,6 +298,9 @@ sealed interface JournalEntry {
           in.has("outlay") ? Optional.of(PaybackJson.outlay(in.at("outlay"))) : Optional.empty();
       String id = in.text("spend");
       return in.placing(() -> new Edit.Spend(id, how));
+    }
+    if (in.has("allowLive")) {
+      return new Edit.AllowLive(in.flag("allowLive"));
     }
     if (in.has("describe")) {
       Optional<Description> how =

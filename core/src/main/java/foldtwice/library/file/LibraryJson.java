@@ -58,6 +58,7 @@ public final class LibraryJson {
           "checks",
           "procedures",
           "outlays",
+          "live",
           "descriptions");
 
   private LibraryJson() {}
@@ -135,6 +136,7 @@ public final class LibraryJson {
             Description::application),
         in.byId("procedures", PaybackJson::procedure, Procedure::id),
         in.byId("outlays", PaybackJson::outlay, Outlay::id),
+        !in.has("live") || in.flag("live"),
         in.rest(LIBRARY));
   }
 
@@ -194,6 +196,9 @@ public final class LibraryJson {
     if (!library.outlays().isEmpty()) {
       ArrayNode outlays = out.putArray("outlays");
       library.outlays().values().forEach(o -> outlays.add(PaybackJson.write(o)));
+    }
+    if (!library.live()) {
+      out.put("live", false);
     }
     return Json.with(library.extras(), out);
   }

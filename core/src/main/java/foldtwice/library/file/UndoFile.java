@@ -131,6 +131,7 @@ final class UndoFile {
         l.descriptions(),
         l.procedures(),
         l.outlays(),
+        l.live(),
         l.extras());
   }
 }

@@ -71,7 +71,9 @@ final class FirstSteps extends VBox {
     boolean routines = !library.routines().isEmpty();
     boolean bindings = !library.bindings().isEmpty();
     if (!programs) {
-      return new First("program", List.of("new-application", "add-application"));
+      return view.equals("live")
+          ? NONE // it tells what is running itself
+          : new First("program", List.of("new-application", "add-application", "live"));
     }
     return switch (view) {
       case "collect" ->

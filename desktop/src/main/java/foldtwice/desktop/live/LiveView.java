@@ -40,6 +40,14 @@ public final class LiveView extends BorderPane implements View {
           new Act<>("live-listen", LiveView::canListen, v -> v.desk.listen()),
           new Act<>("live-stop", v -> v.desk.isBusy(), v -> v.desk.stop()),
           new Act<>("live-look", v -> v.desk.lookAgain()),
+          new Act<>(
+              "live-forbid",
+              v -> v.session.mayWrite() && v.isAllowed(),
+              v -> v.desk.allowLive(false)),
+          new Act<>(
+              "live-allow-library",
+              v -> v.session.mayWrite() && !v.isAllowed(),
+              v -> v.desk.allowLive(true)),
           new Act<>("live-read", v -> v.chosen().isPresent(), LiveView::read),
           new Act<>("live-read-dialog", v -> v.reading.canOpen(), v -> v.reading.openDialog()),
           new Act<>("live-take", v -> v.canTake(), v -> v.reading.take()),
@@ -83,7 +91,8 @@ public final class LiveView extends BorderPane implements View {
             acts.button("live-stop"),
             listening,
             Parts.label(Ui.text("live.stopkeys"), "soft"),
-            stopKeys);
+            stopKeys,
+            acts.menu("live-more", Ui.text("live.more"), "live-forbid", "live-allow-library"));
     top.getChildren().stream()
         .filter(n -> n instanceof Label && n != listening)
         .forEach(n -> ((Label) n).setMinWidth(USE_PREF_SIZE));
@@ -142,8 +151,14 @@ public final class LiveView extends BorderPane implements View {
     wrongKeys.setText(wrong.orElse(""));
   }
 
+  private boolean isAllowed() {
+    return session.now().library().live();
+  }
+
   private boolean canListen() {
-    return !desk.isListening() && desk.state().reach() instanceof LiveDesk.Reach.There;
+    return isAllowed()
+        && !desk.isListening()
+        && desk.state().reach() instanceof LiveDesk.Reach.There;
   }
 
   private Optional<Live.Running> chosen() {
@@ -155,7 +170,7 @@ public final class LiveView extends BorderPane implements View {
   }
 
   private boolean canRun() {
-    return routine().isPresent();
+    return isAllowed() && routine().isPresent();
   }
 
   private boolean canTake() {
@@ -229,9 +244,15 @@ public final class LiveView extends BorderPane implements View {
                         ? Ui.text("live.listening", n)
                         : Ui.text(
                             "live.listeningbut", n, state.taken().size(), named(state.taken())))
-            .orElseGet(() -> Ui.text("live.notlistening")));
+            .orElseGet(() -> Ui.text(isAllowed() ? "live.notlistening" : "live.forbidden")));
     fired.show(state);
     acts.refresh();
+  }
+
+  /** Reads a running program, for who makes pictures; nothing when it is not there. */
+  public void read(Live.Running program) {
+    programs.getSelectionModel().select(program);
+    read();
   }
 
   /** Presses by what is printed on their keys, a few of them. */

@@ -113,8 +113,14 @@ final class ReadCard extends VBox {
         counted
             + (survey.twins().isEmpty() ? "" : " " + Ui.text("live.twins", survey.twins().size()))
             + (survey.whole() ? "" : " " + Ui.text("live.cut")));
-    conflicts.setText(
-        found.get().conflicts() == 0 ? "" : Ui.text("live.conflicts", found.get().conflicts()));
+    List<String> wrong = new ArrayList<>();
+    if (!found.get().touched().isEmpty()) {
+      wrong.add(Ui.text("live.touched", String.join(", ", found.get().touched())));
+    }
+    if (found.get().conflicts() > 0) {
+      wrong.add(Ui.text("live.conflicts", found.get().conflicts()));
+    }
+    conflicts.setText(String.join(" ", wrong));
     differences.getItems().setAll(p.differences());
     if (!p.differences().isEmpty()) {
       differences.getSelectionModel().select(0);

@@ -9,11 +9,13 @@ import foldtwice.desktop.conflicts.ConflictsView;
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.frame.Libraries;
 import foldtwice.desktop.handover.HandOverView;
+import foldtwice.desktop.live.LiveView;
 import foldtwice.desktop.parts.Png;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.payback.PaybackView;
 import foldtwice.desktop.plan.PlanView;
 import foldtwice.desktop.session.Faults;
+import foldtwice.desktop.session.LiveDesk;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.session.WorkingCopy;
@@ -22,6 +24,11 @@ import foldtwice.desktop.view.Target;
 import foldtwice.library.Edit;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.live.Live;
+import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
 import foldtwice.run.Status;
 import foldtwice.sheet.About;
 import foldtwice.sheet.SheetKind;
@@ -118,12 +125,6 @@ public final class Pictures extends Application {
     script.add(() -> key(javafx.scene.input.KeyCode.ESCAPE));
     atlas(frame);
     conflicts(frame);
-    script.add(() -> frame.show(BindView.class));
-    script.add(() -> bind.choose("b220"));
-    script.add(bind::fire);
-    script.add(() -> frame.showSheet(true));
-    script.add(() -> picture("bind-night"));
-    script.add(() -> frame.showSheet(false));
     script.add(() -> frame.show(PlanView.class).look());
     script.add(this::untilPlanned);
     script.add(() -> picture("plan"));
@@ -143,6 +144,7 @@ public final class Pictures extends Application {
     script.add(() -> {});
     script.add(() -> picture("handover-kit"));
     history(frame);
+    live(frame);
     script.add(() -> frame.show(TryView.class).go("tagpress"));
     script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.PERIOD, Modifier.ALT)));
     script.add(() -> frame.show(TryView.class).press(Press.of(KeyCode.KEY_D, Modifier.ALT)));
@@ -275,6 +277,73 @@ public final class Pictures extends Application {
     script.add(() -> picture("collect-fold"));
   }
 
+  /** Real programs, where some are running ({@code tools/live-desktop}); else these stay. */
+  private void live(Frame frame) {
+    script.add(() -> frame.show(LiveView.class));
+    script.add(() -> untilLooked(frame));
+  }
+
+  private void untilLooked(Frame frame) {
+    switch (session.live().state().reach()) {
+      case LiveDesk.Reach.Unknown u -> {
+        if (!rehearsing) {
+          script.addFirst(() -> untilLooked(frame));
+        }
+      }
+      case LiveDesk.Reach.Not(String why) -> LOG.info("no pictures of real programs: {}", why);
+      case LiveDesk.Reach.There(List<Live.Running> running) ->
+          running.stream()
+              .findFirst()
+              .ifPresent(r -> List.copyOf(worked(frame, r)).reversed().forEach(script::addFirst));
+    }
+  }
+
+  /** A text editor is read, and a routine runs in it. */
+  private List<Runnable> worked(Frame frame, Live.Running editor) {
+    Routine tidy =
+        Routine.Macro.of(
+            "tidy-note",
+            "Tidy the note",
+            editor.id(),
+            List.of(),
+            List.of(
+                new Line(new Step.TypeText(new Template("bracken, 2 sheets; hart's tongue, 5"))),
+                choose("Edit", "Select All"),
+                choose("Edit", "Convert", "To Title Case")));
+    return List.of(
+        () -> frame.show(LiveView.class).read(editor),
+        () -> untilSays("#live-read-says", "new"),
+        () -> picture("live-read"),
+        () -> press("#live-take"),
+        () -> session.make(new Edit.PutRoutine(tidy), tidy.name()),
+        () -> press("#live-listen"),
+        () -> untilSays("#live-listening", "caught"),
+        () -> session.live().run(tidy),
+        () -> untilRan(),
+        () -> {},
+        () -> picture("live"),
+        () -> press("#live-stop"),
+        session::undo,
+        session::undo);
+  }
+
+  private static Line choose(String... path) {
+    return new Line(new Step.Choose(Template.all(List.of(path))));
+  }
+
+  private void untilRan() {
+    boolean ran = session.live().state().fired().stream().anyMatch(f -> !f.isOn());
+    if (!ran) {
+      script.addFirst(this::untilRan);
+    }
+  }
+
+  private void untilSays(String label, String words) {
+    if (!(scene.lookup(label) instanceof Label says && says.getText().contains(words))) {
+      script.addFirst(() -> untilSays(label, words));
+    }
+  }
+
   /** A few changes, and the history of them. */
   private void history(Frame frame) {
     script.add(() -> rebind("b01", "Ctrl+Alt+F9"));
@@ -282,9 +351,10 @@ public final class Pictures extends Application {
     script.add(() -> rebind("b02", "Ctrl+Alt+F10"));
     script.add(session::undo);
     script.add(() -> frame.show(HandOverView.class).showHistory());
-    script.add(() -> {});
+    script.add(() -> frame.showSheet(true));
     script.add(() -> {});
     script.add(() -> picture("history"));
+    script.add(() -> frame.showSheet(false));
     script.add(session::undo);
     script.add(session::undo);
   }

@@ -2,6 +2,7 @@ package foldtwice.desktop.session;
 
 import foldtwice.binding.Binding;
 import foldtwice.known.Facts;
+import foldtwice.library.Edit;
 import foldtwice.library.Ids;
 import foldtwice.library.Library;
 import foldtwice.live.Firing;
@@ -26,9 +27,13 @@ import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.script.Ecmascript;
 import foldtwice.standin.StandIns;
+import foldtwice.surface.Device;
+import foldtwice.surface.Page;
+import foldtwice.trigger.Motion;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Press;
+import foldtwice.trigger.Trigger;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -120,8 +125,18 @@ public final class LiveDesk implements AutoCloseable {
     }
   }
 
-  /** What was read off a program, against what the library says of it. */
-  public record Reading(Live.Running running, Survey survey, Proposal proposal, int conflicts) {}
+  /**
+   * What was read off a program, against what the library says of it.
+   *
+   * @param conflicts how many there would be that are not there now
+   * @param touched the names of the routines that choose something that is gone
+   */
+  public record Reading(
+      Live.Running running, Survey survey, Proposal proposal, int conflicts, List<String> touched) {
+    public Reading {
+      touched = List.copyOf(touched);
+    }
+  }
 
   private final Session session;
   private final Allowed allowed = new Allowed();
@@ -220,7 +235,12 @@ public final class LiveDesk implements AutoCloseable {
               : Describing.anew(
                   Ids.free(running.id(), library.applications()::containsKey), survey);
       return Optional.of(
-          new Reading(running, survey, proposal, LiveEffects.conflicts(now, proposal)));
+          new Reading(
+              running,
+              survey,
+              proposal,
+              LiveEffects.conflicts(now, proposal),
+              LiveEffects.touched(library, proposal)));
     } catch (Live.Unavailable | BusException e) {
       String why = e.getMessage();
       Platform.runLater(() -> session.say(Ui.text("said.livesilent", running.name(), why)));
@@ -348,7 +368,7 @@ public final class LiveDesk implements AutoCloseable {
   public void listen() {
     Snapshot now = session.now();
     Optional<Press> stop = press(stopKeys());
-    if (isListening() || working.isUnderWay() || stop.isEmpty()) {
+    if (isListening() || working.isUnderWay() || stop.isEmpty() || !now.library().live()) {
       return;
     }
     session.say(Ui.text("said.listenstarts"));
@@ -373,6 +393,8 @@ public final class LiveDesk implements AutoCloseable {
         int caught = begun.caught().size();
         State was = state();
         put(was.reach(), Optional.of(caught), was.taken(), was.fired());
+        session.pads().follow(session.now());
+        session.pads().live(Optional.of(pads(begun)));
         session.say(Ui.text("said.listening", caught, stopKeys()));
       };
     } catch (Live.Unavailable | BusException | IOException e) {
@@ -381,9 +403,19 @@ public final class LiveDesk implements AutoCloseable {
     }
   }
 
+  /** Lets what is in the library run in real programs, or not; one undo takes it back. */
+  public void allowLive(boolean allowed) {
+    session.make(
+        new Edit.AllowLive(allowed), Ui.text(allowed ? "said.liveallowed" : "said.liveforbidden"));
+  }
+
   /** Follows the library while it listens. */
   void follow(Snapshot now) {
     Firing on = firing;
+    if (!now.library().live()) {
+      stop();
+      return;
+    }
     if (on != null && isListening()) {
       session
           .background()
@@ -423,7 +455,50 @@ public final class LiveDesk implements AutoCloseable {
     }
   }
 
+  /** What is done on devices goes to the real programs while it listens. */
+  private PadHand pads(Firing to) {
+    return new PadHand() {
+      @Override
+      public void key(Device device, String key, Trigger.Duration way) {
+        Page page = page(device);
+        Optional<Page.Sends> sends =
+            way == Trigger.Duration.TAP ? page.sends(key) : Optional.empty();
+        if (sends.isEmpty()) {
+          to.signal(new Motion(new Trigger.PadKey(device.id(), page.id(), key, way)));
+          return;
+        }
+        switch (sends.get()) {
+          case Page.Sends.Turn(String next) -> {
+            session.pages().put(device.id(), next);
+            session.say(Ui.text("said.liveturned", device.name(), page(device).name()));
+          }
+          case Page.Sends.Chord(Trigger.Keys keys) -> to.strike(keys);
+        }
+      }
+
+      @Override
+      public boolean down(Device device, String key) {
+        return false;
+      }
+
+      @Override
+      public void up() {}
+
+      @Override
+      public void dial(Device device, String dial, Trigger.Turn turn) {
+        to.signal(new Motion(new Trigger.Dial(device.id(), page(device).id(), dial, turn)));
+      }
+    };
+  }
+
+  private Page page(Device device) {
+    return Optional.ofNullable(session.pages().get(device.id()))
+        .flatMap(device::page)
+        .orElse(device.firstPage());
+  }
+
   private void ended(String says) {
+    session.pads().live(Optional.empty());
     firing = null;
     State was = state();
     put(was.reach(), Optional.empty(), Set.of(), was.fired());
@@ -451,7 +526,7 @@ public final class LiveDesk implements AutoCloseable {
   private Runnable begin(Routine routine, Snapshot now, long mine) {
     try {
       LiveComputer computer = computer(now.library(), now.station());
-      Optional<Reply.Refused> lacks = lacks(routine, computer);
+      Optional<Reply.Refused> lacks = lacks(now.library(), routine, computer);
       if (lacks.isPresent()) {
         return () ->
             note(
@@ -487,7 +562,11 @@ public final class LiveDesk implements AutoCloseable {
     }
   }
 
-  private static Optional<Reply.Refused> lacks(Routine routine, LiveComputer computer) {
+  private static Optional<Reply.Refused> lacks(
+      Library library, Routine routine, LiveComputer computer) {
+    if (!library.live()) {
+      return Optional.of(new Reply.Refused(Ui.text("live.isallowed"), Ui.text("live.isforbidden")));
+    }
     LiveProgram program = computer.programs().get(routine.application());
     if (program == null) {
       return Optional.of(
@@ -506,7 +585,7 @@ public final class LiveDesk implements AutoCloseable {
         () -> {
           try {
             LiveComputer computer = computer(now.library(), now.station());
-            Optional<Reply.Refused> lacks = lacks(routine, computer);
+            Optional<Reply.Refused> lacks = lacks(now.library(), routine, computer);
             return () ->
                 session.say(
                     lacks

@@ -74,6 +74,7 @@ public final class Session implements AutoCloseable {
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
   private final Learning learning = new Learning(background);
+  private final MidiInputs pads = new MidiInputs(this);
   private final LiveDesk live = new LiveDesk(this);
 
   /** A library as it is on a station. */
@@ -201,6 +202,11 @@ public final class Session implements AutoCloseable {
 
   public Recorder recorder() {
     return recorder;
+  }
+
+  /** The MIDI devices that are plugged in. */
+  public MidiInputs pads() {
+    return pads;
   }
 
   /** The real programs of this computer. */

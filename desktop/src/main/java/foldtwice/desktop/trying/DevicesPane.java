@@ -3,6 +3,7 @@ package foldtwice.desktop.trying;
 import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.PadHand;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.place.Place;
@@ -24,19 +25,6 @@ import javafx.scene.layout.VBox;
 
 /** The keyboard of the station and the devices that are plugged in, one in view. */
 final class DevicesPane extends VBox {
-
-  /** What a hand did on a device. */
-  interface Listener {
-    void key(Device device, String key, Trigger.Duration way);
-
-    /** A key goes down; true when it acts at once, and shall not be told when it comes up. */
-    boolean down(Device device, String key);
-
-    /** A key that acted as it went down comes up. */
-    void up();
-
-    void dial(Device device, String dial, Trigger.Turn turn);
-  }
 
   private static final double KEY = 64;
   private static final double ROW = 41;
@@ -62,7 +50,7 @@ final class DevicesPane extends VBox {
    *
    * @param pages the page a device shows
    */
-  DevicesPane(KeyboardView keyboard, Function<Device, Page> pages, Listener listener) {
+  DevicesPane(KeyboardView keyboard, Function<Device, Page> pages, PadHand listener) {
     this.keyboard = keyboard;
     this.pages = pages;
     this.view =

@@ -2,6 +2,7 @@ package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.PadHand;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -51,7 +52,6 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
   private final Echo echo;
   private final KeyboardView keyboard;
   private final DevicesPane devices;
-  private final MidiInputs midi;
   private final ToolbarRow toolbar;
   private final RecordPanel recording;
   private final FiredPanel fired;
@@ -72,8 +72,8 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
             id ->
                 id.ifPresentOrElse(made -> going.to(new Target.Routine(made)), programs::takeKeys));
     keyboard = new KeyboardView(pressing::press);
-    DevicesPane.Listener hands =
-        new DevicesPane.Listener() {
+    PadHand hands =
+        new PadHand() {
           @Override
           public void key(Device device, String key, Trigger.Duration way) {
             pressing.key(device, key, way);
@@ -95,7 +95,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
           }
         };
     devices = new DevicesPane(keyboard, d -> pressing.trial().page(d), hands);
-    midi = new MidiInputs(session, hands);
+    session.pads().tried(hands);
     toolbar = new ToolbarRow(pressing::motion);
     fired =
         new FiredPanel(session, pressing::again, programs::takeKeys, programs::refresh, this::keep);
@@ -164,7 +164,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
     Program program = programs.program();
     checks.show(now);
     checksSide.setText(Ui.text("try.tab.checks", now.library().checks().size()));
-    midi.follow(now);
+    session.pads().follow(now);
     echo.look();
     if (program != null) {
       programs.follow(now);
@@ -273,7 +273,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
 
   /** What takes the messages of a MIDI device of the station. */
   public Optional<javax.sound.midi.Receiver> midi(String device) {
-    return midi.receiver(device);
+    return session.pads().receiver(device);
   }
 
   /** Brings a device into view; the keyboard with an empty id. */

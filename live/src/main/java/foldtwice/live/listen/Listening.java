@@ -65,6 +65,9 @@ public final class Listening implements AutoCloseable {
     /** The state of the program of this process; empty for one no library knows. */
     Optional<Place> state(long process);
 
+    /** The process whose window is in front; 0 for none that tells. */
+    long front();
+
     /** The number of a running program's process, by application id. */
     Optional<Long> process(String application);
   }
@@ -315,6 +318,19 @@ public final class Listening implements AutoCloseable {
 
   private static boolean isOurs(Claim claim) {
     return claim.owner() instanceof Owner.Yours;
+  }
+
+  /** Something was done with another thing than the keyboard: it is whole at once. */
+  public void signal(Signal signal) {
+    List<Outcome> outcomes;
+    Optional<Place> now = where.state(where.front());
+    synchronized (this) {
+      outcomes =
+          resolver
+              .press(Resolver.start(catching.state(now)), signal, System.nanoTime() / 1_000_000)
+              .outcomes();
+    }
+    tell(outcomes);
   }
 
   private void lift(Press press) {

@@ -8,6 +8,7 @@ import foldtwice.run.Computer;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.trigger.Modifiers;
+import foldtwice.trigger.Press;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -173,6 +174,11 @@ public final class LiveComputer implements Computer {
   @Override
   public String clipboard() {
     return outside.clipboard.get();
+  }
+
+  /** Presses a key as a hand would, wherever the keys go. */
+  public void strike(Press press) {
+    display.ifPresent(d -> d.strike(press));
   }
 
   @Override

@@ -52,7 +52,21 @@ public final class Describing {
   private Describing(Application before, Description said, Survey read) {
     this.before = before;
     this.said = said;
-    this.read = read;
+    this.read = apart(read);
+  }
+
+  /** Without items whose paths nothing but the way of writing tells apart from one before. */
+  private static Survey apart(Survey read) {
+    Set<List<String>> paths = new HashSet<>();
+    return new Survey(
+        read.name(),
+        read.items().stream().filter(i -> paths.add(plain(i.path()))).toList(),
+        read.twins(),
+        read.tools(),
+        read.forms(),
+        read.dials(),
+        read.takesText(),
+        read.whole());
   }
 
   /** Of a program a library knows nothing of, under an id. */
@@ -319,7 +333,10 @@ public final class Describing {
       case NUMBER ->
           new Description.Field(
               f.label(),
-              new Kind.Decimal(number(f.least()), number(f.most()), number(step(f.step()))),
+              new Kind.Decimal(
+                  number(f.least()),
+                  number(f.most() > f.least() ? f.most() : f.least()),
+                  number(step(f.step()))),
               number(Double.parseDouble(f.start())).toPlainString(),
               "");
     };
@@ -375,7 +392,7 @@ public final class Describing {
   private List<Description.Adjustable> values() {
     return merge(
         said.values(),
-        read.dials().stream().map(Describing::adjustable).toList(),
+        read.dials().stream().filter(Describing::isWay).map(Describing::adjustable).toList(),
         Description.Adjustable::name,
         (old, now) -> old.range().equals(now.range()) ? old : now,
         v -> v.range().least().shown() + " \u2013 " + v.range().most().shown(),
@@ -383,13 +400,22 @@ public final class Describing {
         true);
   }
 
+  private static boolean isWay(Survey.Dial d) {
+    return !d.name().isBlank()
+        && Double.isFinite(d.least())
+        && Double.isFinite(d.most())
+        && d.most() > d.least();
+  }
+
   private static Description.Adjustable adjustable(Survey.Dial d) {
     Way way = new Way(d.least(), d.most());
-    BigDecimal step = way.isPercent() ? number(step(d.step())) : BigDecimal.ONE;
+    double now = Double.isFinite(d.now()) ? Math.clamp(d.now(), d.least(), d.most()) : d.least();
+    BigDecimal step =
+        way.isPercent() && d.step() > 0 && d.step() <= 100 ? number(d.step()) : BigDecimal.ONE;
     return new Description.Adjustable(
         d.name(),
         new Kind.Measure(percent(0), percent(100), new Value.Quantity(step, Scale.PERCENT)),
-        new Value.Quantity(way.percent(d.now()), Scale.PERCENT),
+        new Value.Quantity(way.percent(now), Scale.PERCENT),
         Span.ALWAYS);
   }
 
@@ -398,7 +424,7 @@ public final class Describing {
   }
 
   private static double step(double told) {
-    return told > 0 && Double.isFinite(told) ? told : 1;
+    return told >= 1e-6 && Double.isFinite(told) ? told : 1;
   }
 
   private static BigDecimal number(double n) {

@@ -61,6 +61,7 @@ public record Survey(
    */
   public record Form(String title, List<Field> fields, List<String> buttons, List<String> opener) {
     public Form {
+      title = title.strip();
       opener = List.copyOf(opener);
       fields = List.copyOf(fields);
       buttons = List.copyOf(buttons);

@@ -1,10 +1,9 @@
-package foldtwice.desktop.trying;
+package foldtwice.desktop.session;
 
 import foldtwice.desktop.session.Background.Lane;
-import foldtwice.desktop.session.Session;
-import foldtwice.desktop.session.Snapshot;
 import foldtwice.surface.Device;
 import foldtwice.surface.Midi;
+import foldtwice.trigger.Trigger;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,23 +11,58 @@ import java.util.Optional;
 import javax.sound.midi.MidiDevice;
 import javax.sound.midi.Receiver;
 
-/** Listens to the MIDI devices of the station in view. */
-final class MidiInputs {
+/**
+ * Listens to the MIDI devices of the station in view. What is done on them goes to the real
+ * programs while keys are listened for there, else to those that are tried.
+ */
+public final class MidiInputs {
 
   /** One that is listened to, and the ports it has. */
   private record Heard(Device device, MidiInput input, List<MidiDevice> ports) {}
 
-  private final Session session;
-  private final DevicesPane.Listener listener;
-  private final Map<String, Heard> heard = new LinkedHashMap<>();
+  /** While nobody takes what is done. */
+  private static final PadHand NOBODY =
+      new PadHand() {
+        @Override
+        public void key(Device device, String key, Trigger.Duration way) {}
 
-  MidiInputs(Session session, DevicesPane.Listener listener) {
+        @Override
+        public boolean down(Device device, String key) {
+          return false;
+        }
+
+        @Override
+        public void up() {}
+
+        @Override
+        public void dial(Device device, String dial, Trigger.Turn turn) {}
+      };
+
+  private final Session session;
+  private final Map<String, Heard> heard = new LinkedHashMap<>();
+  private PadHand tried = NOBODY;
+  private Optional<PadHand> live = Optional.empty();
+
+  MidiInputs(Session session) {
     this.session = session;
-    this.listener = listener;
+  }
+
+  /** Who takes what is done while programs are tried. */
+  public void tried(PadHand hand) {
+    tried = hand;
+  }
+
+  /** Who takes it instead, as long as somebody does. */
+  void live(Optional<PadHand> hand) {
+    live = hand;
+  }
+
+  private PadHand taking() {
+    return live.orElse(tried);
   }
 
   /** Listens to those that are plugged in now, and to no others. */
-  void follow(Snapshot now) {
+  public void follow(Snapshot now) {
     Map<String, Device> here = new LinkedHashMap<>();
     now.station().devices().stream()
         .flatMap(id -> now.library().device(id).stream())
@@ -47,7 +81,7 @@ final class MidiInputs {
     here.forEach(
         (id, device) -> {
           if (!heard.containsKey(id)) {
-            MidiInput input = new MidiInput(device, listener);
+            MidiInput input = new MidiInput(device, this::taking);
             heard.put(id, new Heard(device, input, List.of()));
             session
                 .background()
@@ -65,7 +99,7 @@ final class MidiInputs {
   }
 
   /** What takes the messages of a device. */
-  Optional<Receiver> receiver(String device) {
+  public Optional<Receiver> receiver(String device) {
     return Optional.ofNullable(heard.get(device)).map(Heard::input);
   }
 }

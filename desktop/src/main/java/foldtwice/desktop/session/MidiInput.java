@@ -1,4 +1,4 @@
-package foldtwice.desktop.trying;
+package foldtwice.desktop.session;
 
 import foldtwice.surface.Device;
 import foldtwice.surface.Midi;
@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javax.sound.midi.MidiDevice;
 import javax.sound.midi.MidiMessage;
@@ -26,13 +27,13 @@ final class MidiInput implements Receiver {
   private static final Logger LOG = LoggerFactory.getLogger(MidiInput.class);
 
   private final Device device;
-  private final DevicesPane.Listener listener;
+  private final Supplier<PadHand> listener;
   private final Map<String, Long> down = new HashMap<>();
 
   /** Those that acted as they went down. */
   private final Set<String> acted = new HashSet<>();
 
-  MidiInput(Device device, DevicesPane.Listener listener) {
+  MidiInput(Device device, Supplier<PadHand> listener) {
     this.device = device;
     this.listener = listener;
   }
@@ -76,7 +77,7 @@ final class MidiInput implements Receiver {
   private void hear(Midi.Event event) {
     switch (event) {
       case Midi.Event.Down(String key) -> {
-        if (listener.down(device, key)) {
+        if (listener.get().down(device, key)) {
           acted.add(key);
         } else {
           down.put(key, System.nanoTime());
@@ -84,15 +85,16 @@ final class MidiInput implements Receiver {
       }
       case Midi.Event.Up(String key) -> {
         if (acted.remove(key)) {
-          listener.up();
+          listener.get().up();
         }
         Long since = down.remove(key);
         if (since != null) {
           boolean held = System.nanoTime() - since >= Trigger.HOLD_MILLIS * 1_000_000;
-          listener.key(device, key, held ? Trigger.Duration.HOLD : Trigger.Duration.TAP);
+          listener.get().key(device, key, held ? Trigger.Duration.HOLD : Trigger.Duration.TAP);
         }
       }
-      case Midi.Event.Turned(String dial, Trigger.Turn way) -> listener.dial(device, dial, way);
+      case Midi.Event.Turned(String dial, Trigger.Turn way) ->
+          listener.get().dial(device, dial, way);
     }
   }
 
