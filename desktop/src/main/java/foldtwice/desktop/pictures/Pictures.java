@@ -253,11 +253,6 @@ public final class Pictures extends Application {
       script.add(() -> {}); // remedies are tried in the background
     }
     script.add(() -> picture("conflicts"));
-    script.add(() -> frame.show(ConflictsView.class).showStations());
-    for (int i = 0; i < 12; i++) {
-      script.add(() -> {}); // every station is looked at in the background
-    }
-    script.add(() -> picture("conflicts-stations"));
   }
 
   private void collect(Frame frame) {
@@ -307,7 +302,7 @@ public final class Pictures extends Application {
             editor.id(),
             List.of(),
             List.of(
-                new Line(new Step.TypeText(new Template("bracken, 2 sheets; hart's tongue, 5"))),
+                new Line(new Step.TypeText(new Template("bracken, 2 sheets; lady fern, 5"))),
                 choose("Edit", "Select All"),
                 choose("Edit", "Convert", "To Title Case")));
     return List.of(
