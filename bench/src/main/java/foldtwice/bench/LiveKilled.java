@@ -162,7 +162,7 @@ public final class LiveKilled {
         },
         new Listening.Hears() {
           @Override
-          public void fires(String binding) {}
+          public void fires(String binding, Optional<Press> by) {}
 
           @Override
           public void undecided(List<Claim> claims) {}

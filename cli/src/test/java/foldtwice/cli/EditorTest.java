@@ -3,6 +3,7 @@ package foldtwice.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.binding.Binding;
+import foldtwice.binding.Fitting;
 import foldtwice.extras.Extras;
 import foldtwice.known.Facts;
 import foldtwice.library.Edit;
@@ -10,6 +11,7 @@ import foldtwice.library.Library;
 import foldtwice.live.Desktop;
 import foldtwice.live.Firing;
 import foldtwice.live.Live;
+import foldtwice.live.bus.BusException;
 import foldtwice.live.display.Display;
 import foldtwice.live.display.Grabs;
 import foldtwice.live.program.LiveComputer;
@@ -24,6 +26,7 @@ import foldtwice.place.Station;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Head;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Line;
 import foldtwice.routine.Parameter;
@@ -31,10 +34,12 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.routine.Whom;
 import foldtwice.run.Reply;
 import foldtwice.run.Scripts;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
+import foldtwice.script.Ecmascript;
 import foldtwice.standin.SimulatedComputer;
 import foldtwice.standin.StandIns;
 import foldtwice.trigger.KeyCode;
@@ -88,7 +93,7 @@ class EditorTest {
     editor = desktop.start(EDITOR);
     live = Live.open(desktop.where());
     Desktop.await("the editor", 15_000, () -> running().isPresent());
-    Desktop.await("its menus", 15_000, () -> survey().items().size() > 50);
+    Desktop.await("its menus", 15_000, EditorTest::hasMenus);
     Live.Running running = running().orElseThrow();
     // as far as a field goes may depend on the text: "go to" goes as far as there are lines
     LiveProgram first =
@@ -113,15 +118,24 @@ class EditorTest {
   private static Optional<Live.Running> running() {
     try {
       return live.running().stream().filter(r -> r.process() == editor.pid()).findFirst();
-    } catch (foldtwice.live.bus.BusException e) {
+    } catch (BusException e) {
       return Optional.empty();
+    }
+  }
+
+  /** While it starts, what is there now is gone a moment later. */
+  private static boolean hasMenus() {
+    try {
+      return live.survey(running().orElseThrow()).items().size() > 50;
+    } catch (BusException e) {
+      return false;
     }
   }
 
   private static Survey survey() {
     try {
       return live.survey(running().orElseThrow());
-    } catch (foldtwice.live.bus.BusException e) {
+    } catch (BusException e) {
       throw new AssertionError(e);
     }
   }
@@ -187,6 +201,13 @@ class EditorTest {
             new Place.Whole(app),
             "Ctrl+K",
             Map.of("line", new Value.Amount(BigDecimal.valueOf(2)))));
+    edits.add(
+        new Edit.PutRoutine(macro("r", app, List.of(), new Step.TypeText(new Template("r-"))), 3));
+    edits.add(
+        new Edit.PutBinding(
+            Binding.fresh(
+                    "b4", "r", new Place.Whole(app), List.of(Notation.read("Ctrl+R")), Map.of())
+                .withFitting(Fitting.PLAIN.repeating(8))));
     edits.add(put("b3", "endless", new Place.Everywhere(), "Ctrl+Alt+E", Map.of()));
     return new Edit.Together(edits).on(Library.empty("Editor"));
   }
@@ -282,6 +303,13 @@ class EditorTest {
     }
   }
 
+  /** Writes a text in place of all there is. */
+  private static void write(LiveProgram program, String text) {
+    assertThat(program.select(Whom.Group.ALL, false)).isInstanceOf(Reply.Done.class);
+    assertThat(program.type(text)).isInstanceOf(Reply.Done.class);
+    assertThat(text(program)).isEqualTo(text);
+  }
+
   private static String text(LiveProgram program) {
     return program.state().getOrDefault("text", "");
   }
@@ -290,6 +318,7 @@ class EditorTest {
   void itIsReadBoundFiredTakenBackAndStopped() throws Exception {
     LiveComputer computer = computer(library);
     LiveProgram program = computer.programs().get(id);
+    write(program, "first\nsecond\n");
     try (Firing firing = listen(computer);
         Display keys = Display.open(Optional.of(desktop.display()))) {
       keys.strike(UPPER);
@@ -314,7 +343,55 @@ class EditorTest {
       for (Press p : List.of(UPPER, GO, ENDLESS, STOP)) {
         assertThat(isFree(p)).as(p.toString()).isTrue();
       }
-      assertThat(firing.caught()).hasSize(3);
+      assertThat(firing.caught()).hasSize(4);
+    }
+  }
+
+  /** Each call of a script is a step in the real program. */
+  @Test
+  void aScriptWorksTheProgram() throws Exception {
+    LiveComputer computer = computer(library);
+    LiveProgram program = computer.programs().get(id);
+    write(program, "One Line");
+    Routine script =
+        new Routine.Script(
+            Head.of("s", "s", id, List.of()),
+            """
+            program.choose('Edit', 'Select All');
+            if (program.somethingSelected()) {
+              program.choose('Edit', 'Convert', 'To Lowercase');
+            }
+            """);
+    Trace trace =
+        LiveRun.start(
+                script,
+                Map.of(),
+                Firing.around(library, Keymap.of(library, station()), computer, Ecmascript.ENGINE),
+                s -> {})
+            .await(30_000)
+            .trace();
+    assertThat(trace.ending()).as(trace.toString()).isInstanceOf(Trace.Finished.class);
+    assertThat(text(program)).isEqualTo("one line");
+  }
+
+  /** What repeats fires again and again while its key stays down, and no more after. */
+  @Test
+  void aKeyThatStaysDownRepeats() throws Exception {
+    LiveComputer computer = computer(library);
+    LiveProgram program = computer.programs().get(id);
+    write(program, ".");
+    try (Firing firing = listen(computer);
+        Display keys = Display.open(Optional.of(desktop.display()))) {
+      assertThat(firing.caught()).isNotEmpty();
+      keys.key(KeyCode.CONTROL_LEFT, true);
+      keys.key(KeyCode.KEY_R, true);
+      Desktop.await("it repeats", 5_000, () -> text(program).contains("r-r-r-"));
+      keys.key(KeyCode.KEY_R, false);
+      keys.key(KeyCode.CONTROL_LEFT, false);
+      Thread.sleep(500);
+      String then = text(program);
+      Thread.sleep(500);
+      assertThat(text(program)).isEqualTo(then);
     }
   }
 

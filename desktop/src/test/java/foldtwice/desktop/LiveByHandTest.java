@@ -139,13 +139,21 @@ class LiveByHandTest {
       pick(hands, "#live-routine", "Stamp twice");
       hands.lookUp("tell what stands in the way");
       hands.waitForSaid("Stamp twice could run");
+      hands.waitForText("#live-fired", "Stamp twice, as it would go");
       assertThat(windowText()).isEmpty();
       hands.lookUp("run the chosen routine in its real");
       hands.waitForSaid("ran through for real");
       assertThat(windowText()).isEqualTo("[stamp][stamp]");
       assertThat(hands.text("#live-fired")).contains("Stamp twice", "[stamp]");
 
-      hands.lookUp("listen for the keys");
+      hands.lookUp("take the last run in a real");
+      hands.waitForSaid("taken back, in 2 steps of its own");
+      assertThat(windowText()).isEmpty();
+      hands.lookUp("run the chosen routine in its real");
+      hands.waitUntil("it ran again", () -> windowText().equals("[stamp][stamp]"));
+      hands.waitForSaid("ran through for real");
+
+      hands.click("#listen");
       hands.waitForSaid("keys caught");
       assertThat(hands.text("#listening")).contains("caught");
       keys.strike(FIRES);

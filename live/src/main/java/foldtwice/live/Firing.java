@@ -19,6 +19,7 @@ import foldtwice.routine.Value;
 import foldtwice.run.Aim;
 import foldtwice.run.Around;
 import foldtwice.run.Scripts;
+import foldtwice.run.Trial;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
@@ -141,8 +142,12 @@ public final class Firing implements AutoCloseable {
   private Listening.Hears hears() {
     return new Listening.Hears() {
       @Override
-      public void fires(String binding) {
-        fire(library.bindings().get(binding));
+      public void fires(String binding, Optional<Press> by) {
+        Binding fired = library.bindings().get(binding);
+        fire(fired);
+        if (by.isPresent() && fired.fitting().repeats() > 0) {
+          aside(() -> repeat(fired, by.get()));
+        }
       }
 
       @Override
@@ -180,6 +185,26 @@ public final class Firing implements AutoCloseable {
       tells.refused(binding, Say.text("oneatatime"), Say.text("isrunning"));
     } else {
       run(binding, routine.get());
+    }
+  }
+
+  /** Fires again and again while the key stays down, as long as each run goes well. */
+  private void repeat(Binding binding, Press press) {
+    try {
+      Thread.sleep(Trial.REPEAT_DELAY_MILLIS);
+      while (listening.isDown(press)) {
+        LiveRun last = on.get();
+        LiveRun.Standing standing = last == null ? null : last.standing();
+        if (standing != null && standing.isOver()) {
+          if (standing.trace().endedBadly()) {
+            return; // else it would run into the same again and again
+          }
+          fire(binding);
+        }
+        Thread.sleep(1000 / binding.fitting().repeats());
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
     }
   }
 

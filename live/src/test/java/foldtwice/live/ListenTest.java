@@ -22,6 +22,7 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.Platform;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Shape;
+import foldtwice.trigger.Trigger;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -93,7 +94,7 @@ class ListenTest {
   }
 
   private static Binding binding(String id, Place place, String... keys) {
-    List<foldtwice.trigger.Trigger> triggers = new ArrayList<>();
+    List<Trigger> triggers = new ArrayList<>();
     for (String k : keys) {
       triggers.add(Notation.read(k));
     }
@@ -110,6 +111,16 @@ class ListenTest {
         new Edit.PutBinding(binding("writing", new Place.Within("w", "text"), "Ctrl+Shift+J")));
     edits.add(
         new Edit.PutBinding(binding("aside", new Place.Within("w", "window"), "Ctrl+Shift+K")));
+    edits.add(
+        new Edit.PutBinding(
+            Binding.fresh(
+                "up",
+                "m",
+                new Place.Everywhere(),
+                List.of(
+                    new Trigger.Held(
+                        Notation.read("Ctrl+Alt+H").strokes().getFirst(), Trigger.Edge.UP)),
+                Map.of())));
     edits.add(new Edit.PutBinding(binding("chain", new Place.Whole("w"), "Ctrl+L then B")));
     return new Edit.Together(edits).on(Library.empty("Tests"));
   }
@@ -144,7 +155,7 @@ class ListenTest {
             where(),
             new Listening.Hears() {
               @Override
-              public void fires(String binding) {
+              public void fires(String binding, Optional<Press> by) {
                 heard.add(binding);
               }
 
@@ -248,6 +259,21 @@ class ListenTest {
     strike(L, Press.of(KeyCode.KEY_X));
     Desktop.await("the letter", 3_000, () -> text().equals("x"));
     hears("chain");
+  }
+
+  /** A key that does something as it comes up; what the display repeats meanwhile is not heard. */
+  @Test
+  void aHeldKeyIsHeardAsItComesUp() throws Exception {
+    listen();
+    keys.key(KeyCode.CONTROL_LEFT, true);
+    keys.key(KeyCode.ALT_LEFT, true);
+    keys.key(KeyCode.KEY_H, true);
+    Thread.sleep(900); // the display repeats it by now
+    assertThat(heard).isEmpty();
+    keys.key(KeyCode.KEY_H, false);
+    keys.key(KeyCode.ALT_LEFT, false);
+    keys.key(KeyCode.CONTROL_LEFT, false);
+    hears("up");
   }
 
   /** While a second stroke is awaited its key is caught; when the time is over it types again. */

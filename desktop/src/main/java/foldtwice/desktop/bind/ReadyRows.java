@@ -86,6 +86,9 @@ final class ReadyRows extends VBox {
     }
     rows.getChildren().clear();
     cannot.ifPresent(this::cannot);
+    if (!session.live().takenOf(b).isEmpty()) {
+      rows.getChildren().add(Parts.wrapped(Ui.text("readiness.taken"), "costs"));
+    }
     if (outlook.next().isPresent()) {
       outlook.items().forEach(i -> rows.getChildren().add(item(now, b, outlook, i)));
     }

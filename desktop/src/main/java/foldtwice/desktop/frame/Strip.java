@@ -21,6 +21,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
@@ -85,6 +86,7 @@ final class Strip extends HBox {
             lookUp,
             Parts.gap(),
             listening,
+            listen(session.live()),
             stationName,
             station,
             undo,
@@ -112,6 +114,31 @@ final class Strip extends HBox {
     live.stateProperty().addListener((o, was, is) -> show.run());
     show.run();
     return both;
+  }
+
+  /** Switches listening on and off. */
+  private static Button listen(LiveDesk live) {
+    Button listen =
+        Parts.icon(
+            "listen",
+            new FontIcon(Feather.RADIO),
+            Ui.text("strip.listen"),
+            () -> {
+              if (live.isListening()) {
+                live.stop();
+              } else {
+                live.listen();
+              }
+            });
+    Runnable show =
+        () -> {
+          String says = Ui.text(live.isListening() ? "strip.listening.off" : "strip.listen");
+          listen.setAccessibleText(says);
+          listen.setTooltip(new Tooltip(says));
+        };
+    live.stateProperty().addListener((o, was, is) -> show.run());
+    show.run();
+    return listen;
   }
 
   /** What can be done with libraries, and those opened lately. */

@@ -61,7 +61,7 @@ final class FiredCard extends VBox {
     Words words = session.now().words();
     String name =
         fired.binding().map(words::binding).or(() -> fired.routine().map(Routine::name)).orElse("");
-    Label title = Parts.label(name, "strong");
+    Label title = Parts.label(fired.onlyShown() ? Ui.text("live.would", name) : name, "strong");
     HBox.setHgrow(title, Priority.ALWAYS);
     title.setMaxWidth(Double.MAX_VALUE);
     HBox head = new HBox(8, title);

@@ -53,6 +53,7 @@ public final class LiveView extends BorderPane implements View {
           new Act<>("live-take", v -> v.canTake(), v -> v.reading.take()),
           new Act<>("live-leave", v -> v.reading.isOpen(), LiveView::leaveReading),
           new Act<>("live-run", v -> v.canRun(), v -> v.routine().ifPresent(v.desk::run)),
+          new Act<>("live-undo", v -> v.desk.canUndo(), v -> v.desk.undoRun()),
           new Act<>("live-dry", v -> v.canRun(), v -> v.routine().ifPresent(v.desk::dry)));
 
   /** More keys are not named in one line. */

@@ -22,10 +22,13 @@ import foldtwice.reading.Risk;
 import foldtwice.resolve.Claim;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
+import foldtwice.run.Change;
 import foldtwice.run.Reply;
+import foldtwice.run.Run;
 import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.script.Ecmascript;
+import foldtwice.standin.SimulatedComputer;
 import foldtwice.standin.StandIns;
 import foldtwice.surface.Device;
 import foldtwice.surface.Page;
@@ -37,6 +40,7 @@ import foldtwice.trigger.Trigger;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -89,6 +93,7 @@ public final class LiveDesk implements AutoCloseable {
    * @param binding that fired; none where a routine was run by hand
    * @param refused why nothing was done
    * @param asks the routine a person has to allow before it runs
+   * @param onlyShown true for what would come of it, on a sketch of its program
    */
   public record Fired(
       long number,
@@ -96,7 +101,8 @@ public final class LiveDesk implements AutoCloseable {
       Optional<Routine> routine,
       Optional<LiveRun.Standing> standing,
       Optional<Reply.Refused> refused,
-      Optional<Routine> asks) {
+      Optional<Routine> asks,
+      boolean onlyShown) {
 
     /** True while it goes on. */
     public boolean isOn() {
@@ -150,6 +156,7 @@ public final class LiveDesk implements AutoCloseable {
   private Live live;
   private volatile Firing firing;
   private volatile LiveRun byHand;
+  private volatile LiveComputer listened;
   private final AtomicLong numbers = new AtomicLong();
 
   LiveDesk(Session session) {
@@ -315,7 +322,8 @@ public final class LiveDesk implements AutoCloseable {
                             f.routine(),
                             f.standing(),
                             f.refused(),
-                            Optional.empty())
+                            Optional.empty(),
+                            f.onlyShown())
                         : f)
             .toList());
   }
@@ -378,6 +386,7 @@ public final class LiveDesk implements AutoCloseable {
   private Runnable begin(Snapshot now, Press stop) {
     try {
       LiveComputer computer = computer(now.library(), now.station());
+      listened = computer;
       Firing begun =
           Firing.start(
               now.library(),
@@ -407,6 +416,25 @@ public final class LiveDesk implements AutoCloseable {
   public void allowLive(boolean allowed) {
     session.make(
         new Edit.AllowLive(allowed), Ui.text(allowed ? "said.liveallowed" : "said.liveforbidden"));
+  }
+
+  /** Presses of a binding that another program has caught, so that they cannot fire live. */
+  public Set<Press> takenOf(Binding binding) {
+    Set<Press> taken = state().taken();
+    Set<Press> mine = new HashSet<>();
+    if (!taken.isEmpty()) {
+      for (Trigger t : binding.triggers()) {
+        session.now().keymap().paths(t).stream()
+            .map(List::getFirst)
+            .forEach(
+                s -> {
+                  if (s instanceof Press press && taken.contains(press)) {
+                    mine.add(press);
+                  }
+                });
+      }
+    }
+    return mine;
   }
 
   /** Follows the library while it listens. */
@@ -517,7 +545,8 @@ public final class LiveDesk implements AutoCloseable {
               Optional.of(routine),
               Optional.empty(),
               Optional.of(new Reply.Refused(Ui.text("live.allowed"), Ui.text("live.dangerous"))),
-              Optional.of(routine)));
+              Optional.of(routine),
+              false));
       return;
     }
     working.anew(() -> begin(routine, now, mine));
@@ -536,9 +565,11 @@ public final class LiveDesk implements AutoCloseable {
                     Optional.of(routine),
                     Optional.empty(),
                     lacks,
-                    Optional.empty()));
+                    Optional.empty(),
+                    false));
       }
       computer.bringToFront(routine.application());
+      ran = new Ran(computer, routine.application());
       byHand =
           LiveRun.start(
               routine,
@@ -554,7 +585,8 @@ public final class LiveDesk implements AutoCloseable {
                                   Optional.of(routine),
                                   Optional.of(standing),
                                   Optional.empty(),
-                                  Optional.empty()))));
+                                  Optional.empty(),
+                                  false))));
       return () -> session.say(Ui.text("said.livebegins", routine.name()));
     } catch (Live.Unavailable | BusException e) {
       String why = e.getMessage();
@@ -578,24 +610,82 @@ public final class LiveDesk implements AutoCloseable {
         .map(l -> new Reply.Refused(l.expected(), Ui.text("live.atstep", l.number(), l.found())));
   }
 
-  /** Tells what stands in a routine's way, and touches nothing. */
+  /**
+   * Tells what stands in a routine's way; where nothing does, shows the whole way it would take, on
+   * a sketch of its program. Touches nothing.
+   */
   public void dry(Routine routine) {
     Snapshot now = session.now();
+    long mine = numbers.incrementAndGet();
     working.anew(
         () -> {
           try {
-            LiveComputer computer = computer(now.library(), now.station());
-            Optional<Reply.Refused> lacks = lacks(now.library(), routine, computer);
-            return () ->
-                session.say(
-                    lacks
-                        .map(
-                            l -> Ui.text("said.livelacks", routine.name(), l.expected(), l.found()))
-                        .orElseGet(() -> Ui.text("said.livecould", routine.name())));
+            Optional<Reply.Refused> lacks =
+                lacks(now.library(), routine, computer(now.library(), now.station()));
+            Optional<LiveRun.Standing> way =
+                lacks.isPresent() ? Optional.empty() : Optional.of(sketched(routine, now));
+            return () -> {
+              note(
+                  new Fired(
+                      mine,
+                      Optional.empty(),
+                      Optional.of(routine),
+                      way,
+                      lacks,
+                      Optional.empty(),
+                      true));
+              session.say(
+                  lacks
+                      .map(l -> Ui.text("said.livelacks", routine.name(), l.expected(), l.found()))
+                      .orElseGet(() -> Ui.text("said.livecould", routine.name())));
+            };
           } catch (Live.Unavailable | BusException e) {
             String why = e.getMessage();
             return () -> session.say(Ui.text("said.livesilent", routine.name(), why));
           }
+        });
+  }
+
+  private LiveRun.Standing sketched(Routine routine, Snapshot now) {
+    Trace trace =
+        Run.of(
+                routine,
+                Map.of(),
+                SimulatedComputer.apart(now.subject(), session::beside, Ecmascript.ENGINE))
+            .toEnd();
+    return new LiveRun.Standing(trace, new Status.Over(trace));
+  }
+
+  /** What ran last for real, and in which program. */
+  private record Ran(LiveComputer computer, String application) {}
+
+  private volatile Ran ran;
+
+  /** True when something ran that can be taken back by its program's own undo. */
+  public boolean canUndo() {
+    return ran != null && state().fired().stream().noneMatch(Fired::isOn);
+  }
+
+  /** Takes the last run back by its program's own undo; says in how many steps of it. */
+  public void undoRun() {
+    Ran last = ran;
+    if (last == null) {
+      return;
+    }
+    working.anew(
+        () -> {
+          LiveProgram program = last.computer().programs().get(last.application());
+          Reply reply = program.undo();
+          return () -> {
+            if (reply instanceof Reply.Done(List<Change> changes)) {
+              ran = null;
+              session.say(Ui.text("said.liveundone", program.name(), changes.getLast().after()));
+              State was = state(); // what can be done now is another thing
+              put(was.reach(), was.caught(), was.taken(), List.copyOf(was.fired()));
+            } else if (reply instanceof Reply.Refused(String expected, String found)) {
+              session.say(Ui.text("standin.refused", expected, found));
+            }
+          };
         });
   }
 
@@ -645,6 +735,7 @@ public final class LiveDesk implements AutoCloseable {
 
       @Override
       public void begins(Binding binding, Routine routine) {
+        ran = new Ran(listened, routine.application());
         on = numbers.incrementAndGet();
       }
 
@@ -660,7 +751,8 @@ public final class LiveDesk implements AutoCloseable {
                         Optional.of(routine),
                         Optional.of(standing),
                         Optional.empty(),
-                        Optional.empty())));
+                        Optional.empty(),
+                        false)));
       }
 
       @Override
@@ -675,7 +767,8 @@ public final class LiveDesk implements AutoCloseable {
                       routine,
                       Optional.empty(),
                       Optional.of(new Reply.Refused(expected, found)),
-                      routine.filter(r -> !mayRun(r, session.now()))));
+                      routine.filter(r -> !mayRun(r, session.now())),
+                      false));
             });
       }
 

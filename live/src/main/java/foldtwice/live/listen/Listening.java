@@ -5,6 +5,7 @@ import foldtwice.resolve.Claim;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
+import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Lift;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
@@ -21,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
@@ -40,8 +42,12 @@ public final class Listening implements AutoCloseable {
   /** Hears what comes of keys; on a thread of the listening. */
   public interface Hears {
 
-    /** A binding fires. */
-    void fires(String binding);
+    /**
+     * A binding fires.
+     *
+     * @param by the press that made it; empty where that is over already
+     */
+    void fires(String binding, Optional<Press> by);
 
     /** Several claim it, so none fired. */
     void undecided(List<Claim> claims);
@@ -89,6 +95,9 @@ public final class Listening implements AutoCloseable {
 
   /** What a key means that is about to be kept; of the reading thread only. */
   private List<Outcome> meant = List.of();
+
+  private Optional<Press> meantBy = Optional.empty();
+  private final Set<KeyCode> down = ConcurrentHashMap.newKeySet();
 
   /** Waits until the keys are caught. */
   private static final class Caught {
@@ -237,7 +246,7 @@ public final class Listening implements AutoCloseable {
           case Wire.FRONT -> forget();
           case Wire.DONE -> caught.done();
           case Wire.KEPT -> {
-            tell(meant);
+            tell(meant, meantBy);
             meant = List.of();
           }
           case Wire.LATE -> {
@@ -298,6 +307,8 @@ public final class Listening implements AutoCloseable {
       }
     }
     meant = kept ? outcomes : List.of();
+    meantBy = Optional.of(press);
+    down.add(press.code());
     say(kept ? Wire.KEEP : Wire.PASS);
   }
 
@@ -330,10 +341,16 @@ public final class Listening implements AutoCloseable {
               .press(Resolver.start(catching.state(now)), signal, System.nanoTime() / 1_000_000)
               .outcomes();
     }
-    tell(outcomes);
+    tell(outcomes, Optional.empty());
+  }
+
+  /** True while a key that was kept has not come up. */
+  public boolean isDown(Press press) {
+    return !closed && down.contains(press.code());
   }
 
   private void lift(Press press) {
+    down.remove(press.code());
     List<Outcome> outcomes;
     synchronized (this) {
       if (state == null) {
@@ -341,7 +358,7 @@ public final class Listening implements AutoCloseable {
       }
       outcomes = resolver.press(state, new Lift(press), System.nanoTime() / 1_000_000).outcomes();
     }
-    tell(outcomes);
+    tell(outcomes, Optional.empty());
   }
 
   private void tick() {
@@ -361,14 +378,14 @@ public final class Listening implements AutoCloseable {
         outcomes = answer.outcomes();
       }
     }
-    tell(outcomes);
+    tell(outcomes, Optional.empty());
   }
 
-  private void tell(List<Outcome> outcomes) {
+  private void tell(List<Outcome> outcomes, Optional<Press> by) {
     for (Outcome o : outcomes) {
       switch (o) {
         case Outcome.Fired(Claim c) when c.owner() instanceof Owner.Yours(String id) ->
-            hears.fires(id);
+            hears.fires(id, by);
         case Outcome.Undecided(List<Claim> claims) -> hears.undecided(claims);
         default -> {} // it was passed on, or waits
       }

@@ -4,6 +4,7 @@ import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
 import foldtwice.live.bus.Seen;
 import foldtwice.live.display.Display;
+import foldtwice.live.say.Say;
 import foldtwice.live.survey.Accelerator;
 import foldtwice.trigger.Key;
 import foldtwice.trigger.Press;
@@ -19,7 +20,8 @@ import java.util.Optional;
  */
 final class Choosing {
 
-  private static final long COMES = 1_000;
+  /** How long its window may take to come to the front, in milliseconds. */
+  private static final long COMES = 3_000;
 
   private final Bus bus;
   private final long process;
@@ -39,11 +41,13 @@ final class Choosing {
   void choose(Seen item, boolean opens) throws BusException {
     boolean asks = opens || item.name().endsWith("\u2026") || item.name().endsWith("...");
     List<Press> presses = asks ? presses(item) : List.of();
-    if (presses.isEmpty() || !isFront()) {
+    if (presses.isEmpty()) {
       bus.act(item.ref());
-    } else {
+    } else if (isFront()) {
       display.get().release();
       presses.forEach(display.get()::strike);
+    } else { // to choose it otherwise might keep the program from answering for good
+      throw new BusException(BusException.Why.REFUSED, Say.text("notfront"));
     }
   }
 
