@@ -3,7 +3,7 @@ package foldtwice.desktop.live;
 import foldtwice.desktop.parts.Asking;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
-import foldtwice.desktop.session.LiveDesk;
+import foldtwice.desktop.session.LiveState;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Going;
@@ -30,7 +30,7 @@ final class FiredCard extends VBox {
   private final Session session;
   private final Going going;
   private final VBox rows = new VBox(10);
-  private List<LiveDesk.Fired> shown = List.of();
+  private List<LiveState.Fired> shown = List.of();
 
   FiredCard(Session session, Going going) {
     super(6);
@@ -43,7 +43,7 @@ final class FiredCard extends VBox {
     rows.getChildren().setAll(Parts.wrapped(Ui.text("live.nothing"), "soft"));
   }
 
-  void show(LiveDesk.State state) {
+  void show(LiveState state) {
     if (state.fired().equals(shown)) {
       return;
     }
@@ -57,7 +57,7 @@ final class FiredCard extends VBox {
   /**
    * @param whole true to show every step
    */
-  private Node row(LiveDesk.Fired fired, boolean whole) {
+  private Node row(LiveState.Fired fired, boolean whole) {
     Words words = session.now().words();
     String name =
         fired.binding().map(words::binding).or(() -> fired.routine().map(Routine::name)).orElse("");
@@ -120,7 +120,7 @@ final class FiredCard extends VBox {
     return all;
   }
 
-  private Node asking(LiveDesk.Fired fired, Status.Asking asking) {
+  private Node asking(LiveState.Fired fired, Status.Asking asking) {
     return new Asking(
         asking,
         new Asking.Answering() {

@@ -2,6 +2,7 @@ package foldtwice.desktop.live;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.LiveDesk;
+import foldtwice.desktop.session.LiveState;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -145,6 +146,7 @@ public final class LiveView extends BorderPane implements View {
     whole.getStyleClass().add("payback-grid-pane");
     setCenter(whole);
     desk.stateProperty().addListener((o, was, is) -> show(is));
+    desk.onChange(acts::refresh);
   }
 
   private void keepStop(TextField keys) {
@@ -159,7 +161,7 @@ public final class LiveView extends BorderPane implements View {
   private boolean canListen() {
     return isAllowed()
         && !desk.isListening()
-        && desk.state().reach() instanceof LiveDesk.Reach.There;
+        && desk.state().reach() instanceof LiveState.Reach.There;
   }
 
   private Optional<Live.Running> chosen() {
@@ -218,15 +220,15 @@ public final class LiveView extends BorderPane implements View {
     }
   }
 
-  private void show(LiveDesk.State state) {
+  private void show(LiveState state) {
     reach.setText(
         switch (state.reach()) {
-          case LiveDesk.Reach.Unknown u -> Ui.text("live.looking");
-          case LiveDesk.Reach.Not(String why) -> why;
-          case LiveDesk.Reach.There(List<Live.Running> all) ->
+          case LiveState.Reach.Unknown u -> Ui.text("live.looking");
+          case LiveState.Reach.Not(String why) -> why;
+          case LiveState.Reach.There(List<Live.Running> all) ->
               all.isEmpty() ? Ui.text("live.nobody") : "";
         });
-    if (state.reach() instanceof LiveDesk.Reach.There(List<Live.Running> all)
+    if (state.reach() instanceof LiveState.Reach.There(List<Live.Running> all)
         && !all.equals(programs.getItems())) {
       Optional<Live.Running> was = chosen();
       programs.getItems().setAll(all);

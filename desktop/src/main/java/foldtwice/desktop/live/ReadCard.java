@@ -1,8 +1,8 @@
 package foldtwice.desktop.live;
 
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.session.LiveDesk;
 import foldtwice.desktop.session.LiveEffects;
+import foldtwice.desktop.session.LiveReading;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Acts;
@@ -37,7 +37,7 @@ final class ReadCard extends VBox {
   private final ComboBox<Survey.Item> dialogs = new ComboBox<>();
   private final List<List<String>> opened = new ArrayList<>();
   private Optional<Live.Running> running = Optional.empty();
-  private Optional<LiveDesk.Reading> read = Optional.empty();
+  private Optional<LiveReading> read = Optional.empty();
 
   ReadCard(Session session, Acts<LiveView> acts, Runnable onLeft) {
     super(10);
@@ -89,7 +89,7 @@ final class ReadCard extends VBox {
     session.live().read(running.orElseThrow(), List.copyOf(opened), this::show);
   }
 
-  private void show(Optional<LiveDesk.Reading> found) {
+  private void show(Optional<LiveReading> found) {
     if (running.isEmpty()) {
       return;
     }

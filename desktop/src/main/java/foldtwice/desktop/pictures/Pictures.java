@@ -15,7 +15,7 @@ import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.payback.PaybackView;
 import foldtwice.desktop.plan.PlanView;
 import foldtwice.desktop.session.Faults;
-import foldtwice.desktop.session.LiveDesk;
+import foldtwice.desktop.session.LiveState;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.session.WorkingCopy;
@@ -280,13 +280,13 @@ public final class Pictures extends Application {
 
   private void untilLooked(Frame frame) {
     switch (session.live().state().reach()) {
-      case LiveDesk.Reach.Unknown u -> {
+      case LiveState.Reach.Unknown u -> {
         if (!rehearsing) {
           script.addFirst(() -> untilLooked(frame));
         }
       }
-      case LiveDesk.Reach.Not(String why) -> LOG.info("no pictures of real programs: {}", why);
-      case LiveDesk.Reach.There(List<Live.Running> running) ->
+      case LiveState.Reach.Not(String why) -> LOG.info("no pictures of real programs: {}", why);
+      case LiveState.Reach.There(List<Live.Running> running) ->
           running.stream()
               .findFirst()
               .ifPresent(r -> List.copyOf(worked(frame, r)).reversed().forEach(script::addFirst));

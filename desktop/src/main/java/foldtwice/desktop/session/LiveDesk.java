@@ -1,9 +1,7 @@
 package foldtwice.desktop.session;
 
 import foldtwice.binding.Binding;
-import foldtwice.known.Facts;
 import foldtwice.library.Edit;
-import foldtwice.library.Ids;
 import foldtwice.library.Library;
 import foldtwice.live.Firing;
 import foldtwice.live.Live;
@@ -12,12 +10,7 @@ import foldtwice.live.program.LiveComputer;
 import foldtwice.live.program.LiveProgram;
 import foldtwice.live.program.LiveRun;
 import foldtwice.live.program.Needed;
-import foldtwice.live.survey.Describing;
-import foldtwice.live.survey.Proposal;
-import foldtwice.live.survey.Survey;
-import foldtwice.place.Application;
 import foldtwice.place.Danger;
-import foldtwice.place.Station;
 import foldtwice.reading.Risk;
 import foldtwice.resolve.Claim;
 import foldtwice.routine.Routine;
@@ -29,33 +22,22 @@ import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.script.Ecmascript;
 import foldtwice.standin.SimulatedComputer;
-import foldtwice.standin.StandIns;
-import foldtwice.surface.Device;
-import foldtwice.surface.Page;
-import foldtwice.trigger.Motion;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Trigger;
 import java.io.IOException;
-import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Consumer;
-import java.util.function.Function;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.scene.input.Clipboard;
 
 /**
  * The real programs of this computer, as one window works with them: which are running, what was
@@ -64,154 +46,40 @@ import javafx.scene.input.Clipboard;
  */
 public final class LiveDesk implements AutoCloseable {
 
-  private static final int MOST_FIRED = 20;
-
-  /** Where the desktop is reached; for tests another than that of the environment. */
-  private final Live.Where where =
-      new Live.Where(
-          Optional.ofNullable(System.getProperty("foldtwice.live.session")),
-          Optional.ofNullable(System.getProperty("foldtwice.live.display")));
-
-  /** Whether there are programs to be worked. */
-  public sealed interface Reach {
-
-    /** Nobody looked yet. */
-    record Unknown() implements Reach {}
-
-    record There(List<Live.Running> running) implements Reach {
-      public There {
-        running = List.copyOf(running);
-      }
-    }
-
-    record Not(String why) implements Reach {}
-  }
-
-  /**
-   * Something that was set off.
-   *
-   * @param binding that fired; none where a routine was run by hand
-   * @param refused why nothing was done
-   * @param asks the routine a person has to allow before it runs
-   * @param onlyShown true for what would come of it, on a sketch of its program
-   */
-  public record Fired(
-      long number,
-      Optional<Binding> binding,
-      Optional<Routine> routine,
-      Optional<LiveRun.Standing> standing,
-      Optional<Reply.Refused> refused,
-      Optional<Routine> asks,
-      boolean onlyShown) {
-
-    /** True while it goes on. */
-    public boolean isOn() {
-      return refused.isEmpty() && standing.filter(LiveRun.Standing::isOver).isEmpty();
-    }
-
-    /** What it wants to know. */
-    public Optional<Status.Asking> asking() {
-      return standing
-          .map(LiveRun.Standing::status)
-          .flatMap(s -> s instanceof Status.Asking a ? Optional.of(a) : Optional.empty());
-    }
-  }
-
-  /**
-   * How things stand.
-   *
-   * @param caught how many keys are caught; none while nobody listens
-   * @param taken those another program has
-   * @param fired the last first
-   */
-  public record State(Reach reach, Optional<Integer> caught, Set<Press> taken, List<Fired> fired) {
-    public State {
-      taken = Set.copyOf(taken);
-      fired = List.copyOf(fired);
-    }
-  }
-
-  /**
-   * What was read off a program, against what the library says of it.
-   *
-   * @param conflicts how many there would be that are not there now
-   * @param touched the names of the routines that choose something that is gone
-   */
-  public record Reading(
-      Live.Running running, Survey survey, Proposal proposal, int conflicts, List<String> touched) {
-    public Reading {
-      touched = List.copyOf(touched);
-    }
-  }
-
   private final Session session;
   private final Allowed allowed = new Allowed();
-  private final ReadOnlyObjectWrapper<State> state =
-      new ReadOnlyObjectWrapper<>(
-          new State(new Reach.Unknown(), Optional.empty(), Set.of(), List.of()));
-  private final Question<Reach> looking;
-  private final Question<Optional<Reading>> reading;
-  private final Question<Runnable> working;
-  private Consumer<Optional<Reading>> onRead = r -> {};
-  private Live live;
+  private final ReadOnlyObjectWrapper<LiveState> state =
+      new ReadOnlyObjectWrapper<>(LiveState.UNKNOWN);
+  private final Question<LiveState.Reach> looking;
+  private final Question<Optional<LiveReading>> reading;
+  private Consumer<Optional<LiveReading>> onRead = r -> {};
+  private final LiveLink link;
   private volatile Firing firing;
   private volatile LiveRun byHand;
   private volatile LiveComputer listened;
+  private boolean starting;
+  private Runnable onChange = () -> {};
   private final AtomicLong numbers = new AtomicLong();
 
   LiveDesk(Session session) {
     this.session = session;
     Background background = session.background();
-    looking = background.question(Background.Lane.LIVE, this::reached);
+    link = new LiveLink(session, this::mayStart);
+    looking = background.question(Background.Lane.LIVE, r -> state.set(state().reaching(r)));
     reading = background.question(Background.Lane.LIVE, r -> onRead.accept(r));
-    working = background.question(Background.Lane.LIVE, Runnable::run);
   }
 
-  public ReadOnlyObjectProperty<State> stateProperty() {
+  public ReadOnlyObjectProperty<LiveState> stateProperty() {
     return state.getReadOnlyProperty();
   }
 
-  public State state() {
+  public LiveState state() {
     return state.get();
-  }
-
-  private void put(Reach reach, Optional<Integer> caught, Set<Press> taken, List<Fired> fired) {
-    state.set(new State(reach, caught, taken, fired));
-  }
-
-  private synchronized Live live() throws Live.Unavailable {
-    if (live == null) {
-      live = Live.open(where);
-    }
-    return live;
-  }
-
-  private Reach look() {
-    try {
-      return new Reach.There(live().running());
-    } catch (Live.Unavailable e) {
-      return new Reach.Not(e.getMessage());
-    } catch (BusException e) {
-      forget();
-      return new Reach.Not(e.getMessage());
-    }
-  }
-
-  private synchronized void forget() {
-    if (live != null) {
-      live.close();
-      live = null;
-    }
-  }
-
-  private void reached(Reach reach) {
-    State now = state();
-    put(reach, now.caught(), now.taken(), now.fired());
   }
 
   /** Looks which programs are running. */
   public void lookAgain() {
-    looking.anew(this::look);
+    looking.anew(link::look);
   }
 
   /**
@@ -221,68 +89,19 @@ public final class LiveDesk implements AutoCloseable {
    * @param then gets what was read; nothing where the program does not answer
    */
   public void read(
-      Live.Running running, List<List<String>> opening, Consumer<Optional<Reading>> then) {
+      Live.Running running, List<List<String>> opening, Consumer<Optional<LiveReading>> then) {
     onRead = then;
     Snapshot now = session.now();
-    reading.anew(() -> read(running, opening, now));
-  }
-
-  private Optional<Reading> read(Live.Running running, List<List<String>> opening, Snapshot now) {
-    try {
-      Survey survey = live().survey(running);
-      for (List<String> path : opening) {
-        survey = survey.with(live().dialog(running, path));
-      }
-      Library library = now.library();
-      Optional<Application> known =
-          library.applications().values().stream().filter(running::is).findFirst();
-      Proposal proposal =
-          known.isPresent()
-              ? Describing.of(known.get(), library.description(known.get().id()), survey)
-              : Describing.anew(
-                  Ids.free(running.id(), library.applications()::containsKey), survey);
-      return Optional.of(
-          new Reading(
-              running,
-              survey,
-              proposal,
-              LiveEffects.conflicts(now, proposal),
-              LiveEffects.touched(library, proposal)));
-    } catch (Live.Unavailable | BusException e) {
-      String why = e.getMessage();
-      Platform.runLater(() -> session.say(Ui.text("said.livesilent", running.name(), why)));
-      return Optional.empty();
-    }
-  }
-
-  private LiveComputer computer(Library library, Station station)
-      throws Live.Unavailable, BusException {
-    var programs = StandIns.on(station, library);
-    Function<Application, Facts> facts = a -> programs.get(a.id()).facts();
-    Path folder = session.store().file().toAbsolutePath().getParent();
-    return live()
-        .computer(
-            library,
-            facts,
-            new LiveComputer.Outside(
-                session::beside, LiveDesk::clipboard, Optional.of(folder), this::mayStart));
-  }
-
-  private static String clipboard() {
-    CompletableFuture<String> text = new CompletableFuture<>();
-    Platform.runLater(
+    reading.anew(
         () -> {
-          String held = Clipboard.getSystemClipboard().getString();
-          text.complete(held == null ? "" : held);
+          try {
+            return Optional.of(link.read(running, opening, now));
+          } catch (Live.Unavailable | BusException e) {
+            String why = e.getMessage();
+            Platform.runLater(() -> session.say(Ui.text("said.livesilent", running.name(), why)));
+            return Optional.empty();
+          }
         });
-    try {
-      return text.get(1, TimeUnit.SECONDS);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      return "";
-    } catch (ExecutionException | TimeoutException e) {
-      return "";
-    }
   }
 
   private volatile List<String> asked = List.of();
@@ -307,25 +126,12 @@ public final class LiveDesk implements AutoCloseable {
   public void allow(Routine routine) {
     allowed.add(routine);
     session.say(Ui.text("said.allowed", routine.name()));
-    State now = state();
-    put(
-        now.reach(),
-        now.caught(),
-        now.taken(),
-        now.fired().stream()
-            .map(
-                f ->
-                    f.asks().equals(Optional.of(routine))
-                        ? new Fired(
-                            f.number(),
-                            f.binding(),
-                            f.routine(),
-                            f.standing(),
-                            f.refused(),
-                            Optional.empty(),
-                            f.onlyShown())
-                        : f)
-            .toList());
+    state.set(
+        state()
+            .firing(
+                state().fired().stream()
+                    .map(f -> f.asks().equals(Optional.of(routine)) ? f.allowed() : f)
+                    .toList()));
   }
 
   /** Lets a command line be started from now on. */
@@ -363,36 +169,42 @@ public final class LiveDesk implements AutoCloseable {
         .flatMap(p -> p.getFirst() instanceof Press press ? Optional.of(press) : Optional.empty());
   }
 
+  /** Works in the lane, and shows what came of it: none of this is ever dropped. */
+  private void later(Supplier<Runnable> work) {
+    session.background().once(Background.Lane.LIVE, work, Runnable::run);
+  }
+
   public boolean isListening() {
     return state().caught().isPresent();
   }
 
   /** True while keys are caught, or something runs. */
   public boolean isBusy() {
-    return isListening() || state().fired().stream().anyMatch(Fired::isOn);
+    return isListening() || state().fired().stream().anyMatch(LiveState.Fired::isOn);
   }
 
   /** Starts to listen for the keys of the library. */
   public void listen() {
     Snapshot now = session.now();
     Optional<Press> stop = press(stopKeys());
-    if (isListening() || working.isUnderWay() || stop.isEmpty() || !now.library().live()) {
+    if (isListening() || starting || stop.isEmpty() || !now.library().live()) {
       return;
     }
+    starting = true;
     session.say(Ui.text("said.listenstarts"));
-    working.anew(() -> begin(now, stop.get()));
+    later(() -> begin(now, stop.get()));
   }
 
   private Runnable begin(Snapshot now, Press stop) {
     try {
-      LiveComputer computer = computer(now.library(), now.station());
+      LiveComputer computer = link.computer(now.library(), now.station());
       listened = computer;
       Firing begun =
           Firing.start(
               now.library(),
               now.station(),
               computer,
-              where,
+              link.where(),
               stop,
               Ecmascript.ENGINE,
               r -> mayRun(r, now),
@@ -400,15 +212,18 @@ public final class LiveDesk implements AutoCloseable {
       firing = begun;
       return () -> {
         int caught = begun.caught().size();
-        State was = state();
-        put(was.reach(), Optional.of(caught), was.taken(), was.fired());
+        starting = false;
+        state.set(state().catching(Optional.of(caught)));
         session.pads().follow(session.now());
-        session.pads().live(Optional.of(pads(begun)));
+        session.pads().live(Optional.of(new LivePads(session, begun)));
         session.say(Ui.text("said.listening", caught, stopKeys()));
       };
     } catch (Live.Unavailable | BusException | IOException e) {
       String why = e.getMessage();
-      return () -> session.say(Ui.text("said.nolisten", why));
+      return () -> {
+        starting = false;
+        session.say(Ui.text("said.nolisten", why));
+      };
     }
   }
 
@@ -454,9 +269,8 @@ public final class LiveDesk implements AutoCloseable {
                 return on.caught().size();
               },
               caught -> {
-                State was = state();
-                if (was.caught().isPresent()) {
-                  put(was.reach(), Optional.of(caught), was.taken(), was.fired());
+                if (isListening()) {
+                  state.set(state().catching(Optional.of(caught)));
                 }
               });
     }
@@ -483,53 +297,10 @@ public final class LiveDesk implements AutoCloseable {
     }
   }
 
-  /** What is done on devices goes to the real programs while it listens. */
-  private PadHand pads(Firing to) {
-    return new PadHand() {
-      @Override
-      public void key(Device device, String key, Trigger.Duration way) {
-        Page page = page(device);
-        Optional<Page.Sends> sends =
-            way == Trigger.Duration.TAP ? page.sends(key) : Optional.empty();
-        if (sends.isEmpty()) {
-          to.signal(new Motion(new Trigger.PadKey(device.id(), page.id(), key, way)));
-          return;
-        }
-        switch (sends.get()) {
-          case Page.Sends.Turn(String next) -> {
-            session.pages().put(device.id(), next);
-            session.say(Ui.text("said.liveturned", device.name(), page(device).name()));
-          }
-          case Page.Sends.Chord(Trigger.Keys keys) -> to.strike(keys);
-        }
-      }
-
-      @Override
-      public boolean down(Device device, String key) {
-        return false;
-      }
-
-      @Override
-      public void up() {}
-
-      @Override
-      public void dial(Device device, String dial, Trigger.Turn turn) {
-        to.signal(new Motion(new Trigger.Dial(device.id(), page(device).id(), dial, turn)));
-      }
-    };
-  }
-
-  private Page page(Device device) {
-    return Optional.ofNullable(session.pages().get(device.id()))
-        .flatMap(device::page)
-        .orElse(device.firstPage());
-  }
-
   private void ended(String says) {
     session.pads().live(Optional.empty());
     firing = null;
-    State was = state();
-    put(was.reach(), Optional.empty(), Set.of(), was.fired());
+    state.set(state().catching(Optional.empty()));
     session.say(says);
   }
 
@@ -539,34 +310,26 @@ public final class LiveDesk implements AutoCloseable {
     long mine = numbers.incrementAndGet();
     if (!mayRun(routine, now)) {
       note(
-          new Fired(
+          LiveState.Fired.refused(
               mine,
               Optional.empty(),
               Optional.of(routine),
-              Optional.empty(),
-              Optional.of(new Reply.Refused(Ui.text("live.allowed"), Ui.text("live.dangerous"))),
-              Optional.of(routine),
-              false));
+              new Reply.Refused(Ui.text("live.allowed"), Ui.text("live.dangerous")),
+              Optional.of(routine)));
       return;
     }
-    working.anew(() -> begin(routine, now, mine));
+    later(() -> begin(routine, now, mine));
   }
 
   private Runnable begin(Routine routine, Snapshot now, long mine) {
     try {
-      LiveComputer computer = computer(now.library(), now.station());
+      LiveComputer computer = link.computer(now.library(), now.station());
       Optional<Reply.Refused> lacks = lacks(now.library(), routine, computer);
       if (lacks.isPresent()) {
         return () ->
             note(
-                new Fired(
-                    mine,
-                    Optional.empty(),
-                    Optional.of(routine),
-                    Optional.empty(),
-                    lacks,
-                    Optional.empty(),
-                    false));
+                LiveState.Fired.refused(
+                    mine, Optional.empty(), Optional.of(routine), lacks.get(), Optional.empty()));
       }
       computer.bringToFront(routine.application());
       ran = new Ran(computer, routine.application());
@@ -578,15 +341,7 @@ public final class LiveDesk implements AutoCloseable {
               standing ->
                   Platform.runLater(
                       () ->
-                          note(
-                              new Fired(
-                                  mine,
-                                  Optional.empty(),
-                                  Optional.of(routine),
-                                  Optional.of(standing),
-                                  Optional.empty(),
-                                  Optional.empty(),
-                                  false))));
+                          note(LiveState.Fired.going(mine, Optional.empty(), routine, standing))));
       return () -> session.say(Ui.text("said.livebegins", routine.name()));
     } catch (Live.Unavailable | BusException e) {
       String why = e.getMessage();
@@ -617,16 +372,16 @@ public final class LiveDesk implements AutoCloseable {
   public void dry(Routine routine) {
     Snapshot now = session.now();
     long mine = numbers.incrementAndGet();
-    working.anew(
+    later(
         () -> {
           try {
             Optional<Reply.Refused> lacks =
-                lacks(now.library(), routine, computer(now.library(), now.station()));
+                lacks(now.library(), routine, link.computer(now.library(), now.station()));
             Optional<LiveRun.Standing> way =
                 lacks.isPresent() ? Optional.empty() : Optional.of(sketched(routine, now));
             return () -> {
               note(
-                  new Fired(
+                  new LiveState.Fired(
                       mine,
                       Optional.empty(),
                       Optional.of(routine),
@@ -661,9 +416,14 @@ public final class LiveDesk implements AutoCloseable {
 
   private volatile Ran ran;
 
+  /** Called when what can be done has changed, and nothing else. */
+  public void onChange(Runnable show) {
+    onChange = show;
+  }
+
   /** True when something ran that can be taken back by its program's own undo. */
   public boolean canUndo() {
-    return ran != null && state().fired().stream().noneMatch(Fired::isOn);
+    return ran != null && state().fired().stream().noneMatch(LiveState.Fired::isOn);
   }
 
   /** Takes the last run back by its program's own undo; says in how many steps of it. */
@@ -672,7 +432,7 @@ public final class LiveDesk implements AutoCloseable {
     if (last == null) {
       return;
     }
-    working.anew(
+    later(
         () -> {
           LiveProgram program = last.computer().programs().get(last.application());
           Reply reply = program.undo();
@@ -680,8 +440,7 @@ public final class LiveDesk implements AutoCloseable {
             if (reply instanceof Reply.Done(List<Change> changes)) {
               ran = null;
               session.say(Ui.text("said.liveundone", program.name(), changes.getLast().after()));
-              State was = state(); // what can be done now is another thing
-              put(was.reach(), was.caught(), was.taken(), List.copyOf(was.fired()));
+              onChange.run();
             } else if (reply instanceof Reply.Refused(String expected, String found)) {
               session.say(Ui.text("standin.refused", expected, found));
             }
@@ -690,7 +449,7 @@ public final class LiveDesk implements AutoCloseable {
   }
 
   /** Answers what the run that is on asks. */
-  public void answer(Fired fired, Map<String, Value> values) {
+  public void answer(LiveState.Fired fired, Map<String, Value> values) {
     if (fired.binding().isEmpty() && byHand != null) {
       byHand.answer(values);
     } else if (firing != null) {
@@ -698,28 +457,15 @@ public final class LiveDesk implements AutoCloseable {
     }
   }
 
-  private void note(Fired fired) {
-    State was = state();
-    List<Fired> all = new ArrayList<>(was.fired());
-    boolean there = false;
-    for (int i = 0; i < all.size(); i++) {
-      if (all.get(i).number() == fired.number()) {
-        all.set(i, fired);
-        there = true;
-      }
-    }
-    if (!there) {
-      all.addFirst(fired);
-    }
-    put(
-        was.reach(),
-        was.caught(),
-        was.taken(),
-        all.size() > MOST_FIRED ? all.subList(0, MOST_FIRED) : all);
-    fired.standing().filter(LiveRun.Standing::isOver).ifPresent(s -> over(fired, s.trace()));
+  private void note(LiveState.Fired fired) {
+    state.set(state().with(fired));
+    fired
+        .standing()
+        .filter(s -> s.isOver() && !fired.onlyShown())
+        .ifPresent(s -> over(fired, s.trace()));
   }
 
-  private void over(Fired fired, Trace trace) {
+  private void over(LiveState.Fired fired, Trace trace) {
     String named = fired.routine().map(Routine::name).orElse("");
     if (!(trace.ending() instanceof Trace.GivenUp)) { // that was said by whoever stopped it
       session.say(Ui.text(trace.wentWell() ? "said.livewell" : "said.livenot", named));
@@ -743,16 +489,7 @@ public final class LiveDesk implements AutoCloseable {
       public void goes(Binding binding, Routine routine, LiveRun.Standing standing) {
         long mine = on;
         Platform.runLater(
-            () ->
-                note(
-                    new Fired(
-                        mine,
-                        Optional.of(binding),
-                        Optional.of(routine),
-                        Optional.of(standing),
-                        Optional.empty(),
-                        Optional.empty(),
-                        false)));
+            () -> note(LiveState.Fired.going(mine, Optional.of(binding), routine, standing)));
       }
 
       @Override
@@ -761,14 +498,12 @@ public final class LiveDesk implements AutoCloseable {
             () -> {
               Optional<Routine> routine = session.now().library().routineOf(binding);
               note(
-                  new Fired(
+                  LiveState.Fired.refused(
                       numbers.incrementAndGet(),
                       Optional.of(binding),
                       routine,
-                      Optional.empty(),
-                      Optional.of(new Reply.Refused(expected, found)),
-                      routine.filter(r -> !mayRun(r, session.now())),
-                      false));
+                      new Reply.Refused(expected, found),
+                      routine.filter(r -> !mayRun(r, session.now()))));
             });
       }
 
@@ -781,8 +516,7 @@ public final class LiveDesk implements AutoCloseable {
       public void taken(Set<Press> presses) {
         Platform.runLater(
             () -> {
-              State was = state();
-              put(was.reach(), was.caught(), presses, was.fired());
+              state.set(state().taken(presses));
             });
       }
 
@@ -800,6 +534,6 @@ public final class LiveDesk implements AutoCloseable {
     if (was != null) {
       was.close();
     }
-    forget();
+    link.forget();
   }
 }

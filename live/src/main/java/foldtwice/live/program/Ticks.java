@@ -2,7 +2,9 @@ package foldtwice.live.program;
 
 import foldtwice.describe.Description;
 import foldtwice.describe.Does;
+import foldtwice.live.bus.BusException;
 import foldtwice.place.Application;
+import foldtwice.place.Labels;
 import foldtwice.place.NativeCommand;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -24,7 +26,13 @@ final class Ticks {
 
   private final Map<String, Setting> settings = new LinkedHashMap<>();
 
-  Ticks(Application application, Description description) {
+  private final Labels labels;
+
+  /**
+   * @param labels what the labels are in the language the program is in
+   */
+  Ticks(Application application, Description description, Labels labels) {
+    this.labels = labels;
     Map<String, List<Item>> found = new LinkedHashMap<>();
     Map<String, String> turning = new LinkedHashMap<>();
     Map<String, Description.Setting> said = new LinkedHashMap<>();
@@ -59,6 +67,16 @@ final class Ticks {
                 name,
                 new Setting(
                     name, items, turning.containsKey(name), turning.getOrDefault(name, ""))));
+  }
+
+  /** What a setting is now. */
+  String option(Setting setting, Menus menus) throws BusException {
+    for (Item item : setting.items()) {
+      if (menus.ticked(labels.of(item.path()))) {
+        return item.option();
+      }
+    }
+    return setting.off();
   }
 
   Map<String, Setting> settings() {

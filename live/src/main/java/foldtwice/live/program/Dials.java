@@ -1,0 +1,67 @@
+package foldtwice.live.program;
+
+import foldtwice.describe.Description;
+import foldtwice.live.bus.Bus;
+import foldtwice.live.bus.BusException;
+import foldtwice.live.bus.Ref;
+import foldtwice.live.bus.Role;
+import foldtwice.live.bus.Seen;
+import foldtwice.live.survey.Way;
+import foldtwice.routine.Scale;
+import foldtwice.routine.Value;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The numbers of a program's windows that a description knows, told in percent of their way. */
+final class Dials {
+
+  private final Bus bus;
+  private final Windows windows;
+  private final List<Description.Adjustable> described;
+  private final Map<String, Ref> known = new HashMap<>();
+
+  Dials(Bus bus, Windows windows, List<Description.Adjustable> described) {
+    this.bus = bus;
+    this.windows = windows;
+    this.described = described;
+  }
+
+  /** Where one is; empty for what is not described, or not there. */
+  Optional<Ref> find(String name) throws BusException {
+    if (described.stream().noneMatch(v -> v.name().equals(name))) {
+      return Optional.empty();
+    }
+    Ref last = known.get(name);
+    if (last != null && !bus.look(List.of(last)).isEmpty()) {
+      return Optional.of(last);
+    }
+    known.remove(name);
+    for (Seen window : windows.mainFirst()) {
+      Seen.Tree tree =
+          bus.tree(window.ref(), s -> s.role() != Role.MENU_BAR && !s.role().isText(), 2_000);
+      tree.all()
+          .filter(s -> s.role().isValue() && s.offers("Value"))
+          .forEach(s -> known.putIfAbsent(s.name(), s.ref()));
+    }
+    return Optional.ofNullable(known.get(name));
+  }
+
+  static Value.Quantity quantity(Bus.Range r) {
+    return new Value.Quantity(new Way(r.least(), r.most()).percent(r.now()), Scale.PERCENT);
+  }
+
+  /** All that are there, by name. */
+  Map<String, Value.Quantity> values() throws BusException {
+    Map<String, Value.Quantity> all = new LinkedHashMap<>();
+    for (Description.Adjustable v : described) {
+      Optional<Ref> dial = find(v.name());
+      if (dial.isPresent()) {
+        all.put(v.name(), quantity(bus.range(dial.get())));
+      }
+    }
+    return all;
+  }
+}
