@@ -153,6 +153,15 @@ class HouseTest {
         .check(HOUSE);
   }
 
+  /**
+   * What goes wrong is shown, logged or thrown; nothing is printed while somebody looks for a
+   * fault.
+   */
+  @Test
+  void nothingPrintsAStackOfItself() {
+    noClasses().should().callMethod(Throwable.class, "printStackTrace").check(HOUSE);
+  }
+
   @Test
   void theImportFoundTheHouse() {
     assertThat(HOUSE).hasSizeGreaterThan(150);

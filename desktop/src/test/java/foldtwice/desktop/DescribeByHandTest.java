@@ -153,7 +153,9 @@ class DescribeByHandTest {
       hands.station(made.id());
       lookUp(hands, "remove the chosen program or station");
       assertThat(hands.session.now().library().stations()).hasSize(before);
-      assertThat(hands.session.now().station().id()).isNotEqualTo(made.id());
+      hands.waitUntil(
+          "another station is in view",
+          () -> !hands.session.now().station().id().equals(made.id()));
     }
   }
 

@@ -14,14 +14,13 @@ import foldtwice.live.say.Say;
 import foldtwice.live.survey.Survey;
 import foldtwice.live.survey.Surveyor;
 import foldtwice.place.Application;
+import foldtwice.run.Reply;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Function;
 import org.slf4j.LoggerFactory;
 
@@ -131,17 +130,19 @@ public final class Live implements AutoCloseable {
    * @return none when there is no such command, or no dialog comes
    */
   public List<Survey.Form> dialog(Running program, List<String> menuPath) throws BusException {
-    Set<String> before = new HashSet<>();
-    forms(program).forEach(f -> before.add(f.title()));
+    List<Survey.Form> before = forms(program);
+    if (!before.isEmpty()) {
+      throw new BusException(
+          BusException.Why.REFUSED, Say.text("isopen", before.getFirst().title()));
+    }
     if (!open(program, menuPath)) {
       return List.of();
     }
-    List<Survey.Form> forms =
-        forms(program).stream()
-            .filter(f -> !before.contains(f.title()))
-            .map(f -> f.by(menuPath))
-            .toList();
-    LiveProgram.closing(bus, program.seen().ref(), display);
+    List<Survey.Form> forms = forms(program).stream().map(f -> f.by(menuPath)).toList();
+    if (LiveProgram.closing(bus, program.seen().ref(), display)
+        instanceof Reply.Refused(String expected, String found)) {
+      throw new BusException(BusException.Why.REFUSED, expected + ": " + found);
+    }
     return forms;
   }
 

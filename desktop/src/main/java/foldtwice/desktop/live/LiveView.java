@@ -53,9 +53,9 @@ public final class LiveView extends BorderPane implements View {
           new Act<>("live-read-dialog", v -> v.reading.canOpen(), v -> v.reading.openDialog()),
           new Act<>("live-take", v -> v.canTake(), v -> v.reading.take()),
           new Act<>("live-leave", v -> v.reading.isOpen(), LiveView::leaveReading),
-          new Act<>("live-run", v -> v.canRun(), v -> v.routine().ifPresent(v.desk::run)),
-          new Act<>("live-undo", v -> v.desk.canUndo(), v -> v.desk.undoRun()),
-          new Act<>("live-dry", v -> v.canRun(), v -> v.routine().ifPresent(v.desk::dry)));
+          new Act<>("live-run", v -> v.canRun(), v -> v.routine().ifPresent(v.desk.byHand()::run)),
+          new Act<>("live-undo", v -> v.desk.byHand().canUndo(), v -> v.desk.byHand().undoRun()),
+          new Act<>("live-dry", v -> v.canRun(), v -> v.routine().ifPresent(v.desk.byHand()::dry)));
 
   /** More keys are not named in one line. */
   private static final int NAMED = 4;
@@ -146,7 +146,7 @@ public final class LiveView extends BorderPane implements View {
     whole.getStyleClass().add("payback-grid-pane");
     setCenter(whole);
     desk.stateProperty().addListener((o, was, is) -> show(is));
-    desk.onChange(acts::refresh);
+    desk.byHand().onChange(acts::refresh);
   }
 
   private void keepStop(TextField keys) {

@@ -313,7 +313,7 @@ public final class Pictures extends Application {
         () -> session.make(new Edit.PutRoutine(tidy), tidy.name()),
         () -> press("#live-listen"),
         () -> untilSays("#live-listening", "caught"),
-        () -> session.live().run(tidy),
+        () -> session.live().byHand().run(tidy),
         () -> untilRan(),
         () -> {},
         () -> picture("live"),

@@ -95,7 +95,6 @@ final class TextCell extends TableCell<Row, String> {
 
   @Override
   public void commitEdit(String text) {
-    new Exception("COMMIT " + text).printStackTrace();
     field = null; // it loses the keys by this, which is no second time
     super.commitEdit(text);
   }

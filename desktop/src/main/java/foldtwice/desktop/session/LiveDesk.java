@@ -2,26 +2,19 @@ package foldtwice.desktop.session;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
-import foldtwice.library.Library;
 import foldtwice.live.Firing;
 import foldtwice.live.Live;
 import foldtwice.live.bus.BusException;
 import foldtwice.live.program.LiveComputer;
-import foldtwice.live.program.LiveProgram;
 import foldtwice.live.program.LiveRun;
-import foldtwice.live.program.Needed;
 import foldtwice.place.Danger;
 import foldtwice.reading.Risk;
 import foldtwice.resolve.Claim;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
-import foldtwice.run.Change;
 import foldtwice.run.Reply;
-import foldtwice.run.Run;
-import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.script.Ecmascript;
-import foldtwice.standin.SimulatedComputer;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Press;
@@ -55,16 +48,24 @@ public final class LiveDesk implements AutoCloseable {
   private Consumer<Optional<LiveReading>> onRead = r -> {};
   private final LiveLink link;
   private volatile Firing firing;
-  private volatile LiveRun byHand;
+  private final LiveByHand byHand;
   private volatile LiveComputer listened;
   private boolean starting;
-  private Runnable onChange = () -> {};
   private final AtomicLong numbers = new AtomicLong();
 
   LiveDesk(Session session) {
     this.session = session;
     Background background = session.background();
     link = new LiveLink(session, this::mayStart);
+    byHand =
+        new LiveByHand(
+            session,
+            link,
+            numbers,
+            this::later,
+            this::note,
+            r -> mayRun(r, session.now()),
+            () -> state().fired().stream().anyMatch(LiveState.Fired::isOn));
     looking = background.question(Background.Lane.LIVE, r -> state.set(state().reaching(r)));
     reading = background.question(Background.Lane.LIVE, r -> onRead.accept(r));
   }
@@ -280,10 +281,7 @@ public final class LiveDesk implements AutoCloseable {
   public void stop() {
     Firing was = firing;
     firing = null;
-    LiveRun hand = byHand;
-    if (hand != null) {
-      hand.stop();
-    }
+    byHand.stop();
     if (was != null) {
       session
           .background()
@@ -304,155 +302,15 @@ public final class LiveDesk implements AutoCloseable {
     session.say(says);
   }
 
-  /** Runs a routine in its real program, by hand. */
-  public void run(Routine routine) {
-    Snapshot now = session.now();
-    long mine = numbers.incrementAndGet();
-    if (!mayRun(routine, now)) {
-      note(
-          LiveState.Fired.refused(
-              mine,
-              Optional.empty(),
-              Optional.of(routine),
-              new Reply.Refused(Ui.text("live.allowed"), Ui.text("live.dangerous")),
-              Optional.of(routine)));
-      return;
-    }
-    later(() -> begin(routine, now, mine));
-  }
-
-  private Runnable begin(Routine routine, Snapshot now, long mine) {
-    try {
-      LiveComputer computer = link.computer(now.library(), now.station());
-      Optional<Reply.Refused> lacks = lacks(now.library(), routine, computer);
-      if (lacks.isPresent()) {
-        return () ->
-            note(
-                LiveState.Fired.refused(
-                    mine, Optional.empty(), Optional.of(routine), lacks.get(), Optional.empty()));
-      }
-      computer.bringToFront(routine.application());
-      ran = new Ran(computer, routine.application());
-      byHand =
-          LiveRun.start(
-              routine,
-              Map.of(),
-              Firing.around(now.library(), now.keymap(), computer, Ecmascript.ENGINE),
-              standing ->
-                  Platform.runLater(
-                      () ->
-                          note(LiveState.Fired.going(mine, Optional.empty(), routine, standing))));
-      return () -> session.say(Ui.text("said.livebegins", routine.name()));
-    } catch (Live.Unavailable | BusException e) {
-      String why = e.getMessage();
-      return () -> session.say(Ui.text("said.livesilent", routine.name(), why));
-    }
-  }
-
-  private static Optional<Reply.Refused> lacks(
-      Library library, Routine routine, LiveComputer computer) {
-    if (!library.live()) {
-      return Optional.of(new Reply.Refused(Ui.text("live.isallowed"), Ui.text("live.isforbidden")));
-    }
-    LiveProgram program = computer.programs().get(routine.application());
-    if (program == null) {
-      return Optional.of(
-          new Reply.Refused(
-              Ui.text("live.isrunning", routine.application()), Ui.text("live.notrunning")));
-    }
-    return Needed.of(routine, program).stream()
-        .findFirst()
-        .map(l -> new Reply.Refused(l.expected(), Ui.text("live.atstep", l.number(), l.found())));
-  }
-
-  /**
-   * Tells what stands in a routine's way; where nothing does, shows the whole way it would take, on
-   * a sketch of its program. Touches nothing.
-   */
-  public void dry(Routine routine) {
-    Snapshot now = session.now();
-    long mine = numbers.incrementAndGet();
-    later(
-        () -> {
-          try {
-            Optional<Reply.Refused> lacks =
-                lacks(now.library(), routine, link.computer(now.library(), now.station()));
-            Optional<LiveRun.Standing> way =
-                lacks.isPresent() ? Optional.empty() : Optional.of(sketched(routine, now));
-            return () -> {
-              note(
-                  new LiveState.Fired(
-                      mine,
-                      Optional.empty(),
-                      Optional.of(routine),
-                      way,
-                      lacks,
-                      Optional.empty(),
-                      true));
-              session.say(
-                  lacks
-                      .map(l -> Ui.text("said.livelacks", routine.name(), l.expected(), l.found()))
-                      .orElseGet(() -> Ui.text("said.livecould", routine.name())));
-            };
-          } catch (Live.Unavailable | BusException e) {
-            String why = e.getMessage();
-            return () -> session.say(Ui.text("said.livesilent", routine.name(), why));
-          }
-        });
-  }
-
-  private LiveRun.Standing sketched(Routine routine, Snapshot now) {
-    Trace trace =
-        Run.of(
-                routine,
-                Map.of(),
-                SimulatedComputer.apart(now.subject(), session::beside, Ecmascript.ENGINE))
-            .toEnd();
-    return new LiveRun.Standing(trace, new Status.Over(trace));
-  }
-
-  /** What ran last for real, and in which program. */
-  private record Ran(LiveComputer computer, String application) {}
-
-  private volatile Ran ran;
-
-  /** Called when what can be done has changed, and nothing else. */
-  public void onChange(Runnable show) {
-    onChange = show;
-  }
-
-  /** True when something ran that can be taken back by its program's own undo. */
-  public boolean canUndo() {
-    return ran != null && state().fired().stream().noneMatch(LiveState.Fired::isOn);
-  }
-
-  /** Takes the last run back by its program's own undo; says in how many steps of it. */
-  public void undoRun() {
-    Ran last = ran;
-    if (last == null) {
-      return;
-    }
-    later(
-        () -> {
-          LiveProgram program = last.computer().programs().get(last.application());
-          Reply reply = program.undo();
-          return () -> {
-            if (reply instanceof Reply.Done(List<Change> changes)) {
-              ran = null;
-              session.say(Ui.text("said.liveundone", program.name(), changes.getLast().after()));
-              onChange.run();
-            } else if (reply instanceof Reply.Refused(String expected, String found)) {
-              session.say(Ui.text("standin.refused", expected, found));
-            }
-          };
-        });
+  /** Runs of a routine by hand. */
+  public LiveByHand byHand() {
+    return byHand;
   }
 
   /** Answers what the run that is on asks. */
   public void answer(LiveState.Fired fired, Map<String, Value> values) {
-    if (fired.binding().isEmpty() && byHand != null) {
-      byHand.answer(values);
-    } else if (firing != null) {
+    boolean hand = fired.binding().isEmpty() && byHand.answer(values);
+    if (!hand && firing != null) {
       firing.answer(values);
     }
   }
@@ -481,7 +339,7 @@ public final class LiveDesk implements AutoCloseable {
 
       @Override
       public void begins(Binding binding, Routine routine) {
-        ran = new Ran(listened, routine.application());
+        byHand.ran(listened, routine.application());
         on = numbers.incrementAndGet();
       }
 

@@ -79,7 +79,12 @@ final class LiveLink {
       throws Live.Unavailable, BusException {
     Survey survey = live().survey(running);
     for (List<String> path : opening) {
-      survey = survey.with(live().dialog(running, path));
+      List<Survey.Form> forms = live().dialog(running, path);
+      if (forms.isEmpty()) {
+        String named = path.getLast();
+        Platform.runLater(() -> session.say(Ui.text("said.livenodialog", named)));
+      }
+      survey = survey.with(forms);
     }
     Library library = now.library();
     Optional<Application> known =

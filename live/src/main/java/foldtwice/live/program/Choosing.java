@@ -21,7 +21,7 @@ import java.util.Optional;
 final class Choosing {
 
   /** How long its window may take to come to the front, in milliseconds. */
-  private static final long COMES = 3_000;
+  private static final long COMES = 5_000;
 
   private final Bus bus;
   private final long process;

@@ -43,6 +43,12 @@ import java.util.Optional;
  */
 public final class LiveProgram implements Program {
 
+  /** How long a dialog that is to be read may take, in milliseconds. */
+  private static final long READS = 8_000;
+
+  /** How long a dialog may take to come to the front, and then to close, in milliseconds. */
+  private static final long CLOSES = 5_000;
+
   private final Bus bus;
   private final long process;
   private final Application application;
@@ -111,7 +117,7 @@ public final class LiveProgram implements Program {
       return false;
     }
     new Choosing(bus, bus.process(root), display).choose(item, true);
-    long end = System.nanoTime() + Looking.OPENS * 1_000_000;
+    long end = System.nanoTime() + READS * 1_000_000;
     while (windows.dialog().isEmpty() && System.nanoTime() < end) {
       Menus.pause();
     }
@@ -349,7 +355,7 @@ public final class LiveProgram implements Program {
                     .filter(w -> w.process() == process && w.title().equals(title))
                     .findFirst();
             mine.ifPresent(display.get()::raise);
-            long end = System.nanoTime() + Looking.OPENS * 1_000_000 / 2;
+            long end = System.nanoTime() + CLOSES * 1_000_000;
             while (mine.isPresent() && System.nanoTime() < end) {
               Optional<Display.Window> front = display.get().front();
               if (front.equals(mine)) {
@@ -359,7 +365,7 @@ public final class LiveProgram implements Program {
               Menus.pause();
             }
           }
-          long end = System.nanoTime() + Looking.OPENS * 1_000_000 / 2;
+          long end = System.nanoTime() + CLOSES * 1_000_000;
           while (windows.dialog().filter(d -> d.ref().equals(open.get().ref())).isPresent()) {
             if (System.nanoTime() > end) {
               return new Reply.Refused(Say.text("closed", title), Say.text("isopen", title));
