@@ -134,7 +134,14 @@ public final class LiveView extends BorderPane implements View {
     Parts.onChosen(routines, acts::refresh);
     HBox.setHgrow(routines, Priority.ALWAYS);
     routines.setMaxWidth(360);
-    HBox run = new HBox(8, routines, acts.button("live-run"), acts.button("live-dry", "link"));
+    HBox run =
+        new HBox(
+            8,
+            routines,
+            acts.button("live-run"),
+            acts.button("live-dry", "link"),
+            Parts.gap(),
+            acts.button("live-undo", "link"));
     run.setAlignment(Pos.CENTER_LEFT);
     VBox.setVgrow(fired, Priority.ALWAYS);
     VBox both = new VBox(10, run, fired);
