@@ -15,6 +15,7 @@ import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
 import foldtwice.run.Entry;
 import foldtwice.run.Program;
+import foldtwice.run.Simulated;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -145,10 +146,10 @@ public record Fits(List<Fit> all, boolean up, boolean down) {
 
   /** Whether a way of selecting leads anywhere: tried on a copy. */
   private static boolean changes(Program program, Set<Whom.Group> ways, Whom.Group group) {
-    if (!ways.contains(group)) {
+    if (!ways.contains(group) || !(program instanceof Simulated simulated)) {
       return false;
     }
-    Program copy = program.copy();
+    Program copy = simulated.copy();
     copy.select(group, false);
     return !copy.selected().isEmpty() && !copy.selected().equals(program.selected());
   }

@@ -168,9 +168,6 @@ public interface Program {
   /** Ends it and starts it anew: what waited for that takes effect. */
   Reply restart();
 
-  /** The same program in the same state, independent from now on. */
-  Program copy();
-
   /**
    * Everything that makes up its state, in words, so that two states can be compared and shown. The
    * undo history is not part of it. Names beginning with {@code setting}, {@code selection}, {@code

@@ -11,6 +11,7 @@ import foldtwice.run.Computer;
 import foldtwice.run.Entry;
 import foldtwice.run.Program;
 import foldtwice.run.Run;
+import foldtwice.run.Simulated;
 import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.words.StepWords;
@@ -115,7 +116,7 @@ public final class Demonstration {
     int left = 0;
     int seen = 0;
     Optional<HowTo.Stage> asked = Optional.empty();
-    Program was = computer.front().copy();
+    Program was = asItIs(computer.front());
     while (!(run.status() instanceof Status.Over)) {
       switch (run.status()) {
         case Status.Ready r -> run.step();
@@ -149,7 +150,7 @@ public final class Demonstration {
         HowTo.Stage stage = stage(e, front, camera.take(front, then));
         stages.add(asked.map(q -> answered(q, stage)).orElse(stage));
         asked = Optional.empty();
-        was = front.copy();
+        was = asItIs(front);
       }
     }
     Trace trace = run.trace();
@@ -159,6 +160,11 @@ public final class Demonstration {
         stages,
         left,
         trace.wentWell() ? "" : StepWords.ending(trace.ending()));
+  }
+
+  /** As it is now, whatever is done to it later. */
+  private static Program asItIs(Program program) {
+    return program instanceof Simulated simulated ? simulated.copy() : program;
   }
 
   /** True when it is a further turn of a step that is told already. */

@@ -2,6 +2,8 @@ package foldtwice.live;
 
 import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
+import foldtwice.live.display.Display;
+import foldtwice.live.display.DisplayException;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -77,8 +79,17 @@ public final class Desktop implements AutoCloseable {
     desktop.processes.addAll(begun);
     desktop.start("/usr/bin/openbox");
     desktop.start("/usr/libexec/at-spi-bus-launcher", "--launch-immediately");
+    await("the window manager", 10_000, desktop::hasManager);
     await("the accessibility bus", 10_000, desktop::hasBus);
     return desktop;
+  }
+
+  private boolean hasManager() {
+    try (Display on = Display.open(Optional.of(display))) {
+      return on.isManaged();
+    } catch (DisplayException e) {
+      return false;
+    }
   }
 
   private boolean hasBus() {

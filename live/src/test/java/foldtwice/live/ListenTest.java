@@ -52,6 +52,7 @@ class ListenTest {
 
   private final List<String> heard = new CopyOnWriteArrayList<>();
   private Display keys;
+  private long slowness;
   private Listening listening;
 
   @BeforeAll
@@ -121,6 +122,10 @@ class ListenTest {
                     new Trigger.Held(
                         Notation.read("Ctrl+Alt+H").strokes().getFirst(), Trigger.Edge.UP)),
                 Map.of())));
+    edits.add(new Edit.PutBinding(binding("three", new Place.Whole("w"), "Ctrl+G then H then I")));
+    edits.add(new Edit.PutBinding(binding("letters", new Place.Within("w", "text"), "Q then W")));
+    edits.add(new Edit.PutBinding(binding("short", new Place.Whole("w"), "Ctrl+P")));
+    edits.add(new Edit.PutBinding(binding("long", new Place.Whole("w"), "Ctrl+P then R")));
     edits.add(new Edit.PutBinding(binding("chain", new Place.Whole("w"), "Ctrl+L then B")));
     return new Edit.Together(edits).on(Library.empty("Tests"));
   }
@@ -157,6 +162,7 @@ class ListenTest {
               @Override
               public void fires(String binding, Optional<Press> by) {
                 heard.add(binding);
+                pause();
               }
 
               @Override
@@ -180,6 +186,14 @@ class ListenTest {
               }
             });
     Desktop.await("the keys to be caught", 5_000, () -> !isFree(EVERYWHERE));
+  }
+
+  private void pause() {
+    try {
+      Thread.sleep(slowness);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   /** Whether a key can be caught by somebody else. */
@@ -259,6 +273,49 @@ class ListenTest {
     strike(L, Press.of(KeyCode.KEY_X));
     Desktop.await("the letter", 3_000, () -> text().equals("x"));
     hears("chain");
+  }
+
+  @Test
+  void aSequenceOfThreeFires() throws Exception {
+    listen();
+    strike(
+        Press.of(KeyCode.KEY_G, Modifier.CTRL), Press.of(KeyCode.KEY_H), Press.of(KeyCode.KEY_I));
+    hears("three");
+    assertThat(text()).isEmpty();
+  }
+
+  /** What was held back for a sequence that did not come is typed as it was: in its order. */
+  @Test
+  void lettersOfABrokenSequenceComeInTheirOrder() throws Exception {
+    listen();
+    strike(Press.of(KeyCode.KEY_Q), Press.of(KeyCode.KEY_X), Press.of(KeyCode.KEY_Y));
+    Desktop.await("the letters, there is " + text(), 3_000, () -> text().length() == 3);
+    assertThat(text()).isEqualTo("qxy");
+    strike(Press.of(KeyCode.KEY_Q), Press.of(KeyCode.KEY_W));
+    hears("letters");
+    assertThat(text()).isEqualTo("qxy");
+    window.told("clear");
+    for (int i = 0; i < 5; i++) { // faster than any hand
+      for (KeyCode k : List.of(KeyCode.KEY_Q, KeyCode.KEY_X, KeyCode.KEY_Y, KeyCode.KEY_Z)) {
+        keys.strike(Press.of(k));
+        Thread.sleep(25);
+      }
+    }
+    Thread.sleep(2_000);
+    assertThat(text()).isEqualTo("qxyz".repeat(5));
+  }
+
+  /** Whoever hears takes as long as it likes: keys go on being caught and given meanwhile. */
+  @Test
+  void whoHearsSlowlyHoldsNothingUp() throws Exception {
+    slowness = 2_500;
+    listen();
+    strike(Press.of(KeyCode.KEY_P, Modifier.CTRL)); // held back, and fires when the time is over
+    Desktop.await("it is heard", 4_000, () -> heard.contains("short"));
+    strike(Press.of(KeyCode.KEY_A));
+    Thread.sleep(2_000);
+    assertThat(isFree(EVERYWHERE)).as("still listening").isFalse();
+    assertThat(text()).isEqualTo("a");
   }
 
   /** A key that does something as it comes up; what the display repeats meanwhile is not heard. */

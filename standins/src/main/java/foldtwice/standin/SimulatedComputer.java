@@ -135,11 +135,11 @@ public final class SimulatedComputer implements Computer {
    */
   public SimulatedComputer copy() {
     Map<String, StandIn<?>> copies = new LinkedHashMap<>();
-    programs.forEach((id, p) -> copies.put(id, (StandIn<?>) p.copy()));
+    programs.forEach((id, p) -> copies.put(id, p.copy()));
     Clock ticking = new Alone.Ticking(clock.instant());
     SimulatedComputer copy =
         new SimulatedComputer(
-            copies, copies.get(Desk.ID) instanceof Desk d ? d : (Desk) desk.copy(), ticking);
+            copies, copies.get(Desk.ID) instanceof Desk d ? d : desk.copy(), ticking);
     copy.clipboard.put(clipboard.text());
     copy.held = held;
     copy.files = files;

@@ -21,7 +21,7 @@ class ProgramLawsTest {
   private static final List<String> UNDOING =
       List.of("undo", "redo", "compact", "take-over", "import", "keep", "fix", "empty-bin");
 
-  private static Program some(long seed) {
+  private static StandIn<?> some(long seed) {
     List<String> ids = StandIns.ids();
     if (Math.floorMod(seed, 3L) == 0) {
       return RandomSketches.any(new Random(seed));
@@ -122,7 +122,7 @@ class ProgramLawsTest {
   @Property(tries = 200)
   void aCopyIsEqualAndThenItsOwn(@ForAll long seed) {
     Random random = new Random(seed);
-    Program program = some(seed);
+    StandIn<?> program = some(seed);
     for (int i = random.nextInt(15); i > 0; i--) {
       act(program, random);
     }
@@ -139,7 +139,7 @@ class ProgramLawsTest {
   /** Two copies worked alike stay alike: nothing depends on anything but the state. */
   @Property(tries = 100)
   void workedAlikeTheyStayAlike(@ForAll long seed) {
-    Program one = some(seed);
+    StandIn<?> one = some(seed);
     Program other = one.copy();
     Random a = new Random(seed);
     Random b = new Random(seed);

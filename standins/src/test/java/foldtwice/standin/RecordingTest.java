@@ -60,8 +60,8 @@ class RecordingTest {
     return new Act.Click(name, false);
   }
 
-  private static Program fresh(String id) {
-    return StandIns.of(id).orElseThrow();
+  private static StandIn<?> fresh(String id) {
+    return StandIns.all().get(id);
   }
 
   @Test
@@ -177,8 +177,8 @@ class RecordingTest {
    */
   @Test
   void whileALegIsDrawnOnlyStopsAreChosen() {
-    Program program = fresh("trackway");
-    StandIn<?> start = (StandIn<?>) program.copy();
+    StandIn<?> program = fresh("trackway");
+    StandIn<?> start = program.copy();
     Recording recording =
         record(
             program,
@@ -212,7 +212,7 @@ class RecordingTest {
     Random random = new Random(seed);
     String id = List.of("tagpress", "copystand", "trackway").get(random.nextInt(3));
     StandIn<?> program = (StandIn<?>) fresh(id);
-    StandIn<?> start = (StandIn<?>) program.copy();
+    StandIn<?> start = program.copy();
     Recording recording = new Recording(id);
     for (int i = random.nextInt(1, 12); i > 0; i--) {
       Act act = act(program, random);
@@ -250,7 +250,7 @@ class RecordingTest {
   }
 
   private static List<String> names(StandIn<?> program) {
-    StandIn<?> copy = (StandIn<?>) program.copy();
+    StandIn<?> copy = program.copy();
     copy.select(foldtwice.routine.Whom.Group.ALL, false);
     return copy.selected();
   }

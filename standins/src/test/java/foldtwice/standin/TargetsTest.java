@@ -46,7 +46,7 @@ class TargetsTest {
   }
 
   private static List<String> all(StandIn<?> program) {
-    StandIn<?> copy = (StandIn<?>) program.copy();
+    StandIn<?> copy = program.copy();
     copy.select(Whom.Group.ALL, false);
     return copy.selected();
   }

@@ -23,6 +23,7 @@ import foldtwice.run.Status;
 import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
+import foldtwice.standin.base.StandIn;
 import foldtwice.trigger.Signal;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
@@ -194,7 +195,7 @@ final class HappensLeaf extends Leaf {
     Place place = state().orElseThrow();
     String front = place.applicationId().orElseThrow();
     session.programs().get(front).enter(place);
-    Program acted = session.programs().get(application.isEmpty() ? front : application);
+    StandIn<?> acted = session.programs().get(application.isEmpty() ? front : application);
     Program before = acted.copy();
     session.computer().bringToFront(front);
     Trial trial = session.trial(this::drive);

@@ -85,6 +85,11 @@ public final class Display implements AutoCloseable {
    */
   public record Window(long id, long process, String title) {}
 
+  /** True when a window manager is there, which says what is in front. */
+  public synchronized boolean isManaged() {
+    return !closed && !longs(root, "_NET_SUPPORTING_WM_CHECK", X11.XA_WINDOW).isEmpty();
+  }
+
   /** The window that has the keys, as the window manager says. */
   public synchronized Optional<Window> front() {
     return closed ? Optional.empty() : windowsOf("_NET_ACTIVE_WINDOW").stream().findFirst();

@@ -63,6 +63,28 @@ public final class Grabs {
     record Elsewhere() implements Heard {}
   }
 
+  /**
+   * Catches every key, or only those it was told to: while strokes are waited for, what is typed
+   * after them must not overtake them. The keyboard does not stand still then, and what is not ours
+   * has to be sent.
+   */
+  public void everything(boolean on) {
+    synchronized (display) {
+      if (on) {
+        Display.X.XGrabKeyboard(
+            display.handle(),
+            display.root(),
+            0,
+            X11.GrabModeAsync,
+            X11.GrabModeAsync,
+            new NativeLong(0));
+      } else {
+        Display.X.XUngrabKeyboard(display.handle(), new NativeLong(0));
+      }
+      Display.X.XSync(display.handle(), false);
+    }
+  }
+
   /** The number of the connection, to wait on. */
   public int connection() {
     return FREEZING.XConnectionNumber(display.handle());

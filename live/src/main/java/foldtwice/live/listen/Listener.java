@@ -48,7 +48,14 @@ public final class Listener {
   private long front;
   private long heardAt = System.nanoTime();
   private long askedAt;
-  private boolean asked;
+  private Optional<Press> asked = Optional.empty();
+
+  /** Every key is caught: strokes are waited for. */
+  private boolean everything;
+
+  /** The press that is asked for was caught while every key was: it does not wait anywhere. */
+  private boolean loose;
+
   private boolean over;
 
   private Listener(Display display, InputStream in, PrintStream out) {
@@ -85,7 +92,7 @@ public final class Listener {
       read(descriptors.getShort(14) != 0);
       keys();
       long now = System.nanoTime();
-      if (asked && now - askedAt > Wire.ANSWERED * 1_000_000) {
+      if (asked.isPresent() && now - askedAt > Wire.ANSWERED * 1_000_000) {
         answer(false);
         out.println(Wire.LATE);
       }
@@ -133,7 +140,10 @@ public final class Listener {
           within.put(Long.parseLong(rest.getFirst()), Wire.presses(rest.subList(1, rest.size())));
       case Wire.NEXT -> {
         next = Wire.presses(rest);
-        grab();
+        if (everything != !next.isEmpty()) {
+          everything = !next.isEmpty();
+          grabs.everything(everything);
+        }
       }
       case Wire.DONE -> {
         grab();
@@ -147,30 +157,42 @@ public final class Listener {
   }
 
   private void answer(boolean keep) {
-    if (asked) {
-      asked = false;
+    if (asked.isPresent()) {
+      Press press = asked.get();
+      asked = Optional.empty();
+      if (!loose) {
+        if (keep) {
+          grabs.keep();
+        } else {
+          grabs.pass();
+        }
+      } else if (!keep) {
+        send(press);
+      }
       if (keep) {
-        grabs.keep();
         out.println(Wire.KEPT);
-      } else {
-        grabs.pass();
       }
     }
   }
 
   /** Sends a press that was kept before and turned out not to be anybody's. */
   private void send(Press press) {
+    if (everything) {
+      grabs.everything(false);
+    }
     Set<Press> without = wanted();
     without.remove(press);
     grabs.catching(without);
     display.strike(press);
     grab();
+    if (everything) {
+      grabs.everything(true);
+    }
   }
 
   private Set<Press> wanted() {
     Set<Press> wanted = new HashSet<>(everywhere);
     wanted.addAll(within.getOrDefault(front, Set.of()));
-    wanted.addAll(next);
     stop.ifPresent(wanted::add);
     return wanted;
   }
@@ -183,17 +205,15 @@ public final class Listener {
     }
   }
 
+  /** One key after the other: the next is looked at when the one before is answered. */
   private void keys() {
-    for (Optional<Grabs.Heard> heard = grabs.heard(); heard.isPresent(); heard = grabs.heard()) {
+    while (asked.isEmpty() && !over) {
+      Optional<Grabs.Heard> heard = grabs.heard();
+      if (heard.isEmpty()) {
+        return;
+      }
       switch (heard.get()) {
-        case Grabs.Heard.Elsewhere e -> {
-          long now = process();
-          if (now != front) {
-            front = now;
-            out.println(Wire.FRONT + " " + front);
-            grab();
-          }
-        }
+        case Grabs.Heard.Elsewhere e -> front();
         case Grabs.Heard.Up(Press press) -> {
           held.removeIf(p -> p.code() == press.code());
           out.println(Wire.LIFT + " " + Wire.write(press));
@@ -203,16 +223,30 @@ public final class Listener {
     }
   }
 
+  private void front() {
+    long now = process();
+    if (now != front) {
+      front = now;
+      out.println(Wire.FRONT + " " + front);
+      grab();
+    }
+  }
+
   private void down(Press press) {
+    if (press.code().isModifier()) {
+      return; // it comes with the key it changes
+    }
     if (stop.filter(press::equals).isPresent()) {
       grabs.keep();
+      grabs.everything(false);
       grabs.catching(Set.of());
       out.println(Wire.STOP);
       over = true;
     } else if (!held.add(press)) {
       grabs.keep(); // it repeats while it is down
     } else {
-      asked = true;
+      asked = Optional.of(press);
+      loose = everything;
       askedAt = System.nanoTime();
       out.println(Wire.DOWN + " " + Wire.write(press) + " " + front);
     }

@@ -4,18 +4,11 @@ import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
-import foldtwice.resolve.Resolver;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Lift;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.OutputStreamWriter;
-import java.io.Writer;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -24,22 +17,24 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
  * Listens for the keys of a library on this computer, until it is closed, the emergency stop is
- * pressed, or the process that catches keys ends. What fires is told to whoever listens; keys that
- * turn out to be nobody's are passed on.
+ * pressed, or the process that catches keys ends. What fires is told to whoever listens, one thing
+ * after the other on a thread of its own: it may take as long as it likes. Keys that turn out to be
+ * nobody's are passed on.
  */
 public final class Listening implements AutoCloseable {
 
   private static final Logger LOG = LoggerFactory.getLogger(Listening.class);
   private static final long BEAT = 200;
-  private static final long STARTS = 15_000;
 
-  /** Hears what comes of keys; on a thread of the listening. */
+  /** Hears what comes of keys; on a thread of its own. */
   public interface Hears {
 
     /**
@@ -78,56 +73,33 @@ public final class Listening implements AutoCloseable {
     Optional<Long> process(String application);
   }
 
-  private final Process process;
-  private final Writer to;
+  private final ListenerProcess listener;
   private final Hears hears;
   private final Where where;
-  private final Caught caught = new Caught();
+  private final ExecutorService telling =
+      Executors.newSingleThreadExecutor(
+          Thread.ofPlatform().name("listening tells").daemon().factory());
+  private final CountDownLatch caught = new CountDownLatch(1);
+  private final Set<KeyCode> down = ConcurrentHashMap.newKeySet();
   private volatile Catching catching;
-  private volatile boolean closed;
+  private Meaning meaning;
 
   /** What the listener was told last to catch. */
   private List<String> told = List.of();
-
-  private Resolver resolver;
-  private Resolver.State state;
-  private List<Press> swallowed = new ArrayList<>();
 
   /** What a key means that is about to be kept; of the reading thread only. */
   private List<Outcome> meant = List.of();
 
   private Optional<Press> meantBy = Optional.empty();
-  private final Set<KeyCode> down = ConcurrentHashMap.newKeySet();
 
-  /** Waits until the keys are caught. */
-  private static final class Caught {
-    private final CountDownLatch done = new CountDownLatch(1);
-
-    void done() {
-      done.countDown();
-    }
-
-    void await() throws IOException {
-      try {
-        if (!done.await(STARTS, TimeUnit.MILLISECONDS)) {
-          throw new IOException("it does not answer");
-        }
-      } catch (InterruptedException e) {
-        Thread.currentThread().interrupt();
-        throw new IOException("interrupted", e);
-      }
-    }
-  }
-
-  private Listening(Process process, Hears hears, Where where) {
-    this.process = process;
-    this.to = new OutputStreamWriter(process.getOutputStream(), StandardCharsets.US_ASCII);
+  private Listening(ListenerProcess listener, Hears hears, Where where) {
+    this.listener = listener;
     this.hears = hears;
     this.where = where;
   }
 
   /**
-   * Starts listening.
+   * Starts listening; returns when the keys are caught.
    *
    * @param display its name; empty for that of the environment
    * @param stop the emergency stop
@@ -136,64 +108,31 @@ public final class Listening implements AutoCloseable {
   public static Listening start(
       Optional<String> display, Press stop, Catching catching, Where where, Hears hears)
       throws IOException {
-    List<String> command =
-        new ArrayList<>(
-            List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-Xmx48m",
-                "-Xss512k",
-                "-XX:+UseSerialGC",
-                "-XX:TieredStopAtLevel=1",
-                "--enable-native-access=ALL-UNNAMED",
-                "-cp",
-                System.getProperty("java.class.path"),
-                Listener.class.getName()));
-    display.ifPresent(command::add);
-    Process process =
-        new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
-    Listening listening = new Listening(process, hears, where);
-    BufferedReader from =
-        new BufferedReader(
-            new InputStreamReader(process.getInputStream(), StandardCharsets.US_ASCII));
+    Listening listening = new Listening(ListenerProcess.start(display, stop), hears, where);
     Thread.ofPlatform().name("listening beats").daemon().start(listening::beats);
-    String first = listening.first(from);
-    if (!Wire.UP.equals(first)) {
-      listening.close();
-      throw new IOException(
-          first == null ? "it does not start" : first.substring(Wire.FAILED.length()).strip());
-    }
-    listening.say(Wire.STOP_IS + " " + Wire.write(stop));
     listening.catches(catching);
-    Thread.ofPlatform().name("listens").daemon().start(() -> listening.listen(from));
-    listening.caught.await();
+    Thread.ofPlatform().name("listens").daemon().start(listening::listen);
+    listening.awaitCaught();
     return listening;
   }
 
-  private String first(BufferedReader from) throws IOException {
-    Thread late =
-        Thread.ofVirtual()
-            .start(
-                () -> {
-                  try {
-                    Thread.sleep(STARTS);
-                    process.destroyForcibly();
-                  } catch (InterruptedException e) {
-                    return; // it is up
-                  }
-                });
-    String line = from.readLine();
-    late.interrupt();
-    return line;
+  private void awaitCaught() throws IOException {
+    try {
+      if (!caught.await(ListenerProcess.STARTS, TimeUnit.MILLISECONDS)) {
+        close();
+        throw new IOException("the process that catches keys does not answer");
+      }
+    } catch (InterruptedException e) {
+      close();
+      Thread.currentThread().interrupt();
+      throw new IOException("interrupted", e);
+    }
   }
 
   /** Catches what another state of the library has. */
-  public void catches(Catching next) {
+  public synchronized void catches(Catching next) {
     catching = next;
-    synchronized (this) {
-      resolver = new Resolver(next.keymap());
-      state = null;
-      swallowed = new ArrayList<>();
-    }
+    meaning = new Meaning(next);
     List<String> lines = new ArrayList<>();
     lines.add(Wire.EVERYWHERE + " " + Wire.write(next.everywhere()));
     for (Map.Entry<String, Set<Press>> e : next.within().entrySet()) {
@@ -203,15 +142,15 @@ public final class Listening implements AutoCloseable {
     }
     if (!lines.equals(told)) {
       told = lines;
-      lines.forEach(this::say);
-      say(Wire.DONE);
+      lines.forEach(listener::say);
+      listener.say(Wire.DONE);
     }
   }
 
   /** Signs of life, until it is closed; a sequence that waited too long is over at one of them. */
   private void beats() {
-    while (!closed) {
-      say(Wire.ALIVE);
+    while (!listener.isClosed()) {
+      listener.say(Wire.ALIVE);
       tick();
       try {
         Thread.sleep(BEAT);
@@ -221,180 +160,118 @@ public final class Listening implements AutoCloseable {
     }
   }
 
-  private void say(String line) {
-    try {
-      synchronized (to) {
-        to.write(line + "\n");
-        to.flush();
-      }
-    } catch (IOException e) {
-      LOG.debug("the listener is gone", e); // the reading thread says so
-    }
-  }
-
-  private void listen(BufferedReader from) {
+  private void listen() {
     String why = "";
-    boolean stop = false;
     try {
-      for (String line = from.readLine(); line != null; line = from.readLine()) {
-        List<String> words = List.of(line.split(" "));
-        switch (words.getFirst()) {
-          case Wire.DOWN ->
-              down(Wire.press(words.get(1)).orElseThrow(), Long.parseLong(words.get(2)));
-          case Wire.LIFT -> Wire.press(words.get(1)).ifPresent(this::lift);
-          case Wire.TAKEN -> hears.taken(Wire.presses(words.subList(1, words.size())));
-          case Wire.FRONT -> forget();
-          case Wire.DONE -> caught.done();
-          case Wire.KEPT -> {
-            tell(meant, meantBy);
-            meant = List.of();
-          }
-          case Wire.LATE -> {
-            LOG.warn("a key was passed on: it took too long to tell what it means");
-            meant = List.of();
-            forget();
-          }
-          case Wire.STOP -> stop = true;
-          case Wire.FAILED -> why = line.substring(Wire.FAILED.length()).strip();
-          default -> LOG.debug("the listener says {}", line);
-        }
-        if (stop) {
-          break;
-        }
-      }
+      listener.hear(this::take);
     } catch (IOException e) {
       why = e.getMessage();
     }
-    if (stop) {
-      close();
-      hears.stopped();
-    } else if (!closed) {
-      close();
-      hears.ended(why);
+    if (!listener.isClosed()) {
+      String said = why;
+      close(() -> hears.ended(said));
+    }
+  }
+
+  private void take(List<String> words) {
+    List<String> rest = words.subList(1, words.size());
+    switch (words.getFirst()) {
+      case Wire.DOWN -> down(Wire.press(rest.get(0)).orElseThrow(), Long.parseLong(rest.get(1)));
+      case Wire.LIFT -> Wire.press(rest.getFirst()).ifPresent(this::lift);
+      case Wire.TAKEN -> telling.execute(() -> hears.taken(Wire.presses(rest)));
+      case Wire.FRONT -> forget();
+      case Wire.DONE -> caught.countDown();
+      case Wire.KEPT -> tell(meant, meantBy);
+      case Wire.LATE -> {
+        LOG.warn("a key was passed on: it took too long to tell what it means");
+        forget();
+      }
+      case Wire.STOP -> close(hears::stopped);
+      default -> LOG.debug("the listener says {}", words);
     }
   }
 
   private synchronized void forget() {
-    state = null;
-    swallowed = new ArrayList<>();
-    say(Wire.NEXT);
+    meaning.forget();
+    listener.say(Wire.NEXT);
+  }
+
+  private static long now() {
+    return System.nanoTime() / 1_000_000;
   }
 
   private void down(Press press, long process) {
-    Optional<Place> now = where.state(process);
-    List<Outcome> outcomes;
-    boolean kept;
+    Optional<Place> in = where.state(process);
+    Meaning.Answer answer;
     synchronized (this) {
-      Place place = catching.state(now);
-      if (state == null || !state.place().equals(place)) {
-        state = Resolver.start(place);
-        swallowed = new ArrayList<>();
-      }
-      Resolver.Answer answer = resolver.press(state, press, System.nanoTime() / 1_000_000);
-      boolean waited = !state.pending().isEmpty();
-      state = answer.next();
-      outcomes = answer.outcomes();
-      kept = isOurs(outcomes, press);
-      if (kept && !state.pending().isEmpty()) {
-        swallowed.add(press);
-        say(Wire.NEXT + " " + Wire.write(catching.following(place, state.pending())));
-      } else if (waited) {
-        say(Wire.NEXT);
-        if (!kept) {
-          swallowed.forEach(p -> say(Wire.SEND + " " + Wire.write(p)));
-        }
-        swallowed = new ArrayList<>();
-      }
+      answer = meaning.press(press, in, now());
     }
-    meant = kept ? outcomes : List.of();
-    meantBy = Optional.of(press);
     down.add(press.code());
-    say(kept ? Wire.KEEP : Wire.PASS);
+    meant = answer.outcomes();
+    meantBy = Optional.of(press);
+    listener.say((Wire.NEXT + " " + Wire.write(answer.next())).strip());
+    listener.say(answer.keep() ? Wire.KEEP : Wire.PASS);
+    send(answer.send());
   }
 
-  /** True when somebody of the library does something with it, or may when more strokes come. */
-  private boolean isOurs(List<Outcome> outcomes, Press press) {
-    return outcomes.stream()
-        .anyMatch(
-            o ->
-                switch (o) {
-                  case Outcome.Fired(Claim c) -> isOurs(c);
-                  case Outcome.Waiting(Optional<Claim> otherwise) ->
-                      otherwise.filter(Listening::isOurs).isPresent()
-                          || !catching.following(state.place(), List.<Signal>of(press)).isEmpty();
-                  case Outcome.Undecided u -> true;
-                  default -> false;
-                });
-  }
-
-  private static boolean isOurs(Claim claim) {
-    return claim.owner() instanceof Owner.Yours;
+  private void send(List<Press> presses) {
+    presses.forEach(p -> listener.say(Wire.SEND + " " + Wire.write(p)));
   }
 
   /** Something was done with another thing than the keyboard: it is whole at once. */
   public void signal(Signal signal) {
+    Optional<Place> in = where.state(where.front());
     List<Outcome> outcomes;
-    Optional<Place> now = where.state(where.front());
     synchronized (this) {
-      outcomes =
-          resolver
-              .press(Resolver.start(catching.state(now)), signal, System.nanoTime() / 1_000_000)
-              .outcomes();
+      outcomes = meaning.alone(signal, in, now());
     }
     tell(outcomes, Optional.empty());
   }
 
   /** True while a key that was kept has not come up. */
   public boolean isDown(Press press) {
-    return !closed && down.contains(press.code());
+    return !listener.isClosed() && down.contains(press.code());
   }
 
   private void lift(Press press) {
     down.remove(press.code());
     List<Outcome> outcomes;
     synchronized (this) {
-      if (state == null) {
-        return;
-      }
-      outcomes = resolver.press(state, new Lift(press), System.nanoTime() / 1_000_000).outcomes();
+      outcomes = meaning.lift(new Lift(press), now());
     }
     tell(outcomes, Optional.empty());
   }
 
   private void tick() {
-    List<Outcome> outcomes = List.of();
+    Meaning.Answer answer;
     synchronized (this) {
-      if (state != null && !state.pending().isEmpty()) {
-        Resolver.Answer answer = resolver.tick(state, System.nanoTime() / 1_000_000);
-        if (answer.next().pending().isEmpty()) {
-          say(Wire.NEXT);
-          if (answer.outcomes().stream()
-              .noneMatch(o -> o instanceof Outcome.Fired(Claim c) && isOurs(c))) {
-            swallowed.forEach(p -> say(Wire.SEND + " " + Wire.write(p)));
-          }
-          swallowed = new ArrayList<>();
-        }
-        state = answer.next();
-        outcomes = answer.outcomes();
+      if (meaning == null || !meaning.isWaiting()) {
+        return;
+      }
+      answer = meaning.tick(now());
+      if (!meaning.isWaiting()) {
+        listener.say(Wire.NEXT);
+        send(answer.send());
       }
     }
-    tell(outcomes, Optional.empty());
+    tell(answer.outcomes(), Optional.empty());
   }
 
   private void tell(List<Outcome> outcomes, Optional<Press> by) {
     for (Outcome o : outcomes) {
       switch (o) {
         case Outcome.Fired(Claim c) when c.owner() instanceof Owner.Yours(String id) ->
-            hears.fires(id, by);
-        case Outcome.Undecided(List<Claim> claims) -> hears.undecided(claims);
-        default -> {} // it was passed on, or waits
+            telling.execute(() -> hears.fires(id, by));
+        case Outcome.Undecided(List<Claim> claims) ->
+            telling.execute(() -> hears.undecided(claims));
+        default -> {} // none of the library's
       }
     }
   }
 
   /** The number of the process that catches keys. */
   public long process() {
-    return process.pid();
+    return listener.number();
   }
 
   /** All that is caught: everywhere, and in programs that are running. */
@@ -414,19 +291,12 @@ public final class Listening implements AutoCloseable {
   /** Gives all keys back. */
   @Override
   public void close() {
-    closed = true;
-    try {
-      to.close();
-    } catch (IOException e) {
-      LOG.debug("the listener is gone already", e);
-    }
-    try {
-      if (!process.waitFor(500, TimeUnit.MILLISECONDS)) {
-        process.destroyForcibly();
-      }
-    } catch (InterruptedException e) {
-      process.destroyForcibly();
-      Thread.currentThread().interrupt();
-    }
+    close(() -> {});
+  }
+
+  private void close(Runnable then) {
+    listener.close();
+    then.run(); // at once: what is being told just now must not hold up a stop
+    telling.shutdown();
   }
 }

@@ -27,7 +27,7 @@ final class Wire {
   /** To the listener, with a process and presses: caught while its window is in front. */
   static final String WITHIN = "within";
 
-  /** To the listener, with presses: caught until others are named. */
+  /** To the listener, with presses that may follow: every key is caught until there are none. */
   static final String NEXT = "next";
 
   /** To the listener: what was told is what is to be caught; and back when it is. */

@@ -207,11 +207,6 @@ final class Elsewhere implements Program {
   }
 
   @Override
-  public Program copy() {
-    return this;
-  }
-
-  @Override
   public Map<String, String> state() {
     return Map.of();
   }

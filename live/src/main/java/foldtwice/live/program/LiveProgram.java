@@ -532,12 +532,6 @@ public final class LiveProgram implements Program {
     return new Reply.Refused(Say.text("byhand", application.name()), Say.text("restarting"));
   }
 
-  /** There is only the one. */
-  @Override
-  public Program copy() {
-    throw new UnsupportedOperationException("a running program cannot be copied");
-  }
-
   @Override
   public Map<String, String> state() {
     return asked.or(Map.of(), looking::look);

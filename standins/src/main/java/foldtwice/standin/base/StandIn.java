@@ -13,8 +13,8 @@ import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
-import foldtwice.run.Program;
 import foldtwice.run.Reply;
+import foldtwice.run.Simulated;
 import foldtwice.text.Nearness;
 import java.time.Clock;
 import java.time.Instant;
@@ -36,7 +36,7 @@ import java.util.function.Supplier;
  *
  * @param <D> the document, the selection included; replaced whole by every change
  */
-public abstract class StandIn<D> implements Program {
+public abstract class StandIn<D> implements Simulated {
 
   /** Separates the labels of a menu path. */
   public static final String UNDER = " \u203a ";
@@ -554,6 +554,9 @@ public abstract class StandIn<D> implements Program {
   public Map<String, Value.Quantity> values() {
     return Map.of();
   }
+
+  @Override
+  public abstract StandIn<D> copy();
 
   @Override
   public final Reply adjust(String name, Step.Adjusting way, Value.Quantity to, Step.Edge edge) {

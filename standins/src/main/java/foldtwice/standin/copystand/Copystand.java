@@ -13,7 +13,6 @@ import foldtwice.routine.Value;
 import foldtwice.routine.Value.Quantity;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
-import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
@@ -472,7 +471,7 @@ public final class Copystand extends StandIn<Strip> {
   }
 
   @Override
-  public Program copy() {
+  public Copystand copy() {
     Copystand copy = new Copystand(edition());
     copy.takeOver(this);
     copy.pane = pane;

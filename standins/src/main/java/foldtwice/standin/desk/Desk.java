@@ -11,7 +11,6 @@ import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
-import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
@@ -486,7 +485,7 @@ public final class Desk extends StandIn<Things> {
   }
 
   @Override
-  public Program copy() {
+  public Desk copy() {
     Desk copy = new Desk(edition());
     copy.takeOver(this);
     copy.windows.clear();

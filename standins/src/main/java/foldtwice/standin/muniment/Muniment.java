@@ -7,7 +7,6 @@ import foldtwice.place.Place;
 import foldtwice.routine.Value;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
-import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
@@ -439,7 +438,7 @@ public final class Muniment extends StandIn<Console> {
   }
 
   @Override
-  public Program copy() {
+  public Muniment copy() {
     Muniment copy = new Muniment(edition());
     copy.takeOver(this);
     copy.inAnswer = inAnswer;

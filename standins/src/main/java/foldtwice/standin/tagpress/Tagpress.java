@@ -13,7 +13,6 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Value;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
-import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
@@ -524,7 +523,7 @@ public final class Tagpress extends StandIn<Sheet> {
   }
 
   @Override
-  public Program copy() {
+  public Tagpress copy() {
     Tagpress copy = new Tagpress(edition());
     copy.takeOver(this);
     copy.editingText = editingText;

@@ -9,7 +9,6 @@ import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
-import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
@@ -530,7 +529,7 @@ public final class Trackway extends StandIn<Fieldmap> {
   }
 
   @Override
-  public Program copy() {
+  public Trackway copy() {
     Trackway copy = new Trackway(edition());
     copy.takeOver(this);
     copy.places.putAll(places);

@@ -7,7 +7,6 @@ import foldtwice.place.Place;
 import foldtwice.routine.Step;
 import foldtwice.run.Change;
 import foldtwice.run.Dialog;
-import foldtwice.run.Program;
 import foldtwice.run.Reply;
 import foldtwice.standin.base.Edition;
 import foldtwice.standin.base.OpenDialog;
@@ -553,7 +552,7 @@ public final class Vasculum extends StandIn<Register> {
   }
 
   @Override
-  public Program copy() {
+  public Vasculum copy() {
     Vasculum copy = new Vasculum(edition());
     copy.takeOver(this);
     copy.editing = editing;

@@ -43,7 +43,7 @@ class MunimentTest {
     console.undo();
     console.run(open);
     assertThat(console.document().answer().rows().getFirst().getFirst()).isEqualTo(before);
-    Muniment copy = (Muniment) console.copy();
+    Muniment copy = console.copy();
     copy.run("DELETE FROM LENDING.ITEM");
     console.run(open);
     assertThat(console.document().answer().rows().getFirst().getFirst())
