@@ -1,7 +1,6 @@
 package foldtwice.bench;
 
 import foldtwice.binding.Binding;
-import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.live.display.Display;
@@ -10,7 +9,6 @@ import foldtwice.live.display.Grabs;
 import foldtwice.live.listen.Catching;
 import foldtwice.live.listen.Listening;
 import foldtwice.place.Place;
-import foldtwice.place.Station;
 import foldtwice.resolve.Claim;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
@@ -19,9 +17,7 @@ import foldtwice.routine.Template;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Notation;
-import foldtwice.trigger.Platform;
 import foldtwice.trigger.Press;
-import foldtwice.trigger.Shape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -115,17 +111,6 @@ public final class LiveKilled {
   }
 
   private static Listening listen() throws Exception {
-    Station station =
-        new Station(
-            "s",
-            "S",
-            "us",
-            Shape.ANSI,
-            Platform.CONTROL,
-            List.of(),
-            List.of(),
-            List.of(),
-            Extras.NONE);
     Line line = new Line(new Step.Note(new Template("nothing")));
     Library library =
         new Edit.Together(
@@ -143,7 +128,7 @@ public final class LiveKilled {
     return Listening.start(
         Optional.empty(),
         Press.of(KeyCode.ESCAPE, Modifier.CTRL, Modifier.ALT),
-        Catching.of(library, station),
+        Catching.of(library, LiveWork.station()),
         new Listening.Where() {
           @Override
           public Optional<Place> state(long process) {

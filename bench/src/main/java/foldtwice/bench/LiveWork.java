@@ -6,7 +6,6 @@ import foldtwice.effort.Timing;
 import foldtwice.effort.Values;
 import foldtwice.effort.WorkedOut;
 import foldtwice.extras.Extras;
-import foldtwice.known.Facts;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.live.Firing;
@@ -19,7 +18,6 @@ import foldtwice.live.program.LiveRun;
 import foldtwice.live.survey.Describing;
 import foldtwice.live.survey.Proposal;
 import foldtwice.live.survey.Survey;
-import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.resolve.Claim;
@@ -52,7 +50,6 @@ import java.util.Set;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
-import java.util.function.Function;
 
 /**
  * What real programs take, in a window of a test's own with a menu of 500 items: read, worked, its
@@ -68,25 +65,20 @@ public final class LiveWork {
   private final Live live;
   private final Process window;
   private final Library library;
-  private final Station station =
-      new Station(
-          "s",
-          "S",
-          "us",
-          Shape.ANSI,
-          Platform.CONTROL,
-          List.of(),
-          List.of(),
-          List.of(),
-          Extras.NONE);
+  private final Station station = station();
+
+  /** A computer with an American keyboard and nothing more. */
+  static Station station() {
+    return new Station(
+        "s", "S", "us", Shape.ANSI, Platform.CONTROL, List.of(), List.of(), List.of(), Extras.NONE);
+  }
 
   private LiveWork(Live live, Process window, Proposal read) {
     this.live = live;
     this.window = window;
     List<Edit> edits = new ArrayList<>();
     edits.add(new Edit.PutStation(station, 0));
-    edits.add(new Edit.PutApplication(read.application()));
-    edits.add(new Edit.Describe(ID, Optional.of(read.description())));
+    edits.add(read.edit(false));
     edits.add(new Edit.PutRoutine(macro("stamp", choose("Ledger", "Stamp")), 0));
     edits.add(new Edit.PutBinding(binding("b0", new Place.Whole(ID), "Ctrl+J")));
     String keys = "ABCDEFGHIKLMNOPQRSTUVWXYZ";
@@ -152,11 +144,9 @@ public final class LiveWork {
   }
 
   private LiveComputer computer() throws Exception {
-    var programs = StandIns.on(station, library);
-    Function<Application, Facts> facts = a -> programs.get(a.id()).facts();
     return live.computer(
         library,
-        facts,
+        StandIns.facts(station, library),
         new LiveComputer.Outside(
             name -> new Computer.File.Refused("none", "none"),
             () -> "",

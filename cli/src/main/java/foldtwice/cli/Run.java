@@ -5,10 +5,8 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.library.Library;
 import foldtwice.library.file.Json;
 import foldtwice.resolve.Keymap;
-import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
-import foldtwice.routine.ValueException;
 import foldtwice.run.Change;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
@@ -27,7 +25,6 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 
 @Command(
@@ -41,11 +38,7 @@ final class Run implements Callable<Integer> {
 
   @Mixin private Input input;
 
-  @Parameters(index = "1", paramLabel = "ROUTINE", description = "id or name of the routine")
-  private String routine;
-
-  @Option(names = "--arg", paramLabel = "NAME=VALUE", description = "an argument, such as dx=0.5mm")
-  private Map<String, String> arguments = new LinkedHashMap<>();
+  @Mixin private Arguments given;
 
   @Option(
       names = "--setting",
@@ -61,7 +54,7 @@ final class Run implements Callable<Integer> {
   @Override
   public Integer call() throws Unusable {
     Library library = input.library();
-    Routine found = routine(library, routine);
+    Routine found = given.routine(library);
     SimulatedComputer computer =
         SimulatedComputer.of(library, input.station(library), SimulatedComputer.standingClock())
             .withFiles(input.beside()::file);
@@ -81,25 +74,11 @@ final class Run implements Callable<Integer> {
     Trace trace =
         foldtwice.run.Run.of(
                 found,
-                values(found, arguments),
+                given.values(found),
                 new Trial(library, keymap, computer, Ecmascript.ENGINE).around())
             .toEnd();
     tell(found, trace, format, spec.commandLine().getOut());
     return trace.wentWell() ? Exit.WELL : Exit.NO;
-  }
-
-  /** The routine of an id or a name. */
-  static Routine routine(Library library, String named) throws Unusable {
-    return library.routines().values().stream()
-        .filter(r -> r.id().equalsIgnoreCase(named) || r.name().equalsIgnoreCase(named))
-        .findFirst()
-        .orElseThrow(
-            () ->
-                new Unusable(
-                    "no routine \""
-                        + named
-                        + "\"; there are "
-                        + String.join(", ", library.routines().keySet())));
   }
 
   /** Tells a trace. */
@@ -119,32 +98,6 @@ final class Run implements Callable<Integer> {
             "--setting " + setting.getKey() + ": expected " + expected + ", found " + found);
       }
     }
-  }
-
-  /** Arguments as they were typed. */
-  static Map<String, Value> values(Routine found, Map<String, String> arguments) throws Unusable {
-    Map<String, Value> values = new LinkedHashMap<>();
-    for (var argument : arguments.entrySet()) {
-      Parameter parameter =
-          found
-              .parameter(argument.getKey())
-              .orElseThrow(
-                  () ->
-                      new Unusable(
-                          found.name()
-                              + " has no parameter \""
-                              + argument.getKey()
-                              + "\"; it has "
-                              + found.parameters().stream()
-                                  .map(Parameter::name)
-                                  .collect(Collectors.joining(", "))));
-      try {
-        values.put(parameter.name(), parameter.kind().read(argument.getValue()));
-      } catch (ValueException e) {
-        throw new Unusable("--arg " + argument.getKey() + ": " + e.getMessage(), e);
-      }
-    }
-    return values;
   }
 
   private static void text(Routine routine, Trace trace, Lines out) {

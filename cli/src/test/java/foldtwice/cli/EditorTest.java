@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Fitting;
 import foldtwice.extras.Extras;
-import foldtwice.known.Facts;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.live.Desktop;
@@ -13,14 +12,12 @@ import foldtwice.live.Firing;
 import foldtwice.live.Live;
 import foldtwice.live.bus.BusException;
 import foldtwice.live.display.Display;
-import foldtwice.live.display.Grabs;
 import foldtwice.live.program.LiveComputer;
 import foldtwice.live.program.LiveProgram;
 import foldtwice.live.program.LiveRun;
 import foldtwice.live.survey.Describing;
 import foldtwice.live.survey.Proposal;
 import foldtwice.live.survey.Survey;
-import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.resolve.Claim;
@@ -45,9 +42,7 @@ import foldtwice.standin.StandIns;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Notation;
-import foldtwice.trigger.Platform;
 import foldtwice.trigger.Press;
-import foldtwice.trigger.Shape;
 import java.math.BigDecimal;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -159,9 +154,8 @@ class EditorTest {
         new Parameter(
             "line", new Kind.Count(1, 99, 1), new Value.Amount(BigDecimal.ONE), Extras.NONE);
     List<Edit> edits = new ArrayList<>();
-    edits.add(new Edit.PutStation(fresh(), 0));
-    edits.add(new Edit.PutApplication(read.application(), 0));
-    edits.add(new Edit.Describe(app, Optional.of(read.description())));
+    edits.add(new Edit.PutStation(Desktop.station(), 0));
+    edits.add(read.edit(false));
     edits.add(
         new Edit.PutRoutine(
             macro(
@@ -218,21 +212,14 @@ class EditorTest {
         Binding.fresh(id, routine, place, List.of(Notation.read(keys)), arguments));
   }
 
-  private static Station fresh() {
-    return new Station(
-        "s", "S", "us", Shape.ANSI, Platform.CONTROL, List.of(), List.of(), List.of(), Extras.NONE);
-  }
-
   private static Station station() {
     return library.stations().get("s");
   }
 
   private static LiveComputer computer(Library library) throws Exception {
-    var programs = StandIns.on(library.stations().get("s"), library);
-    java.util.function.Function<Application, Facts> facts = a -> programs.get(a.id()).facts();
     return live.computer(
         library,
-        facts,
+        StandIns.facts(library.stations().get("s"), library),
         new LiveComputer.Outside(
             name -> new foldtwice.run.Computer.File.Refused("none", "none"),
             () -> "",
@@ -288,19 +275,8 @@ class EditorTest {
                 heard.add("ended " + why);
               }
             });
-    Desktop.await("caught keys", 5_000, () -> !isFree(UPPER));
+    Desktop.await("caught keys", 5_000, () -> !desktop.isFree(UPPER));
     return firing;
-  }
-
-  private static boolean isFree(Press press) {
-    try (Display other = Display.open(Optional.of(desktop.display()))) {
-      Grabs grabs = new Grabs(other);
-      boolean free = grabs.catching(Set.of(press)).isEmpty();
-      grabs.catching(Set.of());
-      return free;
-    } catch (foldtwice.live.display.DisplayException e) {
-      throw new AssertionError(e);
-    }
   }
 
   /** Writes a text in place of all there is. */
@@ -341,7 +317,7 @@ class EditorTest {
       Thread.sleep(300);
       assertThat(text(program)).as("nothing follows").isEqualTo(stopped);
       for (Press p : List.of(UPPER, GO, ENDLESS, STOP)) {
-        assertThat(isFree(p)).as(p.toString()).isTrue();
+        assertThat(desktop.isFree(p)).as(p.toString()).isTrue();
       }
       assertThat(firing.caught()).hasSize(4);
     }

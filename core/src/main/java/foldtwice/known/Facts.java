@@ -44,6 +44,24 @@ public record Facts(
     Set<Aspect> told,
     Labels labels) {
 
+  /** Of a program of which nothing is known: nothing is held against anybody. */
+  public static Facts unknown(String application) {
+    return new Facts(
+        application,
+        "",
+        Set.of(),
+        List.of(),
+        List.of(),
+        Map.of(),
+        Map.of(),
+        Set.of(),
+        Set.of(),
+        Set.of(),
+        List.of(),
+        Set.of(),
+        Labels.AS_DESCRIBED);
+  }
+
   /** A kind of thing a program offers. */
   public enum Aspect {
     COMMANDS,

@@ -6,7 +6,6 @@ import foldtwice.known.Facts;
 import foldtwice.library.Library;
 import foldtwice.library.Surroundings;
 import foldtwice.library.file.LibraryJson;
-import foldtwice.place.Labels;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
@@ -17,8 +16,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.w3c.dom.Document;
 import org.xml.sax.InputSource;
@@ -37,7 +34,7 @@ final class Sheets {
 
   static Sheet of(Library library, Wanted wanted) {
     Station station = library.stations().values().iterator().next();
-    List<Facts> there = library.applications().keySet().stream().map(Sheets::untold).toList();
+    List<Facts> there = library.applications().keySet().stream().map(Facts::unknown).toList();
     Subject subject =
         new Subject(
             library,
@@ -45,24 +42,6 @@ final class Sheets {
             new Surroundings(there, List.of(), library),
             Setup.settled(library));
     return Sheet.of(subject, Auditor.audit(subject), wanted, DAY);
-  }
-
-  /** A program that is there, and of which nobody has said more. */
-  private static Facts untold(String application) {
-    return new Facts(
-        application,
-        "",
-        Set.of(),
-        List.of(),
-        List.of(),
-        Map.of(),
-        Map.of(),
-        Set.of(),
-        Set.of(),
-        Set.of(),
-        List.of(),
-        Set.of(),
-        Labels.AS_DESCRIBED);
   }
 
   static byte[] bytes(Sheet sheet) throws IOException {

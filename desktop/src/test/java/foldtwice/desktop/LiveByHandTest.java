@@ -115,6 +115,7 @@ class LiveByHandTest {
 
       hands.lookUp("read the chosen running program");
       hands.waitForText("#live-read-says", "new, 0 changed, 0 gone");
+      hands.waitForText("#live-differences", "Ledger \u203a Stamp");
       assertThat(hands.text("#live-differences")).contains("Ledger \u203a Stamp", "Ctrl+Shift+M");
       pick(hands, "#live-dialogs", "Shift lines");
       hands.lookUp("have the program open a dialog");

@@ -1,9 +1,15 @@
 package foldtwice.live;
 
+import foldtwice.extras.Extras;
 import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
 import foldtwice.live.display.Display;
 import foldtwice.live.display.DisplayException;
+import foldtwice.live.display.Grabs;
+import foldtwice.place.Station;
+import foldtwice.trigger.Platform;
+import foldtwice.trigger.Press;
+import foldtwice.trigger.Shape;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -16,6 +22,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Assumptions;
@@ -65,7 +72,11 @@ public final class Desktop implements AutoCloseable {
                 "0",
                 "1280x800x24",
                 "-nolisten",
-                "tcp")
+                "tcp",
+                // Otherwise the display begins anew, and drops whoever is just connecting, each
+                // time
+                // the last that looks at it goes.
+                "-noreset")
             .redirectError(ProcessBuilder.Redirect.DISCARD)
             .start();
     begun.add(x);
@@ -77,10 +88,13 @@ public final class Desktop implements AutoCloseable {
     begun.add(bus);
     Desktop desktop = new Desktop(home, display, line(bus).strip());
     desktop.processes.addAll(begun);
-    desktop.start("/usr/bin/openbox");
+    Process manager = desktop.start("/usr/bin/openbox");
     desktop.start("/usr/libexec/at-spi-bus-launcher", "--launch-immediately");
-    await("the window manager", 10_000, desktop::hasManager);
-    await("the accessibility bus", 10_000, desktop::hasBus);
+    await("the window manager", 60_000, () -> !manager.isAlive() || desktop.hasManager());
+    if (!manager.isAlive()) {
+      throw new AssertionError("the window manager ended with " + manager.exitValue());
+    }
+    await("the accessibility bus", 60_000, desktop::hasBus);
     return desktop;
   }
 
@@ -112,6 +126,24 @@ public final class Desktop implements AutoCloseable {
 
   public Live.Where where() {
     return new Live.Where(Optional.of(session), Optional.of(display));
+  }
+
+  /** Whether a key can be caught by somebody else. */
+  public boolean isFree(Press press) {
+    try (Display other = Display.open(Optional.of(display))) {
+      Grabs grabs = new Grabs(other);
+      boolean free = grabs.catching(Set.of(press)).isEmpty();
+      grabs.catching(Set.of());
+      return free;
+    } catch (DisplayException e) {
+      throw new AssertionError(e);
+    }
+  }
+
+  /** A computer with an American keyboard and nothing more. */
+  public static Station station() {
+    return new Station(
+        "s", "S", "us", Shape.ANSI, Platform.CONTROL, List.of(), List.of(), List.of(), Extras.NONE);
   }
 
   /** Starts a program on this desktop. */

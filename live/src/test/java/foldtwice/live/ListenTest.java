@@ -3,7 +3,6 @@ package foldtwice.live;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.binding.Binding;
-import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.live.display.Display;
@@ -14,14 +13,11 @@ import foldtwice.live.listen.Listening;
 import foldtwice.live.survey.Describing;
 import foldtwice.live.survey.Proposal;
 import foldtwice.place.Place;
-import foldtwice.place.Station;
 import foldtwice.resolve.Claim;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Notation;
-import foldtwice.trigger.Platform;
 import foldtwice.trigger.Press;
-import foldtwice.trigger.Shape;
 import foldtwice.trigger.Trigger;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -89,11 +85,6 @@ class ListenTest {
     keys.close();
   }
 
-  private static Station station() {
-    return new Station(
-        "s", "S", "us", Shape.ANSI, Platform.CONTROL, List.of(), List.of(), List.of(), Extras.NONE);
-  }
-
   private static Binding binding(String id, Place place, String... keys) {
     List<Trigger> triggers = new ArrayList<>();
     for (String k : keys) {
@@ -156,7 +147,7 @@ class ListenTest {
         Listening.start(
             Optional.of(desktop.display()),
             STOP,
-            Catching.of(library(), station()),
+            Catching.of(library(), Desktop.station()),
             where(),
             new Listening.Hears() {
               @Override
@@ -185,7 +176,7 @@ class ListenTest {
                 heard.add("ended");
               }
             });
-    Desktop.await("the keys to be caught", 5_000, () -> !isFree(EVERYWHERE));
+    Desktop.await("the keys to be caught", 5_000, () -> !desktop.isFree(EVERYWHERE));
   }
 
   private void pause() {
@@ -193,18 +184,6 @@ class ListenTest {
       Thread.sleep(slowness);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
-    }
-  }
-
-  /** Whether a key can be caught by somebody else. */
-  private static boolean isFree(Press press) {
-    try (Display other = Display.open(Optional.of(desktop.display()))) {
-      Grabs grabs = new Grabs(other);
-      boolean free = grabs.catching(Set.of(press)).isEmpty();
-      grabs.catching(Set.of());
-      return free;
-    } catch (foldtwice.live.display.DisplayException e) {
-      throw new AssertionError(e);
     }
   }
 
@@ -314,7 +293,7 @@ class ListenTest {
     Desktop.await("it is heard", 4_000, () -> heard.contains("short"));
     strike(Press.of(KeyCode.KEY_A));
     Thread.sleep(2_000);
-    assertThat(isFree(EVERYWHERE)).as("still listening").isFalse();
+    assertThat(desktop.isFree(EVERYWHERE)).as("still listening").isFalse();
     assertThat(text()).isEqualTo("a");
   }
 
@@ -349,15 +328,15 @@ class ListenTest {
     listen();
     strike(STOP);
     hears("stopped");
-    assertThat(isFree(EVERYWHERE)).isTrue();
-    assertThat(isFree(STOP)).isTrue();
+    assertThat(desktop.isFree(EVERYWHERE)).isTrue();
+    assertThat(desktop.isFree(STOP)).isTrue();
   }
 
   @Test
   void closingGivesAllKeysBack() throws Exception {
     listen();
     listening.close();
-    assertThat(isFree(EVERYWHERE)).isTrue();
+    assertThat(desktop.isFree(EVERYWHERE)).isTrue();
     strike(EVERYWHERE);
     Thread.sleep(200);
     assertThat(heard).isEmpty();
@@ -379,7 +358,7 @@ class ListenTest {
   void keysAreFreeWhenTheListenerIsKilled() throws Exception {
     listen();
     ProcessHandle.of(listening.process()).orElseThrow().destroyForcibly();
-    Desktop.await("free keys", 2_000, () -> isFree(EVERYWHERE));
+    Desktop.await("free keys", 2_000, () -> desktop.isFree(EVERYWHERE));
     hears("ended");
   }
 
@@ -390,9 +369,9 @@ class ListenTest {
     var in = listener.outputWriter();
     in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\ndone\n");
     in.flush();
-    Desktop.await("the key to be caught", 1_000, () -> !isFree(EVERYWHERE));
+    Desktop.await("the key to be caught", 1_000, () -> !desktop.isFree(EVERYWHERE));
     long began = System.nanoTime();
-    Desktop.await("free keys", 3_000, () -> isFree(EVERYWHERE));
+    Desktop.await("free keys", 3_000, () -> desktop.isFree(EVERYWHERE));
     assertThat(System.nanoTime() - began).isLessThan(2_500_000_000L);
     assertThat(listener.waitFor()).isZero();
   }
@@ -404,9 +383,9 @@ class ListenTest {
     var in = listener.outputWriter();
     in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\ndone\n");
     in.flush();
-    Desktop.await("the key to be caught", 1_000, () -> !isFree(EVERYWHERE));
+    Desktop.await("the key to be caught", 1_000, () -> !desktop.isFree(EVERYWHERE));
     in.close();
-    Desktop.await("free keys", 1_000, () -> isFree(EVERYWHERE));
+    Desktop.await("free keys", 1_000, () -> desktop.isFree(EVERYWHERE));
   }
 
   private static Process listener() throws Exception {

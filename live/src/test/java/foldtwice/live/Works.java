@@ -1,15 +1,12 @@
 package foldtwice.live;
 
 import foldtwice.known.Facts;
-import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.live.program.LiveComputer;
 import foldtwice.live.program.LiveRun;
 import foldtwice.live.survey.Describing;
 import foldtwice.live.survey.Proposal;
 import foldtwice.live.survey.Survey;
-import foldtwice.place.Application;
-import foldtwice.place.Labels;
 import foldtwice.routine.Line;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
@@ -24,7 +21,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Predicate;
 
 /** A live computer of the tests' window, and what is run on it. */
@@ -47,16 +43,11 @@ final class Works implements AutoCloseable {
     Survey first = live.survey(running);
     survey = dialogOf.isEmpty() ? first : first.with(List.of(form(dialogOf)));
     proposal = Describing.anew(running.id(), survey);
-    Library library =
-        new Edit.Together(
-                List.of(
-                    new Edit.PutApplication(proposal.application(), 0),
-                    new Edit.Describe(ID, Optional.of(proposal.description()))))
-            .on(Library.empty("Tests"));
+    Library library = proposal.edit(false).on(Library.empty("Tests"));
     computer =
         live.computer(
             library,
-            Works::facts,
+            a -> Facts.unknown(a.id()),
             new LiveComputer.Outside(
                 name -> new foldtwice.run.Computer.File.Text("one\ntwo\n"),
                 () -> "from the clipboard",
@@ -79,23 +70,6 @@ final class Works implements AutoCloseable {
             new Survey.Field("Keep marks", Survey.Takes.YES_NO, "no", List.of(), 0, 0, 0)),
         List.of("Shift", "Cancel"),
         List.of("Ledger", "Shift lines\u2026"));
-  }
-
-  static Facts facts(Application a) {
-    return new Facts(
-        a.id(),
-        "",
-        Set.of(),
-        List.of(),
-        List.of(),
-        Map.of(),
-        Map.of(),
-        Set.of(),
-        Set.of(),
-        Set.of(),
-        List.of(),
-        Set.of(),
-        Labels.AS_DESCRIBED);
   }
 
   Around around() {

@@ -177,6 +177,12 @@ public final class StandIns {
     return KINDS.stream().noneMatch(k -> k.id().equals(application));
   }
 
+  /** What is known of each program of a library, as it is on a station. */
+  public static Function<Application, Facts> facts(Station station, Library library) {
+    Map<String, StandIn<?>> programs = on(station, library);
+    return a -> programs.get(a.id()).facts();
+  }
+
   /** A fresh one for this application, if one ships. */
   public static Optional<Program> of(String application) {
     return KINDS.stream().filter(k -> k.id().equals(application)).findFirst().map(Kind::fresh);

@@ -1,7 +1,6 @@
 package foldtwice.desktop.live;
 
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.session.LiveEffects;
 import foldtwice.desktop.session.LiveReading;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
@@ -162,7 +161,7 @@ final class ReadCard extends VBox {
         r -> {
           Proposal p = r.proposal();
           session.make(
-              LiveEffects.edit(p, without.isSelected()),
+              p.edit(without.isSelected()),
               Ui.text("said.liveread", p.application().name(), p.differences().size()));
           onLeft.run();
         });

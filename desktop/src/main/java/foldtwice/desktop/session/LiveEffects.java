@@ -2,46 +2,20 @@ package foldtwice.desktop.session;
 
 import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Conflict;
-import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.live.survey.Proposal;
-import foldtwice.place.Application;
-import foldtwice.place.NativeCommand;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 
 /** What taking in what was read off a program would come to. */
-public final class LiveEffects {
+final class LiveEffects {
 
   private LiveEffects() {}
-
-  /**
-   * The edit.
-   *
-   * @param without true to take away what is gone
-   */
-  public static Edit edit(Proposal proposal, boolean without) {
-    Application next = proposal.application();
-    if (without) {
-      Set<String> gone = new HashSet<>();
-      proposal.differences().stream()
-          .filter(d -> d.fate() == Proposal.Fate.GONE && d.what() == Proposal.What.COMMAND)
-          .forEach(d -> gone.add(d.id()));
-      List<NativeCommand> left =
-          next.commands().stream().filter(c -> !gone.contains(c.id())).toList();
-      next = next.withCommands(left);
-    }
-    return new Edit.Together(
-        List.of(
-            new Edit.PutApplication(next),
-            new Edit.Describe(next.id(), Optional.of(proposal.description()))));
-  }
 
   /** The names of the routines that choose something that is gone. */
   static List<String> touched(Library library, Proposal proposal) {
@@ -73,7 +47,7 @@ public final class LiveEffects {
     if (proposal.differences().isEmpty()) {
       return 0;
     }
-    Library then = edit(proposal, true).on(now.library());
+    Library then = proposal.edit(true).on(now.library());
     Set<String> known = new HashSet<>();
     Auditor.audit(now.subject()).forEach(c -> known.add(c.fingerprint()));
     List<Conflict> all = Auditor.audit(Session.subject(then, now.station(), now.setup()));

@@ -1,7 +1,5 @@
 package foldtwice.desktop.session;
 
-import foldtwice.known.Facts;
-import foldtwice.library.Ids;
 import foldtwice.library.Library;
 import foldtwice.live.Live;
 import foldtwice.live.bus.BusException;
@@ -19,7 +17,6 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
-import java.util.function.Function;
 import java.util.function.Predicate;
 import javafx.application.Platform;
 import javafx.scene.input.Clipboard;
@@ -89,10 +86,7 @@ final class LiveLink {
     Library library = now.library();
     Optional<Application> known =
         library.applications().values().stream().filter(running::is).findFirst();
-    Proposal proposal =
-        known.isPresent()
-            ? Describing.of(known.get(), library.description(known.get().id()), survey)
-            : Describing.anew(Ids.free(running.id(), library.applications()::containsKey), survey);
+    Proposal proposal = Describing.over(library, known, running.id(), survey);
     return new LiveReading(
         running,
         survey,
@@ -103,13 +97,11 @@ final class LiveLink {
 
   /** This computer as a library sees it on a station. */
   LiveComputer computer(Library library, Station station) throws Live.Unavailable, BusException {
-    var programs = StandIns.on(station, library);
-    Function<Application, Facts> facts = a -> programs.get(a.id()).facts();
     Path folder = session.store().file().toAbsolutePath().getParent();
     return live()
         .computer(
             library,
-            facts,
+            StandIns.facts(station, library),
             new LiveComputer.Outside(
                 session::beside, LiveLink::clipboard, Optional.of(folder), mayStart));
   }

@@ -28,14 +28,6 @@ record LivePads(Session session, Firing to) implements PadHand {
   }
 
   @Override
-  public boolean down(Device device, String key) {
-    return false;
-  }
-
-  @Override
-  public void up() {}
-
-  @Override
   public void dial(Device device, String dial, Trigger.Turn turn) {
     to.signal(new Motion(new Trigger.Dial(device.id(), page(device).id(), dial, turn)));
   }

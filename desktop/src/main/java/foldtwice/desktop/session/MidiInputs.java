@@ -27,14 +27,6 @@ public final class MidiInputs {
         public void key(Device device, String key, Trigger.Duration way) {}
 
         @Override
-        public boolean down(Device device, String key) {
-          return false;
-        }
-
-        @Override
-        public void up() {}
-
-        @Override
         public void dial(Device device, String dial, Trigger.Turn turn) {}
       };
 

@@ -4,7 +4,6 @@ import foldtwice.describe.Description;
 import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
 import foldtwice.live.bus.Ref;
-import foldtwice.live.bus.Role;
 import foldtwice.live.bus.Seen;
 import foldtwice.live.survey.Way;
 import foldtwice.routine.Scale;
@@ -40,8 +39,7 @@ final class Dials {
     }
     known.remove(name);
     for (Seen window : windows.mainFirst()) {
-      Seen.Tree tree =
-          bus.tree(window.ref(), s -> s.role() != Role.MENU_BAR && !s.role().isText(), 2_000);
+      Seen.Tree tree = windows.parts(window);
       tree.all()
           .filter(s -> s.role().isValue() && s.offers("Value"))
           .forEach(s -> known.putIfAbsent(s.name(), s.ref()));

@@ -2,7 +2,6 @@ package foldtwice.live.program;
 
 import foldtwice.known.Facts;
 import foldtwice.live.say.Say;
-import foldtwice.place.Labels;
 import foldtwice.place.Place;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
@@ -13,27 +12,12 @@ import foldtwice.run.Reply;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /** Whatever is in front and no program of the library: it refuses everything. */
 final class Elsewhere implements Program {
 
   /** Of it nothing is known. */
-  static final Facts NOTHING =
-      new Facts(
-          "",
-          "",
-          Set.of(),
-          List.of(),
-          List.of(),
-          Map.of(),
-          Map.of(),
-          Set.of(),
-          Set.of(),
-          Set.of(),
-          List.of(),
-          Set.of(),
-          Labels.AS_DESCRIBED);
+  static final Facts NOTHING = Facts.unknown("");
 
   private final String title;
 

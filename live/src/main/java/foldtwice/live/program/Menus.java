@@ -112,17 +112,7 @@ final class Menus {
           return bar;
         }
       }
-      Seen.Tree tree =
-          bus.tree(
-              window.ref(),
-              s ->
-                  s.role() != Role.MENU_BAR
-                      && s.role() != Role.TOOL_BAR
-                      && !s.role().isText()
-                      && s.role() != Role.TABLE
-                      && s.role() != Role.TREE
-                      && s.role() != Role.TREE_TABLE,
-              2_000);
+      Seen.Tree tree = windows.parts(window);
       Optional<Seen> bar = tree.all().filter(s -> s.role() == Role.MENU_BAR).findFirst();
       if (bar.isPresent()) {
         barOf.put(window.ref(), bar.get().ref());

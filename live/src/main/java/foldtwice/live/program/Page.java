@@ -4,7 +4,6 @@ import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
 import foldtwice.live.bus.Mark;
 import foldtwice.live.bus.Ref;
-import foldtwice.live.bus.Role;
 import foldtwice.live.bus.Seen;
 import java.util.Optional;
 
@@ -33,17 +32,7 @@ final class Page {
     }
     known = Optional.empty();
     for (Seen window : windows.mainFirst()) {
-      Seen.Tree tree =
-          bus.tree(
-              window.ref(),
-              s ->
-                  s.role() != Role.MENU_BAR
-                      && s.role() != Role.TOOL_BAR
-                      && s.role() != Role.TABLE
-                      && s.role() != Role.TREE
-                      && s.role() != Role.TREE_TABLE
-                      && !s.role().isText(),
-              2_000);
+      Seen.Tree tree = windows.parts(window);
       Optional<Seen> best = Optional.empty();
       for (Seen s : tree.all().toList()) {
         if (s.role().isText() && s.is(Mark.EDITABLE) && s.isShown() && s.offers("Text")) {

@@ -4,13 +4,22 @@ import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
 import foldtwice.live.bus.Mark;
 import foldtwice.live.bus.Ref;
+import foldtwice.live.bus.Role;
 import foldtwice.live.bus.Seen;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** The windows of a program. */
 final class Windows {
+
+  /** More of one window is not looked at. */
+  private static final int MOST = 2_000;
+
+  private static final Set<Role> CLOSED =
+      EnumSet.of(Role.MENU_BAR, Role.TABLE, Role.TREE, Role.TREE_TABLE);
 
   private final Bus bus;
   private final Ref program;
@@ -33,6 +42,11 @@ final class Windows {
       }
     }
     return main;
+  }
+
+  /** A window's own parts, without what lies in texts, tables and menus. */
+  Seen.Tree parts(Seen window) throws BusException {
+    return bus.tree(window.ref(), s -> !CLOSED.contains(s.role()) && !s.role().isText(), MOST);
   }
 
   /** The dialog that is open: the one with the keys, or else the last. */

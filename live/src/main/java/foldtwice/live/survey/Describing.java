@@ -6,6 +6,7 @@ import foldtwice.describe.Span;
 import foldtwice.describe.While;
 import foldtwice.extras.Extras;
 import foldtwice.library.Ids;
+import foldtwice.library.Library;
 import foldtwice.live.bus.Label;
 import foldtwice.live.say.Say;
 import foldtwice.place.Application;
@@ -80,6 +81,19 @@ public final class Describing {
   /** Of a program a library knows. */
   public static Proposal of(Application application, Description description, Survey read) {
     return new Describing(application, description, read).propose();
+  }
+
+  /**
+   * Of a program as a library has it, or anew where it has not.
+   *
+   * @param known which application it is
+   * @param id for one that is none yet, if it is free
+   */
+  public static Proposal over(
+      Library library, Optional<Application> known, String id, Survey read) {
+    return known.isPresent()
+        ? of(known.get(), library.description(known.get().id()), read)
+        : anew(Ids.free(id, library.applications()::containsKey), read);
   }
 
   private Proposal propose() {

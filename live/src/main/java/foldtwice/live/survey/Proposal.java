@@ -1,8 +1,12 @@
 package foldtwice.live.survey;
 
 import foldtwice.describe.Description;
+import foldtwice.library.Edit;
 import foldtwice.place.Application;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * What a library would say of a program after it was read.
@@ -42,6 +46,26 @@ public record Proposal(
    */
   public record Difference(
       Fate fate, What what, String id, String name, String before, String now) {}
+
+  /**
+   * What takes it into a library.
+   *
+   * @param without true to take away the commands that are gone
+   */
+  public Edit edit(boolean without) {
+    Set<String> gone = new HashSet<>();
+    if (without) {
+      differences.stream()
+          .filter(d -> d.fate() == Fate.GONE && d.what() == What.COMMAND)
+          .forEach(d -> gone.add(d.id()));
+    }
+    Application next =
+        application.withCommands(
+            application.commands().stream().filter(c -> !gone.contains(c.id())).toList());
+    return new Edit.Together(
+        List.of(
+            new Edit.PutApplication(next), new Edit.Describe(next.id(), Optional.of(description))));
+  }
 
   /** How many there are of a fate. */
   public long count(Fate fate) {

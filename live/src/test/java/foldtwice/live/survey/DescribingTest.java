@@ -6,7 +6,6 @@ import foldtwice.describe.Description;
 import foldtwice.describe.Does;
 import foldtwice.describe.Span;
 import foldtwice.known.Touch;
-import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.live.bus.Label;
@@ -146,11 +145,7 @@ class DescribingTest {
   }
 
   private static Library with(Proposal p) {
-    return new Edit.Together(
-            List.of(
-                new Edit.PutApplication(p.application()),
-                new Edit.Describe(p.application().id(), Optional.of(p.description()))))
-        .on(Library.empty("Read"));
+    return p.edit(false).on(Library.empty("Read"));
   }
 
   @Property(tries = 1_500)
