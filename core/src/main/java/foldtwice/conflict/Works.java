@@ -13,15 +13,10 @@ import foldtwice.reading.Reading;
 import foldtwice.ready.Outlook;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
-import foldtwice.routine.Line;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
-import foldtwice.routine.Step;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
-import foldtwice.routine.Whom;
-import foldtwice.source.Named;
-import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
@@ -316,7 +311,7 @@ final class Works {
     Modifiers held = held(trigger);
     return held.isEmpty()
         ? Optional.empty()
-        : harm(routine, held, 0).map(h -> new Detail.Down(held, h));
+        : new Harming(subject.known(), held).of(routine).map(h -> new Detail.Down(held, h));
   }
 
   /** What is still down when a trigger has been made: the modifiers of its last stroke. */
@@ -328,86 +323,6 @@ final class Works {
       case Trigger.Pointer(var button, Modifiers held) -> held;
       default -> Modifiers.NONE;
     };
-  }
-
-  /** Empty when nothing is harmed, or the routine says what becomes of held modifiers before. */
-  private Optional<Detail.Harm> harm(Routine routine, Modifiers held, int depth) {
-    List<Line> lines =
-        switch (routine) {
-          case Routine.Macro m -> m.steps();
-          case Routine.Script s -> Named.lines(s);
-          default -> List.of();
-        };
-    if (depth >= Reading.DEEPEST) {
-      return Optional.empty();
-    }
-    return switch (walk(lines, held, depth)) {
-      case Walk.Harmed(Detail.Harm harm) -> Optional.of(harm);
-      case Walk.Safe s -> Optional.empty();
-      case Walk.On o -> Optional.empty();
-    };
-  }
-
-  /** How far a walk over steps has come. */
-  private sealed interface Walk {
-    record On() implements Walk {}
-
-    record Safe() implements Walk {}
-
-    record Harmed(Detail.Harm harm) implements Walk {}
-  }
-
-  private Walk walk(List<Line> lines, Modifiers held, int depth) {
-    for (Line line : lines) {
-      Walk after = line.on() ? step(line.step(), held, depth) : new Walk.On();
-      if (!(after instanceof Walk.On)) {
-        return after;
-      }
-    }
-    return new Walk.On();
-  }
-
-  private Walk step(Step step, Modifiers held, int depth) {
-    boolean shift = held.has(Modifier.SHIFT);
-    return switch (step) {
-      case Step.Modifiers m -> new Walk.Safe();
-      case Step.TypeText t when !held.without(Modifier.SHIFT).isEmpty() ->
-          new Walk.Harmed(Detail.Harm.TYPES);
-      case Step.PressKeys(Trigger.Keys keys)
-          when keys.strokes().stream()
-              .anyMatch(s -> !s.modifiers().and(held).equals(s.modifiers())) ->
-          new Walk.Harmed(Detail.Harm.PRESSES);
-      case Step.Select(Whom whom, boolean adding, var edge)
-          when shift && !adding && whom == Whom.Group.AT_POINTER ->
-          new Walk.Harmed(Detail.Harm.SELECTS);
-      case Step.RunRoutine(String id, var arguments) ->
-          subject
-              .known()
-              .routine(id)
-              .flatMap(r -> harm(r, held, depth + 1))
-              .<Walk>map(Walk.Harmed::new)
-              .orElse(new Walk.On());
-      case Step.Ask a -> new Walk.Safe(); // a person has let go by then
-      case Step.Pause p -> new Walk.Safe();
-      case Step.TypeText t -> new Walk.On();
-      case Step.PressKeys k -> new Walk.On();
-      case Step.Select s -> new Walk.On();
-      case Step.If i -> inside(i, held, depth);
-      case Step.Repeat r -> inside(r, held, depth);
-      case Step.ForEach f -> inside(f, held, depth);
-      case Step.WaitUntil w -> new Walk.On();
-      case Step.Stop s -> new Walk.On(); // what is after it may be reached another way
-      case Step.Plain p -> new Walk.On();
-    };
-  }
-
-  private Walk inside(Step step, Modifiers held, int depth) {
-    for (List<Line> body : step.bodies()) {
-      if (walk(body, held, depth) instanceof Walk.Harmed harmed) {
-        return harmed;
-      }
-    }
-    return new Walk.On();
   }
 
   /** Collects what is found of one binding. */

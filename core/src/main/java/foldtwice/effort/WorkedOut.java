@@ -44,6 +44,9 @@ public final class WorkedOut {
   private Outset hand = Outset.POINTER;
   private int depth;
 
+  /** Steps that may still be looked at; there are libraries that would never come to an end. */
+  private int left = 100_000;
+
   private WorkedOut(Library library) {
     this.library = library;
   }
@@ -81,7 +84,7 @@ public final class WorkedOut {
 
   private void lines(List<Line> lines, Map<String, Value> known) {
     for (Line line : lines) {
-      if (line.on() && moves.size() < Yardstick.MOST) {
+      if (line.on() && moves.size() < Yardstick.MOST && left-- > 0) {
         step(line.step(), known);
       }
     }
@@ -129,16 +132,21 @@ public final class WorkedOut {
       case Step.If(var condition, List<Line> then, List<Line> otherwise) -> lines(then, known);
       case Step.Repeat(Expr times, List<Line> body) -> {
         long turns = Math.max(0, turns(times, known));
-        for (long i = 0; i < turns && moves.size() < Yardstick.MOST; i++) {
-          lines(body, known);
-        }
+        turns(turns, body, known);
       }
       case Step.ForEach(String variable, Step.Items items, List<Line> body) -> {
         int turns = items instanceof Step.Items.Given(List<Expr> given) ? given.size() : 1;
-        for (int i = 0; i < turns && moves.size() < Yardstick.MOST; i++) {
-          lines(body, known);
-        }
+        turns(turns, body, known);
       }
+    }
+  }
+
+  /** A loop whose turns come to nothing is left after the first. */
+  private void turns(long turns, List<Line> body, Map<String, Value> known) {
+    int before = -1;
+    for (long i = 0; i < turns && before < moves.size() && moves.size() < Yardstick.MOST; i++) {
+      before = moves.size();
+      lines(body, known);
     }
   }
 

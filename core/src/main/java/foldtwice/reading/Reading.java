@@ -70,7 +70,10 @@ public record Reading(
   /** Routines inside routines are read this deep; runs are stopped there too. */
   public static final int DEEPEST = 16;
 
-  /** Reads a routine. Costs one walk over its steps and those of the routines it runs. */
+  /**
+   * Reads a routine. Costs one walk over its steps, and one over those of each routine it runs for
+   * each different state in which it is run, however often that is.
+   */
   public static Reading of(Routine routine, Known known) {
     Reader reader = new Reader(known);
     reader.any(routine, 0);
@@ -109,6 +112,21 @@ public record Reading(
 
     /** Settings the routines around this one put back in the end. */
     private Set<String> outer = Set.of();
+
+    /**
+     * What running a routine read before comes to again: all that is gathered is gathered already,
+     * but for the settings that are changed after it.
+     */
+    private final Map<Called, Set<String>> called = new HashMap<>();
+
+    /** All of which reading a routine depends. */
+    private record Called(
+        String routine,
+        int depth,
+        Set<String> outer,
+        Set<String> changed,
+        boolean selects,
+        boolean views) {}
 
     Reader(Known known) {
       this.known = known;
@@ -370,7 +388,16 @@ public record Reading(
       outer.addAll(sure);
       kept = new HashMap<>(); // its variables are its own
       inOrder = true;
-      any(routine.get(), depth + 1);
+      Called call =
+          new Called(id, depth, outer, Set.copyOf(changed), selects, touches.contains(Touch.VIEW));
+      Set<String> after = called.get(call);
+      if (after == null) {
+        any(routine.get(), depth + 1);
+        called.put(call, Set.copyOf(changed));
+      } else {
+        changed.clear();
+        changed.addAll(after);
+      }
       kept = own;
       inOrder = order;
       outer = before;

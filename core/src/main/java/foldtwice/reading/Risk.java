@@ -10,6 +10,7 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.source.Named;
 import foldtwice.sql.SqlText;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -22,6 +23,9 @@ public final class Risk {
 
   private final Known known;
   private final Map<String, Application> applications;
+
+  /** Routines that were read, with how deep they were run. */
+  private final Map<List<Object>, Danger> called = new HashMap<>();
 
   private Risk(Known known, Map<String, Application> applications) {
     this.known = known;
@@ -67,7 +71,13 @@ public final class Risk {
       return Danger.SAVES;
     }
     if (step instanceof Step.RunRoutine(String id, var arguments) && depth < Reading.DEEPEST) {
-      return known.routine(id).map(r -> of(r, depth + 1)).orElse(Danger.NONE);
+      Danger before = called.get(List.of(id, depth));
+      if (before != null) {
+        return before;
+      }
+      Danger danger = known.routine(id).map(r -> of(r, depth + 1)).orElse(Danger.NONE);
+      called.put(List.of(id, depth), danger);
+      return danger;
     }
     return Danger.NONE;
   }
