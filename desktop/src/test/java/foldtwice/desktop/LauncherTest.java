@@ -29,10 +29,11 @@ class LauncherTest {
 
   @BeforeEach
   void aHouseThatIsBuilt() throws Exception {
-    Files.copy(
-        Hands.root().resolve("foldtwice"),
-        home.resolve("foldtwice"),
-        StandardCopyOption.COPY_ATTRIBUTES);
+    Files.createDirectory(home.resolve("tools"));
+    for (String script : List.of("foldtwice", "tools/jdk")) {
+      Files.copy(
+          Hands.root().resolve(script), home.resolve(script), StandardCopyOption.COPY_ATTRIBUTES);
+    }
     Path list = home.resolve("cli/src/main/resources/foldtwice/cli/commands");
     Files.createDirectories(list.getParent());
     Files.copy(LIST, list);
