@@ -112,6 +112,37 @@ class CollectByHandTest {
     }
   }
 
+  /** What is kept about a routine is written over the steps it has by then. */
+  @Test
+  void stepsAndWhatIsKeptAboutARoutineDoNotUndoOneAnother() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("white for shade");
+      hands.giveKeys("#outline");
+      hands.press(KeyCode.HOME);
+      hands.press(KeyCode.SPACE);
+      assertThat(shade(hands).steps().getFirst().on()).isFalse();
+      hands.giveKeys("#card-note");
+      hands.letters("by the window");
+      hands.press(KeyCode.ENTER);
+      assertThat(shade(hands).card().note()).isEqualTo("by the window");
+      assertThat(shade(hands).steps().getFirst().on()).as("still off").isFalse();
+      hands.giveKeys("#needs-version");
+      hands.letters("2");
+      hands.press(KeyCode.ENTER);
+      assertThat(shade(hands).manner().fromVersion()).isEqualTo("2");
+      assertThat(shade(hands).card().note()).isEqualTo("by the window");
+      assertThat(shade(hands).steps().getFirst().on()).as("still off").isFalse();
+    }
+  }
+
+  private static Routine.Macro shade(Hands hands) {
+    return (Routine.Macro)
+        hands.session.now().library().routines().values().stream()
+            .filter(r -> r.name().equals("White for shade"))
+            .findFirst()
+            .orElseThrow();
+  }
+
   @Test
   void recordByKeysInTheRegister() throws Exception {
     try (Hands hands = Hands.open(folder)) {

@@ -58,6 +58,20 @@ class KeysStayTest {
     hands.make(new Edit.PutStation(spare.named("Spare " + turn)), "the spare desk");
   }
 
+  /** Selects what stands in a field, and looks whether it still is when something changes. */
+  private boolean losesSelection(Hands hands, Node node, int turn) throws Exception {
+    if (!(node instanceof TextInputControl field) || Hands.ask(() -> field.getLength()) == 0) {
+      return false;
+    }
+    hands.press(KeyCode.CONTROL, KeyCode.A);
+    String selected = Hands.ask(field::getSelectedText);
+    somethingElseChanges(hands, turn);
+    hands.waitUntil("it is audited", () -> hands.session.now().audited());
+    hands.settle();
+    return hands.focus() instanceof TextInputControl now
+        && !Hands.ask(now::getSelectedText).equals(selected);
+  }
+
   /** Begins to write into a field; what stands in it then. */
   private static String write(Hands hands, Node node) {
     if (node instanceof TextInputControl field && field.isEditable()) {
@@ -112,6 +126,9 @@ class KeysStayTest {
           hands.giveKeys(node);
           Node had = hands.focus();
           String named = told(had);
+          if (losesSelection(hands, had, turn++)) {
+            moved.add(sheet.getKey() + ": what was selected in " + named);
+          }
           String written = write(hands, had);
           somethingElseChanges(hands, turn++);
           hands.waitUntil("it is audited", () -> hands.session.now().audited());

@@ -387,7 +387,7 @@ final class DoesLeaf extends Leaf {
 
   private void showUses() {
     double now = binding == null ? 0 : binding.usesPerWeek();
-    uses.setText(now == Math.rint(now) ? Long.toString((long) now) : Double.toString(now));
+    Parts.write(uses, now == Math.rint(now) ? Long.toString((long) now) : Double.toString(now));
   }
 
   private static String hint(Value value) {

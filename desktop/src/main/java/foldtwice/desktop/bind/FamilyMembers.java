@@ -121,7 +121,7 @@ final class FamilyMembers extends Leaf {
     out.clear();
     typed.clear();
     wrong.setText("");
-    name.setText(shown.name());
+    Parts.write(name, shown.name());
     parameter.getItems().setAll(of.map(Routine::parameters).orElse(List.of()));
     parameterRow.setVisible(!has && !parameter.getItems().isEmpty());
     parameter.getSelectionModel().selectFirst();

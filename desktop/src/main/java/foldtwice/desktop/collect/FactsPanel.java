@@ -49,6 +49,14 @@ final class FactsPanel extends VBox {
   private Routine shown;
   private Application in;
 
+  /** What is told of what it changes, and what the rows of what sets it off are made of. */
+  private List<Told> told = List.of();
+
+  private List<Object> setOff = List.of();
+
+  /** A row of what it changes. */
+  private record Told(String key, String says, List<String> styles) {}
+
   FactsPanel(Session session, Consumer<String> onBinding) {
     this.session = session;
     this.onBinding = onBinding;
@@ -68,12 +76,13 @@ final class FactsPanel extends VBox {
     changes(now, macro);
     bindings(now, macro);
     Application of = now.library().applications().get(macro.application());
-    if (macro.equals(shown) && Objects.equals(of, in)) {
-      return; // what is being typed into a field stays
-    }
+    boolean same = shown != null && macro.head().equals(shown.head()) && Objects.equals(of, in);
     shown = macro;
     in = of;
-    needs.getChildren().setAll(new NeedsRows(session, macro));
+    if (same) {
+      return; // what is being typed into a field stays
+    }
+    needs.getChildren().setAll(new NeedsRows(session, () -> shown));
     yardstick(macro.yardstick());
     card(macro);
   }
@@ -84,7 +93,7 @@ final class FactsPanel extends VBox {
     fact(
         card,
         "facts.heading",
-        text("category", macro.category(), t -> put(macro.with(macro.head().inCategory(t)))));
+        text("category", macro.category(), t -> put(shown.with(shown.head().inCategory(t)))));
     fact(
         card,
         "facts.tags",
@@ -93,8 +102,8 @@ final class FactsPanel extends VBox {
             String.join(", ", macro.card().tags()),
             t ->
                 put(
-                    macro.withCard(
-                        macro
+                    shown.withCard(
+                        shown
                             .card()
                             .tagged(
                                 Arrays.stream(t.split(","))
@@ -111,11 +120,11 @@ final class FactsPanel extends VBox {
             colours.toArray(new String[0]),
             macro.card().colour(),
             c -> c.isEmpty() ? Ui.text("standin.none") : c,
-            c -> put(macro.withCard(macro.card().marked(c)))));
+            c -> put(shown.withCard(shown.card().marked(c)))));
     fact(
         card,
         "facts.note",
-        text("note", macro.card().note(), t -> put(macro.withCard(macro.card().saying(t)))));
+        text("note", macro.card().note(), t -> put(shown.withCard(shown.card().saying(t)))));
   }
 
   private static TextField text(String id, String now, Consumer<String> onChanged) {
@@ -145,62 +154,83 @@ final class FactsPanel extends VBox {
     section.getChildren().add(row);
   }
 
-  /** A row of what it changes. */
-  private void fact(String key, String says, String... styles) {
-    fact(changes, key, Parts.wrapped(says, styles));
+  private void changes(Snapshot now, Routine macro) {
+    Reading reading = Reading.of(macro, session.known());
+    List<Told> tells = tells(reading);
+    boolean script = reading.beyond().contains(Reading.Beyond.SCRIPT);
+    if (!script && tells.equals(told)) {
+      return;
+    }
+    told = tells;
+    changes.getChildren().setAll(heading("facts.changes"));
+    if (script) {
+      seen(now, macro);
+    }
+    for (Told t : tells) {
+      fact(changes, t.key(), Parts.wrapped(t.says(), t.styles().toArray(String[]::new)));
+    }
   }
 
-  private void changes(Snapshot now, Routine macro) {
-    changes.getChildren().setAll(heading("facts.changes"));
-    Reading reading = Reading.of(macro, session.known());
+  private static void tell(List<Told> tells, String key, String says, String... styles) {
+    tells.add(new Told(key, says, List.of(styles)));
+  }
+
+  private static List<Told> tells(Reading reading) {
+    List<Told> tells = new ArrayList<>();
     List<String> touched =
         reading.touches().stream()
             .filter(t -> t != Touch.UNDO_HISTORY)
             .map(Words::touch)
             .collect(Collectors.toCollection(ArrayList::new));
-    if (reading.beyond().contains(Reading.Beyond.SCRIPT)) {
-      seen(now, macro);
-    } else {
-      fact(
+    if (!reading.beyond().contains(Reading.Beyond.SCRIPT)) {
+      tell(
+          tells,
           "facts.objects",
           touched.isEmpty()
               ? Ui.text(reading.beyond().isEmpty() ? "facts.nothing" : "facts.unread")
               : String.join(", ", touched));
     }
     if (!reading.putBack().isEmpty()) {
-      fact(
-          "facts.settings", Ui.text("facts.putback", String.join(", ", reading.putBack())), "good");
+      tell(
+          tells,
+          "facts.settings",
+          Ui.text("facts.putback", String.join(", ", reading.putBack())),
+          "good");
     }
     if (!reading.leaves().isEmpty()) {
-      fact(
+      tell(
+          tells,
           "facts.settings",
           Ui.text("facts.leaves", String.join(", ", reading.leaves())),
           reading.onlySettings() ? "plain" : "costs");
     }
     boolean empties = reading.touches().contains(Touch.UNDO_HISTORY);
-    fact(
+    tell(
+        tells,
         "facts.undo",
         Ui.text(empties ? "facts.empties" : "facts.oneundo"),
         empties ? "costs" : "plain");
     if (!reading.beyond().isEmpty()) {
-      fact(
+      tell(
+          tells,
           "facts.beyond",
           reading.beyond().stream().map(Words::beyond).collect(Collectors.joining(", ")),
           "costs");
     }
     if (reading.touches().contains(Touch.DATA)) {
-      fact("facts.danger", Ui.text("facts.data"), "costs");
+      tell(tells, "facts.danger", Ui.text("facts.data"), "costs");
     }
     List<String> wanted = needs(reading);
     if (!wanted.isEmpty()) {
-      fact("facts.needs", String.join(", ", wanted));
+      tell(tells, "facts.needs", String.join(", ", wanted));
     }
+    return tells;
   }
 
   /** What a script changes cannot be read; it is told from runs on copies. */
   private void seen(Snapshot now, Routine routine) {
     if (!routine.origin().seen()) {
-      fact("facts.objects", Ui.text("facts.seen.not"), "soft");
+      fact(changes, "facts.objects", Parts.wrapped(Ui.text("facts.seen.not"), "soft"));
       return;
     }
     Label says = Parts.wrapped(Ui.text("facts.seen.trying"), "plain");
@@ -240,11 +270,20 @@ final class FactsPanel extends VBox {
   }
 
   private void bindings(Snapshot now, Routine macro) {
-    bindings.getChildren().setAll(heading("facts.setoff"));
     List<Binding> all =
         now.library().bindings().values().stream()
             .filter(b -> b.routine().equals(macro.id()))
             .toList();
+    List<Object> from = new ArrayList<>(List.of(macro.id(), macro.parameters(), all));
+    from.add(now.station().layout());
+    all.stream()
+        .limit(MOST_BINDINGS)
+        .forEach(b -> from.addAll(List.of(now.words().binding(b), now.words().place(b.place()))));
+    if (from.equals(setOff)) {
+      return;
+    }
+    setOff = from;
+    bindings.getChildren().setAll(heading("facts.setoff"));
     long seen = sights(all, Trigger.Sight.SEEN);
     long known = sights(all, Trigger.Sight.KNOWN);
     if (seen + known > 0) {

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -30,12 +31,17 @@ import javafx.scene.layout.VBox;
 final class NeedsRows extends VBox {
 
   private final Session session;
+  private final Supplier<Routine> now;
   private final Routine routine;
   private final Label wrong = Parts.wrapped("", "blocks");
 
-  NeedsRows(Session session, Routine routine) {
+  /**
+   * @param now the routine as it is when something is changed; its steps may be others by then
+   */
+  NeedsRows(Session session, Supplier<Routine> now) {
     this.session = session;
-    this.routine = routine;
+    this.now = now;
+    this.routine = now.get();
     setId("needs");
     Manner manner = routine.manner();
     row(
@@ -86,7 +92,7 @@ final class NeedsRows extends VBox {
   }
 
   private void put(Manner manner) {
-    put(routine.withManner(manner));
+    put(now.get().withManner(manner));
   }
 
   private void put(Routine next) {
@@ -94,7 +100,7 @@ final class NeedsRows extends VBox {
   }
 
   private void aim(Target target) {
-    put(routine.with(routine.head().with(target)));
+    put(now.get().with(now.get().head().with(target)));
   }
 
   private static TextField text(String id, String now, String prompt, Consumer<String> onChanged) {

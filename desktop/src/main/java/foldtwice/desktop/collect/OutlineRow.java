@@ -134,6 +134,15 @@ sealed interface OutlineRow {
     return row instanceof Step step ? step.row() : row;
   }
 
+  /** What a line reads as, which other names and defaults may change. */
+  static List<String> reads(OutlineRow row, Routine.Macro macro, Words words) {
+    return row instanceof Step step
+        ? List.of(
+            words.step(step.row().line().step()),
+            StepText.preview(macro, step.row().line().step()).orElse(""))
+        : List.of();
+  }
+
   /** Shows the line of a node as the row says: chosen, stood before, failed, marked. */
   static void restyle(Node node, OutlineRow row) {
     if (row instanceof Step step) {
@@ -144,35 +153,37 @@ sealed interface OutlineRow {
     }
   }
 
-  /** The node of a row. */
-  static Node node(OutlineRow row, Routine.Macro macro, Words words, OutlineView.Actions actions) {
+  /**
+   * The node of a row.
+   *
+   * @param reads what it {@link #reads} as
+   */
+  static Node node(OutlineRow row, List<String> reads, OutlineView.Actions actions) {
     return switch (row) {
-      case Step step -> line(step, macro, words);
+      case Step step -> line(step, reads.getFirst(), reads.getLast());
       case Wrong(Mark mark, int place, int depth) -> mark(mark, depth, actions);
       case Failed(String says, int depth) -> failed(says, depth);
       case Slot slot -> slot(slot);
     };
   }
 
-  private static Node line(Step shown, Routine.Macro macro, Words words) {
+  private static Node line(Step shown, String says, String comesTo) {
     Line line = shown.row().line();
     Label number = Parts.label(shown.number(), "mono", "soft", "step-number");
     number.setMinWidth(34);
     Label verb = Parts.label(StepWords.verb(line.step()), "strong");
     verb.setMinWidth(VERB);
     verb.setPrefWidth(VERB);
-    Node text = StepText.of(words.step(line.step()));
+    Node text = StepText.of(says);
     HBox.setHgrow(text, Priority.ALWAYS);
     HBox box = new HBox(8, number, verb, text);
-    StepText.preview(macro, line.step())
-        .ifPresent(
-            p -> {
-              Label preview = Parts.label(p, "mono", "soft");
-              preview.setTooltip(new Tooltip(Ui.text("collect.preview")));
-              preview.setMinWidth(0);
-              preview.setMaxWidth(190);
-              box.getChildren().add(preview);
-            });
+    if (!comesTo.isEmpty()) {
+      Label preview = Parts.label(comesTo, "mono", "soft");
+      preview.setTooltip(new Tooltip(Ui.text("collect.preview")));
+      preview.setMinWidth(0);
+      preview.setMaxWidth(190);
+      box.getChildren().add(preview);
+    }
     if (!line.comment().isEmpty()) {
       Label comment = Parts.label(line.comment(), "soft", "step-comment");
       comment.setMinWidth(0);

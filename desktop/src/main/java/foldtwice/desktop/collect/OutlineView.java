@@ -82,7 +82,11 @@ final class OutlineView extends VBox {
   private List<String> chosen = List.of();
   private List<NativeCommand> named = List.of();
   private Optional<Node> namesakes = Optional.empty();
-  private Map<Object, Node> nodes = new HashMap<>();
+  private Map<Object, Made> nodes = new HashMap<>();
+
+  /** The node of a row, and what that reads as. */
+  private record Made(Node node, List<String> reads) {}
+
   private int from;
   private ScrollPane around;
   private boolean going;
@@ -126,15 +130,10 @@ final class OutlineView extends VBox {
       Function<Step, List<NativeCommand>> same,
       Words now) {
     boolean focused = Parts.hasKeys(this);
-    boolean others =
-        !now.equals(words) || shown == null || !macro.parameters().equals(shown.parameters());
     words = now;
     shown = macro;
     chosen = numbers;
     rows = OutlineRow.of(macro.steps(), marks, numbers, at, failed);
-    if (others) {
-      nodes.clear(); // names and defaults may read otherwise
-    }
     Optional<Line> open = open(macro);
     open.ifPresent(line -> editor.show(macro, numbers.getLast(), line, known));
     List<NativeCommand> alike = open.map(line -> same.apply(line.step())).orElse(List.of());
@@ -159,7 +158,7 @@ final class OutlineView extends VBox {
     int most = Math.min(rows.size(), MOST_ROWS);
     from = Math.clamp(from, 0, rows.size() - most);
     List<Node> wanted = new ArrayList<>();
-    Map<Object, Node> next = new HashMap<>();
+    Map<Object, Made> next = new HashMap<>();
     above.setMinHeight(from * ROW_HEIGHT);
     below.setMinHeight((rows.size() - from - most) * ROW_HEIGHT);
     wanted.add(above);
@@ -167,13 +166,14 @@ final class OutlineView extends VBox {
     for (int i = from; i < from + most; i++) {
       OutlineRow row = rows.get(i);
       Object key = OutlineRow.key(row);
-      Node node = nodes.get(key);
-      if (node == null) {
-        node = OutlineRow.node(row, shown, words, actions);
+      Made made = nodes.get(key);
+      List<String> reads = OutlineRow.reads(row, shown, words);
+      if (made == null || !made.reads().equals(reads)) {
+        made = new Made(OutlineRow.node(row, reads, actions), reads);
       }
-      OutlineRow.restyle(node, row);
-      next.put(key, node);
-      wanted.add(node);
+      OutlineRow.restyle(made.node(), row);
+      next.put(key, made);
+      wanted.add(made.node());
       if (i == last) {
         open(row, wanted);
       }
@@ -188,7 +188,8 @@ final class OutlineView extends VBox {
   }
 
   private Node nodeOf(OutlineRow row) {
-    return nodes.get(OutlineRow.key(row));
+    Made made = nodes.get(OutlineRow.key(row));
+    return made == null ? null : made.node();
   }
 
   private int lastChosen() {
@@ -353,7 +354,7 @@ final class OutlineView extends VBox {
   }
 
   private void dropHere(Object target) {
-    nodes.values().forEach(n -> n.getStyleClass().remove("drop-here"));
+    nodes.values().forEach(n -> n.node().getStyleClass().remove("drop-here"));
     rowAt(target).map(this::nodeOf).ifPresent(n -> n.getStyleClass().add("drop-here"));
   }
 

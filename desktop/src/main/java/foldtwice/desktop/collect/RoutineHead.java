@@ -123,7 +123,7 @@ final class RoutineHead extends VBox {
     Routine of = shown.get();
     if (!typingName || !of.id().equals(named)) {
       named = of.id();
-      name.setText(of.name()); // a name being typed is left alone
+      Parts.write(name, of.name()); // a name being typed is left alone
       typingName = false;
     }
     run.setText(

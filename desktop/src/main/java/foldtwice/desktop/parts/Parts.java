@@ -113,6 +113,16 @@ public final class Parts {
     return field;
   }
 
+  /**
+   * Shows a text in a field. One that shows it already is left alone: writing it anew would take
+   * away what is selected in it, and what is typed next would not replace it.
+   */
+  public static void write(TextInputControl field, String text) {
+    if (!field.getText().equals(text)) {
+      field.setText(text);
+    }
+  }
+
   /** Shows a text in a field, unless somebody is typing into it. */
   public static void renew(TextInputControl field, String text) {
     if (!field.isFocused()) {

@@ -91,7 +91,7 @@ public final class RoutineField extends VBox {
   /** Writes what is chosen, with the list closed. */
   private void write() {
     filling = true;
-    field.setText(chosen.map(says).orElse(""));
+    Parts.write(field, chosen.map(says).orElse(""));
     filling = false;
     rows.setVisible(false);
   }
