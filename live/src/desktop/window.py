@@ -1,6 +1,6 @@
 """A small window for tests: a menu, a text, a dialog, a value; told on standard input how to behave.
 
-Words it takes, one a line: hang SECONDS, close, rename MENU LABEL, late, twin, and "say", which it
+Words it takes, one a line: hang SECONDS, close, rename MENU=LABEL, late, twin, ask (a dialog asks back), off ITEM, clear, text, and "say", which it
 answers on standard output, so that a test knows that what came before is done.
 """
 import sys, threading, time
@@ -40,6 +40,7 @@ view = Gtk.TextView()
 view.get_accessible().set_name("Page")
 buffer = view.get_buffer()
 past = []
+asks_back = False
 
 def write(text):
     past.append(buffer.get_text(*buffer.get_bounds(), True))
@@ -48,6 +49,14 @@ def write(text):
 def undo(*_):
     if past:
         buffer.set_text(past.pop())
+
+def really():
+    back = Gtk.Dialog(title="Really?", transient_for=win, modal=True)
+    back.add_button("No", 0)
+    back.add_button("Yes", 1)
+    said = back.run()
+    back.destroy()
+    return said == 1
 
 def shift(*_):
     dialog = Gtk.Dialog(title="Shift lines", transient_for=win, modal=True)
@@ -70,6 +79,9 @@ def shift(*_):
     dialog.add_button("Cancel", 0)
     dialog.add_button("Shift", 1)
     def answer(d, which):
+        if which == 1 and asks_back:
+            if not really():
+                return
         if which == 1:
             write("[shift %s x%d %s %s]" % (by.get_text(), times.get_value_as_int(), way.get_active_text(), "keep" if keep.get_active() else "drop"))
         d.destroy()
@@ -129,6 +141,9 @@ def told(line):
         add(ledger, "_Stamp", lambda *_: write("[twin]")).show()
     elif word == "off":
         items[rest].set_sensitive(False)
+    elif word == "ask":
+        global asks_back
+        asks_back = True
     elif word == "clear":
         buffer.set_text("")
     elif word == "text":

@@ -178,6 +178,11 @@ public final class Desktop implements AutoCloseable {
     return window;
   }
 
+  /** The display goes away, as when a person logs out or it crashes. */
+  public void loseDisplay() {
+    processes.getFirst().destroyForcibly().onExit().orTimeout(5, TimeUnit.SECONDS).join();
+  }
+
   /** Waits until something is so. */
   public static void await(String what, long millis, BooleanSupplier so)
       throws InterruptedException {

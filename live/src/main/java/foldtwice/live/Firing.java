@@ -64,14 +64,18 @@ public final class Firing implements AutoCloseable {
     void ended(String why);
   }
 
+  /** A program that begins is looked for after so many milliseconds, and so many more. */
+  private static final List<Long> STARTS = List.of(0L, 400L, 1_000L, 2_000L, 4_000L);
+
   private final LiveComputer computer;
   private final Scripts scripts;
   private final Predicate<Routine> may;
   private final Tells tells;
   private final AtomicReference<LiveRun> on = new AtomicReference<>();
+  private volatile long front;
   private volatile Library library;
   private volatile Keymap keymap;
-  private Listening listening;
+  private volatile Listening listening;
 
   private Firing(LiveComputer computer, Scripts scripts, Predicate<Routine> may, Tells tells) {
     this.computer = computer;
@@ -161,6 +165,12 @@ public final class Firing implements AutoCloseable {
       }
 
       @Override
+      public void front(long process) {
+        front = process;
+        aside(() -> meet(process));
+      }
+
+      @Override
       public void stopped() {
         stop();
         tells.ended("");
@@ -172,6 +182,29 @@ public final class Firing implements AutoCloseable {
         tells.ended(why.isEmpty() ? Say.text("listenerended") : why);
       }
     };
+  }
+
+  /**
+   * Whose window came to the front may have been started just now: its keys are caught as soon as
+   * it tells of itself.
+   */
+  private void meet(long process) {
+    try {
+      for (long wait : STARTS) {
+        Thread.sleep(wait);
+        boolean isKnown =
+            computer.programs().values().stream().anyMatch(p -> p.process() == process);
+        if (isKnown || front != process || process == 0) {
+          return;
+        }
+        Listening now = listening;
+        if (computer.look() && now != null) {
+          now.catches(Catching.of(library, keymap.station()));
+        }
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
   }
 
   private void fire(Binding binding) {

@@ -170,15 +170,24 @@ public final class Live implements AutoCloseable {
   public LiveComputer computer(
       Library library, Function<Application, Facts> facts, LiveComputer.Outside outside)
       throws BusException {
+    return new LiveComputer(known -> programs(library, facts, known), display, outside);
+  }
+
+  /** Those of a library that are running; one that was known and runs still stays the same. */
+  private Map<String, LiveProgram> programs(
+      Library library, Function<Application, Facts> facts, Map<String, LiveProgram> known)
+      throws BusException {
     Map<String, LiveProgram> programs = new LinkedHashMap<>();
     for (Running r : running()) {
       for (Application a : library.applications().values()) {
         if (r.is(a) && !programs.containsKey(a.id())) {
-          programs.put(a.id(), program(r, a, library, facts.apply(a)));
+          LiveProgram before = known.get(a.id());
+          boolean same = before != null && before.process() == r.process();
+          programs.put(a.id(), same ? before : program(r, a, library, facts.apply(a)));
         }
       }
     }
-    return new LiveComputer(programs, display, outside);
+    return programs;
   }
 
   public Optional<Display> display() {

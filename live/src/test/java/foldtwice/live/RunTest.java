@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.live.program.LiveProgram;
 import foldtwice.live.program.LiveRun;
 import foldtwice.live.program.Needed;
+import foldtwice.place.Labels;
 import foldtwice.routine.Condition;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Kind;
@@ -241,6 +242,72 @@ class RunTest {
     assertThat(png).startsWith(0x89, 'P', 'N', 'G').hasSizeGreaterThan(2_000);
     Trace again = works.run(new Step.Capture(Step.Area.WHOLE, new Template("all")));
     assertThat(again.ending()).as("no file is overwritten").isInstanceOf(Trace.Failed.class);
+  }
+
+  @Test
+  void aDialogThatAsksBackIsAnsweredOrClosed() throws Exception {
+    window.told("ask");
+    Step[] asked = {Works.choose("Ledger", "Shift lines\u2026"), new Step.PressButton("Shift")};
+    wentWell(works.run(asked[0], asked[1], new Step.PressButton("Yes")));
+    assertThat(window.text()).isEqualTo("[shift 1 x1 right drop]");
+
+    Trace other = works.run(asked[0], asked[1], new Step.PressButton("Maybe"));
+    assertThat(other.ending())
+        .isInstanceOfSatisfying(
+            Trace.Failed.class, f -> assertThat(f.found()).contains("No", "Yes"));
+    assertThat(window.text()).as("not answered").isEqualTo("[shift 1 x1 right drop]");
+    Desktop.await("no dialog of the run stays open", 5_000, () -> program().dialog().isEmpty());
+  }
+
+  /** Its labels are others; where they are known, a routine goes by what they are there. */
+  @Test
+  void inAnotherLanguageLabelsAreWhatTheyAreThere() throws Exception {
+    window.told("rename _Ledger=_Hauptbuch");
+    window.told("rename _Stamp=_Stempeln");
+    Routine stamps = Works.macro(List.of(), Works.choose("Ledger", "Stamp"));
+    assertThat(Needed.of(stamps, program()))
+        .singleElement()
+        .satisfies(l -> assertThat(l.expected()).contains("Ledger"));
+    LiveProgram german =
+        works.named(new Labels("de", Map.of("Ledger", "Hauptbuch", "Stamp", "Stempeln")));
+    assertThat(Needed.of(stamps, german)).isEmpty();
+    assertThat(german.choose(List.of("Ledger", "Stamp"))).isInstanceOf(Reply.Done.class);
+    assertThat(window.text()).isEqualTo("[stamp]");
+  }
+
+  @Test
+  void aMenuOfAThousandItemsIsReadAndChosenFrom() throws Exception {
+    Desktop.Window large = desktop.window(1_000);
+    window.process().destroyForcibly().waitFor();
+    works.close();
+    works = new Works(desktop, pictures, c -> false, "");
+    assertThat(works.survey.items().stream().filter(i -> i.path().getFirst().equals("Many")))
+        .hasSize(1_000);
+    wentWell(works.run(Works.choose("Many", "Item 999"), Works.choose("Many", "Item 0")));
+    assertThat(large.text()).isEqualTo("[item][item]");
+    large.process().destroyForcibly().waitFor();
+  }
+
+  @Test
+  void whereTheKeysAreTakenAwayInTheMiddleNothingIsTyped() throws Exception {
+    Routine types =
+        Works.macro(
+            List.of(),
+            new Step.TypeText(new Template("one")),
+            new Step.Pause(new Template("go on?"), List.of()),
+            new Step.TypeText(new Template("two")));
+    LiveRun run = LiveRun.start(types, Map.of(), works.around(), s -> {});
+    Desktop.await(
+        "the pause",
+        5_000,
+        () -> run.standing() != null && run.standing().status() instanceof Status.Asking);
+    Desktop.Window other = desktop.window(0);
+    Desktop.await("the other in front", 5_000, () -> !program().isFront());
+    run.answer(Map.of());
+    assertThat(run.await(10_000).trace().ending()).isInstanceOf(Trace.Failed.class);
+    assertThat(other.text()).isEmpty();
+    assertThat(window.text()).isEqualTo("one");
+    other.process().destroyForcibly().waitFor();
   }
 
   @Test

@@ -2,11 +2,14 @@ package foldtwice.live;
 
 import foldtwice.known.Facts;
 import foldtwice.library.Library;
+import foldtwice.live.bus.BusException;
 import foldtwice.live.program.LiveComputer;
+import foldtwice.live.program.LiveProgram;
 import foldtwice.live.program.LiveRun;
 import foldtwice.live.survey.Describing;
 import foldtwice.live.survey.Proposal;
 import foldtwice.live.survey.Survey;
+import foldtwice.place.Labels;
 import foldtwice.routine.Line;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
@@ -43,19 +46,46 @@ final class Works implements AutoCloseable {
     Survey first = live.survey(running);
     survey = dialogOf.isEmpty() ? first : first.with(List.of(form(dialogOf)));
     proposal = Describing.anew(running.id(), survey);
-    Library library = proposal.edit(false).on(Library.empty("Tests"));
-    computer =
-        live.computer(
-            library,
-            a -> Facts.unknown(a.id()),
-            new LiveComputer.Outside(
-                name -> new foldtwice.run.Computer.File.Text("one\ntwo\n"),
-                () -> "from the clipboard",
-                Optional.of(pictures),
-                command -> {
-                  wanted.add(command);
-                  return allowed.test(command);
-                }));
+    computer = live.computer(library(), a -> Facts.unknown(a.id()), outside(pictures, allowed));
+  }
+
+  /** The program with labels of another language. */
+  LiveProgram named(Labels labels) throws BusException {
+    Library library = library();
+    Facts f = Facts.unknown(ID);
+    Facts there =
+        new Facts(
+            f.application(),
+            f.version(),
+            f.addOns(),
+            f.commands(),
+            f.dialogs(),
+            f.settings(),
+            f.values(),
+            f.indicators(),
+            f.windows(),
+            f.selects(),
+            f.actions(),
+            f.told(),
+            labels);
+    return live.program(running, library.applications().get(ID), library, there);
+  }
+
+  /** A library that has it as it was read. */
+  Library library() {
+    return proposal.edit(false).on(Library.empty("Tests"));
+  }
+
+  /** What is the person's to give. */
+  LiveComputer.Outside outside(Path pictures, Predicate<List<String>> allowed) {
+    return new LiveComputer.Outside(
+        name -> new foldtwice.run.Computer.File.Text("one\ntwo\n"),
+        () -> "from the clipboard",
+        Optional.of(pictures),
+        command -> {
+          wanted.add(command);
+          return allowed.test(command);
+        });
   }
 
   /** The dialog, as it is described by hand. */

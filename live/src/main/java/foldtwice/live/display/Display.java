@@ -1,5 +1,8 @@
 package foldtwice.live.display;
 
+import com.sun.jna.Callback;
+import com.sun.jna.Library;
+import com.sun.jna.Native;
 import com.sun.jna.NativeLong;
 import com.sun.jna.Pointer;
 import com.sun.jna.platform.unix.X11;
@@ -17,11 +20,14 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** A connection to the X display of this computer. */
 public final class Display implements AutoCloseable {
 
   static final X11 X = loaded();
+  private static final Logger LOG = LoggerFactory.getLogger(Display.class);
 
   /** Set by the last request that the display refused. */
   private static volatile int refused;
@@ -31,6 +37,26 @@ public final class Display implements AutoCloseable {
         refused = event.error_code;
         return 0;
       };
+
+  /** What the library of the display has since its version 1.7. */
+  interface Leaving extends Library {
+    void XSetIOErrorExitHandler(X11.Display display, Gone then, Pointer none);
+
+    void XSetIOErrorHandler(Broken then);
+  }
+
+  /** Called first when a display went away. */
+  interface Broken extends Callback {
+    int is(Pointer display);
+  }
+
+  /** Called then, instead of ending the process. */
+  interface Gone extends Callback {
+    void is(Pointer display, Pointer none);
+  }
+
+  /** Without one that returns the process ends before {@link Gone} is called. */
+  private static final Broken RETURNS = display -> 0;
 
   private static X11 loaded() {
     try {
@@ -44,9 +70,32 @@ public final class Display implements AutoCloseable {
   private final X11.Window root;
   private boolean closed;
 
+  /** The display went away: nothing is asked of it any more. */
+  private volatile boolean gone;
+
+  /** Kept for as long as the display's library may call it. */
+  private final Gone goes = (of, none) -> gone = true;
+
   private Display(X11.Display display) {
     this.display = display;
     this.root = X.XDefaultRootWindow(display);
+    try {
+      Leaving leaving = Native.load("X11", Leaving.class);
+      leaving.XSetIOErrorHandler(RETURNS);
+      leaving.XSetIOErrorExitHandler(display, goes, Pointer.NULL);
+    } catch (UnsatisfiedLinkError e) {
+      LOG.warn("this process ends when its display does: {}", e.getMessage());
+    }
+  }
+
+  /** True when the display went away. */
+  public boolean isGone() {
+    return gone;
+  }
+
+  /** True when nothing can be asked of it. */
+  private boolean isOver() {
+    return closed || gone;
   }
 
   /**
@@ -87,17 +136,17 @@ public final class Display implements AutoCloseable {
 
   /** True when a window manager is there, which says what is in front. */
   public synchronized boolean isManaged() {
-    return !closed && !longs(root, "_NET_SUPPORTING_WM_CHECK", X11.XA_WINDOW).isEmpty();
+    return !isOver() && !longs(root, "_NET_SUPPORTING_WM_CHECK", X11.XA_WINDOW).isEmpty();
   }
 
   /** The window that has the keys, as the window manager says. */
   public synchronized Optional<Window> front() {
-    return closed ? Optional.empty() : windowsOf("_NET_ACTIVE_WINDOW").stream().findFirst();
+    return isOver() ? Optional.empty() : windowsOf("_NET_ACTIVE_WINDOW").stream().findFirst();
   }
 
   /** All windows the window manager knows. */
   public synchronized List<Window> windows() {
-    return closed ? List.of() : windowsOf("_NET_CLIENT_LIST");
+    return isOver() ? List.of() : windowsOf("_NET_CLIENT_LIST");
   }
 
   private List<Window> windowsOf(String property) {
@@ -169,6 +218,9 @@ public final class Display implements AutoCloseable {
 
   /** Asks the window manager to bring a window to the front. */
   public synchronized void raise(Window window) {
+    if (isOver()) {
+      return;
+    }
     X11.XEvent event = new X11.XEvent();
     event.setType(X11.XClientMessageEvent.class);
     event.xclient.type = X11.ClientMessage;
@@ -189,7 +241,7 @@ public final class Display implements AutoCloseable {
   /** How a key is pressed that makes this, with these held, as the keyboard is now. */
   public synchronized Optional<Press> making(Keysym keysym, Modifiers held) {
     X11.KeySym wanted = X.XStringToKeysym(keysym.name());
-    if (wanted == null || wanted.longValue() == 0) {
+    if (isOver() || wanted == null || wanted.longValue() == 0) {
       return Optional.empty();
     }
     byte code = X.XKeysymToKeycode(display, wanted);
@@ -217,7 +269,9 @@ public final class Display implements AutoCloseable {
 
   private Set<KeyCode> down() {
     byte[] keys = new byte[32];
-    X.XQueryKeymap(display, keys);
+    if (!isOver()) {
+      X.XQueryKeymap(display, keys);
+    }
     Set<KeyCode> down = EnumSet.noneOf(KeyCode.class);
     for (KeyCode code : KeyCode.values()) {
       int n = code.xkb();
@@ -235,7 +289,9 @@ public final class Display implements AutoCloseable {
         send(code, false);
       }
     }
-    X.XFlush(display);
+    if (!isOver()) {
+      X.XFlush(display);
+    }
   }
 
   /** Presses a key and lets it come up, with modifiers held and nothing else. */
@@ -245,17 +301,26 @@ public final class Display implements AutoCloseable {
     send(press.code(), true);
     send(press.code(), false);
     held.reversed().forEach(k -> send(k, false));
-    X.XSync(display, false);
+    sync();
   }
 
   /** A key goes down, or comes up. */
   public synchronized void key(KeyCode code, boolean down) {
     send(code, down);
-    X.XSync(display, false);
+    sync();
   }
 
   private void send(KeyCode code, boolean down) {
+    if (isOver()) {
+      return;
+    }
     X11.XTest.INSTANCE.XTestFakeKeyEvent(display, code.xkb(), down, new NativeLong(0));
+  }
+
+  private void sync() {
+    if (!isOver()) {
+      X.XSync(display, false);
+    }
   }
 
   private static KeyCode key(Modifier m) {
@@ -271,6 +336,9 @@ public final class Display implements AutoCloseable {
 
   /** A picture of a part of the screen, or of all of it for none, as PNG. */
   public synchronized byte[] picture(Optional<Window> of) throws DisplayException {
+    if (isOver()) {
+      throw new DisplayException("the display went away");
+    }
     X11.Window w = of.map(o -> new X11.Window(o.id())).orElse(root);
     X11.XWindowAttributes size = new X11.XWindowAttributes();
     refused = 0;
@@ -296,7 +364,9 @@ public final class Display implements AutoCloseable {
   public synchronized void close() {
     if (!closed) {
       closed = true;
-      X.XCloseDisplay(display);
+      if (!gone) { // of one that is gone it would wait for good
+        X.XCloseDisplay(display);
+      }
     }
   }
 }

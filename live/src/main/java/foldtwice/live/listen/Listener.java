@@ -96,7 +96,7 @@ public final class Listener {
         answer(false);
         out.println(Wire.LATE);
       }
-      if (now - heardAt > Wire.SILENT * 1_000_000) {
+      if (now - heardAt > Wire.SILENT * 1_000_000 || display.isGone()) {
         over = true; // the parent hangs or is gone: everything is given back
       }
     }

@@ -50,6 +50,13 @@ public final class Listening implements AutoCloseable {
     /** Another program has these already: they cannot be caught. */
     void taken(Set<Press> presses);
 
+    /**
+     * Another window came to the front.
+     *
+     * @param process whose it is; 0 for none that tells
+     */
+    default void front(long process) {}
+
     /** The person pressed the emergency stop: everything is given back already. */
     void stopped();
 
@@ -179,7 +186,11 @@ public final class Listening implements AutoCloseable {
       case Wire.DOWN -> down(Wire.press(rest.get(0)).orElseThrow(), Long.parseLong(rest.get(1)));
       case Wire.LIFT -> Wire.press(rest.getFirst()).ifPresent(this::lift);
       case Wire.TAKEN -> telling.execute(() -> hears.taken(Wire.presses(rest)));
-      case Wire.FRONT -> forget();
+      case Wire.FRONT -> {
+        forget();
+        long process = Long.parseLong(rest.getFirst());
+        telling.execute(() -> hears.front(process));
+      }
       case Wire.DONE -> caught.countDown();
       case Wire.KEPT -> tell(meant, meantBy);
       case Wire.LATE -> {

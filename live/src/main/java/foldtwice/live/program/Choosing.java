@@ -2,11 +2,13 @@ package foldtwice.live.program;
 
 import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
+import foldtwice.live.bus.Mark;
 import foldtwice.live.bus.Seen;
 import foldtwice.live.display.Display;
 import foldtwice.live.say.Say;
 import foldtwice.live.survey.Accelerator;
 import foldtwice.trigger.Key;
+import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
 import java.util.ArrayList;
@@ -22,6 +24,9 @@ final class Choosing {
 
   /** How long its window may take to come to the front, in milliseconds. */
   private static final long COMES = 5_000;
+
+  /** How long a button may take to have the keys, in milliseconds. */
+  private static final long TAKES = 200;
 
   private final Bus bus;
   private final long process;
@@ -49,6 +54,34 @@ final class Choosing {
     } else { // to choose it otherwise might keep the program from answering for good
       throw new BusException(BusException.Why.REFUSED, Say.text("notfront"));
     }
+  }
+
+  /**
+   * Presses a button as a hand would, by the keys: a program that asks back in a dialog of its own
+   * would answer nothing until that is closed, had it been told to press.
+   */
+  void push(Seen button) throws BusException {
+    if (display.isEmpty() || !isFront() || !hasKeys(button)) {
+      bus.act(button.ref());
+      return;
+    }
+    display.get().release();
+    display.get().strike(Press.of(KeyCode.SPACE));
+  }
+
+  /** Gives it the keys, if it takes them. */
+  private boolean hasKeys(Seen button) throws BusException {
+    if (!bus.focus(button.ref())) {
+      return false;
+    }
+    long end = System.nanoTime() + TAKES * 1_000_000;
+    while (System.nanoTime() < end) {
+      if (bus.look(button.ref()).is(Mark.FOCUSED)) {
+        return true;
+      }
+      Thread.onSpinWait();
+    }
+    return false;
   }
 
   private List<Press> presses(Seen item) throws BusException {

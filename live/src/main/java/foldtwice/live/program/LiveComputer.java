@@ -1,5 +1,6 @@
 package foldtwice.live.program;
 
+import foldtwice.live.bus.BusException;
 import foldtwice.live.display.Display;
 import foldtwice.live.display.DisplayException;
 import foldtwice.live.say.Say;
@@ -15,7 +16,6 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,16 +23,34 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** This computer: the running programs a library knows, its display, its clock. */
 public final class LiveComputer implements Computer {
 
+  private static final Logger LOG = LoggerFactory.getLogger(LiveComputer.class);
+
   /** How long a window is waited for that was told to come to the front, in milliseconds. */
   private static final long COMES = 1_500;
 
-  private final Map<String, LiveProgram> programs;
+  /** Programs are looked for again no sooner than this after the last time, in milliseconds. */
+  private static final long AGAIN = 300;
+
+  private final Finding finding;
   private final Optional<Display> display;
   private final Outside outside;
+  private volatile Map<String, LiveProgram> programs;
+  private volatile long looked = System.nanoTime();
+
+  /** Looks which programs of the library are running. */
+  public interface Finding {
+
+    /**
+     * @param known those of the last time; what is running still stays the same
+     */
+    Map<String, LiveProgram> now(Map<String, LiveProgram> known) throws BusException;
+  }
 
   /**
    * What is the person's to give.
@@ -49,16 +67,47 @@ public final class LiveComputer implements Computer {
       Optional<Path> pictures,
       Predicate<List<String>> mayStart) {}
 
-  public LiveComputer(
-      Map<String, LiveProgram> programs, Optional<Display> display, Outside outside) {
-    this.programs = new LinkedHashMap<>(programs);
+  /**
+   * @throws BusException when nobody tells which programs are running
+   */
+  public LiveComputer(Finding finding, Optional<Display> display, Outside outside)
+      throws BusException {
+    this.finding = finding;
+    this.programs = Map.copyOf(finding.now(Map.of()));
     this.display = display;
     this.outside = outside;
   }
 
-  /** The programs that are running, by application id. */
+  /** The programs that were running when it was looked last, by application id. */
   public Map<String, LiveProgram> programs() {
     return programs;
+  }
+
+  /**
+   * Looks again which programs are running: some may have begun, or begun anew. Costs a call to
+   * each program there is.
+   *
+   * @return true when there are others
+   */
+  public synchronized boolean look() {
+    Map<String, LiveProgram> before = programs;
+    try {
+      programs = Map.copyOf(finding.now(before));
+    } catch (BusException e) {
+      LOG.debug("programs are not looked for: {}", e.getMessage());
+    }
+    looked = System.nanoTime();
+    return !before.equals(programs);
+  }
+
+  /** One that is running; it is looked again for one that was not. */
+  private Optional<LiveProgram> running(String application) {
+    LiveProgram program = programs.get(application);
+    boolean late = System.nanoTime() - looked > TimeUnit.MILLISECONDS.toNanos(AGAIN);
+    if (program == null && late) {
+      look();
+    }
+    return Optional.ofNullable(programs.get(application));
   }
 
   @Override
@@ -68,7 +117,7 @@ public final class LiveComputer implements Computer {
 
   @Override
   public Optional<Program> program(String application) {
-    return Optional.ofNullable(programs.get(application));
+    return running(application).map(p -> p);
   }
 
   @Override
@@ -95,7 +144,7 @@ public final class LiveComputer implements Computer {
 
   @Override
   public Reply bringToFront(String application) {
-    LiveProgram program = programs.get(application);
+    LiveProgram program = running(application).orElse(null);
     if (program == null) {
       return new Reply.Refused(Say.text("running", application), Say.text("notrunning"));
     }

@@ -328,7 +328,7 @@ public final class LiveProgram implements Program {
                 there.isEmpty() ? Say.text("none") : String.join(", ", there));
           }
           return found.get().isReady()
-              ? looking.doing(() -> bus.act(found.get().ref()), false)
+              ? looking.doing(() -> choosing.push(found.get()), false)
               : new Reply.Refused(Say.text("button", button), Say.text("greyed"));
         });
   }
