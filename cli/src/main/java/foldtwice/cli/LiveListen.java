@@ -7,6 +7,7 @@ import foldtwice.live.Live;
 import foldtwice.live.bus.BusException;
 import foldtwice.live.program.LiveComputer;
 import foldtwice.live.program.LiveRun;
+import foldtwice.live.program.Untold;
 import foldtwice.place.Danger;
 import foldtwice.place.Station;
 import foldtwice.reading.Risk;
@@ -80,6 +81,12 @@ final class LiveListen implements Callable<Integer> {
         out.line(
             "listening: %s keys caught; %s gives them back",
             Integer.toString(firing.caught().size()), stop);
+        Untold untold = Untold.of(library, computer.programs().keySet());
+        if (!untold.bindings().isEmpty()) {
+          out.line(
+              "not heard, because running programs do not tell when one is there: %s, in %s",
+              "bindings " + untold.bindings().size(), String.join(", ", untold.contexts()));
+        }
         over.await();
       }
       return why.get().isEmpty() ? Exit.WELL : Exit.NO;

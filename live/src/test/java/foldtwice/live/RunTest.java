@@ -8,6 +8,7 @@ import foldtwice.live.program.Needed;
 import foldtwice.place.Labels;
 import foldtwice.routine.Condition;
 import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Head;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
@@ -136,6 +137,20 @@ class RunTest {
               assertThat(l.expected()).contains("Ledger \u203a More \u203a Whistle");
             });
     assertThat(window.text()).isEmpty();
+  }
+
+  @Test
+  void whatAScriptNamesIsLookedForBeforehand() {
+    Routine script =
+        new Routine.Script(
+            Head.of("s", "S", Works.ID, List.of()),
+            """
+            program.choose("Ledger", "Stamp");
+            program.choose("Ledger", "More", "Whistle");
+            program.again();
+            """);
+    assertThat(Needed.of(script, program()).stream().map(Needed.Lack::number))
+        .containsExactly("2", "3");
   }
 
   @Test

@@ -11,7 +11,9 @@ import foldtwice.desktop.view.Acts;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
 import foldtwice.desktop.view.View;
+import foldtwice.library.Library;
 import foldtwice.live.Live;
+import foldtwice.live.program.Untold;
 import foldtwice.place.Application;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Key;
@@ -21,6 +23,7 @@ import foldtwice.words.Words;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -254,9 +257,27 @@ public final class LiveView extends BorderPane implements View {
                         ? Ui.text("live.listening", n)
                         : Ui.text(
                             "live.listeningbut", n, state.taken().size(), named(state.taken())))
+            .map(said -> (said + " " + untold(state)).strip())
             .orElseGet(() -> Ui.text(isAllowed() ? "live.notlistening" : "live.forbidden")));
     fired.show(state);
     acts.refresh();
+  }
+
+  /** What is not heard, because nobody tells when one is there; empty for nothing. */
+  private String untold(LiveState state) {
+    if (!(state.reach() instanceof LiveState.Reach.There(List<Live.Running> all))) {
+      return "";
+    }
+    Library library = session.now().library();
+    Set<String> running =
+        library.applications().values().stream()
+            .filter(a -> all.stream().anyMatch(r -> r.is(a)))
+            .map(Application::id)
+            .collect(Collectors.toSet());
+    Untold untold = Untold.of(library, running);
+    return untold.bindings().isEmpty()
+        ? ""
+        : Ui.text("live.untold", untold.bindings().size(), String.join(", ", untold.contexts()));
   }
 
   /** Reads a running program, for who makes pictures; nothing when it is not there. */

@@ -7,6 +7,8 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Whom;
 import foldtwice.run.Reply;
+import foldtwice.source.Named;
+import foldtwice.source.Source;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -17,7 +19,11 @@ import java.util.List;
  */
 public final class Needed {
 
-  /** A step that could not be taken. */
+  /**
+   * A step that could not be taken.
+   *
+   * @param number of the step; of a script the line
+   */
   public record Lack(String number, Step step, String expected, String found) {}
 
   private final LiveProgram program;
@@ -30,10 +36,20 @@ public final class Needed {
   /** All that is lacking. Looks for each menu item once. */
   public static List<Lack> of(Routine routine, LiveProgram program) {
     Needed needed = new Needed(program);
-    if (routine instanceof Routine.Macro macro) {
-      needed.lines(macro.steps(), "");
+    switch (routine) {
+      case Routine.Macro macro -> needed.lines(macro.steps(), "");
+      case Routine.Script script -> needed.calls(script);
+      case Routine.PluginAction p -> {}
+      case Routine.Stored c -> {}
     }
     return List.copyOf(needed.lacks);
+  }
+
+  /** What a script names in its text; what it computes is found out when it comes to it. */
+  private void calls(Routine.Script script) {
+    for (Named.Call call : Named.calls(Source.of(script.source()))) {
+      call.step().ifPresent(step -> step(Integer.toString(call.at().line()), step));
+    }
   }
 
   private void lines(List<Line> lines, String prefix) {

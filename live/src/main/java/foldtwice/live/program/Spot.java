@@ -67,6 +67,10 @@ final class Spot {
 
   /** The first context that one can be in, with text or without, and without more being so. */
   private Optional<String> first(boolean text) {
+    return first(application, description, text);
+  }
+
+  static Optional<String> first(Application application, Description description, boolean text) {
     List<Context> all =
         application.allContexts().stream()
             .filter(c -> !c.groupOnly() && !application.isByPointer(c.id()))
