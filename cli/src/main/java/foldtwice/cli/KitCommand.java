@@ -71,7 +71,7 @@ final class KitCommand implements Runnable {
       mixinStandardHelpOptions = true,
       name = "make",
       description = {
-        "Makes a kit of what is bound in a program, on a device, by a family or a routine.",
+        "Makes a kit of what is bound in a program, on a device, by a family, a procedure or a routine.",
         "Exit 0: it is there; 1: it is there, and a licence sets conditions on sharing; 2: input not"
             + " usable, nothing written."
       })
@@ -83,7 +83,8 @@ final class KitCommand implements Runnable {
         names = "--of",
         paramLabel = "WHAT",
         required = true,
-        description = "a program, device, family or routine by its name or id; may be given again")
+        description =
+            "a program, device, family, procedure or routine by its name or id; may be given again")
     private List<String> of;
 
     @Option(

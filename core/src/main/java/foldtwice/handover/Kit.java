@@ -70,6 +70,7 @@ public record Kit(Card card, String id, Library library) {
     Set<String> routines = new LinkedHashSet<>();
     Set<String> families = new LinkedHashSet<>();
     Set<String> surfaces = new LinkedHashSet<>();
+    Set<String> procedures = new LinkedHashSet<>();
     for (About about : some) {
       bindings.addAll(about.bindings(library));
       switch (about) {
@@ -79,11 +80,14 @@ public record Kit(Card card, String id, Library library) {
         case About.Program p -> {}
         case About.AtPlace p -> {}
         case About.MostUsed m -> {}
-        case About.OfProcedure p -> {}
-        case About.Everything e -> families.addAll(library.families().keySet());
+        case About.OfProcedure(String p) -> procedures.add(p);
+        case About.Everything e -> {
+          families.addAll(library.families().keySet());
+          procedures.addAll(library.procedures().keySet());
+        }
       }
     }
-    return choose(library, bindings, routines, families, surfaces);
+    return choose(library, bindings, routines, families, surfaces, procedures);
   }
 
   static Choice choose(
@@ -91,7 +95,8 @@ public record Kit(Card card, String id, Library library) {
       Collection<String> bindings,
       Collection<String> routines,
       Collection<String> families,
-      Collection<String> surfaces)
+      Collection<String> surfaces,
+      Collection<String> procedures)
       throws FormatException {
     Parts parts = new Parts(library);
     Map<Parts.Part, Parts.Part> because = new LinkedHashMap<>();
@@ -99,6 +104,7 @@ public record Kit(Card card, String id, Library library) {
     bindings.forEach(b -> next.add(new Parts.Part("bindings", b)));
     routines.forEach(r -> next.add(new Parts.Part("routines", r)));
     families.forEach(f -> next.add(new Parts.Part("families", f)));
+    procedures.forEach(p -> next.add(new Parts.Part("procedures", p)));
     for (String s : surfaces) {
       Parts.SURFACES.forEach(list -> next.add(new Parts.Part(list, s)));
     }

@@ -31,7 +31,8 @@ final class Parts {
           "offerings",
           "routines",
           "bindings",
-          "families");
+          "families",
+          "procedures");
 
   /** Those that share their ids. */
   static final List<String> SURFACES = List.of("devices", "toolbars", "menus", "offerings");
@@ -94,6 +95,12 @@ final class Parts {
         named(node).forEach(r -> add(needed, "routines", r));
       }
       case "families" -> node.path("members").forEach(m -> add(needed, "bindings", m.asText()));
+      case "procedures" -> {
+        node.path("parts").findValuesAsText("binding").forEach(b -> add(needed, "bindings", b));
+        node.path("parts")
+            .findValuesAsText("application")
+            .forEach(a -> add(needed, "applications", a));
+      }
       case "applications" -> add(needed, "descriptions", part.id());
       case "descriptions" -> add(needed, "applications", part.id());
       case "toolbars" -> add(needed, "applications", node.path("application").asText());
@@ -189,7 +196,11 @@ final class Parts {
           out.path("bindings").forEach(b -> field(b, "routine", was.id(), e.getValue()));
           out.path("routines").forEach(r -> deep(r, "routine", was.id(), e.getValue()));
         }
-        case "bindings" -> out.path("families").forEach(f -> member(f, was.id(), e.getValue()));
+        case "bindings" -> {
+          out.path("families").forEach(f -> member(f, was.id(), e.getValue()));
+          out.path("procedures")
+              .forEach(p -> deep(p.path("parts"), "binding", was.id(), e.getValue()));
+        }
         case "devices" -> triggers(out, "device", was.id(), e.getValue());
         case "toolbars" -> triggers(out, "toolbar", was.id(), e.getValue());
         case "menus", "offerings" -> triggers(out, "menu", was.id(), e.getValue());

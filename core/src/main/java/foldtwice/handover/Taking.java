@@ -46,7 +46,15 @@ public record Taking(
     int same) {
 
   private static final List<String> RENAMED =
-      List.of("devices", "toolbars", "menus", "offerings", "routines", "bindings", "families");
+      List.of(
+          "devices",
+          "toolbars",
+          "menus",
+          "offerings",
+          "routines",
+          "bindings",
+          "families",
+          "procedures");
 
   public Taking {
     rows = List.copyOf(rows);

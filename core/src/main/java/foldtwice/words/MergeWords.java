@@ -4,6 +4,7 @@ import static foldtwice.words.Words.TEXTS;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import foldtwice.library.Library;
+import foldtwice.library.Procedure;
 import foldtwice.merge.Contradiction;
 import foldtwice.merge.Differing;
 import foldtwice.place.Application;
@@ -143,6 +144,7 @@ public final class MergeWords {
           in(Library::surfaces, id).map(Surface::name).orElse(id);
       case "descriptions" -> TEXTS.get("merge.description", named("applications", id));
       case "families" -> in(Library::families, id).map(f -> f.name()).orElse(id);
+      case "procedures" -> in(Library::procedures, id).map(Procedure::name).orElse(id);
       default -> list + " " + id;
     };
   }

@@ -8,13 +8,17 @@ import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import foldtwice.binding.Binding;
+import foldtwice.extras.Extras;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.library.Procedure;
 import foldtwice.library.RandomLibraries;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.place.Application;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Yardstick;
+import foldtwice.sheet.About;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.nio.charset.StandardCharsets;
@@ -44,7 +48,7 @@ class KitTest {
     return new Kit(
         CARD,
         "label-work",
-        Kit.choose(of, List.of(bindings), List.of(), List.of(), List.of()).library());
+        Kit.choose(of, List.of(bindings), List.of(), List.of(), List.of(), List.of()).library());
   }
 
   private static Kit whole(Library of) throws FormatException {
@@ -57,7 +61,8 @@ class KitTest {
                 of.bindings().keySet(),
                 of.routines().keySet(),
                 of.families().keySet(),
-                surfaces)
+                surfaces,
+                of.procedures().keySet())
             .library());
   }
 
@@ -74,7 +79,8 @@ class KitTest {
             .filter(b -> b.triggers().stream().anyMatch(t -> t instanceof Trigger.PadKey))
             .findFirst()
             .orElseThrow();
-    Kit.Choice choice = Kit.choose(demo, List.of(onPad.id()), List.of(), List.of(), List.of());
+    Kit.Choice choice =
+        Kit.choose(demo, List.of(onPad.id()), List.of(), List.of(), List.of(), List.of());
     assertThat(choice.library().bindings()).containsOnlyKeys(onPad.id());
     assertThat(choice.library().routines()).containsKey(onPad.routine());
     assertThat(choice.library().surfaces()).containsKey("rowan");
@@ -82,6 +88,44 @@ class KitTest {
     assertThat(choice.along())
         .contains(new Kit.Along("devices", "rowan", "bindings", onPad.id()))
         .contains(new Kit.Along("routines", onPad.routine(), "bindings", onPad.id()));
+  }
+
+  /** A procedure brings what is set off in it, and goes by what that is called elsewhere. */
+  @Test
+  void aProcedureComesWithWhatIsSetOffInIt() throws Exception {
+    Library demo = demo();
+    List<String> three = demo.bindings().keySet().stream().limit(3).toList();
+    Procedure labels =
+        new Procedure(
+            "p",
+            "One label after the other",
+            three.stream().<Procedure.Part>map(Procedure.Part.Bound::new).toList(),
+            20,
+            5,
+            Yardstick.NONE,
+            Extras.NONE);
+    Library with = new Edit.PutProcedure(labels, 0).on(demo);
+    Kit.Choice choice = Kit.choose(with, List.of(new About.OfProcedure("p")));
+    assertThat(choice.library().procedures()).containsOnlyKeys("p");
+    assertThat(choice.library().bindings().keySet()).containsExactlyInAnyOrderElementsOf(three);
+    assertThat(choice.along())
+        .contains(
+            new Kit.Along(
+                "routines",
+                demo.bindings().get(three.getFirst()).routine(),
+                "bindings",
+                three.getFirst()));
+
+    Binding other = demo.bindings().get(three.getFirst()).used(7);
+    Library mine = new Edit.PutBinding(other).on(demo);
+    Taking taking =
+        Taking.of(mine, new Kit(CARD, "labels", choice.library()), Optional.empty(), Map.of());
+    String renamed = taking.renamed().get("bindings/" + three.getFirst());
+    assertThat(renamed).isNotNull();
+    Library then = taking.edit().on(mine);
+    assertThat(then.procedures().get("p").bindings())
+        .containsExactly(renamed, three.get(1), three.get(2));
+    assertThat(then.bindings()).containsKeys(renamed, three.getFirst());
   }
 
   @Property(tries = 60)
