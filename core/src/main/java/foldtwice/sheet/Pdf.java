@@ -31,8 +31,10 @@ final class Pdf {
    * Prints.
    *
    * @param imprint what the document keeps of itself
+   * @throws java.util.concurrent.CancellationException when the watch gives it up
    */
-  static void write(String xhtml, String imprint, OutputStream out) throws IOException {
+  static void write(String xhtml, String imprint, OutputStream out, Watch watch)
+      throws IOException {
     PdfRendererBuilder builder = new PdfRendererBuilder();
     for (Fonts.Face face : Fonts.FACES) {
       builder.useFont(
@@ -45,6 +47,7 @@ final class Pdf {
     }
     builder.useSVGDrawer(new BatikSVGDrawer());
     builder.useUriResolver((base, uri) -> uri.startsWith(PICTURE) ? uri : null);
+    builder.useUnicodeLineBreaker(new Breaks(xhtml, watch));
     builder.withProducer("Fold Twice");
     builder.withHtmlContent(xhtml, "");
     try (PdfBoxRenderer renderer = builder.buildPdfRenderer();

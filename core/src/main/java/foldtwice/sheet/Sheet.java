@@ -177,7 +177,16 @@ public record Sheet(
 
   /** Writes it as PDF, its fonts in it. Takes about half a second once warm. */
   public void pdf(OutputStream out) throws IOException {
-    Pdf.write(html, imprint.text(), out);
+    pdf(out, Watch.NOBODY);
+  }
+
+  /**
+   * The same, looked on: a list of ten thousand bindings takes seconds.
+   *
+   * @throws java.util.concurrent.CancellationException when the watch gives it up
+   */
+  public void pdf(OutputStream out, Watch watch) throws IOException {
+    Pdf.write(html, imprint.text(), out, watch);
   }
 
   /** Its lines as a table, RFC 4180, with a heading. */

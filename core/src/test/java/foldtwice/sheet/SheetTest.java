@@ -1,6 +1,7 @@
 package foldtwice.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.dataformat.csv.CsvMapper;
 import com.fasterxml.jackson.dataformat.csv.CsvParser;
@@ -10,14 +11,21 @@ import foldtwice.library.Library;
 import foldtwice.library.RandomLibraries;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.w3c.dom.Document;
@@ -290,5 +298,42 @@ class SheetTest {
                 .contents()
                 .lines())
         .anyMatch(l -> l.binding().equals(any.id()));
+  }
+
+  /**
+   * Law: the part that is done never falls; giving it up ends it there; watching changes nothing.
+   */
+  @Test
+  void printingIsWatchedAndGivenUp() throws Exception {
+    Sheet sheet = Sheets.of(Sheets.demo(), Wanted.of(new About.Everything(), SheetKind.LIST));
+    List<Double> parts = new ArrayList<>();
+    ByteArrayOutputStream watched = new ByteArrayOutputStream();
+    sheet.pdf(
+        watched,
+        part -> {
+          parts.add(part);
+          return true;
+        });
+    assertThat(parts).isSorted().hasSizeGreaterThan(5);
+    assertThat(parts.getLast()).isBetween(0.3, 0.99);
+    assertThat(text(watched.toByteArray())).isEqualTo(text(Sheets.bytes(sheet)));
+
+    List<Double> until = new ArrayList<>();
+    assertThatThrownBy(
+            () ->
+                sheet.pdf(
+                    OutputStream.nullOutputStream(),
+                    part -> {
+                      until.add(part);
+                      return until.size() < 3;
+                    }))
+        .isInstanceOf(CancellationException.class);
+    assertThat(until).hasSize(3);
+  }
+
+  private static String text(byte[] pdf) throws IOException {
+    try (PDDocument document = Loader.loadPDF(pdf)) {
+      return new PDFTextStripper().getText(document);
+    }
   }
 }

@@ -2,14 +2,22 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.library.file.LibraryJson;
+import foldtwice.place.Place;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.sheet.SheetKind;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Trigger;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
@@ -93,6 +101,43 @@ class HandOverByHandTest {
       assertThat(hands.text("#routine")).contains("Repeat box");
       hands.press(KeyCode.CONTROL, KeyCode.F2);
       hands.waitForText("#on-sheet", "76 lines");
+    }
+  }
+
+  /** A long sheet tells how far it is, is given up, and made after all. */
+  @Test
+  void aLongSheetIsGivenUpAndMadeAfterAll() throws Exception {
+    Library demo =
+        LibraryJson.read(Files.readAllBytes(Hands.root().resolve("demo/fernhollow.json")));
+    List<Edit> many = new ArrayList<>();
+    Place tagpress = new Place.Whole("tagpress");
+    for (int i = 0; i < 26 * 26 * 20; i++) {
+      Trigger trigger =
+          Notation.read(
+              "Alt+%c then %c then %c".formatted('A' + i % 26, 'A' + i / 26 % 26, 'A' + i / 676));
+      many.add(
+          new Edit.PutBinding(
+              Binding.fresh("x" + i, "shift-boxes", tagpress, List.of(trigger), Map.of())));
+    }
+    Files.writeString(
+        folder.resolve("fernhollow.json"), LibraryJson.write(new Edit.Together(many).on(demo)));
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.H);
+      hands.waitUntil("it is audited", () -> hands.session.now().audited());
+      find(hands, "everything");
+      hands.giveKeys("#sheet-kinds");
+      hands.press(KeyCode.DOWN);
+      hands.waitForText("#sheet-says", "%");
+      javafx.scene.Node stop = hands.node("#sheet-stop");
+      hands.waitUntil("it takes long", stop::isVisible);
+      hands.space("#sheet-stop");
+      assertThat(hands.text("#sheet-says")).as(hands.text("#on-sheet")).startsWith("Given up");
+      assertThat(hands.node("#sheet-pdf").isDisabled()).isTrue();
+      hands.make(new Edit.PutBinding(demo.bindings().get("b01").used(3)), "something else");
+      hands.settle();
+      assertThat(hands.text("#sheet-says")).as("it stays given up").startsWith("Given up");
+      hands.space("#sheet-make");
+      hands.waitForText("#sheet-says", "%");
     }
   }
 

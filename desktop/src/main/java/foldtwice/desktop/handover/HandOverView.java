@@ -41,6 +41,8 @@ public final class HandOverView extends BorderPane implements View {
               "sheet-compose",
               v -> v.sheets.hasTexts(),
               v -> v.onSheets().save(SheetFile.Form.XCOMPOSE)),
+          new Act<>("sheet-stop", v -> v.sheets.isMaking(), v -> v.onSheets().giveUp()),
+          new Act<>("sheet-make", v -> v.sheets.isGivenUp(), v -> v.onSheets().make()),
           new Act<>("sheet-check", v -> v.onSheets().check()),
           new Act<>("sheet-print", v -> v.sheets.isThere(), v -> v.onSheets().print()),
           new Act<>("sheet-next", v -> v.sheets.canTurn(1), v -> v.onSheets().turn(1)),
@@ -106,7 +108,9 @@ public final class HandOverView extends BorderPane implements View {
   /** A view of the session's library. */
   public HandOverView(Session session, Going going) {
     this.session = session;
-    sheets = new SheetsLeaf(session, going, this::refresh);
+    sheets =
+        new SheetsLeaf(
+            session, going, acts.button("sheet-stop"), acts.button("sheet-make"), this::refresh);
     kits = new KitsLeaf(session, this::refresh);
     compare = new CompareLeaf(session, going, this::refresh);
     history = new HistoryLeaf(session, acts.button("history-keep"), this::refresh);

@@ -4,6 +4,7 @@ import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
 import foldtwice.sheet.Sheet;
 import foldtwice.sheet.Wanted;
+import foldtwice.sheet.Watch;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -33,7 +34,8 @@ record Preview(Sheet sheet, Optional<byte[]> pdf, int pages) {
   record Page(int number, WritableImage picture) {}
 
   /** Makes the sheet and prints it to memory. Takes up to seconds; not on the interface thread. */
-  static Preview of(Subject subject, List<Conflict> conflicts, Wanted wanted, Sheet.Shown shown) {
+  static Preview of(
+      Subject subject, List<Conflict> conflicts, Wanted wanted, Sheet.Shown shown, Watch watch) {
     Sheet sheet =
         Sheet.of(subject, conflicts, wanted, LocalDate.now(ZoneId.systemDefault()), shown);
     if (sheet.isEmpty()) {
@@ -41,7 +43,7 @@ record Preview(Sheet sheet, Optional<byte[]> pdf, int pages) {
     }
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try {
-      sheet.pdf(out);
+      sheet.pdf(out, watch);
       byte[] pdf = out.toByteArray();
       try (PDDocument document = Loader.loadPDF(pdf)) {
         return new Preview(sheet, Optional.of(pdf), document.getNumberOfPages());

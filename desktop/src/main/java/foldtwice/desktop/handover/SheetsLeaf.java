@@ -22,10 +22,14 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.geometry.Pos;
 import javafx.print.PageLayout;
 import javafx.print.PageOrientation;
 import javafx.print.Printer;
 import javafx.print.PrinterJob;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.ImageView;
@@ -38,6 +42,9 @@ final class SheetsLeaf extends BorderPane {
 
   private static final double GAP = 28;
 
+  /** Half a second, in nanoseconds. */
+  private static final long SLOW = 500_000_000;
+
   private final Session session;
   private final Runnable onMade;
   private final SheetChoice choice;
@@ -47,15 +54,28 @@ final class SheetsLeaf extends BorderPane {
   private final StackPane desk = new StackPane();
   private final Question<Preview> making;
   private final Question<Preview.Page> drawing;
+
+  /** The percent that was told last; of the thread that makes it. */
+  private volatile int told;
+
+  /** True when it takes so long that one may wish to give it up. */
+  private final BooleanProperty slow = new SimpleBooleanProperty();
+
+  private long began;
+
   private Preview preview;
   private int page = 1;
+
+  /** The sheet that was given up; it is made only when it is asked for. */
+  private Optional<Wanted> givenUp = Optional.empty();
 
   /**
    * Of the session's library.
    *
+   * @param stop gives up what is being made, {@code make} makes it after all
    * @param onMade called when another page is shown, or none
    */
-  SheetsLeaf(Session session, Going going, Runnable onMade) {
+  SheetsLeaf(Session session, Going going, Button stop, Button make, Runnable onMade) {
     this.session = session;
     this.onMade = onMade;
     choice = new SheetChoice(this::again);
@@ -71,7 +91,13 @@ final class SheetsLeaf extends BorderPane {
     lying.getStyleClass().add("lying-sheet");
     lying.visibleProperty().bind(paper.imageProperty().isNotNull());
     says.setMaxWidth(360);
-    desk.getChildren().addAll(lying, says);
+    stop.visibleProperty().bind(slow.and(stop.disabledProperty().not()));
+    make.visibleProperty().bind(make.disabledProperty().not());
+    List.of(stop, make).forEach(b -> b.managedProperty().bind(b.visibleProperty()));
+    VBox between = new VBox(10, says, stop, make);
+    between.setAlignment(Pos.CENTER);
+    between.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+    desk.getChildren().addAll(lying, between);
     desk.getStyleClass().add("sheet-desk");
     desk.setMinSize(120, 120);
     desk.widthProperty().addListener((o, a, b) -> draw());
@@ -157,19 +183,65 @@ final class SheetsLeaf extends BorderPane {
         Stream.concat(now.allConflicts().stream(), now.accepted().stream()).toList();
     Sheet.Shown shown = session.demonstrating(subject, new Photographer());
     boolean other = preview == null || !preview.sheet().wanted().equals(wanted);
+    if (givenUp.equals(Optional.of(wanted))) {
+      return;
+    }
+    givenUp = Optional.empty();
     if (making.ask(
         List.of(
             wanted,
             now.station().id(),
             new Question.Same(now.library()),
             new Question.Same(now.setup())),
-        () -> Preview.of(subject, conflicts, wanted, shown))) {
+        asked -> Preview.of(subject, conflicts, wanted, shown, part -> looksOn(asked, part)))) {
       says.setText(Ui.text("sheets.making"));
+      began = System.nanoTime();
+      slow.set(false);
       if (other) {
         page = 1;
       }
       onMade.run();
     }
+  }
+
+  /** Tells how far it is, each percent once. */
+  private boolean looksOn(Question.Asked asked, double part) {
+    int percent = (int) (part * 100);
+    if (percent != told) {
+      told = percent;
+      asked.tell(
+          () -> {
+            says.setText(Ui.text("sheets.makingpart", percent));
+            slow.set(System.nanoTime() - began > SLOW);
+          });
+    }
+    return asked.isWanted();
+  }
+
+  /** True while a sheet is made that is not there yet. */
+  boolean isMaking() {
+    return making.isUnderWay();
+  }
+
+  /** Gives up the sheet that is being made. */
+  void giveUp() {
+    making.drop();
+    givenUp =
+        choice.about().map(a -> new Wanted(a, choice.kind(), on.paper(), on.natives(), !on.all()));
+    says.setText(Ui.text("sheets.givenup"));
+    paper.setImage(null);
+    preview = null;
+    onMade.run();
+  }
+
+  boolean isGivenUp() {
+    return givenUp.isPresent() && !making.isUnderWay();
+  }
+
+  /** Makes the sheet that was given up. */
+  void make() {
+    givenUp = Optional.empty();
+    again();
   }
 
   private void made(Preview next) {

@@ -115,12 +115,29 @@ public final class Listening implements AutoCloseable {
   public static Listening start(
       Optional<String> display, Press stop, Catching catching, Where where, Hears hears)
       throws IOException {
+    rehearse(catching, where);
     Listening listening = new Listening(ListenerProcess.start(display, stop), hears, where);
     Thread.ofPlatform().name("listening beats").daemon().start(listening::beats);
     listening.catches(catching);
     Thread.ofPlatform().name("listens").daemon().start(listening::listen);
     listening.awaitCaught();
     return listening;
+  }
+
+  /** The first key would be answered late otherwise: all that it needs has to be loaded then. */
+  private static void rehearse(Catching catching, Where where) {
+    Optional<Place> in = where.state(where.front());
+    Meaning apart = new Meaning(catching);
+    for (Press press : catching.everywhere()) {
+      apart.press(press, in, now());
+      apart.forget();
+    }
+    for (Set<Press> presses : catching.within().values()) {
+      for (Press press : presses) {
+        apart.press(press, in, now());
+        apart.forget();
+      }
+    }
   }
 
   private void awaitCaught() throws IOException {
