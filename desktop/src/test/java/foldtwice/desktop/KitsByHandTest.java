@@ -10,6 +10,7 @@ import foldtwice.trigger.Notation;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -171,6 +172,50 @@ class KitsByHandTest {
       assertThat(hands.text("#guest")).isEmpty();
       hands.waitUntil(
           "nothing is left", () -> Files.notExists(there.resolve("fernhollow.json.guest")));
+    }
+  }
+
+  /** A conflict a kit would bring is settled with it, left again, and is one undo with the kit. */
+  @Test
+  void whatHelpsAgainstAConflictIsDoneWithTheKit() throws Exception {
+    Path kit = here.resolve("one.json");
+    try (Hands hands = Hands.open(here)) {
+      Library demo = library(hands);
+      Files.writeString(
+          kit,
+          new Kit(
+                  new Kit.Card("Flags", "", "us", "", ""),
+                  "flags",
+                  Kit.choose(demo, List.of(new foldtwice.sheet.About.OfFamily("flag-colours")))
+                      .library())
+              .write());
+      Binding flag = demo.bindings().get(demo.families().get("flag-colours").members().getFirst());
+      hands.make(
+          new Edit.Together(
+              List.of(
+                  new Edit.RemoveFamily("flag-colours"),
+                  new Edit.RemoveBinding(flag.id()),
+                  new Edit.PutBinding(
+                      Binding.fresh(
+                          "mine", "flag-and-next", flag.place(), flag.triggers(), Map.of())))),
+          "another on its key");
+      hands.waitUntil("it is audited", () -> hands.session.now().audited());
+      Library before = library(hands);
+      take(hands, kit);
+      hands.waitForText("#kit-told", "What helps:");
+      hands.space("#kit-help-0");
+      hands.waitForText("#kit-told", "With the kit:");
+      hands.waitForText("#kit-told", "Nothing new would conflict");
+      hands.space("#kit-unhelp-0");
+      hands.waitForText("#kit-told", "What helps:");
+      hands.space("#kit-help-0");
+      hands.waitForText("#kit-told", "Nothing new would conflict");
+      takeIn(hands);
+      hands.waitUntil("it is there", () -> library(hands).bindings().containsKey(flag.id()));
+      hands.waitUntil("it is audited", () -> hands.session.now().audited());
+      assertThat(hands.session.now().conflictsOf(flag.id())).isEmpty();
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(library(hands)).isEqualTo(before);
     }
   }
 

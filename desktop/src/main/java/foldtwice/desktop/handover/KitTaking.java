@@ -13,18 +13,21 @@ import foldtwice.handover.Kit;
 import foldtwice.handover.KitShelf;
 import foldtwice.handover.Landing;
 import foldtwice.handover.Taking;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
 import foldtwice.merge.Contradiction;
 import foldtwice.merge.Take;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
+import foldtwice.remedy.Remedy;
 import foldtwice.words.MergeWords;
 import foldtwice.words.Words;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -42,9 +45,22 @@ import javafx.scene.layout.VBox;
  */
 final class KitTaking extends BorderPane {
 
-  /** A kit, and what would come of it. */
+  /**
+   * A kit, and what would come of it.
+   *
+   * @param then the library with the kit, and with what helps
+   * @param edit makes it
+   */
   private record Looked(
-      Kit kit, Library mine, Taking taking, Landing landing, Path library, String station) {}
+      Kit kit,
+      Library mine,
+      Taking taking,
+      Library then,
+      Edit edit,
+      Landing landing,
+      Helping helping,
+      Path library,
+      String station) {}
 
   private final Session session;
   private final Runnable onChosen;
@@ -57,6 +73,11 @@ final class KitTaking extends BorderPane {
 
   /** What was decided, by the path of a contradiction. */
   private final Map<List<String>, Take> decided = new LinkedHashMap<>();
+
+  /** What helps against conflicts of it, and is done with it; of the library it was found for. */
+  private List<Remedy> helps = List.of();
+
+  private Question.Same helpsIn = new Question.Same(null);
 
   /** What the person has ticked off. */
   private final Set<String> ticked = new HashSet<>();
@@ -82,7 +103,8 @@ final class KitTaking extends BorderPane {
   }
 
   boolean canTake() {
-    return looked.filter(l -> !l.taking().rows().isEmpty()).isPresent() && session.mayWrite();
+    return looked.filter(l -> !l.taking().rows().isEmpty() || !helps.isEmpty()).isPresent()
+        && session.mayWrite();
   }
 
   void takeKeys() {
@@ -102,6 +124,7 @@ final class KitTaking extends BorderPane {
   private void open(Path file) {
     open = true;
     decided.clear();
+    helps = List.of();
     ticked.clear();
     kit = Optional.empty();
     looked = Optional.empty();
@@ -140,6 +163,9 @@ final class KitTaking extends BorderPane {
   /** Looks anew when the library or the station is another. */
   void show(Snapshot now) {
     if (open && kit.isPresent() && now.audited()) {
+      if (!new Question.Same(now.library()).equals(helpsIn)) {
+        helps = List.of(); // found in another library, it might undo what was done since
+      }
       look();
     }
   }
@@ -152,14 +178,16 @@ final class KitTaking extends BorderPane {
     Station station = now.station();
     Setup setup = now.setup();
     Map<List<String>, Take> choices = Map.copyOf(decided);
+    List<Remedy> with = helps;
     if (looking.ask(
         List.of(
             new Question.Same(of),
             new Question.Same(now.library()),
             new Question.Same(setup),
             station.id(),
-            choices),
-        () -> looked(of, here, place, station, setup, choices))) {
+            choices,
+            with),
+        () -> looked(of, here, place, station, setup, choices, with))) {
       looked = Optional.empty();
       onChosen.run();
     }
@@ -171,7 +199,8 @@ final class KitTaking extends BorderPane {
       Path place,
       Station station,
       Setup setup,
-      Map<List<String>, Take> choices) {
+      Map<List<String>, Take> choices,
+      List<Remedy> with) {
     return DiskWork.done(
         () -> {
           Optional<KitShelf.Taken> last = KitShelf.in(here.library(), place, of.id());
@@ -182,10 +211,19 @@ final class KitTaking extends BorderPane {
                   last.map(KitShelf.Taken::library),
                   last.map(KitShelf.Taken::ids).orElse(Map.of()),
                   path -> choices.getOrDefault(path, Take.BOTH));
-          Subject then =
-              Session.subject(taking.merged(), station, setup.following(taking.merged()));
+          Library after = Helping.after(taking.merged(), with);
+          Subject then = Session.subject(after, station, setup.following(after));
+          Landing landing = Landing.of(here, then, taking);
           return new Looked(
-              of, here.library(), taking, Landing.of(here, then, taking), place, station.name());
+              of,
+              here.library(),
+              taking,
+              after,
+              Helping.with(taking.edit(), with),
+              landing,
+              Helping.of(then, landing.fresh()),
+              place,
+              station.name());
         });
   }
 
@@ -256,7 +294,7 @@ final class KitTaking extends BorderPane {
   }
 
   private void landing(Looked found) {
-    Words words = new Words(found.taking().merged());
+    Words words = new Words(found.then());
     List<Conflict> fresh = found.landing().fresh();
     told.getChildren()
         .add(
@@ -267,8 +305,13 @@ final class KitTaking extends BorderPane {
                 "heading"));
     fresh.stream()
         .limit(Differences.MOST)
-        .forEach(c -> told.getChildren().add(Parts.wrapped(words.sentence(c), c.weight().id())));
+        .forEach(
+            c -> {
+              told.getChildren().add(Parts.wrapped(words.sentence(c), c.weight().id()));
+              found.helping().against(c).ifPresent(r -> help(r, words));
+            });
     Differences.more(told, fresh.size());
+    helped(words);
     Map<String, Integer> waits = new LinkedHashMap<>();
     found
         .landing()
@@ -292,6 +335,52 @@ final class KitTaking extends BorderPane {
             told.getChildren().add(done);
           });
     }
+  }
+
+  /** What helps against a conflict, to be done with the kit. */
+  private void help(Remedy remedy, Words words) {
+    int number = told.lookupAll(".kit-help").size();
+    String does = words.way(remedy.way());
+    VBox row =
+        new VBox(
+            2,
+            Parts.wrapped(
+                remedy.causes().isEmpty()
+                    ? Ui.text("kits.helps", does)
+                    : Ui.text("kits.helpsbut", does, remedy.causes().size()),
+                "soft"),
+            Parts.button(
+                "kit-help-" + number, Ui.text("kits.help"), () -> with(remedy, true), "link"));
+    row.getStyleClass().addAll("why-row", "kit-help");
+    told.getChildren().add(row);
+  }
+
+  /** What is done with it so far, each to be left again. */
+  private void helped(Words words) {
+    for (int i = 0; i < helps.size(); i++) {
+      Remedy remedy = helps.get(i);
+      VBox row =
+          new VBox(
+              2,
+              Parts.wrapped(Ui.text("kits.helped", words.way(remedy.way())), "good"),
+              Parts.button(
+                  "kit-unhelp-" + i, Ui.text("kits.unhelp"), () -> with(remedy, false), "link"));
+      row.getStyleClass().add("why-row");
+      told.getChildren().add(row);
+    }
+  }
+
+  private void with(Remedy remedy, boolean is) {
+    List<Remedy> next = new ArrayList<>(helps);
+    if (is) {
+      next.add(remedy);
+    } else {
+      next.subList(next.indexOf(remedy), next.size()).clear(); // those after it were found on top
+    }
+    helps = List.copyOf(next);
+    helpsIn = new Question.Same(session.now().library());
+    takeKeys();
+    look();
   }
 
   /**
@@ -319,9 +408,7 @@ final class KitTaking extends BorderPane {
     looked.ifPresent(
         l -> {
           takeKeys();
-          session
-              .guests()
-              .putOn(l.kit(), l.taking().edit(), () -> looked.filter(l::equals).isPresent());
+          session.guests().putOn(l.kit(), l.edit(), () -> looked.filter(l::equals).isPresent());
         });
   }
 
@@ -331,8 +418,7 @@ final class KitTaking extends BorderPane {
     }
     Kit.Card card = l.kit().card();
     takeKeys();
-    session.make(
-        l.taking().edit(), Ui.text("said.kittaken", (card.name() + " " + card.release()).strip()));
+    session.make(l.edit(), Ui.text("said.kittaken", (card.name() + " " + card.release()).strip()));
   }
 
   /** Leaves it: nothing has been changed. */
