@@ -113,7 +113,8 @@ class KitsByHandTest {
 
       take(hands, second);
       hands.waitForText("#kit-told", "Flag colours 2");
-      assertThat(hands.text("#kit-told")).contains("Changed here and in the kit");
+      assertThat(hands.text("#kit-told"))
+          .contains("Changed here and in the kit", "For what conflicts either choice is the same");
       hands.space("#kit-decide-0");
       hands.waitForText("#kit-told", "what the kit has is taken");
       hands.space("#kit-decide-0");

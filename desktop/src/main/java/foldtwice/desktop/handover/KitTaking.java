@@ -59,6 +59,7 @@ final class KitTaking extends BorderPane {
       Edit edit,
       Landing landing,
       Helping helping,
+      Weighing weighing,
       Path library,
       String station) {}
 
@@ -204,13 +205,15 @@ final class KitTaking extends BorderPane {
     return DiskWork.done(
         () -> {
           Optional<KitShelf.Taken> last = KitShelf.in(here.library(), place, of.id());
-          Taking taking =
-              Taking.of(
-                  here.library(),
-                  of,
-                  last.map(KitShelf.Taken::library),
-                  last.map(KitShelf.Taken::ids).orElse(Map.of()),
-                  path -> choices.getOrDefault(path, Take.BOTH));
+          Weighing.Taken taken =
+              chosen ->
+                  Taking.of(
+                      here.library(),
+                      of,
+                      last.map(KitShelf.Taken::library),
+                      last.map(KitShelf.Taken::ids).orElse(Map.of()),
+                      path -> chosen.getOrDefault(path, Take.BOTH));
+          Taking taking = taken.by(choices);
           Library after = Helping.after(taking.merged(), with);
           Subject then = Session.subject(after, station, setup.following(after));
           Landing landing = Landing.of(here, then, taking);
@@ -222,6 +225,7 @@ final class KitTaking extends BorderPane {
               Helping.with(taking.edit(), with),
               landing,
               Helping.of(then, landing.fresh()),
+              Weighing.of(then, taking, choices, with, taken),
               place,
               station.name());
         });
@@ -266,13 +270,13 @@ final class KitTaking extends BorderPane {
       told.getChildren().add(Parts.label(Ui.text("kits.contradicts"), "heading"));
       taking.contradictions().stream()
           .limit(Differences.MOST)
-          .forEach(c -> contradiction(c, words));
+          .forEach(c -> contradiction(c, found.weighing().of(c), words));
       Differences.more(told, taking.contradictions().size());
     }
   }
 
   /** One to decide: what is here stays until the person takes what the kit has. */
-  private void contradiction(Contradiction c, MergeWords words) {
+  private void contradiction(Contradiction c, Optional<Weighing.Effect> effect, MergeWords words) {
     boolean theirs = c.taken() == Take.THEIRS;
     int number = told.lookupAll(".contradiction").size();
     VBox row =
@@ -282,8 +286,17 @@ final class KitTaking extends BorderPane {
             Parts.button(
                 "kit-decide-" + number,
                 Ui.text(theirs ? "kits.keepours" : "kits.taketheirs"),
-                () -> decide(c, theirs ? Take.OURS : Take.THEIRS),
+                () -> decide(c, Weighing.other(c)),
                 "link"));
+    effect.ifPresent(
+        e ->
+            row.getChildren()
+                .add(
+                    Parts.wrapped(
+                        e.solves() + e.causes() == 0
+                            ? Ui.text("kits.weighs.nothing")
+                            : Ui.text("kits.weighs", e.solves(), e.causes()),
+                        "soft")));
     row.getStyleClass().addAll("why-row", "contradiction");
     told.getChildren().add(row);
   }
