@@ -204,6 +204,7 @@ class KitsByHandTest {
       Library before = library(hands);
       take(hands, kit);
       hands.waitForText("#kit-told", "What helps:");
+      assertThat(hands.text("#kit-told")).as("keys as they are printed").doesNotContain("[");
       hands.space("#kit-help-0");
       hands.waitForText("#kit-told", "With the kit:");
       hands.waitForText("#kit-told", "Nothing new would conflict");

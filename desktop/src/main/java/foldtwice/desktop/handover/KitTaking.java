@@ -307,7 +307,7 @@ final class KitTaking extends BorderPane {
   }
 
   private void landing(Looked found) {
-    Words words = new Words(found.then());
+    Words words = new Words(found.then(), session.now().keymap().layout());
     List<Conflict> fresh = found.landing().fresh();
     told.getChildren()
         .add(

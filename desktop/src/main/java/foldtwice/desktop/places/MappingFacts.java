@@ -35,7 +35,7 @@ final class MappingFacts extends VBox {
                 Mapping.of(
                     Audit.of(Session.subject(library, station, setup)),
                     Audit.of(Session.subject(library, plain, setup))),
-            mapping -> show(mapping, found, new Words(library)));
+            mapping -> show(mapping, found, new Words(library, station.keys())));
   }
 
   private void show(Mapping mapping, Label found, Words words) {

@@ -24,6 +24,8 @@ public record Advised(Advice advice, Words words) {
     Edit all =
         new Edit.Together(
             List.of(first, new Edit.PutBinding(binding.withTriggers(List.of(trigger)))));
-    return new Advised(Advice.on(now, first, binding, trigger), new Words(all.on(now.library())));
+    return new Advised(
+        Advice.on(now, first, binding, trigger),
+        new Words(all.on(now.library()), now.keymap().layout()));
   }
 }

@@ -82,9 +82,9 @@ public final class OwnCheck {
   /** What an action's key would meet, on every station; empty when it is free on all. */
   public List<Told> on(String action, Trigger.Keys keys) {
     List<Told> all = new ArrayList<>();
-    Words words = new Words(library);
     for (Station station : library.stations().values()) {
       Subject subject = Subject.of(library, Keymap.of(library, station));
+      Words words = new Words(library, subject.keymap().layout());
       for (Conflict c : Advice.on(subject, binding(action, Optional.empty()), keys).conflicts()) {
         all.add(new Told(station, c, words.sentence(c)));
       }
