@@ -44,6 +44,12 @@ class AuditTest {
     isAllThatChanged(22369);
   }
 
+  /** A sequence whose routines ran one another in more ways than could be walked. */
+  @Test
+  void aThicketOfCallsIsLookedAtAgain() {
+    isAllThatChanged(4962782894064117476L);
+  }
+
   private static void isAllThatChanged(long seed) {
     Random random = new Random(seed);
     Library library = Fixture.withPad(RandomClaims.library(random, 8), true, 2, Optional.empty());
