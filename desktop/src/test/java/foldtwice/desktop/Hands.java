@@ -313,6 +313,9 @@ final class Hands implements AutoCloseable {
     run(
         () -> {
           Node node = Optional.ofNullable(scene.lookup(selector)).orElse(there);
+          node.getScene()
+              .getRoot()
+              .applyCss(); // what was just made does nothing before it is shown
           node.requestFocus(); // as it is now: rows may have been made anew
           pressNow(KeyCode.SPACE);
         });

@@ -176,7 +176,7 @@ class KitsByHandTest {
     }
   }
 
-  /** A conflict a kit would bring is settled with it, and is one undo with the kit. */
+  /** A conflict a kit would bring is settled with it, left again, and is one undo with the kit. */
   @Test
   void whatHelpsAgainstAConflictIsDoneWithTheKit() throws Exception {
     Path kit = here.resolve("one.json");
@@ -207,6 +207,10 @@ class KitsByHandTest {
       assertThat(hands.text("#kit-told")).as("keys as they are printed").doesNotContain("[");
       hands.space("#kit-help-0");
       hands.waitForText("#kit-told", "With the kit:");
+      hands.waitForText("#kit-told", "Nothing new would conflict");
+      hands.space("#kit-unhelp-0");
+      hands.waitForText("#kit-told", "What helps:");
+      hands.space("#kit-help-0");
       hands.waitForText("#kit-told", "Nothing new would conflict");
       takeIn(hands);
       hands.waitUntil("it is there", () -> library(hands).bindings().containsKey(flag.id()));
