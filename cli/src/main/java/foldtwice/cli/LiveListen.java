@@ -146,7 +146,11 @@ final class LiveListen implements Callable<Integer> {
 
     @Override
     public void taken(Set<Press> presses) {
-      out.line("taken by another program: %s keys", Integer.toString(presses.size()));
+      out.line(
+          "%s",
+          presses.isEmpty()
+              ? "no other program has any of the keys now"
+              : "taken by another program: " + presses.size() + " keys");
     }
 
     @Override

@@ -65,7 +65,8 @@ public final class Firing implements AutoCloseable {
   }
 
   /** A program that begins is looked for after so many milliseconds, and so many more. */
-  private static final List<Long> STARTS = List.of(0L, 400L, 1_000L, 2_000L, 4_000L);
+  private static final List<Long> STARTS =
+      List.of(0L, 400L, 1_000L, 2_000L, 4_000L, 8_000L, 16_000L);
 
   private final LiveComputer computer;
   private final Scripts scripts;

@@ -110,7 +110,9 @@ class FiringTest {
         for (int turn = 0; turn < 2; turn++) {
           heard.clear();
           Desktop.Window window = desktop.window(0);
-          Desktop.await("its key is caught", 10_000, () -> !desktop.isFree(KEY));
+          long b = System.nanoTime();
+          Desktop.await("its key is caught", 40_000, () -> !desktop.isFree(KEY));
+          System.err.println("ZZ " + (System.nanoTime() - b) / 1000000);
           keys.strike(KEY);
           Desktop.await("a run", 5_000, () -> heard.contains("over"));
           assertThat(window.text()).isEqualTo("[stamp]");

@@ -24,8 +24,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.LongSupplier;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -49,6 +51,7 @@ class ListenTest {
   private final List<String> heard = new CopyOnWriteArrayList<>();
   private Display keys;
   private long slowness;
+  private LongSupplier telling = () -> 0;
   private Listening listening;
 
   @BeforeAll
@@ -115,6 +118,7 @@ class ListenTest {
                 Map.of())));
     edits.add(new Edit.PutBinding(binding("three", new Place.Whole("w"), "Ctrl+G then H then I")));
     edits.add(new Edit.PutBinding(binding("letters", new Place.Within("w", "text"), "Q then W")));
+    edits.add(new Edit.PutBinding(binding("elsewhere", new Place.Within("w", "window"), "Z")));
     edits.add(new Edit.PutBinding(binding("short", new Place.Whole("w"), "Ctrl+P")));
     edits.add(new Edit.PutBinding(binding("long", new Place.Whole("w"), "Ctrl+P then R")));
     edits.add(new Edit.PutBinding(binding("chain", new Place.Whole("w"), "Ctrl+L then B")));
@@ -125,6 +129,7 @@ class ListenTest {
     return new Listening.Where() {
       @Override
       public Optional<Place> state(long process) {
+        pause(telling.getAsLong());
         return process == window.process().pid()
             ? Optional.of(new Place.Within("w", "text"))
             : Optional.empty();
@@ -153,7 +158,7 @@ class ListenTest {
               @Override
               public void fires(String binding, Optional<Press> by) {
                 heard.add(binding);
-                pause();
+                pause(slowness);
               }
 
               @Override
@@ -179,9 +184,9 @@ class ListenTest {
     Desktop.await("the keys to be caught", 5_000, () -> !desktop.isFree(EVERYWHERE));
   }
 
-  private void pause() {
+  private static void pause(long millis) {
     try {
-      Thread.sleep(slowness);
+      Thread.sleep(millis);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
@@ -250,7 +255,7 @@ class ListenTest {
     hears("chain");
     assertThat(text()).isEmpty();
     strike(L, Press.of(KeyCode.KEY_X));
-    Desktop.await("the letter", 3_000, () -> text().equals("x"));
+    Desktop.await("the letter, there is " + text(), 3_000, () -> text().equals("x"));
     hears("chain");
   }
 
@@ -284,6 +289,40 @@ class ListenTest {
     assertThat(text()).isEqualTo("qxyz".repeat(5));
   }
 
+  /**
+   * Where one is takes long to tell, sometimes too long. What is typed meanwhile waits for it: all
+   * comes, in its order, but what fired. Letters fall to the sequence, to nobody, to a binding of
+   * another context, and again and again the same.
+   */
+  @Test
+  void howeverLongItTakesWhatIsTypedComesInItsOrder() throws Exception {
+    int fired = 0;
+    for (long seed = 1; seed <= 4; seed++) {
+      Random random = new Random(seed);
+      int longest = seed % 2 == 0 ? 500 : 150;
+      telling = () -> random.nextInt(4) > 0 ? 0 : random.nextInt(longest);
+      listen();
+      StringBuilder typed = new StringBuilder();
+      for (int i = 0; i < 30; i++) {
+        typed.append("qqwxz".charAt(random.nextInt(5)));
+        keys.strike(Press.of(KeyCode.of("Key" + Character.toUpperCase(typed.charAt(i))).get()));
+        Thread.sleep(random.nextInt(40));
+      }
+      Desktop.await(
+          "all to be typed or fired, of " + typed + " there is " + text(),
+          30_000,
+          () -> text().length() + 2 * heard.size() == typed.length());
+      // what was not told in time was typed
+      assertThat(text()).as("seed " + seed).matches(typed.toString().replace("qw", "(qw)?"));
+      assertThat(heard).as("seed " + seed).allMatch("letters"::equals);
+      fired += heard.size();
+      listening.close();
+      heard.clear();
+      window.told("clear");
+    }
+    assertThat(fired).isGreaterThan(3);
+  }
+
   /** Whoever hears takes as long as it likes: keys go on being caught and given meanwhile. */
   @Test
   void whoHearsSlowlyHoldsNothingUp() throws Exception {
@@ -310,6 +349,18 @@ class ListenTest {
     keys.key(KeyCode.ALT_LEFT, false);
     keys.key(KeyCode.CONTROL_LEFT, false);
     hears("up");
+    Press up = Press.of(KeyCode.KEY_H, Modifier.CTRL, Modifier.ALT);
+    strike(up); // sooner than the display repeats anything
+    hears("up", "up");
+    keys.key(KeyCode.CONTROL_LEFT, true);
+    keys.key(KeyCode.ALT_LEFT, true);
+    keys.key(KeyCode.KEY_H, true);
+    Thread.sleep(100);
+    assertThat(heard).hasSize(2);
+    keys.key(KeyCode.CONTROL_LEFT, false); // fingers come up in any order
+    keys.key(KeyCode.ALT_LEFT, false);
+    keys.key(KeyCode.KEY_H, false);
+    hears("up", "up", "up");
   }
 
   /** While a second stroke is awaited its key is caught; when the time is over it types again. */
@@ -352,6 +403,9 @@ class ListenTest {
       strike(EVERYWHERE);
       Desktop.await("the others still fire", 3_000, () -> heard.contains("all"));
     }
+    Desktop.await("what is let go is caught", 5_000, () -> heard.contains("taken 0"));
+    strike(Press.of(KeyCode.KEY_J, Modifier.CTRL));
+    Desktop.await("it fires", 3_000, () -> heard.contains("here"));
   }
 
   @Test

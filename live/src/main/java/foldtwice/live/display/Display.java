@@ -20,6 +20,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -267,7 +268,8 @@ public final class Display implements AutoCloseable {
     return held;
   }
 
-  private Set<KeyCode> down() {
+  /** The keys that are down. */
+  public synchronized Set<KeyCode> down() {
     byte[] keys = new byte[32];
     if (!isOver()) {
       X.XQueryKeymap(display, keys);
@@ -294,9 +296,25 @@ public final class Display implements AutoCloseable {
     }
   }
 
-  /** Presses a key and lets it come up, with modifiers held and nothing else. */
+  /**
+   * Presses a key and lets it come up, with these modifiers held and no others: those that are down
+   * already stay so, others come up.
+   */
   public synchronized void strike(Press press) {
-    List<KeyCode> held = press.held().list().stream().map(Display::key).toList();
+    Modifiers there = Modifiers.NONE;
+    for (KeyCode code : down()) {
+      Optional<Modifier> modifier = code.modifier();
+      if (modifier.filter(press.held().list()::contains).isPresent()) {
+        there = there.with(modifier.get());
+      } else if (modifier.isPresent()) {
+        send(code, false);
+      }
+    }
+    List<KeyCode> held =
+        press.held().list().stream()
+            .filter(Predicate.not(there.list()::contains))
+            .map(Display::key)
+            .toList();
     held.forEach(k -> send(k, true));
     send(press.code(), true);
     send(press.code(), false);

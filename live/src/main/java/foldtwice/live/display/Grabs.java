@@ -3,6 +3,8 @@ package foldtwice.live.display;
 import com.sun.jna.Library;
 import com.sun.jna.Native;
 import com.sun.jna.NativeLong;
+import com.sun.jna.Pointer;
+import com.sun.jna.Structure;
 import com.sun.jna.platform.unix.X11;
 import com.sun.jna.ptr.IntByReference;
 import foldtwice.trigger.KeyCode;
@@ -27,35 +29,97 @@ public final class Grabs {
   private static final int ALTGR = X11.Mod5Mask;
 
   /** What the library of the display has besides. */
-  interface Freezing extends Library {
+  interface More extends Library {
     int XAllowEvents(X11.Display display, int mode, NativeLong time);
 
     int XConnectionNumber(X11.Display display);
 
     boolean XkbSetDetectableAutoRepeat(X11.Display display, int on, IntByReference supported);
+
+    int XGrabServer(X11.Display display);
+
+    int XUngrabServer(X11.Display display);
+
+    X11.Window XCreateWindow(
+        X11.Display display,
+        X11.Window parent,
+        int x,
+        int y,
+        int width,
+        int height,
+        int border,
+        int depth,
+        int kind,
+        Pointer visual,
+        NativeLong which,
+        Attributes how);
+  }
+
+  /** How a window is made, as the display's library has it; its truths are 0 and 1. */
+  @Structure.FieldOrder({
+    "backgroundPixmap",
+    "backgroundPixel",
+    "borderPixmap",
+    "borderPixel",
+    "bitGravity",
+    "windowGravity",
+    "backingStore",
+    "backingPlanes",
+    "backingPixel",
+    "saveUnder",
+    "events",
+    "stopped",
+    "unmanaged",
+    "colormap",
+    "cursor"
+  })
+  public static final class Attributes extends Structure {
+    public NativeLong backgroundPixmap;
+    public NativeLong backgroundPixel;
+    public NativeLong borderPixmap;
+    public NativeLong borderPixel;
+    public int bitGravity;
+    public int windowGravity;
+    public int backingStore;
+    public NativeLong backingPlanes;
+    public NativeLong backingPixel;
+    public int saveUnder;
+    public NativeLong events;
+    public NativeLong stopped;
+    public int unmanaged;
+    public NativeLong colormap;
+    public NativeLong cursor;
   }
 
   private static final int ASYNC_KEYBOARD = 3;
   private static final int REPLAY_KEYBOARD = 5;
-  private static final Freezing FREEZING = Native.load("X11", Freezing.class);
+  private static final int INPUT_ONLY = 2;
+  private static final int UNMANAGED = 1 << 9;
+  private static final More MORE = Native.load("X11", More.class);
 
   private final Display display;
   private final Set<Press> caught = new HashSet<>();
   private final X11.XEvent event = new X11.XEvent();
 
+  /** Gets the keys while every one is caught; not seen, and made when it is needed first. */
+  private Optional<X11.Window> catcher = Optional.empty();
+
   public Grabs(Display display) {
     this.display = display;
-    FREEZING.XkbSetDetectableAutoRepeat(display.handle(), 1, new IntByReference());
+    MORE.XkbSetDetectableAutoRepeat(display.handle(), 1, new IntByReference());
     Display.X.XSelectInput(
         display.handle(), display.root(), new NativeLong(X11.PropertyChangeMask));
   }
 
-  /**
-   * Something that happened to a caught key, or elsewhere. While a key that went down is not
-   * answered by {@link #keep} or {@link #pass}, the keyboard stands still.
-   */
+  /** Something that happened to a caught key, or elsewhere. */
   public sealed interface Heard {
-    record Down(Press press) implements Heard {}
+    /**
+     * A key went down. Until it is answered by {@link #keep} or {@link #pass}, the keyboard stands
+     * still.
+     *
+     * @param loose it came while every key was caught: the keyboard goes on
+     */
+    record Down(Press press, boolean loose) implements Heard {}
 
     record Up(Press press) implements Heard {}
 
@@ -73,7 +137,7 @@ public final class Grabs {
       if (on) {
         Display.X.XGrabKeyboard(
             display.handle(),
-            display.root(),
+            catcher(),
             0,
             X11.GrabModeAsync,
             X11.GrabModeAsync,
@@ -85,9 +149,64 @@ public final class Grabs {
     }
   }
 
+  private X11.Window catcher() {
+    if (catcher.isEmpty()) {
+      Attributes how = new Attributes();
+      how.unmanaged = 1; // no window manager shows it
+      catcher =
+          Optional.of(
+              MORE.XCreateWindow(
+                  display.handle(),
+                  display.root(),
+                  -1,
+                  -1,
+                  1,
+                  1,
+                  0,
+                  0,
+                  INPUT_ONLY,
+                  Pointer.NULL,
+                  new NativeLong(UNMANAGED),
+                  how));
+      Display.X.XMapWindow(display.handle(), catcher.get());
+    }
+    return catcher.get();
+  }
+
+  /**
+   * Catches no more than it was told to, where nothing is left that came while it caught every key.
+   *
+   * @return false when something is, which has to be {@link #heard} first
+   */
+  public boolean calm() {
+    boolean[] calm = {false};
+    alone(
+        () -> {
+          Display.X.XSync(display.handle(), false);
+          calm[0] = Display.X.XPending(display.handle()) == 0;
+          if (calm[0]) {
+            everything(false);
+          }
+        });
+    return calm[0];
+  }
+
+  /** Does something on the display between whose parts no program does anything. */
+  public void alone(Runnable done) {
+    synchronized (display) {
+      MORE.XGrabServer(display.handle());
+      try {
+        done.run();
+      } finally {
+        MORE.XUngrabServer(display.handle());
+        Display.X.XSync(display.handle(), false);
+      }
+    }
+  }
+
   /** The number of the connection, to wait on. */
   public int connection() {
-    return FREEZING.XConnectionNumber(display.handle());
+    return MORE.XConnectionNumber(display.handle());
   }
 
   /** The key that went down is ours: no program sees it. */
@@ -102,7 +221,7 @@ public final class Grabs {
 
   private void allow(int mode) {
     synchronized (display) {
-      FREEZING.XAllowEvents(display.handle(), mode, new NativeLong(0));
+      MORE.XAllowEvents(display.handle(), mode, new NativeLong(0));
       Display.X.XFlush(display.handle());
     }
   }
@@ -188,7 +307,9 @@ public final class Grabs {
           event.read();
           Optional<Press> press = press(event.xkey);
           if (press.isPresent()) {
-            return press.map(p -> event.type == X11.KeyPress ? new Heard.Down(p) : new Heard.Up(p));
+            boolean loose = catcher.filter(event.xkey.window::equals).isPresent();
+            return press.map(
+                p -> event.type == X11.KeyPress ? new Heard.Down(p, loose) : new Heard.Up(p));
           }
           pass();
         }

@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /**
  * Which presses of a library are caught: the first strokes of the keys of its bindings whose
@@ -95,27 +94,18 @@ public final class Catching {
     return within;
   }
 
-  /** What may follow strokes that wait, in a state. */
-  Set<Press> following(Place state, List<Signal> pending) {
-    Set<Press> next = new HashSet<>();
-    for (Binding b : library.bindings().values()) {
-      if (!runs(b) || !keymap.statesOf(b.place()).contains(state)) {
-        continue;
-      }
-      for (Trigger t : b.triggers()) {
-        if (t instanceof Trigger.Keys keys && keys.strokes().size() > 1) {
-          keymap.paths(t).stream()
-              .filter(
-                  path ->
-                      path.size() > pending.size()
-                          && path.subList(0, pending.size()).equals(pending))
-              .map(path -> path.get(pending.size()))
-              .flatMap(s -> s instanceof Press p ? Stream.of(p) : Stream.empty())
-              .forEach(next::add);
-        }
-      }
-    }
-    return next;
+  /** Whether one of the library's own sequences goes on from strokes that wait, in a state. */
+  boolean goesOn(Place state, List<Signal> pending) {
+    return library.bindings().values().stream()
+        .filter(b -> runs(b) && keymap.statesOf(b.place()).contains(state))
+        .flatMap(b -> b.triggers().stream())
+        .filter(t -> t instanceof Trigger.Keys keys && keys.strokes().size() > 1)
+        .flatMap(t -> keymap.paths(t).stream())
+        .anyMatch(
+            path ->
+                path.size() > pending.size()
+                    && path.get(pending.size()) instanceof Press
+                    && path.subList(0, pending.size()).equals(pending));
   }
 
   Keymap keymap() {

@@ -7,6 +7,7 @@ import com.sun.jna.Pointer;
 import foldtwice.live.display.Display;
 import foldtwice.live.display.DisplayException;
 import foldtwice.live.display.Grabs;
+import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Press;
 import java.io.IOException;
 import java.io.InputStream;
@@ -33,34 +34,45 @@ public final class Listener {
 
   private static final int READABLE = 1;
   private static final int LOOKS_EVERY = 50;
+  private static final int WATCHES_EVERY = 10;
+
+  /** What another program had caught is tried again after so long, in nanoseconds. */
+  private static final long TRIES_EVERY = 1_000_000_000;
+
+  /** A key of which is asked what it means. */
+  private record Question(long number, Press press, boolean loose, long at) {}
 
   private final Display display;
   private final Grabs grabs;
+  private final Strokes strokes;
   private final InputStream in;
   private final PrintStream out;
   private final StringBuilder line = new StringBuilder();
   private final Map<Long, Set<Press>> within = new HashMap<>();
-  private final Set<Press> held = new HashSet<>();
+
+  /** What is down, by whether it is kept from its program. */
+  private final Map<Press, Boolean> down = new HashMap<>();
+
   private Set<Press> everywhere = Set.of();
-  private Set<Press> next = Set.of();
+
+  /** Those another program has caught, as they were told last. */
   private Set<Press> told = Set.of();
+
   private Optional<Press> stop = Optional.empty();
+  private long tried;
   private long front;
   private long heardAt = System.nanoTime();
-  private long askedAt;
-  private Optional<Press> asked = Optional.empty();
+  private Optional<Question> asked = Optional.empty();
 
-  /** Every key is caught: strokes are waited for. */
-  private boolean everything;
-
-  /** The press that is asked for was caught while every key was: it does not wait anywhere. */
-  private boolean loose;
+  /** The number of the last key that was told. */
+  private long count;
 
   private boolean over;
 
   private Listener(Display display, InputStream in, PrintStream out) {
     this.display = display;
     this.grabs = new Grabs(display);
+    this.strokes = new Strokes(display, grabs, this::wanted);
     this.in = in;
     this.out = out;
   }
@@ -88,19 +100,58 @@ public final class Listener {
     while (!over) {
       descriptors.setShort(6, (short) 0);
       descriptors.setShort(14, (short) 0);
-      system.poll(descriptors, 2, LOOKS_EVERY);
+      system.poll(descriptors, 2, down.isEmpty() ? LOOKS_EVERY : WATCHES_EVERY);
       read(descriptors.getShort(14) != 0);
       keys();
+      watch();
       long now = System.nanoTime();
-      if (asked.isPresent() && now - askedAt > Wire.ANSWERED * 1_000_000) {
-        answer(false);
-        out.println(Wire.LATE);
+      asked.filter(q -> now - q.at() > Wire.ANSWERED * 1_000_000).ifPresent(this::late);
+      if (!told.isEmpty() && asked.isEmpty() && now - tried > TRIES_EVERY) {
+        grab(); // whoever had caught them may have let them go
       }
       if (now - heardAt > Wire.SILENT * 1_000_000 || display.isGone()) {
         over = true; // the parent hangs or is gone: everything is given back
       }
     }
-    grabs.catching(Set.of());
+    if (!display.isGone()) {
+      asked.ifPresent(this::late);
+      strokes.giveBack();
+      grabs.catching(Set.of());
+    }
+  }
+
+  private void late(Question question) {
+    asked = Optional.empty();
+    strokes.untold(question.press(), question.loose());
+    down.put(question.press(), false);
+    watch();
+    out.println(Wire.LATE);
+  }
+
+  /**
+   * Which keys that went down are up. The display tells it of those alone that are caught when they
+   * come up: of the others it is asked.
+   */
+  private void watch() {
+    if (down.isEmpty()) {
+      return;
+    }
+    Set<KeyCode> still = display.down();
+    for (Press p : Set.copyOf(down.keySet())) {
+      if (!still.contains(p.code())) {
+        up(p);
+      }
+    }
+  }
+
+  /** With the modifiers it went down with: they may have come up before. */
+  private void up(Press press) {
+    for (Press p : Set.copyOf(down.keySet())) {
+      if (p.code() == press.code()) {
+        down.remove(p);
+        out.println(Wire.LIFT + " " + Wire.write(p));
+      }
+    }
   }
 
   private long process() {
@@ -133,60 +184,45 @@ public final class Listener {
     switch (words.getFirst()) {
       case Wire.STOP_IS -> stop = rest.stream().findFirst().flatMap(Wire::press);
       case Wire.EVERYWHERE -> {
-        everywhere = Wire.presses(rest);
+        everywhere = Set.copyOf(Wire.presses(rest));
         within.clear();
       }
       case Wire.WITHIN ->
-          within.put(Long.parseLong(rest.getFirst()), Wire.presses(rest.subList(1, rest.size())));
-      case Wire.NEXT -> {
-        next = Wire.presses(rest);
-        if (everything != !next.isEmpty()) {
-          everything = !next.isEmpty();
-          grabs.everything(everything);
-        }
-      }
+          within.put(
+              Long.parseLong(rest.getFirst()),
+              Set.copyOf(Wire.presses(rest.subList(1, rest.size()))));
       case Wire.DONE -> {
         grab();
         out.println(Wire.DONE);
       }
-      case Wire.KEEP -> answer(true);
-      case Wire.PASS -> answer(false);
-      case Wire.SEND -> rest.stream().findFirst().flatMap(Wire::press).ifPresent(this::send);
+      case Wire.ANSWER ->
+          asked
+              .filter(q -> q.number() == Long.parseLong(rest.getFirst()))
+              .ifPresent(q -> answer(q, rest.subList(1, rest.size())));
+      case Wire.OVER -> over(Long.parseLong(rest.getFirst()), rest.subList(1, rest.size()));
       default -> {} // a sign of life
     }
   }
 
-  private void answer(boolean keep) {
-    if (asked.isPresent()) {
-      Press press = asked.get();
-      asked = Optional.empty();
-      if (!loose) {
-        if (keep) {
-          grabs.keep();
-        } else {
-          grabs.pass();
-        }
-      } else if (!keep) {
-        send(press);
-      }
-      if (keep) {
-        out.println(Wire.KEPT);
-      }
+  private void answer(Question question, List<String> words) {
+    asked = Optional.empty();
+    boolean keep = words.get(0).equals(Wire.KEEP);
+    List<Press> send = Wire.presses(words.subList(2, words.size()));
+    strokes.told(question.press(), question.loose(), keep, Integer.parseInt(words.get(1)), send);
+    down.put(question.press(), keep);
+    watch();
+    if (keep) {
+      out.println(Wire.KEPT + " " + question.number());
     }
   }
 
-  /** Sends a press that was kept before and turned out not to be anybody's. */
-  private void send(Press press) {
-    if (everything) {
-      grabs.everything(false);
-    }
-    Set<Press> without = wanted();
-    without.remove(press);
-    grabs.catching(without);
-    display.strike(press);
-    grab();
-    if (everything) {
-      grabs.everything(true);
+  /** Unless it was answered otherwise since: that it was late, or where another is in front. */
+  private void over(long number, List<String> send) {
+    long answered = count - (asked.isPresent() ? 1 : 0);
+    if (number == answered && strokes.isWaiting()) {
+      strokes.over(Wire.presses(send));
+      watch();
+      out.println(Wire.OVER + " " + number);
     }
   }
 
@@ -198,6 +234,7 @@ public final class Listener {
   }
 
   private void grab() {
+    tried = System.nanoTime();
     Set<Press> taken = grabs.catching(wanted());
     if (!taken.equals(told)) {
       told = taken;
@@ -210,15 +247,15 @@ public final class Listener {
     while (asked.isEmpty() && !over) {
       Optional<Grabs.Heard> heard = grabs.heard();
       if (heard.isEmpty()) {
+        if (strokes.hasMore()) {
+          continue;
+        }
         return;
       }
       switch (heard.get()) {
         case Grabs.Heard.Elsewhere e -> front();
-        case Grabs.Heard.Up(Press press) -> {
-          held.removeIf(p -> p.code() == press.code());
-          out.println(Wire.LIFT + " " + Wire.write(press));
-        }
-        case Grabs.Heard.Down(Press press) -> down(press);
+        case Grabs.Heard.Up(Press press) -> up(press);
+        case Grabs.Heard.Down(Press press, boolean loose) -> down(press, loose);
       }
     }
   }
@@ -227,28 +264,30 @@ public final class Listener {
     long now = process();
     if (now != front) {
       front = now;
+      strokes.forget();
       out.println(Wire.FRONT + " " + front);
       grab();
     }
   }
 
-  private void down(Press press) {
+  private void down(Press press, boolean loose) {
     if (press.code().isModifier()) {
       return; // it comes with the key it changes
     }
     if (stop.filter(press::equals).isPresent()) {
+      strokes.forget();
       grabs.keep();
       grabs.everything(false);
       grabs.catching(Set.of());
       out.println(Wire.STOP);
       over = true;
-    } else if (!held.add(press)) {
-      grabs.keep(); // it repeats while it is down
+    } else if (down.getOrDefault(press, false)) {
+      grabs.keep(); // it repeats
     } else {
-      asked = Optional.of(press);
-      loose = everything;
-      askedAt = System.nanoTime();
-      out.println(Wire.DOWN + " " + Wire.write(press) + " " + front);
+      count++;
+      down.put(press, true);
+      asked = Optional.of(new Question(count, press, loose, System.nanoTime()));
+      out.println(Wire.DOWN + " " + count + " " + Wire.write(press) + " " + front);
     }
   }
 }

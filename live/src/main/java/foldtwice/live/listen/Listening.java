@@ -10,6 +10,7 @@ import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -47,7 +48,10 @@ public final class Listening implements AutoCloseable {
     /** Several claim it, so none fired. */
     void undecided(List<Claim> claims);
 
-    /** Another program has these already: they cannot be caught. */
+    /**
+     * Another program has these already: they cannot be caught. Told again when they are others;
+     * none when all are caught.
+     */
     void taken(Set<Press> presses);
 
     /**
@@ -94,10 +98,19 @@ public final class Listening implements AutoCloseable {
   /** What the listener was told last to catch. */
   private List<String> told = List.of();
 
+  /** The number of the last key that was answered. */
+  private long answered;
+
   /** What a key means that is about to be kept; of the reading thread only. */
   private List<Outcome> meant = List.of();
 
   private Optional<Press> meantBy = Optional.empty();
+
+  /**
+   * What it means that no more was pressed after a key, by its number; done when the listener says
+   * that it was so.
+   */
+  private final Map<Long, List<Outcome>> over = new HashMap<>();
 
   private Listening(ListenerProcess listener, Hears hears, Where where) {
     this.listener = listener;
@@ -156,6 +169,9 @@ public final class Listening implements AutoCloseable {
   /** Catches what another state of the library has. */
   public synchronized void catches(Catching next) {
     catching = next;
+    if (meaning != null && meaning.isWaiting()) {
+      over(meaning.forget(), List.of());
+    }
     meaning = new Meaning(next);
     List<String> lines = new ArrayList<>();
     lines.add(Wire.EVERYWHERE + " " + Wire.write(next.everywhere()));
@@ -200,9 +216,13 @@ public final class Listening implements AutoCloseable {
   private void take(List<String> words) {
     List<String> rest = words.subList(1, words.size());
     switch (words.getFirst()) {
-      case Wire.DOWN -> down(Wire.press(rest.get(0)).orElseThrow(), Long.parseLong(rest.get(1)));
+      case Wire.DOWN ->
+          down(
+              Long.parseLong(rest.get(0)),
+              Wire.press(rest.get(1)).orElseThrow(),
+              Long.parseLong(rest.get(2)));
       case Wire.LIFT -> Wire.press(rest.getFirst()).ifPresent(this::lift);
-      case Wire.TAKEN -> telling.execute(() -> hears.taken(Wire.presses(rest)));
+      case Wire.TAKEN -> telling.execute(() -> hears.taken(Set.copyOf(Wire.presses(rest))));
       case Wire.FRONT -> {
         forget();
         long process = Long.parseLong(rest.getFirst());
@@ -210,6 +230,7 @@ public final class Listening implements AutoCloseable {
       }
       case Wire.DONE -> caught.countDown();
       case Wire.KEPT -> tell(meant, meantBy);
+      case Wire.OVER -> wasOver(Long.parseLong(rest.getFirst()));
       case Wire.LATE -> {
         LOG.warn("a key was passed on: it took too long to tell what it means");
         forget();
@@ -221,29 +242,30 @@ public final class Listening implements AutoCloseable {
 
   private synchronized void forget() {
     meaning.forget();
-    listener.say(Wire.NEXT);
+    over.clear();
   }
 
   private static long now() {
     return System.nanoTime() / 1_000_000;
   }
 
-  private void down(Press press, long process) {
+  private void down(long number, Press press, long process) {
     Optional<Place> in = where.state(process);
-    Meaning.Answer answer;
     synchronized (this) {
-      answer = meaning.press(press, in, now());
+      Meaning.Answer answer = meaning.press(press, in, now());
+      answered = number;
+      meant = answer.outcomes();
+      say(
+          Wire.ANSWER + " " + number,
+          (answer.keep() ? Wire.KEEP : Wire.PASS) + " " + answer.held(),
+          answer.send());
     }
-    down.add(press.code());
-    meant = answer.outcomes();
     meantBy = Optional.of(press);
-    listener.say((Wire.NEXT + " " + Wire.write(answer.next())).strip());
-    listener.say(answer.keep() ? Wire.KEEP : Wire.PASS);
-    send(answer.send());
+    down.add(press.code());
   }
 
-  private void send(List<Press> presses) {
-    presses.forEach(p -> listener.say(Wire.SEND + " " + Wire.write(p)));
+  private void say(String what, String how, List<Press> send) {
+    listener.say((what + " " + how + " " + Wire.write(send)).strip());
   }
 
   /** Something was done with another thing than the keyboard: it is whole at once. */
@@ -270,19 +292,27 @@ public final class Listening implements AutoCloseable {
     tell(outcomes, Optional.empty());
   }
 
-  private void tick() {
-    Meaning.Answer answer;
-    synchronized (this) {
-      if (meaning == null || !meaning.isWaiting()) {
-        return;
-      }
-      answer = meaning.tick(now());
+  private synchronized void tick() {
+    if (meaning != null && meaning.isWaiting()) {
+      Meaning.Answer answer = meaning.tick(now());
       if (!meaning.isWaiting()) {
-        listener.say(Wire.NEXT);
-        send(answer.send());
+        over(answer.send(), answer.outcomes());
       }
     }
-    tell(answer.outcomes(), Optional.empty());
+  }
+
+  /** No more was pressed in time, or none of it counts any more. */
+  private void over(List<Press> send, List<Outcome> outcomes) {
+    over.put(answered, outcomes);
+    listener.say((Wire.OVER + " " + answered + " " + Wire.write(send)).strip());
+  }
+
+  private void wasOver(long number) {
+    List<Outcome> outcomes;
+    synchronized (this) {
+      outcomes = over.remove(number);
+    }
+    tell(outcomes == null ? List.of() : outcomes, Optional.empty());
   }
 
   private void tell(List<Outcome> outcomes, Optional<Press> by) {

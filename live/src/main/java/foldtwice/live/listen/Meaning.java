@@ -10,7 +10,6 @@ import foldtwice.trigger.Signal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * What caught presses mean, by the resolver, and what becomes of each: it is somebody's of the
@@ -25,13 +24,13 @@ final class Meaning {
    * @param send what was kept before and goes to the program now, in order; with the press itself
    *     at the end where that must not go before them
    * @param outcomes those of the library
-   * @param next what may follow; empty where nothing is waited for
+   * @param held how many strokes are held back from now on; the press itself the last where it is
+   *     kept
    */
-  record Answer(boolean keep, List<Press> send, List<Outcome> outcomes, Set<Press> next) {
+  record Answer(boolean keep, List<Press> send, List<Outcome> outcomes, int held) {
     Answer {
       send = List.copyOf(send);
       outcomes = List.copyOf(outcomes);
-      next = Set.copyOf(next);
     }
   }
 
@@ -45,10 +44,16 @@ final class Meaning {
     this.resolver = new Resolver(catching.keymap());
   }
 
-  /** Another window came to the front: what was pressed before means nothing any more. */
-  void forget() {
+  /**
+   * What was pressed before means nothing any more.
+   *
+   * @return the strokes that were held back
+   */
+  List<Press> forget() {
+    List<Press> were = kept;
     state = Optional.empty();
     kept = List.of();
+    return were;
   }
 
   /**
@@ -59,8 +64,9 @@ final class Meaning {
    */
   Answer press(Press press, Optional<Place> in, long now) {
     Place place = catching.state(in);
+    List<Press> send = new ArrayList<>();
     if (state.filter(s -> s.place().equals(place)).isEmpty()) {
-      forget();
+      send.addAll(forget());
       state = Optional.of(Resolver.start(place));
     }
     Resolver.Answer answer = resolver.press(state.get(), press, now);
@@ -68,13 +74,12 @@ final class Meaning {
     strokes.add(press);
     boolean aside = answer.next().pending().equals(state.get().pending()) && !kept.isEmpty();
     if (aside) { // the desktop's own: what waits goes on waiting
-      return new Answer(false, List.of(), List.of(), following(answer.next()));
+      return new Answer(false, List.of(), List.of(), kept.size());
     }
-    List<Press> send = theirs(answer.outcomes(), strokes);
-    Set<Press> next = following(answer.next());
+    send.addAll(theirs(answer.outcomes(), strokes));
     boolean waits = !answer.next().pending().isEmpty();
-    if (waits && next.isEmpty()) { // only the program's own sequences go on from here
-      send.addAll(strokes);
+    if (waits && !catching.goesOn(place, answer.next().pending())) {
+      send.addAll(strokes); // only the program's own sequences go on from here
       forget();
     } else {
       state = Optional.of(answer.next());
@@ -83,8 +88,8 @@ final class Meaning {
     List<Outcome> ours = ours(answer.outcomes());
     boolean itself = !send.isEmpty() && send.getLast().equals(press) && !waitsFor(press);
     return itself && send.size() == 1
-        ? new Answer(false, List.of(), ours, next)
-        : new Answer(true, send, ours, next);
+        ? new Answer(false, List.of(), ours, kept.size())
+        : new Answer(true, send, ours, kept.size());
   }
 
   private boolean waitsFor(Press press) {
@@ -99,16 +104,16 @@ final class Meaning {
   /** Time passes. */
   Answer tick(long now) {
     if (state.filter(s -> !s.pending().isEmpty()).isEmpty()) {
-      return new Answer(true, List.of(), List.of(), Set.of());
+      return new Answer(true, List.of(), List.of(), 0);
     }
     Resolver.Answer answer = resolver.tick(state.get(), now);
     if (!answer.next().pending().isEmpty()) {
-      return new Answer(true, List.of(), List.of(), following(answer.next()));
+      return new Answer(true, List.of(), List.of(), kept.size());
     }
     List<Press> send = theirs(answer.outcomes(), new ArrayList<>(kept));
     state = Optional.of(answer.next());
     kept = List.of();
-    return new Answer(true, send, ours(answer.outcomes()), Set.of());
+    return new Answer(true, send, ours(answer.outcomes()), 0);
   }
 
   /** Something else than a press: it is whole at once. */
@@ -120,12 +125,6 @@ final class Meaning {
   /** A key comes up where strokes may be waiting. */
   List<Outcome> lift(Signal up, long now) {
     return state.map(s -> ours(resolver.press(s, up, now).outcomes())).orElse(List.of());
-  }
-
-  private Set<Press> following(Resolver.State waiting) {
-    return waiting.pending().isEmpty()
-        ? Set.of()
-        : catching.following(waiting.place(), waiting.pending());
   }
 
   /** The strokes that are not the library's, taken from the front of all; those that wait stay. */

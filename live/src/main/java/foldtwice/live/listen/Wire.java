@@ -3,7 +3,6 @@ package foldtwice.live.listen;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -27,31 +26,39 @@ final class Wire {
   /** To the listener, with a process and presses: caught while its window is in front. */
   static final String WITHIN = "within";
 
-  /** To the listener, with presses that may follow: every key is caught until there are none. */
-  static final String NEXT = "next";
-
   /** To the listener: what was told is what is to be caught; and back when it is. */
   static final String DONE = "done";
+
+  /**
+   * To the listener: what a key means. With its number, {@link #KEEP} or {@link #PASS}, how many
+   * strokes are held back from now on, and the presses that go to the program.
+   */
+  static final String ANSWER = "answer";
 
   static final String KEEP = "keep";
   static final String PASS = "pass";
 
-  /** To the listener, with a press: sent to the program in front. */
-  static final String SEND = "send";
+  /**
+   * To the listener: what is held back is over. With the number of the last key that was answered,
+   * and the presses that go to the program; and back, with the number, when it was so.
+   */
+  static final String OVER = "over";
 
   /** From the listener. */
   static final String UP = "up";
 
+  /** A key went down: its number, its press, and the process in front. */
   static final String DOWN = "down";
+
   static final String LIFT = "lift";
   static final String STOP = "stop";
   static final String TAKEN = "taken";
   static final String FRONT = "front";
 
-  /** The key that was told last is kept from all programs: what it means may be done now. */
+  /** With a number: the key is kept from all programs, what it means may be done now. */
   static final String KEPT = "kept";
 
-  /** No answer came in time: the key went to its program. */
+  /** No answer came in time: the key, and all that was held back, went to its program. */
   static final String LATE = "late";
 
   static final String FAILED = "failed";
@@ -68,6 +75,10 @@ final class Wire {
     return p.code().code() + ":" + p.held().bits();
   }
 
+  static String write(List<Press> presses) {
+    return presses.stream().map(Wire::write).collect(Collectors.joining(" "));
+  }
+
   static String write(Set<Press> presses) {
     return presses.stream().map(Wire::write).sorted().collect(Collectors.joining(" "));
   }
@@ -81,9 +92,7 @@ final class Wire {
         .map(c -> new Press(c, new Modifiers(Integer.parseInt(word.substring(colon + 1)))));
   }
 
-  static Set<Press> presses(List<String> words) {
-    Set<Press> all = new LinkedHashSet<>();
-    words.forEach(w -> press(w).ifPresent(all::add));
-    return all;
+  static List<Press> presses(List<String> words) {
+    return words.stream().flatMap(w -> press(w).stream()).toList();
   }
 }
