@@ -1,5 +1,6 @@
 package foldtwice.cli;
 
+import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
 import foldtwice.handover.Kit;
@@ -251,7 +252,9 @@ final class KitCommand implements Runnable {
                 last.map(KitShelf.Taken::ids).orElse(Map.of()));
         Landing landing =
             Landing.of(
-                Input.subject(mine, station), Input.subject(taking.merged(), station), taking);
+                Audit.of(Input.subject(mine, station)),
+                Audit.of(Input.subject(taking.merged(), station)),
+                taking);
         tell(mine, taking, landing);
         if (!look && !taking.rows().isEmpty()) {
           write(place, kit, taking);

@@ -84,8 +84,9 @@ final class LiveListen implements Callable<Integer> {
         Untold untold = Untold.of(library, computer.programs().keySet());
         if (!untold.bindings().isEmpty()) {
           out.line(
-              "not heard, because running programs do not tell when one is there: %s, in %s",
-              "bindings " + untold.bindings().size(), String.join(", ", untold.contexts()));
+              "%s bindings are not heard, because running programs do not tell when one is there:"
+                  + " in %s",
+              Integer.toString(untold.bindings().size()), String.join(", ", untold.contexts()));
         }
         over.await();
       }

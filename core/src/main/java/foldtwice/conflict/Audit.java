@@ -97,6 +97,13 @@ public final class Audit {
     return fresh;
   }
 
+  /** The conflicts that are not told in another audit; the heaviest first. */
+  public List<Conflict> unlike(Audit other) {
+    Set<String> known =
+        other.conflicts.stream().map(Conflict::fingerprint).collect(Collectors.toSet());
+    return conflicts.stream().filter(c -> !known.contains(c.fingerprint())).toList();
+  }
+
   public Subject subject() {
     return subject;
   }

@@ -1,9 +1,7 @@
 package foldtwice.conflict;
 
 import foldtwice.trigger.Platform;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 
 /**
  * What becomes of a library's triggers on a computer whose modifiers have other parts: all are
@@ -21,16 +19,11 @@ public record Mapping(long triggers, List<Conflict> breaks) {
    * @param plain on the same station, if its modifiers were as the library is written for
    */
   public static Mapping of(Audit here, Audit plain) {
-    Set<String> before = new HashSet<>();
-    plain.conflicts().forEach(c -> before.add(c.fingerprint()));
     return new Mapping(
         here.subject().library().bindings().values().stream()
             .flatMap(b -> b.triggers().stream())
             .filter(t -> t.keyStrokes().stream().anyMatch(s -> !s.modifiers().isEmpty()))
             .count(),
-        here.conflicts().stream()
-            .filter(c -> c.kind().isAboutTrigger())
-            .filter(c -> !before.contains(c.fingerprint()))
-            .toList());
+        here.unlike(plain).stream().filter(c -> c.kind().isAboutTrigger()).toList());
   }
 }

@@ -66,48 +66,32 @@ public record Kit(Card card, String id, Library library) {
    * licences set conditions on sharing.
    */
   public static Choice choose(Library library, Collection<About> some) throws FormatException {
-    Set<String> bindings = new LinkedHashSet<>();
-    Set<String> routines = new LinkedHashSet<>();
-    Set<String> families = new LinkedHashSet<>();
-    Set<String> surfaces = new LinkedHashSet<>();
-    Set<String> procedures = new LinkedHashSet<>();
+    Set<Parts.Part> parts = new LinkedHashSet<>();
     for (About about : some) {
-      bindings.addAll(about.bindings(library));
+      about.bindings(library).forEach(b -> parts.add(new Parts.Part("bindings", b)));
       switch (about) {
-        case About.OfRoutine(String r) -> routines.add(r);
-        case About.OfFamily(String f) -> families.add(f);
-        case About.OnDevice(String d) -> surfaces.add(d);
+        case About.OfRoutine(String r) -> parts.add(new Parts.Part("routines", r));
+        case About.OfFamily(String f) -> parts.add(new Parts.Part("families", f));
+        case About.OnDevice(String d) ->
+            Parts.SURFACES.forEach(list -> parts.add(new Parts.Part(list, d)));
         case About.Program p -> {}
         case About.AtPlace p -> {}
         case About.MostUsed m -> {}
-        case About.OfProcedure(String p) -> procedures.add(p);
+        case About.OfProcedure(String p) -> parts.add(new Parts.Part("procedures", p));
         case About.Everything e -> {
-          families.addAll(library.families().keySet());
-          procedures.addAll(library.procedures().keySet());
+          library.families().keySet().forEach(f -> parts.add(new Parts.Part("families", f)));
+          library.procedures().keySet().forEach(p -> parts.add(new Parts.Part("procedures", p)));
         }
       }
     }
-    return choose(library, bindings, routines, families, surfaces, procedures);
+    return choose(library, parts);
   }
 
-  static Choice choose(
-      Library library,
-      Collection<String> bindings,
-      Collection<String> routines,
-      Collection<String> families,
-      Collection<String> surfaces,
-      Collection<String> procedures)
-      throws FormatException {
+  /** Those of the parts that are there, and all they need. */
+  static Choice choose(Library library, Set<Parts.Part> some) throws FormatException {
     Parts parts = new Parts(library);
     Map<Parts.Part, Parts.Part> because = new LinkedHashMap<>();
-    Deque<Parts.Part> next = new ArrayDeque<>();
-    bindings.forEach(b -> next.add(new Parts.Part("bindings", b)));
-    routines.forEach(r -> next.add(new Parts.Part("routines", r)));
-    families.forEach(f -> next.add(new Parts.Part("families", f)));
-    procedures.forEach(p -> next.add(new Parts.Part("procedures", p)));
-    for (String s : surfaces) {
-      Parts.SURFACES.forEach(list -> next.add(new Parts.Part(list, s)));
-    }
+    Deque<Parts.Part> next = new ArrayDeque<>(some);
     next.removeIf(p -> parts.get(p).isEmpty());
     next.forEach(p -> because.put(p, p));
     while (!next.isEmpty()) {

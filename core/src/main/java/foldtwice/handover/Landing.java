@@ -1,15 +1,13 @@
 package foldtwice.handover;
 
 import foldtwice.binding.Binding;
-import foldtwice.conflict.Auditor;
+import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
 import foldtwice.ready.Outlook;
 import foldtwice.ready.Wait;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 
 /**
  * What a kit would meet on one station: the conflicts there would be that are not there now, and
@@ -34,16 +32,13 @@ public record Landing(List<Conflict> fresh, List<Waiting> waits) {
   }
 
   /**
-   * Looks at what would be. Costs two audits.
+   * Looks at what would be.
    *
    * @param now the library as it is, on the station
-   * @param then the library with the kit, on the same one
+   * @param with the library with the kit, on the same one
    */
-  public static Landing of(Subject now, Subject then, Taking taking) {
-    Set<String> known = new HashSet<>();
-    Auditor.audit(now).forEach(c -> known.add(c.fingerprint()));
-    List<Conflict> fresh =
-        Auditor.audit(then).stream().filter(c -> !known.contains(c.fingerprint())).toList();
+  public static Landing of(Audit now, Audit with, Taking taking) {
+    Subject then = with.subject();
     List<Waiting> waits = new ArrayList<>();
     for (String id : taking.bindings()) {
       Binding b = then.library().bindings().get(id);
@@ -60,6 +55,6 @@ public record Landing(List<Conflict> fresh, List<Waiting> waits) {
         }
       }
     }
-    return new Landing(fresh, waits);
+    return new Landing(with.unlike(now), waits);
   }
 }

@@ -45,16 +45,11 @@ public record Taking(
     List<String> bindings,
     int same) {
 
+  /** Programs and what describes them have the ids all libraries know them by. */
   private static final List<String> RENAMED =
-      List.of(
-          "devices",
-          "toolbars",
-          "menus",
-          "offerings",
-          "routines",
-          "bindings",
-          "families",
-          "procedures");
+      Parts.LISTS.stream()
+          .filter(l -> !l.equals("applications") && !l.equals("descriptions"))
+          .toList();
 
   public Taking {
     rows = List.copyOf(rows);

@@ -46,6 +46,11 @@ public record Facts(
 
   /** Of a program of which nothing is known: nothing is held against anybody. */
   public static Facts unknown(String application) {
+    return unknown(application, Labels.AS_DESCRIBED);
+  }
+
+  /** Of a program of which nothing is known but its labels. */
+  public static Facts unknown(String application, Labels labels) {
     return new Facts(
         application,
         "",
@@ -59,7 +64,7 @@ public record Facts(
         Set.of(),
         List.of(),
         Set.of(),
-        Labels.AS_DESCRIBED);
+        labels);
   }
 
   /** A kind of thing a program offers. */

@@ -30,11 +30,6 @@ final class Breaks implements FSTextBreaker {
     this.all = Math.max(1, TEXT.matcher(xhtml).results().count() * LOOKS);
   }
 
-  /** How often it was asked. */
-  long looks() {
-    return looks;
-  }
-
   @Override
   public void setText(String text) {
     looks++;

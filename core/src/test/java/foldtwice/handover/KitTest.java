@@ -30,6 +30,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -44,26 +46,24 @@ class KitTest {
     return LibraryJson.read(Files.readAllBytes(ROOT.resolve("demo/fernhollow.json")));
   }
 
+  private static Set<Parts.Part> bindings(String... ids) {
+    return Stream.of(ids).map(b -> new Parts.Part("bindings", b)).collect(Collectors.toSet());
+  }
+
   private static Kit kit(Library of, String... bindings) throws FormatException {
-    return new Kit(
-        CARD,
-        "label-work",
-        Kit.choose(of, List.of(bindings), List.of(), List.of(), List.of(), List.of()).library());
+    return new Kit(CARD, "label-work", Kit.choose(of, bindings(bindings)).library());
   }
 
   private static Kit whole(Library of) throws FormatException {
-    Set<String> surfaces = new HashSet<>(of.surfaces().keySet());
-    return new Kit(
-        CARD,
-        "whole",
-        Kit.choose(
-                of,
-                of.bindings().keySet(),
-                of.routines().keySet(),
-                of.families().keySet(),
-                surfaces,
-                of.procedures().keySet())
-            .library());
+    Set<Parts.Part> parts = new HashSet<>();
+    of.bindings().keySet().forEach(b -> parts.add(new Parts.Part("bindings", b)));
+    of.routines().keySet().forEach(r -> parts.add(new Parts.Part("routines", r)));
+    of.families().keySet().forEach(f -> parts.add(new Parts.Part("families", f)));
+    of.procedures().keySet().forEach(p -> parts.add(new Parts.Part("procedures", p)));
+    for (String list : Parts.SURFACES) {
+      of.surfaces().keySet().forEach(s -> parts.add(new Parts.Part(list, s)));
+    }
+    return new Kit(CARD, "whole", Kit.choose(of, parts).library());
   }
 
   private static Library empty() {
@@ -79,8 +79,7 @@ class KitTest {
             .filter(b -> b.triggers().stream().anyMatch(t -> t instanceof Trigger.PadKey))
             .findFirst()
             .orElseThrow();
-    Kit.Choice choice =
-        Kit.choose(demo, List.of(onPad.id()), List.of(), List.of(), List.of(), List.of());
+    Kit.Choice choice = Kit.choose(demo, bindings(onPad.id()));
     assertThat(choice.library().bindings()).containsOnlyKeys(onPad.id());
     assertThat(choice.library().routines()).containsKey(onPad.routine());
     assertThat(choice.library().surfaces()).containsKey("rowan");

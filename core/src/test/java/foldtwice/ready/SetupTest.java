@@ -24,12 +24,10 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -41,21 +39,7 @@ class SetupTest {
       new Known() {
         @Override
         public List<Facts> programs() {
-          return List.of(
-              new Facts(
-                  "app",
-                  "1",
-                  Set.of(),
-                  List.of(),
-                  List.of(),
-                  Map.of(),
-                  Map.of(),
-                  Set.of(),
-                  Set.of(),
-                  Set.of(),
-                  List.of(),
-                  EnumSet.allOf(Facts.Aspect.class),
-                  foldtwice.place.Labels.AS_DESCRIBED));
+          return List.of(Facts.unknown("app"));
         }
 
         @Override

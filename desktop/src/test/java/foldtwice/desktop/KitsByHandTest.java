@@ -6,6 +6,7 @@ import foldtwice.binding.Binding;
 import foldtwice.handover.Kit;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.sheet.About;
 import foldtwice.trigger.Notation;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -24,6 +25,11 @@ class KitsByHandTest {
 
   private static Library library(Hands hands) {
     return hands.session.now().library();
+  }
+
+  private static Kit kit(Library of, String name, About about) throws Exception {
+    return new Kit(
+        new Kit.Card(name, "", "us", "", ""), name, Kit.choose(of, List.of(about)).library());
   }
 
   private static void rebind(Hands hands, String id, String keys) {
@@ -182,14 +188,7 @@ class KitsByHandTest {
     Path kit = here.resolve("one.json");
     try (Hands hands = Hands.open(here)) {
       Library demo = library(hands);
-      Files.writeString(
-          kit,
-          new Kit(
-                  new Kit.Card("Flags", "", "us", "", ""),
-                  "flags",
-                  Kit.choose(demo, List.of(new foldtwice.sheet.About.OfFamily("flag-colours")))
-                      .library())
-              .write());
+      Files.writeString(kit, kit(demo, "flags", new About.OfFamily("flag-colours")).write());
       Binding flag = demo.bindings().get(demo.families().get("flag-colours").members().getFirst());
       hands.make(
           new Edit.Together(
@@ -227,14 +226,7 @@ class KitsByHandTest {
     Path kit = here.resolve("places.json");
     try (Hands hands = Hands.open(here)) {
       Library demo = library(hands);
-      Files.writeString(
-          kit,
-          new Kit(
-                  new Kit.Card("Trackway", "", "us", "", ""),
-                  "trackway",
-                  Kit.choose(demo, List.of(new foldtwice.sheet.About.Program("trackway")))
-                      .library())
-              .write());
+      Files.writeString(kit, kit(demo, "trackway", new About.Program("trackway")).write());
     }
     Files.writeString(
         there.resolve("fernhollow.json"),
@@ -257,13 +249,7 @@ class KitsByHandTest {
   @Test
   void aGuestThatComesTooLateIsNotPutOn() throws Exception {
     try (Hands hands = Hands.open(here)) {
-      Kit kit =
-          new Kit(
-              new Kit.Card("Late", "", "us", "", ""),
-              "late",
-              Kit.choose(
-                      library(hands), List.of(new foldtwice.sheet.About.OfFamily("flag-colours")))
-                  .library());
+      Kit kit = kit(library(hands), "late", new About.OfFamily("flag-colours"));
       AtomicInteger turns = new AtomicInteger();
       Hands.ask(
           () -> {

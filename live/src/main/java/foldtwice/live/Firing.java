@@ -200,7 +200,7 @@ public final class Firing implements AutoCloseable {
         }
         Listening now = listening;
         if (computer.look() && now != null) {
-          now.catches(Catching.of(library, keymap.station()));
+          now.again();
         }
       }
     } catch (InterruptedException e) {

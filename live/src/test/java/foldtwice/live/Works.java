@@ -52,22 +52,7 @@ final class Works implements AutoCloseable {
   /** The program with labels of another language. */
   LiveProgram named(Labels labels) throws BusException {
     Library library = library();
-    Facts f = Facts.unknown(ID);
-    Facts there =
-        new Facts(
-            f.application(),
-            f.version(),
-            f.addOns(),
-            f.commands(),
-            f.dialogs(),
-            f.settings(),
-            f.values(),
-            f.indicators(),
-            f.windows(),
-            f.selects(),
-            f.actions(),
-            f.told(),
-            labels);
+    Facts there = Facts.unknown(ID, labels);
     return live.program(running, library.applications().get(ID), library, there);
   }
 

@@ -2,12 +2,12 @@ package foldtwice.desktop.handover;
 
 import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
-import foldtwice.conflict.Subject;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.remedy.Remedies;
 import foldtwice.remedy.Remedy;
 import foldtwice.standin.StandIns;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,13 +24,14 @@ record Helping(Map<String, Remedy> best) {
   private static final int LOOKED_AT = 6;
 
   /** Looks at a library with the kit. Takes seconds; not on the interface thread. */
-  static Helping of(Subject then, List<Conflict> fresh) {
+  static Helping of(Audit then, List<Conflict> fresh) {
     Map<String, Remedy> best = new LinkedHashMap<>();
+    Library library = then.subject().library();
     if (!fresh.isEmpty()) {
-      Remedies all = new Remedies(Audit.of(then), StandIns::around);
+      Remedies all = new Remedies(then, StandIns::around);
       for (Conflict c : fresh.subList(0, Math.min(LOOKED_AT, fresh.size()))) {
         all.of(c).stream()
-            .filter(r -> !r.edit().on(then.library()).equals(then.library()))
+            .filter(r -> !r.edit().on(library).equals(library))
             .findFirst()
             .ifPresent(r -> best.put(c.fingerprint(), r));
       }
@@ -53,7 +54,7 @@ record Helping(Map<String, Remedy> best) {
 
   /** One edit of all. */
   static Edit with(Edit first, List<Remedy> taken) {
-    List<Edit> all = new java.util.ArrayList<>(List.of(first));
+    List<Edit> all = new ArrayList<>(List.of(first));
     taken.forEach(r -> all.add(r.edit()));
     return taken.isEmpty() ? first : new Edit.Together(all);
   }

@@ -1,7 +1,6 @@
 package foldtwice.desktop.handover;
 
-import foldtwice.conflict.Conflict;
-import foldtwice.conflict.Subject;
+import foldtwice.conflict.Audit;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.DiskWork;
@@ -11,15 +10,10 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.handover.Kit;
 import foldtwice.handover.KitShelf;
-import foldtwice.handover.Landing;
 import foldtwice.handover.Taking;
-import foldtwice.library.Edit;
-import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
 import foldtwice.merge.Contradiction;
 import foldtwice.merge.Take;
-import foldtwice.place.Station;
-import foldtwice.ready.Setup;
 import foldtwice.remedy.Remedy;
 import foldtwice.words.MergeWords;
 import foldtwice.words.Words;
@@ -27,14 +21,14 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import javafx.scene.control.CheckBox;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.VBox;
@@ -45,32 +39,14 @@ import javafx.scene.layout.VBox;
  */
 final class KitTaking extends BorderPane {
 
-  /**
-   * A kit, and what would come of it.
-   *
-   * @param then the library with the kit, and with what helps
-   * @param edit makes it
-   */
-  private record Looked(
-      Kit kit,
-      Library mine,
-      Taking taking,
-      Library then,
-      Edit edit,
-      Landing landing,
-      Helping helping,
-      Weighing weighing,
-      Path library,
-      String station) {}
-
   private final Session session;
   private final Runnable onChosen;
   private final Runnable onLaid;
   private final VBox told = new VBox(6);
   private final Question<Kit> reading;
-  private final Question<Looked> looking;
+  private final Question<KitLooked> looking;
   private Optional<Kit> kit = Optional.empty();
-  private Optional<Looked> looked = Optional.empty();
+  private Optional<KitLooked> looked = Optional.empty();
 
   /** What was decided, by the path of a contradiction. */
   private final Map<List<String>, Take> decided = new LinkedHashMap<>();
@@ -174,64 +150,25 @@ final class KitTaking extends BorderPane {
   private void look() {
     Kit of = kit.orElseThrow();
     Snapshot now = session.now();
-    Subject here = now.subject();
+    Supplier<Audit> audit = session.audit(now.subject());
     Path place = session.store().file();
-    Station station = now.station();
-    Setup setup = now.setup();
     Map<List<String>, Take> choices = Map.copyOf(decided);
     List<Remedy> with = helps;
     if (looking.ask(
         List.of(
             new Question.Same(of),
             new Question.Same(now.library()),
-            new Question.Same(setup),
-            station.id(),
+            new Question.Same(now.setup()),
+            now.station().id(),
             choices,
             with),
-        () -> looked(of, here, place, station, setup, choices, with))) {
+        () -> KitLooked.of(of, audit, place, choices, with))) {
       looked = Optional.empty();
       onChosen.run();
     }
   }
 
-  private static Looked looked(
-      Kit of,
-      Subject here,
-      Path place,
-      Station station,
-      Setup setup,
-      Map<List<String>, Take> choices,
-      List<Remedy> with) {
-    return DiskWork.done(
-        () -> {
-          Optional<KitShelf.Taken> last = KitShelf.in(here.library(), place, of.id());
-          Weighing.Taken taken =
-              chosen ->
-                  Taking.of(
-                      here.library(),
-                      of,
-                      last.map(KitShelf.Taken::library),
-                      last.map(KitShelf.Taken::ids).orElse(Map.of()),
-                      path -> chosen.getOrDefault(path, Take.BOTH));
-          Taking taking = taken.by(choices);
-          Library after = Helping.after(taking.merged(), with);
-          Subject then = Session.subject(after, station, setup.following(after));
-          Landing landing = Landing.of(here, then, taking);
-          return new Looked(
-              of,
-              here.library(),
-              taking,
-              after,
-              Helping.with(taking.edit(), with),
-              landing,
-              Helping.of(then, landing.fresh()),
-              Weighing.of(then, taking, choices, with, taken),
-              place,
-              station.name());
-        });
-  }
-
-  private void looked(Looked found) {
+  private void looked(KitLooked found) {
     looked = Optional.of(found);
     Kit.Card card = found.kit().card();
     told.getChildren()
@@ -247,11 +184,19 @@ final class KitTaking extends BorderPane {
       told.getChildren().add(Parts.wrapped(card.notes()));
     }
     rows(found);
-    landing(found);
+    told.getChildren()
+        .add(
+            new KitLanding(
+                found,
+                new Words(found.then(), session.now().keymap().layout()),
+                helps,
+                ticked,
+                this::help,
+                this::unhelp));
     onChosen.run();
   }
 
-  private void rows(Looked found) {
+  private void rows(KitLooked found) {
     Taking taking = found.taking();
     MergeWords words = new MergeWords(found.mine(), taking.merged());
     told.getChildren()
@@ -306,90 +251,15 @@ final class KitTaking extends BorderPane {
     look();
   }
 
-  private void landing(Looked found) {
-    Words words = new Words(found.then(), session.now().keymap().layout());
-    List<Conflict> fresh = found.landing().fresh();
-    told.getChildren()
-        .add(
-            Parts.label(
-                fresh.isEmpty()
-                    ? Ui.text("kits.noconflict", found.station())
-                    : Ui.text("kits.conflicts", fresh.size(), found.station()),
-                "heading"));
-    fresh.stream()
-        .limit(Differences.MOST)
-        .forEach(
-            c -> {
-              told.getChildren().add(Parts.wrapped(words.sentence(c), c.weight().id()));
-              found.helping().against(c).ifPresent(r -> help(r, words));
-            });
-    Differences.more(told, fresh.size());
-    helped(words);
-    Map<String, Integer> waits = new LinkedHashMap<>();
-    found
-        .landing()
-        .waits()
-        .forEach(w -> w.what().forEach(wait -> waits.merge(words.wait(wait), 1, Integer::sum)));
-    if (!waits.isEmpty()) {
-      told.getChildren().add(Parts.label(Ui.text("kits.waits", found.station()), "heading"));
-      int[] number = {0};
-      waits.forEach(
-          (what, many) -> {
-            CheckBox done = new CheckBox(Ui.text("kits.waitsof", what, many));
-            done.setId("kit-wait-" + number[0]++);
-            done.setWrapText(true);
-            done.setSelected(ticked.contains(what));
-            done.setOnAction(
-                e -> {
-                  if (!ticked.remove(what)) {
-                    ticked.add(what);
-                  }
-                });
-            told.getChildren().add(done);
-          });
-    }
+  private void help(Remedy remedy) {
+    with(Stream.concat(helps.stream(), Stream.of(remedy)).toList());
   }
 
-  /** What helps against a conflict, to be done with the kit. */
-  private void help(Remedy remedy, Words words) {
-    int number = told.lookupAll(".kit-help").size();
-    String does = words.way(remedy.way());
-    VBox row =
-        new VBox(
-            2,
-            Parts.wrapped(
-                remedy.causes().isEmpty()
-                    ? Ui.text("kits.helps", does)
-                    : Ui.text("kits.helpsbut", does, remedy.causes().size()),
-                "soft"),
-            Parts.button(
-                "kit-help-" + number, Ui.text("kits.help"), () -> with(remedy, true), "link"));
-    row.getStyleClass().addAll("why-row", "kit-help");
-    told.getChildren().add(row);
+  private void unhelp(Remedy remedy) {
+    with(helps.subList(0, helps.indexOf(remedy))); // those after it were found on top of it
   }
 
-  /** What is done with it so far, each to be left again. */
-  private void helped(Words words) {
-    for (int i = 0; i < helps.size(); i++) {
-      Remedy remedy = helps.get(i);
-      VBox row =
-          new VBox(
-              2,
-              Parts.wrapped(Ui.text("kits.helped", words.way(remedy.way())), "good"),
-              Parts.button(
-                  "kit-unhelp-" + i, Ui.text("kits.unhelp"), () -> with(remedy, false), "link"));
-      row.getStyleClass().add("why-row");
-      told.getChildren().add(row);
-    }
-  }
-
-  private void with(Remedy remedy, boolean is) {
-    List<Remedy> next = new ArrayList<>(helps);
-    if (is) {
-      next.add(remedy);
-    } else {
-      next.subList(next.indexOf(remedy), next.size()).clear(); // those after it were found on top
-    }
+  private void with(List<Remedy> next) {
     helps = List.copyOf(next);
     helpsIn = new Question.Same(session.now().library());
     takeKeys();
@@ -425,7 +295,7 @@ final class KitTaking extends BorderPane {
         });
   }
 
-  private void taken(Looked l) {
+  private void taken(KitLooked l) {
     if (looked.filter(l::equals).isEmpty()) {
       return; // the library is another by now, and is looked at anew
     }

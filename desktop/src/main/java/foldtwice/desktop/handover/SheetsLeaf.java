@@ -177,7 +177,7 @@ final class SheetsLeaf extends BorderPane {
     if (about.isEmpty() || !now.audited()) {
       return; // it is made as soon as the library is looked through
     }
-    Wanted wanted = new Wanted(about.get(), choice.kind(), on.paper(), on.natives(), !on.all());
+    Wanted wanted = wanted(about.get());
     Subject subject = now.subject();
     List<Conflict> conflicts =
         Stream.concat(now.allConflicts().stream(), now.accepted().stream()).toList();
@@ -226,12 +226,15 @@ final class SheetsLeaf extends BorderPane {
   /** Gives up the sheet that is being made. */
   void giveUp() {
     making.drop();
-    givenUp =
-        choice.about().map(a -> new Wanted(a, choice.kind(), on.paper(), on.natives(), !on.all()));
+    givenUp = choice.about().map(this::wanted);
     says.setText(Ui.text("sheets.givenup"));
     paper.setImage(null);
     preview = null;
     onMade.run();
+  }
+
+  private Wanted wanted(About about) {
+    return new Wanted(about, choice.kind(), on.paper(), on.natives(), !on.all());
   }
 
   boolean isGivenUp() {

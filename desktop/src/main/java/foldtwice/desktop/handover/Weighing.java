@@ -1,6 +1,6 @@
 package foldtwice.desktop.handover;
 
-import foldtwice.conflict.Auditor;
+import foldtwice.conflict.Audit;
 import foldtwice.conflict.Subject;
 import foldtwice.desktop.session.Session;
 import foldtwice.handover.Taking;
@@ -9,12 +9,10 @@ import foldtwice.library.file.FormatException;
 import foldtwice.merge.Contradiction;
 import foldtwice.merge.Take;
 import foldtwice.remedy.Remedy;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * What deciding a contradiction otherwise would come to on this station.
@@ -40,29 +38,20 @@ record Weighing(Map<List<String>, Effect> effects) {
    * @param then what comes of the choices as they are
    */
   static Weighing of(
-      Subject then, Taking taking, Map<List<String>, Take> choices, List<Remedy> with, Taken taken)
+      Audit then, Taking taking, Map<List<String>, Take> choices, List<Remedy> with, Taken taken)
       throws FormatException {
     Map<List<String>, Effect> effects = new LinkedHashMap<>();
-    Set<String> now = taking.contradictions().isEmpty() ? Set.of() : found(then);
+    Subject here = then.subject();
     for (Contradiction c : taking.contradictions().stream().limit(LOOKED_AT).toList()) {
       Map<List<String>, Take> otherwise = new LinkedHashMap<>(choices);
       otherwise.put(c.path(), other(c));
       Library after = Helping.after(taken.by(otherwise).merged(), with);
-      Set<String> so =
-          found(Session.subject(after, then.keymap().station(), then.setup().following(after)));
-      effects.put(c.path(), new Effect(without(now, so), without(so, now)));
+      Audit so =
+          then.after(
+              Session.subject(after, here.keymap().station(), here.setup().following(after)));
+      effects.put(c.path(), new Effect(then.unlike(so).size(), so.unlike(then).size()));
     }
     return new Weighing(effects);
-  }
-
-  private static Set<String> found(Subject subject) {
-    Set<String> all = new HashSet<>();
-    Auditor.audit(subject).forEach(c -> all.add(c.fingerprint()));
-    return all;
-  }
-
-  private static int without(Set<String> some, Set<String> others) {
-    return (int) some.stream().filter(f -> !others.contains(f)).count();
   }
 
   /** What is not taken now. */

@@ -123,13 +123,15 @@ public final class LiveByHand {
     }
     LiveProgram program = computer.programs().get(routine.application());
     if (program == null) {
-      return Optional.of(
-          new Reply.Refused(
-              Ui.text("live.isrunning", routine.application()), Ui.text("live.notrunning")));
+      return Optional.of(notRunning(routine.application()));
     }
     return Needed.of(routine, program).stream()
         .findFirst()
         .map(l -> new Reply.Refused(l.expected(), Ui.text("live.atstep", l.number(), l.found())));
+  }
+
+  private static Reply.Refused notRunning(String application) {
+    return new Reply.Refused(Ui.text("live.isrunning", application), Ui.text("live.notrunning"));
   }
 
   /**
@@ -216,12 +218,15 @@ public final class LiveByHand {
     }
     later.accept(
         () -> {
-          LiveProgram program = last.computer().programs().get(last.application());
-          Reply reply = program.undo();
+          Optional<LiveProgram> program =
+              Optional.ofNullable(last.computer().programs().get(last.application()));
+          Reply reply =
+              program.map(LiveProgram::undo).orElseGet(() -> notRunning(last.application()));
           return () -> {
             if (reply instanceof Reply.Done(List<Change> changes)) {
               ran = null;
-              session.say(Ui.text("said.liveundone", program.name(), changes.getLast().after()));
+              session.say(
+                  Ui.text("said.liveundone", program.get().name(), changes.getLast().after()));
               onChange.run();
             } else if (reply instanceof Reply.Refused(String expected, String found)) {
               session.say(Ui.text("standin.refused", expected, found));

@@ -1,7 +1,7 @@
 package foldtwice.desktop.session;
 
-import foldtwice.conflict.Auditor;
-import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Audit;
+import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
 import foldtwice.live.survey.Proposal;
 import foldtwice.routine.Line;
@@ -42,15 +42,14 @@ final class LiveEffects {
                     || s.bodies().stream().anyMatch(b -> chooses(b, paths)));
   }
 
-  /** How many conflicts there would be that are not there now. Costs an audit. */
+  /** How many conflicts there would be that are not there now. Costs two audits. */
   static int conflicts(Snapshot now, Proposal proposal) {
     if (proposal.differences().isEmpty()) {
       return 0;
     }
     Library then = proposal.edit(true).on(now.library());
-    Set<String> known = new HashSet<>();
-    Auditor.audit(now.subject()).forEach(c -> known.add(c.fingerprint()));
-    List<Conflict> all = Auditor.audit(Session.subject(then, now.station(), now.setup()));
-    return (int) all.stream().filter(c -> !known.contains(c.fingerprint())).count();
+    Audit before = Audit.of(now.subject());
+    Subject after = Session.subject(then, now.station(), now.setup().following(then));
+    return before.after(after).unlike(before).size();
   }
 }

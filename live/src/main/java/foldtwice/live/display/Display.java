@@ -59,6 +59,8 @@ public final class Display implements AutoCloseable {
   /** Without one that returns the process ends before {@link Gone} is called. */
   private static final Broken RETURNS = display -> 0;
 
+  private static final Leaving LEAVING = X == null ? null : Native.load("X11", Leaving.class);
+
   private static X11 loaded() {
     try {
       return X11.INSTANCE;
@@ -81,9 +83,8 @@ public final class Display implements AutoCloseable {
     this.display = display;
     this.root = X.XDefaultRootWindow(display);
     try {
-      Leaving leaving = Native.load("X11", Leaving.class);
-      leaving.XSetIOErrorHandler(RETURNS);
-      leaving.XSetIOErrorExitHandler(display, goes, Pointer.NULL);
+      LEAVING.XSetIOErrorHandler(RETURNS);
+      LEAVING.XSetIOErrorExitHandler(display, goes, Pointer.NULL);
     } catch (UnsatisfiedLinkError e) {
       LOG.warn("this process ends when its display does: {}", e.getMessage());
     }

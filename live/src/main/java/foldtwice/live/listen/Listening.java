@@ -166,6 +166,11 @@ public final class Listening implements AutoCloseable {
     }
   }
 
+  /** Catches the same keys again, of the programs that are running now. */
+  public synchronized void again() {
+    catches(catching);
+  }
+
   /** Catches what another state of the library has. */
   public synchronized void catches(Catching next) {
     catching = next;

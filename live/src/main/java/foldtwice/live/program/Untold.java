@@ -12,7 +12,6 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -56,10 +55,8 @@ public record Untold(List<Binding> bindings, List<String> contexts) {
   /** The contexts one can be seen to be in. */
   private static Set<String> told(Application application, Description description) {
     Set<String> told = new HashSet<>();
-    for (boolean text : new boolean[] {true, false}) {
-      Optional<String> first = Spot.first(application, description, text);
-      first.ifPresent(told::add);
-    }
+    Spot.first(application, description, true).ifPresent(told::add);
+    Spot.first(application, description, false).ifPresent(told::add);
     description.states().stream()
         .filter(s -> s.holds() instanceof While.DialogOpen)
         .forEach(s -> told.add(s.context()));
