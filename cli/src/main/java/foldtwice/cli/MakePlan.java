@@ -1,6 +1,5 @@
 package foldtwice.cli;
 
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
@@ -8,10 +7,10 @@ import foldtwice.library.file.Json;
 import foldtwice.place.Application;
 import foldtwice.place.Station;
 import foldtwice.plan.Plan;
+import foldtwice.plan.PlanJson;
 import foldtwice.plan.Planning;
 import foldtwice.plan.Watcher;
 import foldtwice.text.Nearness;
-import foldtwice.trigger.Notation;
 import foldtwice.words.EffortWords;
 import foldtwice.words.Words;
 import java.io.PrintWriter;
@@ -151,18 +150,7 @@ final class MakePlan implements Callable<Integer> {
 
   private static ObjectNode json(Plan plan) {
     ObjectNode out = Json.object();
-    out.put("todaySecondsAWeek", plan.today()).put("plannedSecondsAWeek", plan.planned());
-    plan.bound().ifPresent(b -> out.put("bound", b));
-    ArrayNode lines = out.putArray("lines");
-    for (Plan.Line l : plan.lines()) {
-      lines
-          .addObject()
-          .put("binding", l.binding())
-          .put("fate", l.fate().name())
-          .put("today", Notation.write(l.today()))
-          .put("proposed", Notation.write(l.proposed()))
-          .put("gainSecondsAWeek", l.gain());
-    }
+    PlanJson.write(plan, out);
     return out;
   }
 }

@@ -28,6 +28,9 @@ public record Plan(
     int options,
     double seconds) {
 
+  /** There is none. */
+  public static final Plan NOTHING = new Plan(List.of(), 0, 0, OptionalDouble.empty(), 0, 0);
+
   /** Why a line is as it is. */
   public enum Fate {
     /** Another trigger is proposed. */

@@ -89,6 +89,53 @@ class PlanByHandTest {
     }
   }
 
+  /** What was planned, locked and refused is there again after a restart, and gone on with. */
+  @Test
+  void aPlanIsGoneOnWithLater() throws Exception {
+    Files.copy(Hands.root().resolve("demo/seedhouse.json"), folder.resolve("fernhollow.json"));
+    Path kept = folder.resolve("fernhollow.json.plans");
+    List<String> planned;
+    String proof;
+    try (Hands hands = Hands.open(folder)) {
+      plan(hands);
+      hands.giveKeys("#plan-lines");
+      hands.press(KeyCode.HOME);
+      hands.lookUp("look for another trigger than the one");
+      hands.waitForText("#plan-proof", "best possible");
+      hands.giveKeys("#plan-lines");
+      hands.press(KeyCode.HOME);
+      hands.lookUp("lock a line of the plan");
+      hands.waitForText("#plan-proof", "best possible");
+      planned = hands.rows("#plan-lines");
+      proof = hands.text("#plan-proof");
+      hands.waitUntil("it is kept", () -> kept(kept).contains("\"LOCKED\""));
+      assertThat(kept(kept)).contains("\"refused\"").doesNotContain("\"refused\": {}");
+    }
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.F7);
+      hands.waitForText("#plan-proof", "best possible");
+      assertThat(hands.text("#plan-proof")).isEqualTo(proof);
+      assertThat(hands.rows("#plan-lines")).isEqualTo(planned);
+      hands.lookUp("look for a better assignment");
+      hands.waitForText("#plan-proof", "best possible");
+      assertThat(hands.rows("#plan-lines")).as("the same wishes").isEqualTo(planned);
+      hands.lookUp("let the plan propose again what you refused");
+      hands.waitForText("#plan-proof", "best possible");
+      hands.waitUntil("nothing is refused", () -> kept(kept).contains("\"refused\": {}"));
+      assertThat(hands.node("#plan-take-all").isDisabled()).isFalse();
+      hands.lookUp("take the whole plan");
+      assertThat(hands.session.saidProperty().get()).contains("taken");
+    }
+  }
+
+  private static String kept(Path file) {
+    try {
+      return Files.exists(file) ? Files.readString(file) : "";
+    } catch (java.io.IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
   /** It can be stopped, and the interface goes on meanwhile. */
   @Test
   void itIsStopped() throws Exception {

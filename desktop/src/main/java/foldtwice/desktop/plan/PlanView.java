@@ -14,10 +14,10 @@ import foldtwice.desktop.view.Target;
 import foldtwice.desktop.view.View;
 import foldtwice.library.Library;
 import foldtwice.plan.Plan;
+import foldtwice.plan.PlanShelf;
 import foldtwice.plan.Planning;
 import foldtwice.plan.Watcher;
 import foldtwice.ready.Setup;
-import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -27,7 +27,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -59,6 +58,10 @@ public final class PlanView extends BorderPane implements View {
               "plan-not",
               v -> v.lines.first().filter(Plan.Line::moves).isPresent() && !v.looking.isUnderWay(),
               v -> v.lines.first().ifPresent(v::refuse)),
+          new Act<>(
+              "plan-all-again",
+              v -> !v.kept.refused().isEmpty() && !v.looking.isUnderWay(),
+              PlanView::refuseNothing),
           new Act<>("plan-binding", v -> v.lines.first().isPresent(), PlanView::goToBinding));
 
   private static final double SECONDS = 10;
@@ -76,9 +79,8 @@ public final class PlanView extends BorderPane implements View {
   private final Reach then = new Reach(Ui.text("plan.keysthen"), "plan-keys-then");
   private final Button stop;
   private final Button look;
-  private final Question<Plan> looking;
-  private final Set<String> locked = new LinkedHashSet<>();
-  private final Map<String, Set<Trigger>> refused = new HashMap<>();
+  private final Question<PlanShelf.Kept> looking;
+  private final KeptPlans kept;
   private Optional<Plan> made = Optional.empty();
   private double costToday;
 
@@ -87,7 +89,8 @@ public final class PlanView extends BorderPane implements View {
     this.session = session;
     this.going = going;
     lines = new Lines(() -> this.refresh(), l -> take(List.of(l)), this::lock, this::refuse);
-    looking = session.background().question(Lane.PLAN, this::show, this::failed);
+    looking = session.background().question(Lane.PLAN, this::found, this::failed);
+    kept = new KeptPlans(session, this::goOn);
     application.setId("plan-application");
     application.setAccessibleText(Ui.text("plan.of"));
     Parts.shows(
@@ -96,7 +99,7 @@ public final class PlanView extends BorderPane implements View {
             a == null || a.equals(EVERY)
                 ? Ui.text("plan.every")
                 : session.now().words().application(a));
-    Parts.onChosen(application, this::refresh);
+    Parts.onChosen(application, this::goOn);
     moves.setId("plan-moves");
     moves.setEditable(true);
     moves.setPrefWidth(80);
@@ -161,18 +164,56 @@ public final class PlanView extends BorderPane implements View {
     Snapshot now = session.now();
     Map<String, Setup> setups = session.setups();
     boolean everywhere = allStations.isSelected();
-    String of = application.getValue();
     Planning.Wanted wanted =
-        new Planning.Wanted(
-            of == null || of.equals(EVERY) ? Optional.empty() : Optional.of(of),
-            moves.getValue(),
-            SECONDS,
-            locked,
-            refused.entrySet().stream()
-                .collect(Collectors.toMap(Map.Entry::getKey, e -> Set.copyOf(e.getValue()))));
+        new Planning.Wanted(chosen(), moves.getValue(), SECONDS, kept.locked(), kept.refused());
     gauge.nothing(Ui.text("plan.looking"));
     costToday = Double.NaN;
-    looking.anew(asked -> Planning.of(subjects(now, everywhere, setups), wanted, watcher(asked)));
+    looking.anew(
+        asked ->
+            new PlanShelf.Kept(
+                wanted.application(),
+                wanted.moves(),
+                everywhere,
+                Planning.of(subjects(now, everywhere, setups), wanted, watcher(asked))));
+    refresh();
+  }
+
+  /** The program that is chosen; nothing for all. */
+  private Optional<String> chosen() {
+    return Optional.ofNullable(application.getValue()).filter(a -> !a.equals(EVERY));
+  }
+
+  private void found(PlanShelf.Kept plan) {
+    kept.keep(plan);
+    if (plan.application().equals(chosen())) {
+      show(plan.plan());
+    } else {
+      goOn(); // another program was chosen meanwhile
+    }
+  }
+
+  /** Shows what was planned last for what is chosen. */
+  private void goOn() {
+    if (looking.isUnderWay()) {
+      return;
+    }
+    Optional<PlanShelf.Kept> last = kept.of(chosen());
+    made = last.map(PlanShelf.Kept::plan);
+    if (last.isPresent()) {
+      moves.getValueFactory().setValue(last.get().moves());
+      allStations.setSelected(last.get().everywhere());
+      show(last.get().plan());
+    } else {
+      showNothing(Ui.text("plan.begin"));
+    }
+  }
+
+  private void showNothing(String why) {
+    gauge.nothing(why);
+    Snapshot now = session.now();
+    lines.show(Plan.NOTHING, now.library(), now.words(), Set.of(), false);
+    today.show(Plan.NOTHING, now.library(), now.keymap(), false);
+    then.show(Plan.NOTHING, now.library(), now.keymap(), true);
     refresh();
   }
 
@@ -290,10 +331,7 @@ public final class PlanView extends BorderPane implements View {
   }
 
   private void lock(Plan.Line l) {
-    boolean on = locked.add(l.binding());
-    if (!on) {
-      locked.remove(l.binding());
-    }
+    boolean on = kept.lock(l.binding());
     session.say(
         Ui.text(
             on ? "said.locked" : "said.unlocked",
@@ -303,8 +341,14 @@ public final class PlanView extends BorderPane implements View {
 
   /** Not this trigger: looks again from there. */
   private void refuse(Plan.Line l) {
-    refused.computeIfAbsent(l.binding(), b -> new HashSet<>()).add(l.proposed());
+    kept.refuse(l);
     session.say(Ui.text("said.notthis", session.now().words().trigger(l.proposed())));
+    look();
+  }
+
+  private void refuseNothing() {
+    kept.refuseNothing();
+    session.say(Ui.text("said.refusenothing"));
     look();
   }
 
@@ -331,6 +375,7 @@ public final class PlanView extends BorderPane implements View {
       String was = application.getValue();
       application.getItems().setAll(all);
       application.setValue(was != null && all.contains(was) ? was : mostUsed(now, all));
+      goOn();
     }
     made.ifPresent(this::show);
     refresh();

@@ -1,0 +1,129 @@
+package foldtwice.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.conflict.Subject;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.library.RandomLibraries;
+import foldtwice.library.file.FormatException;
+import foldtwice.library.file.LibraryJson;
+import foldtwice.resolve.Keymap;
+import foldtwice.trigger.Notation;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class PlanShelfTest {
+
+  @TempDir Path folder;
+
+  private static Plan planned(Library library, int moves, double seconds) {
+    List<Subject> stations =
+        library.stations().values().stream()
+            .map(s -> Subject.of(library, Keymap.of(library, s)))
+            .toList();
+    return Planning.of(
+        stations,
+        new Planning.Wanted(Optional.empty(), moves, seconds, Set.of(), Map.of()),
+        Watcher.PATIENT);
+  }
+
+  private static Library seeds() throws Exception {
+    return LibraryJson.read(
+        Files.readAllBytes(Path.of(System.getProperty("project.root"), "demo", "seedhouse.json")));
+  }
+
+  /** What is kept is read as it was, with every reason, whatever sets the bindings off. */
+  @Test
+  void whatIsKeptIsReadAsItWas() throws Exception {
+    Path file = folder.resolve("some.json");
+    int lines = 0;
+    for (long seed = 1; seed <= 20; seed++) {
+      Library library = seed == 1 ? seeds() : RandomLibraries.of(seed);
+      if (library.stations().isEmpty()) {
+        continue;
+      }
+      Plan plan = planned(library, 8, 2);
+      lines += plan.moved().size();
+      Set<String> locked = Set.copyOf(library.bindings().keySet().stream().limit(2).toList());
+      PlanShelf shelf =
+          PlanShelf.EMPTY
+              .with(new PlanShelf.Kept(Optional.empty(), 8, true, plan))
+              .with(new PlanShelf.Kept(Optional.of("one"), 3, false, plan.provenTo(plan.bound())))
+              .with(
+                  locked,
+                  library.bindings().isEmpty()
+                      ? Map.of()
+                      : Map.of(
+                          library.bindings().keySet().iterator().next(),
+                          Set.of(Notation.read("Ctrl+[KeyQ] then X"), Notation.read("F9"))));
+      shelf.write(file);
+      assertThat(PlanShelf.read(file, library)).as("seed " + seed).isEqualTo(shelf);
+    }
+    assertThat(lines).isGreaterThan(8);
+  }
+
+  @Test
+  void whatIsGoneIsLeftOutAndNothingKeptIsEmpty() throws Exception {
+    Library library = seeds();
+    Path file = folder.resolve("some.json");
+    assertThat(PlanShelf.read(file, library)).isEqualTo(PlanShelf.EMPTY);
+    Plan plan = planned(library, 4, 2);
+    String gone = plan.moved().getFirst().binding();
+    PlanShelf.EMPTY
+        .with(new PlanShelf.Kept(Optional.empty(), 4, true, plan))
+        .with(Set.of(gone), Map.of(gone, Set.of(Notation.read("F9"))))
+        .write(file);
+    PlanShelf read = PlanShelf.read(file, new Edit.RemoveBinding(gone).on(library));
+    assertThat(read.locked()).isEmpty();
+    assertThat(read.refused()).isEmpty();
+    assertThat(read.of(Optional.empty()).orElseThrow().plan().lines())
+        .hasSize(plan.lines().size() - 1)
+        .noneMatch(l -> l.binding().equals(gone));
+  }
+
+  /** A file that somebody spoilt is refused in words, or gives what of it can be used. */
+  @Test
+  void spoiltFilesAreRefusedInWords() throws Exception {
+    Library library = seeds();
+    Path file = folder.resolve("some.json");
+    Path shelf = folder.resolve("some.json.plans");
+    PlanShelf.EMPTY
+        .with(new PlanShelf.Kept(Optional.empty(), 4, true, planned(library, 4, 2)))
+        .with(Set.of(), Map.of(library.bindings().keySet().iterator().next(), Set.of()))
+        .write(file);
+    String good = Files.readString(shelf);
+    Random random = new Random(5);
+    int refused = 0;
+    for (int i = 0; i < 400; i++) {
+      StringBuilder bad = new StringBuilder(good);
+      for (int k = 0; k <= random.nextInt(3); k++) {
+        int at = random.nextInt(bad.length());
+        switch (random.nextInt(3)) {
+          case 0 -> bad.delete(at, Math.min(bad.length(), at + random.nextInt(40)));
+          case 1 -> bad.insert(at, "\"}]{[0,:null-1e999".charAt(random.nextInt(18)));
+          default -> bad.setCharAt(at, (char) ('!' + random.nextInt(90)));
+        }
+      }
+      Files.writeString(shelf, bad);
+      try {
+        assertThat(PlanShelf.read(file, library)).isNotNull();
+      } catch (FormatException e) {
+        assertThat(e).hasMessageMatching("(?s).*[a-z]{3}.*");
+        refused++;
+      }
+    }
+    assertThat(refused).isGreaterThan(50);
+    Files.writeString(shelf, "{\"format\": \"fold-twice-plans\", \"version\": 2}");
+    org.assertj.core.api.Assertions.assertThatThrownBy(() -> PlanShelf.read(file, library))
+        .isInstanceOf(FormatException.class)
+        .hasMessageContaining("format version 1");
+  }
+}
