@@ -26,9 +26,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * What ten thousand bindings save, anew and after an edit; a use log of a million rows; plans of
@@ -121,10 +119,7 @@ public final class PaidBack {
     List<Subject> stations =
         demo.stations().values().stream().map(s -> Subject.of(demo, Keymap.of(demo, s))).toList();
     Plan plan =
-        Planning.of(
-            stations,
-            new Planning.Wanted(application, moves, seconds, Set.of(), Map.of()),
-            Watcher.PATIENT);
+        Planning.of(stations, Planning.Wanted.of(application, moves, seconds), Watcher.PATIENT);
     System.out.printf(
         "plan of %s: %d bindings, %d triggers, %.1f s; %.0f s a week less, at most %.1f s (%.2f %% of today)"
             + " from the best possible%n",

@@ -10,6 +10,7 @@ import foldtwice.plan.Plan;
 import foldtwice.plan.PlanJson;
 import foldtwice.plan.Planning;
 import foldtwice.plan.Watcher;
+import foldtwice.resolve.Owner;
 import foldtwice.text.Nearness;
 import foldtwice.words.EffortWords;
 import foldtwice.words.Words;
@@ -53,6 +54,11 @@ final class MakePlan implements Callable<Integer> {
   private int moves;
 
   @Option(
+      names = "--displace",
+      description = "commands of programs that are in a menu may lose their keys")
+  private boolean displace;
+
+  @Option(
       names = "--seconds",
       paramLabel = "S",
       description = "how long to look",
@@ -90,7 +96,9 @@ final class MakePlan implements Callable<Integer> {
     Optional<String> of = application == null ? Optional.empty() : Optional.of(id(library));
     Plan plan =
         Planning.of(
-            subjects, new Planning.Wanted(of, moves, seconds, Set.of(), Map.of()), Watcher.PATIENT);
+            subjects,
+            new Planning.Wanted(of, moves, seconds, displace, Set.of(), Map.of()),
+            Watcher.PATIENT);
     Words words = new Words(library, subjects.getFirst().keymap().layout());
     PrintWriter to = spec.commandLine().getOut();
     switch (format) {
@@ -130,6 +138,9 @@ final class MakePlan implements Callable<Integer> {
           words.trigger(l.today()),
           words.trigger(l.proposed()),
           EffortWords.time(-l.gain()));
+    }
+    for (Owner.Native n : plan.displaced()) {
+      out.line("%s loses its key and stays in its menu", words.owner(n));
     }
     out.line(
         "%s a week less, %s moved of %s looked at, %s triggers, %s",

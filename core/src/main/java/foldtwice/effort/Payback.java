@@ -214,9 +214,7 @@ public final class Payback {
                   Optional.empty(),
                   Optional.of(c),
                   c.usesPerWeek(),
-                  Timing.of(WorkedOut.menuRoute(c.menuPath().size()), values)
-                      .total()
-                      .times(c.usesPerWeek())));
+                  WorkedOut.byMenu(c.menuPath().size(), values).times(c.usesPerWeek())));
         }
       }
     }

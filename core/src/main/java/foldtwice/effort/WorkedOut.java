@@ -67,7 +67,11 @@ public final class WorkedOut {
     return w.moves.isEmpty() ? Optional.empty() : Optional.of(List.copyOf(w.moves));
   }
 
-  /** Going down a menu by pointer. */
+  /** What choosing something from a menu of so many levels takes, by pointer. */
+  public static Span byMenu(int levels, Values values) {
+    return Timing.of(menuRoute(levels), values).total();
+  }
+
   static List<Move> menuRoute(int levels) {
     WorkedOut w = new WorkedOut(Library.empty(""));
     w.menu(levels);

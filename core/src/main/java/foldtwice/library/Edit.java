@@ -106,6 +106,11 @@ public sealed interface Edit {
   }
 
   /**
+   * Says how often a week a native command is used. Nothing happens when there is no such command.
+   */
+  record Use(String application, String command, double timesAWeek) implements Edit {}
+
+  /**
    * Puts a family in place of the one with its id, or as the last. Its bindings stay as they are.
    */
   record PutFamily(Family family, int at) implements Edit {
@@ -229,6 +234,13 @@ public sealed interface Edit {
                       library.with(
                           library.applications().get(application).with(c.withTriggers(triggers))))
               .orElse(library);
+      case Use(String application, String command, double timesAWeek) ->
+          command(library, application, command)
+              .map(
+                  c ->
+                      library.with(
+                          library.applications().get(application).with(c.used(timesAWeek))))
+              .orElse(library);
       case PutFamily(Family family, int at) ->
           library.withFamilies(put(library.families(), family.id(), family, at));
       case RemoveFamily(String id) -> library.withFamilies(without(library.families(), id));
@@ -302,6 +314,10 @@ public sealed interface Edit {
       case Remap(String application, String command, List<Trigger> triggers) ->
           command(before, application, command)
               .<Edit>map(c -> new Remap(application, command, c.triggers()))
+              .orElse(new Together(List.of()));
+      case Use(String application, String command, double timesAWeek) ->
+          command(before, application, command)
+              .<Edit>map(c -> new Use(application, command, c.usesPerWeek()))
               .orElse(new Together(List.of()));
       case PutFamily(Family family, int at) ->
           back(before.families(), family.id(), PutFamily::new, RemoveFamily::new);

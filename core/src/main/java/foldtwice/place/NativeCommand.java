@@ -89,6 +89,12 @@ public record NativeCommand(
         extras);
   }
 
+  /** The same command, used so often. */
+  public NativeCommand used(double timesAWeek) {
+    return new NativeCommand(
+        id, name, group, menuPath, triggers, defaults, place, timesAWeek, danger, finding, extras);
+  }
+
   /** The same command, with another finding about it. */
   public NativeCommand found(Optional<Finding> other) {
     return new NativeCommand(

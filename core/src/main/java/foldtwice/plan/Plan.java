@@ -3,12 +3,17 @@ package foldtwice.plan;
 import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.resolve.Owner;
 import foldtwice.suggest.Suggestion;
+import foldtwice.suggest.Suggestion.Reason;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A proposal of other triggers.
@@ -109,6 +114,14 @@ public record Plan(
 
   public List<Line> moved() {
     return lines.stream().filter(Line::moves).toList();
+  }
+
+  /** The commands of programs that lose their keys to it. */
+  public Set<Owner.Native> displaced() {
+    return moved().stream()
+        .flatMap(l -> l.reasons().stream())
+        .flatMap(r -> r instanceof Reason.Displaces(var all) ? all.stream() : Stream.of())
+        .collect(Collectors.toSet());
   }
 
   /** Takes all of it. */

@@ -28,6 +28,8 @@ public final class PlanJson {
     @JsonSubTypes.Type(value = Reason.OtherElsewhere.class, name = "other-elsewhere"),
     @JsonSubTypes.Type(value = Reason.NoModifier.class, name = "no-modifier"),
     @JsonSubTypes.Type(value = Reason.DangerBeside.class, name = "danger-beside"),
+    @JsonSubTypes.Type(value = Reason.Displaces.class, name = "displaces"),
+    @JsonSubTypes.Type(value = Reason.GivesBack.class, name = "gives-back"),
     @JsonSubTypes.Type(value = Reason.OnDevice.class, name = "on-device"),
     @JsonSubTypes.Type(value = Reason.OfItsName.class, name = "of-its-name"),
     @JsonSubTypes.Type(value = Reason.Within.class, name = "within")

@@ -48,8 +48,10 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
    * @param application its id; nothing for all programs
    * @param moves how many bindings might be moved
    * @param everywhere whether for all stations
+   * @param displacing whether commands of programs might lose their keys
    */
-  public record Kept(Optional<String> application, int moves, boolean everywhere, Plan plan) {}
+  public record Kept(
+      Optional<String> application, int moves, boolean everywhere, boolean displacing, Plan plan) {}
 
   public PlanShelf {
     locked = Set.copyOf(locked);
@@ -131,6 +133,7 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
               Optional.ofNullable(p.get("application")).map(JsonNode::asText),
               p.path("moves").asInt(),
               p.path("everywhere").asBoolean(),
+              p.path("displacing").asBoolean(),
               PlanJson.read(p, library)));
     }
     return new PlanShelf(locked, refused, plans);
@@ -156,7 +159,9 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
     for (Kept k : plans) {
       ObjectNode one = all.addObject();
       k.application().ifPresent(a -> one.put("application", a));
-      one.put("moves", k.moves()).put("everywhere", k.everywhere());
+      one.put("moves", k.moves())
+          .put("everywhere", k.everywhere())
+          .put("displacing", k.displacing());
       PlanJson.write(k.plan(), one);
     }
     Disk.replace(of(file), Json.print(out).getBytes(StandardCharsets.UTF_8));

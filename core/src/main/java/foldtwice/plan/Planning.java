@@ -36,6 +36,9 @@ public final class Planning {
   /** So many triggers are looked at for a binding, today's among them. */
   private static final int OPTIONS = 40;
 
+  /** So many besides that are taken by commands of programs, where these may lose them. */
+  private static final int DISPLACING = 20;
+
   /** So often what an audit finds is taken out and planned again. */
   private static final int ROUNDS = 60;
 
@@ -45,6 +48,7 @@ public final class Planning {
    * @param application its id; nothing for all programs
    * @param moves how many bindings may be moved
    * @param seconds how long the solver may look
+   * @param displacing whether commands of programs that are in a menu may lose their keys
    * @param locked ids of bindings that stay
    * @param refused triggers a binding shall not have
    */
@@ -52,16 +56,24 @@ public final class Planning {
       Optional<String> application,
       int moves,
       double seconds,
+      boolean displacing,
       Set<String> locked,
       Map<String, Set<Trigger>> refused) {
     public Wanted {
       locked = Set.copyOf(locked);
+      refused = Map.copyOf(refused);
+    }
+
+    /** Nothing locked or refused, and nothing of the programs displaced. */
+    public static Wanted of(Optional<String> application, int moves, double seconds) {
+      return new Wanted(application, moves, seconds, false, Set.of(), Map.of());
     }
   }
 
   private final List<Subject> stations;
   private final Library library;
   private final Wanted wanted;
+  private final Natives natives;
 
   /** What keys of devices type of themselves: it is not for fingers. */
   private final Set<Trigger> sent = new HashSet<>();
@@ -70,6 +82,7 @@ public final class Planning {
     this.stations = stations;
     this.library = stations.getFirst().library();
     this.wanted = wanted;
+    this.natives = new Natives(library);
     for (Device d : library.devices()) {
       for (Page p : d.pages()) {
         p.sends().values().stream()
@@ -211,12 +224,17 @@ public final class Planning {
     Suggestions.onKeys(without, cleared, b, OPTIONS).stream()
         .filter(s -> !s.trigger().equals(today))
         .forEach(all::add);
+    if (wanted.displacing()) {
+      Suggestions.displacing(without, cleared, b, DISPLACING, natives::mayLose).stream()
+          .filter(s -> !s.trigger().equals(today))
+          .forEach(all::add);
+    }
     return all;
   }
 
   private double cost(Binding b, Suggestion s, boolean moved) {
     double units = Double.isFinite(s.cost()) ? s.cost() : 60;
-    return b.usesPerWeek() * units * UNIT + (moved ? LEARNING : 0);
+    return b.usesPerWeek() * units * UNIT + natives.lost(s) + (moved ? LEARNING : 0);
   }
 
   private Plan solved(
@@ -271,6 +289,17 @@ public final class Planning {
     return told(meant, movable, options, problem, today, began);
   }
 
+  /** For a trigger in the place of another. */
+  private static List<Suggestion.Reason> reasons(Suggestion today, Suggestion s) {
+    List<Suggestion.Reason> all = new ArrayList<>(s.reasons());
+    for (Suggestion.Reason r : today.reasons()) {
+      if (r instanceof Suggestion.Reason.Displaces(var commands)) {
+        all.addFirst(new Suggestion.Reason.GivesBack(commands));
+      }
+    }
+    return all;
+  }
+
   private Plan told(
       List<Binding> meant,
       List<Binding> movable,
@@ -301,7 +330,7 @@ public final class Planning {
               s.trigger(),
               costs[0] - costs[taken],
               taken == 0 ? stays(b).orElse(Plan.Fate.STAYS) : Plan.Fate.MOVES,
-              taken == 0 ? List.of() : s.reasons()));
+              taken == 0 ? List.of() : reasons(options.get(i).getFirst(), s)));
     }
     lines.sort(
         Comparator.comparing((Plan.Line l) -> !l.moves()).thenComparingDouble(l -> -l.gain()));

@@ -2,8 +2,10 @@ package foldtwice.plan;
 
 import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Conflict;
+import foldtwice.conflict.ConflictKind;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
+import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Owner;
 import foldtwice.trigger.Trigger;
@@ -68,16 +70,26 @@ final class Troubles {
       return bad;
     }
     Library after = plan.take(library).on(library);
+    Set<Owner.Native> displaced = plan.displaced();
     for (int i = 0; i < stations.size(); i++) {
       Subject s = stations.get(i);
       Keymap keymap = s.keymap().following(library, after);
       for (Conflict c : Auditor.audit(s.with(after, keymap))) {
-        if (!before.contains(trouble(i, c))) {
+        if (!before.contains(trouble(i, c)) && !isMeant(c, displaced)) {
           blame(i, c, plan, bad);
         }
       }
     }
     return bad;
+  }
+
+  /** A command of a program loses its keys, as was allowed. */
+  private static boolean isMeant(Conflict c, Set<Owner.Native> displaced) {
+    return c.kind() == ConflictKind.DISPLACES
+        && c.claims().stream()
+            .map(Claim::owner)
+            .filter(o -> o instanceof Owner.Native)
+            .allMatch(displaced::contains);
   }
 
   private void blame(int station, Conflict c, Plan plan, Bad bad) {

@@ -1,5 +1,6 @@
 package foldtwice.suggest;
 
+import foldtwice.resolve.Owner;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 
@@ -35,6 +36,20 @@ public record Suggestion(Trigger trigger, double cost, List<Reason> reasons) {
 
     /** A key beside it, with the same modifiers, does something that may not be undone. */
     record DangerBeside(String key, String command) implements Reason {}
+
+    /** Commands of programs have it, and would lose it. */
+    record Displaces(List<Owner.Native> commands) implements Reason {
+      public Displaces {
+        commands = List.copyOf(commands);
+      }
+    }
+
+    /** Commands of programs get back what it has today. */
+    record GivesBack(List<Owner.Native> commands) implements Reason {
+      public GivesBack {
+        commands = List.copyOf(commands);
+      }
+    }
 
     /** It is a key of a device, which is labelled: nobody has to remember it. */
     record OnDevice(String device) implements Reason {}

@@ -19,7 +19,6 @@ import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Shape;
-import foldtwice.trigger.Signal;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
@@ -33,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -54,7 +54,7 @@ public final class Suggestions {
   private final Binding binding;
   private final Effort effort;
   private final List<String> words;
-  private final List<Rule> rules;
+  private final Freedom freedom;
 
   private Suggestions(Library library, List<Keymap> stations, Binding binding) {
     this.library = library;
@@ -68,13 +68,14 @@ public final class Suggestions {
             .filter(w -> !w.isEmpty())
             .map(w -> w.toLowerCase(Locale.ROOT))
             .toList();
-    this.rules =
+    List<Rule> rules =
         binding
             .place()
             .applicationId()
             .flatMap(here::application)
             .map(a -> a.rules(binding.fitting().way(), binding.place()))
             .orElse(List.of());
+    this.freedom = new Freedom(stations, binding, rules);
   }
 
   /**
@@ -105,11 +106,55 @@ public final class Suggestions {
     return all.ranked(all.onKeys(), most).stream().limit(most).toList();
   }
 
-  /** The score of keys for a binding, free or not; endless where the station cannot make them. */
+  /**
+   * The best keys that are taken by commands of programs and by nobody else, with their scores and
+   * reasons, {@link Reason.Displaces} among them.
+   *
+   * @param may which of these commands may lose their keys
+   */
+  public static List<Suggestion> displacing(
+      Library library,
+      List<Keymap> stations,
+      Binding binding,
+      int most,
+      Predicate<Owner.Native> may) {
+    Suggestions all = new Suggestions(library, stations, binding);
+    Predicate<Trigger> theirs =
+        t ->
+            all.freedom
+                .natives(t)
+                .filter(n -> !n.isEmpty() && n.stream().allMatch(may))
+                .isPresent();
+    return all.ranked(all.onKeys(), most, theirs).stream()
+        .limit(most)
+        .map(all::withDisplaced)
+        .toList();
+  }
+
+  /**
+   * The score of keys for a binding, free or not, with what they displace; endless where the
+   * station cannot make them.
+   */
   public static Suggestion scored(
       Library library, List<Keymap> stations, Binding binding, Trigger.Keys keys) {
     Suggestions all = new Suggestions(library, stations, binding);
-    return all.weighed(all.scored(keys), stations.getFirst().claimsOn(keys));
+    return all.withDisplaced(all.weighed(all.scored(keys), stations.getFirst().claimsOn(keys)));
+  }
+
+  private Suggestion withDisplaced(Suggestion s) {
+    List<Owner.Native> natives =
+        freedom.natives(s.trigger()).stream()
+            .flatMap(Set::stream)
+            .sorted(
+                Comparator.comparing(Owner.Native::application)
+                    .thenComparing(Owner.Native::command))
+            .toList();
+    return natives.isEmpty()
+        ? s
+        : new Suggestion(
+            s.trigger(),
+            s.cost(),
+            Stream.concat(Stream.of(new Reason.Displaces(natives)), s.reasons().stream()).toList());
   }
 
   /**
@@ -137,7 +182,7 @@ public final class Suggestions {
                 IntStream.rangeClosed(13, 24)
                     .mapToObj(f -> new Key.At(KeyCode.of("F" + f).orElseThrow()))
                     .map(key -> Trigger.Keys.of(new Stroke(held, key))))
-        .filter(all::isFree)
+        .filter(all.freedom::isFree)
         .limit(most)
         .toList();
   }
@@ -170,7 +215,7 @@ public final class Suggestions {
                         .allMatch(
                             e ->
                                 e.getValue().stream()
-                                    .allMatch(k -> e.getKey().isFree(k.beginning(s)))))
+                                    .allMatch(k -> e.getKey().freedom.isFree(k.beginning(s)))))
             .limit(most)
             .toList();
   }
@@ -200,6 +245,10 @@ public final class Suggestions {
 
   /** The free ones of each kind, the best of all first. */
   private List<Suggestion> ranked(List<List<Trigger>> kinds, int most) {
+    return ranked(kinds, most, freedom::isFree);
+  }
+
+  private List<Suggestion> ranked(List<List<Trigger>> kinds, int most, Predicate<Trigger> some) {
     List<Suggestion> free =
         kinds.stream()
             .flatMap(
@@ -208,7 +257,7 @@ public final class Suggestions {
                         .map(this::scored)
                         .filter(s -> Double.isFinite(s.cost()))
                         .sorted(Comparator.comparingDouble(Suggestion::cost))
-                        .filter(s -> isFree(s.trigger()))
+                        .filter(s -> some.test(s.trigger()))
                         .limit(Math.max(most, LOOKED_AT)))
             .toList();
     Map<Trigger, List<Claim>> elsewhere =
@@ -274,47 +323,6 @@ public final class Suggestions {
       }
     }
     return -1;
-  }
-
-  /** True when on every station nobody answers to it here and no rule refuses it. */
-  private boolean isFree(Trigger trigger) {
-    return stations.stream()
-        .allMatch(
-            s ->
-                rules.stream().allMatch(r -> r.accepts(trigger, s.layout())) && isFree(s, trigger));
-  }
-
-  private boolean isFree(Keymap keymap, Trigger trigger) {
-    List<List<Signal>> paths = keymap.paths(trigger);
-    if (paths.isEmpty()) {
-      return false;
-    }
-    for (Place state : keymap.statesOf(binding.place())) {
-      for (List<Signal> path : paths) {
-        Resolver resolver = new Resolver(keymap);
-        Resolver.State at = Resolver.start(state);
-        for (int i = 0; i < path.size(); i++) {
-          Resolver.Answer answer = resolver.press(at, path.get(i), 0);
-          at = answer.next();
-          boolean last = i == path.size() - 1;
-          if (!answer.outcomes().stream().allMatch(o -> isNobodys(o, last))) {
-            return false;
-          }
-        }
-      }
-    }
-    return true;
-  }
-
-  /** On the way a longer claim of others may wait, but nothing may be ready to fire. */
-  private static boolean isNobodys(Outcome outcome, boolean last) {
-    return switch (outcome) {
-      case Outcome.Unclaimed u -> true;
-      case Outcome.Waiting(Optional<Claim> otherwise) -> !last && otherwise.isEmpty();
-      case Outcome.Fired f -> false;
-      case Outcome.Undecided u -> false;
-      case Outcome.Typed t -> false;
-    };
   }
 
   /** With what is on the same keys elsewhere, and beside it. */

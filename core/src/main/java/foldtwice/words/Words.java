@@ -226,6 +226,10 @@ public final class Words {
     return suggestion.reasons().stream().map(this::reason).collect(Collectors.joining("; "));
   }
 
+  private String commands(List<Owner.Native> some) {
+    return some.stream().map(this::owner).collect(Collectors.joining(", "));
+  }
+
   private String reason(Suggestion.Reason reason) {
     return switch (reason) {
       case Suggestion.Reason.Initials(String letters) -> TEXTS.get("reason.initials", letters);
@@ -236,6 +240,10 @@ public final class Words {
               applications.stream()
                   .map(a -> place(new Place.Whole(a)))
                   .collect(Collectors.joining(", ")));
+      case Suggestion.Reason.Displaces(var commands) ->
+          TEXTS.get("reason.displaces", commands(commands));
+      case Suggestion.Reason.GivesBack(var commands) ->
+          TEXTS.get("reason.givesback", commands(commands));
       case Suggestion.Reason.OtherElsewhere(String application) ->
           TEXTS.get("reason.other", place(new Place.Whole(application)));
       case Suggestion.Reason.NoModifier() -> TEXTS.get("reason.plain");

@@ -135,13 +135,18 @@ public final class RandomEdits {
     };
   }
 
-  /** Other triggers for the first native command, at times the ones it came with. */
+  /** Other triggers or uses for the first native command, at times the triggers it came with. */
   private static Edit remap(Library library, Random random) {
     Application a = library.applications().values().stream().findFirst().orElse(null);
     if (a == null || a.commands().isEmpty()) {
-      return new Edit.Remap("nowhere", "nothing", List.of());
+      return random.nextBoolean()
+          ? new Edit.Remap("nowhere", "nothing", List.of())
+          : new Edit.Use("nowhere", "nothing", 3);
     }
     NativeCommand c = a.commands().getFirst();
+    if (random.nextInt(3) == 0) {
+      return new Edit.Use(a.id(), c.id(), random.nextInt(4_000) / 100.0);
+    }
     return new Edit.Remap(
         a.id(),
         c.id(),

@@ -30,9 +30,7 @@ class PlanShelfTest {
             .map(s -> Subject.of(library, Keymap.of(library, s)))
             .toList();
     return Planning.of(
-        stations,
-        new Planning.Wanted(Optional.empty(), moves, seconds, Set.of(), Map.of()),
-        Watcher.PATIENT);
+        stations, Planning.Wanted.of(Optional.empty(), moves, seconds), Watcher.PATIENT);
   }
 
   private static Library seeds() throws Exception {
@@ -55,8 +53,10 @@ class PlanShelfTest {
       Set<String> locked = Set.copyOf(library.bindings().keySet().stream().limit(2).toList());
       PlanShelf shelf =
           PlanShelf.EMPTY
-              .with(new PlanShelf.Kept(Optional.empty(), 8, true, plan))
-              .with(new PlanShelf.Kept(Optional.of("one"), 3, false, plan.provenTo(plan.bound())))
+              .with(new PlanShelf.Kept(Optional.empty(), 8, true, false, plan))
+              .with(
+                  new PlanShelf.Kept(
+                      Optional.of("one"), 3, false, true, plan.provenTo(plan.bound())))
               .with(
                   locked,
                   library.bindings().isEmpty()
@@ -78,7 +78,7 @@ class PlanShelfTest {
     Plan plan = planned(library, 4, 2);
     String gone = plan.moved().getFirst().binding();
     PlanShelf.EMPTY
-        .with(new PlanShelf.Kept(Optional.empty(), 4, true, plan))
+        .with(new PlanShelf.Kept(Optional.empty(), 4, true, false, plan))
         .with(Set.of(gone), Map.of(gone, Set.of(Notation.read("F9"))))
         .write(file);
     PlanShelf read = PlanShelf.read(file, new Edit.RemoveBinding(gone).on(library));
@@ -96,7 +96,7 @@ class PlanShelfTest {
     Path file = folder.resolve("some.json");
     Path shelf = folder.resolve("some.json.plans");
     PlanShelf.EMPTY
-        .with(new PlanShelf.Kept(Optional.empty(), 4, true, planned(library, 4, 2)))
+        .with(new PlanShelf.Kept(Optional.empty(), 4, true, false, planned(library, 4, 2)))
         .with(Set.of(), Map.of(library.bindings().keySet().iterator().next(), Set.of()))
         .write(file);
     String good = Files.readString(shelf);

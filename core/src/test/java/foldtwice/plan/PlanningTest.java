@@ -10,10 +10,13 @@ import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.RandomLibraries;
 import foldtwice.library.file.LibraryJson;
+import foldtwice.place.Application;
 import foldtwice.resolve.Keymap;
+import foldtwice.resolve.Owner;
 import foldtwice.trigger.Trigger;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -39,7 +42,7 @@ class PlanningTest {
   }
 
   private static Planning.Wanted all(int moves) {
-    return new Planning.Wanted(Optional.empty(), moves, 30, Set.of(), Map.of());
+    return Planning.Wanted.of(Optional.empty(), moves, 30);
   }
 
   private static Set<String> troubles(Library library) {
@@ -72,7 +75,7 @@ class PlanningTest {
     Plan plan =
         Planning.of(
             subjects(library),
-            new Planning.Wanted(Optional.empty(), moves, 3, locked, Map.of()),
+            new Planning.Wanted(Optional.empty(), moves, 3, seed % 2 == 0, locked, Map.of()),
             Watcher.PATIENT);
     assertThat(plan.planned()).isLessThanOrEqualTo(plan.today() + 1e-6);
     assertThat(plan.moved()).hasSizeLessThanOrEqualTo(moves);
@@ -80,10 +83,49 @@ class PlanningTest {
     plan.bound().ifPresent(b -> assertThat(b).isLessThanOrEqualTo(plan.planned() + 1e-6));
     List<String> ids = plan.moved().stream().map(Plan.Line::binding).toList();
     Library taken = plan.take(library, ids).on(library);
-    assertThat(troubles(library)).containsAll(troubles(taken));
+    Set<String> fresh = troubles(taken);
+    fresh.removeAll(troubles(library));
+    assertThat(fresh).allMatch(t -> seed % 2 == 0 && t.contains("DISPLACES"));
     for (Plan.Line l : plan.moved()) {
       assertThat(taken.bindings().get(l.binding()).triggers()).contains(l.proposed());
     }
+  }
+
+  private static Library used(Library library, double timesAWeek) {
+    List<Edit> edits = new ArrayList<>();
+    for (Application a : library.applications().values()) {
+      edits.add(
+          new Edit.PutApplication(
+              a.withCommands(a.commands().stream().map(c -> c.used(timesAWeek)).toList()), 0));
+    }
+    return new Edit.Together(edits).on(library);
+  }
+
+  /**
+   * Commands nobody uses may lose their keys where that is allowed and they stay in a menu; those
+   * that are used all day do not.
+   */
+  @Test
+  void commandsOfProgramsLoseTheirKeysWhereItIsAllowedAndPays() throws Exception {
+    Library seldom = used(demo("fernhollow.json"), 0);
+    Planning.Wanted kept = Planning.Wanted.of(Optional.of("tagpress"), 12, 20);
+    Planning.Wanted may =
+        new Planning.Wanted(Optional.of("tagpress"), 12, 20, true, Set.of(), Map.of());
+    Plan without = Planning.of(subjects(seldom), kept, Watcher.PATIENT);
+    Plan with = Planning.of(subjects(seldom), may, Watcher.PATIENT);
+    assertThat(without.displaced()).isEmpty();
+    assertThat(with.displaced()).isNotEmpty();
+    assertThat(with.planned()).isLessThan(without.planned());
+    for (Owner.Native n : with.displaced()) {
+      assertThat(seldom.applications().get(n.application()).command(n.command()).get().menuPath())
+          .isNotEmpty();
+    }
+    Library taken = with.take(seldom).on(seldom);
+    Set<String> fresh = troubles(taken);
+    fresh.removeAll(troubles(seldom));
+    assertThat(fresh).isNotEmpty().allMatch(t -> t.contains("DISPLACES"));
+    Library often = used(seldom, 5_000);
+    assertThat(Planning.of(subjects(often), may, Watcher.PATIENT).displaced()).isEmpty();
   }
 
   /** Six programs, on all stations; locked lines stay, refused triggers are not proposed again. */
@@ -103,6 +145,7 @@ class PlanningTest {
                 Optional.empty(),
                 6,
                 30,
+                false,
                 Set.of(first.binding()),
                 Map.of(second.binding(), Set.<Trigger>of(second.proposed()))),
             Watcher.PATIENT);
@@ -122,9 +165,7 @@ class PlanningTest {
     Library demo = demo("fernhollow.json");
     Plan plan =
         Planning.of(
-            subjects(demo),
-            new Planning.Wanted(Optional.of("copystand"), 5, 30, Set.of(), Map.of()),
-            Watcher.PATIENT);
+            subjects(demo), Planning.Wanted.of(Optional.of("copystand"), 5, 30), Watcher.PATIENT);
     assertThat(plan.lines())
         .allMatch(
             l ->
@@ -162,7 +203,7 @@ class PlanningTest {
     Plan hurried =
         Planning.of(
             subjects(demo("seedhouse.json")),
-            new Planning.Wanted(Optional.empty(), 5, 0.001, Set.of(), Map.of()),
+            Planning.Wanted.of(Optional.empty(), 5, 0.001),
             Watcher.PATIENT);
     assertThat(hurried.planned()).isLessThanOrEqualTo(hurried.today());
   }

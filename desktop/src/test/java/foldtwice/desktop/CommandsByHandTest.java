@@ -56,6 +56,26 @@ class CommandsByHandTest {
     }
   }
 
+  /** How often a command is used is typed; what is no number is not taken. */
+  @Test
+  void itsUsesAreTyped() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      find(hands, "Proof sheet");
+      double before = command(hands, "tagpress", "Proof sheet").usesPerWeek();
+      hands.giveKeys("#command-uses");
+      hands.paste("#command-uses", "37,5");
+      hands.press(KeyCode.ENTER);
+      assertThat(command(hands, "tagpress", "Proof sheet").usesPerWeek()).isEqualTo(37.5);
+      assertThat(hands.text("#command-uses")).isEqualTo("37.5");
+      hands.paste("#command-uses", "often");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#command-uses")).isEqualTo("37.5");
+      hands.giveKeys("#command-next");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(command(hands, "tagpress", "Proof sheet").usesPerWeek()).isEqualTo(before);
+    }
+  }
+
   @Test
   void aTriggerThatIsTakenIsTakenOnlyWhenSomebodySaysSo() throws Exception {
     try (Hands hands = Hands.open(folder)) {

@@ -32,6 +32,14 @@ class KitsByHandTest {
         new Kit.Card(name, "", "us", "", ""), name, Kit.choose(of, List.of(about)).library());
   }
 
+  private static String says(Path file) {
+    try {
+      return Files.readString(file);
+    } catch (java.io.IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
   private static void rebind(Hands hands, String id, String keys) {
     Binding b = library(hands).bindings().get(id);
     hands.make(
@@ -157,7 +165,9 @@ class KitsByHandTest {
       hands.waitForText("#kit-told", "has all of it already");
       assertThat(library(hands).bindings()).hasSize(before.bindings().size() + 5);
       hands.make(new Edit.RemoveBinding(before.bindings().keySet().iterator().next()), "away");
-      journal = Files.readAllBytes(there.resolve("fernhollow.json.journal"));
+      Path kept = there.resolve("fernhollow.json.journal");
+      hands.waitUntil("both are on disk", () -> says(kept).contains("\"away\""));
+      journal = Files.readAllBytes(kept);
       Files.copy(file, here.resolve("crashed.json"));
       Files.copy(there.resolve("fernhollow.json.guest"), here.resolve("crashed.json.guest"));
     }

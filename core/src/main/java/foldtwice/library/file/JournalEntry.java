@@ -125,6 +125,8 @@ sealed interface JournalEntry {
           out.put("application", application)
               .put("remap", command)
               .set("triggers", TriggerJson.writeAll(triggers));
+      case Edit.Use(String application, String command, double timesAWeek) ->
+          out.put("application", application).put("use", command).put("usesPerWeek", timesAWeek);
       case Edit.PutFamily(var family, int at) ->
           out.put("at", at).set("putFamily", FamilyJson.write(family));
       case Edit.RemoveFamily(String id) -> out.put("removeFamily", id);
@@ -266,6 +268,9 @@ sealed interface JournalEntry {
     if (in.has("remap")) {
       return new Edit.Remap(
           in.text("application"), in.text("remap"), in.list("triggers", TriggerJson::read));
+    }
+    if (in.has("use")) {
+      return new Edit.Use(in.text("application"), in.text("use"), in.number("usesPerWeek", 0));
     }
     if (in.has("putFamily")) {
       return new Edit.PutFamily(FamilyJson.read(in.at("putFamily")), in.whole("at"));

@@ -2,6 +2,7 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.UsesField;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -45,7 +46,7 @@ final class DoesLeaf extends Leaf {
 
   private final Session session;
   private final Several several;
-  private final TextField uses = new TextField();
+  private final UsesField uses = new UsesField("uses", this::keepUses);
   private final Consumer<Binding> onAdd;
   private final ComboBox<Routine> routine = new ComboBox<>();
   private final Label kind = Parts.wrapped("", "soft");
@@ -83,11 +84,6 @@ final class DoesLeaf extends Leaf {
     Parts.shows(routine, Routine::name);
     Parts.onChosen(routine, this::chooseRoutine);
     opposite = Parts.button("opposite", Ui.text("does.opposite"), () -> add(opposite()));
-    uses.setId("uses");
-    uses.setPrefColumnCount(6);
-    uses.getStyleClass().add("value");
-    uses.setAccessibleText(Ui.text("does.uses"));
-    Parts.onKept(uses, this::keepUses);
     hinders.setId("hinders");
     asks.setId("binding-asks");
     asks.setAccessibleText(Ui.text("does.asks"));
@@ -132,7 +128,7 @@ final class DoesLeaf extends Leaf {
             && (putting || b.arguments().equals(before.arguments()));
     shown = of;
     if (!uses.isFocused()) {
-      showUses();
+      uses.show(binding == null ? 0 : binding.usesPerWeek());
     }
     if (of == null) {
       arguments.getChildren().clear();
@@ -373,21 +369,12 @@ final class DoesLeaf extends Leaf {
         : b.withArgument(p.name(), value);
   }
 
-  /** How often it is used, as it was typed; what is no number is not taken. */
-  private void keepUses() {
-    String typed = uses.getText().strip().replace(',', '.');
-    if (binding != null && typed.matches("\\d{1,6}(\\.\\d{1,2})?")) {
-      double next = Double.parseDouble(typed);
+  private void keepUses(double next) {
+    if (binding != null) {
       several.change(
           binding, b -> true, b -> b.used(next), Ui.text("said.changed", Ui.text("does.uses")));
-    } else {
-      showUses();
+      uses.show(binding.usesPerWeek());
     }
-  }
-
-  private void showUses() {
-    double now = binding == null ? 0 : binding.usesPerWeek();
-    Parts.write(uses, now == Math.rint(now) ? Long.toString((long) now) : Double.toString(now));
   }
 
   private static String hint(Value value) {

@@ -5,6 +5,7 @@ import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.KeysField;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.RoutineField;
+import foldtwice.desktop.parts.UsesField;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -48,6 +49,7 @@ final class CommandPane extends VBox {
   private final Label title = Parts.label("", "strong");
   private final FlowPane triggers = new FlowPane(10, 5);
   private final KeysField field;
+  private final UsesField uses = new UsesField("command-uses", this::used);
   private final VBox question = new VBox(5);
   private final Label after = Parts.wrapped("", "soft");
   private final RoutineField routines =
@@ -90,6 +92,8 @@ final class CommandPane extends VBox {
             4,
             Parts.label(Ui.text("command.give"), "soft"),
             field,
+            Parts.label(Ui.text("does.uses"), "soft"),
+            uses,
             Parts.button("command-next", Ui.text("command.next"), onNext, "link"));
     getChildren().addAll(title, triggers, after, keys, question, instead, compared);
     setVisible(false);
@@ -121,7 +125,17 @@ final class CommandPane extends VBox {
         menu.isEmpty()
             ? Words.command(of, chosen)
             : Words.command(of, chosen) + "  \u2013  " + menu);
+    if (other || !uses.isFocused()) {
+      uses.show(chosen.usesPerWeek());
+    }
     showTriggers(now);
+  }
+
+  private void used(double timesAWeek) {
+    session.make(
+        new Edit.Use(application.id(), command.id(), timesAWeek),
+        Ui.text("said.commandused", command.name(), Words.number(timesAWeek)));
+    uses.show(command.usesPerWeek());
   }
 
   /** Gives the keys to where keys are pressed. */

@@ -64,7 +64,7 @@ final class Gauge extends HBox {
     says.setText(
         (plan.moved().isEmpty()
                 ? Ui.text("plan.nothingbetter", plan.lines().size())
-                : Ui.text("plan.less", plan.moved().size()))
+                : Ui.text("plan.less", plan.moved().size(), plan.displaced().size()))
             + (outOfDate ? " " + Ui.text("plan.outofdate") : ""));
     proof.setText(
         plan.gap().isPresent()

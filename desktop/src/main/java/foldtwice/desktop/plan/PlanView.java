@@ -73,6 +73,7 @@ public final class PlanView extends BorderPane implements View {
   private final ComboBox<String> application = new ComboBox<>();
   private final Spinner<Integer> moves = new Spinner<>(0, 500, 8);
   private final CheckBox allStations = new CheckBox(Ui.text("plan.allstations"));
+  private final CheckBox displacing = new CheckBox(Ui.text("plan.displacing"));
   private final Gauge gauge = new Gauge();
   private final Lines lines;
   private final Reach today = new Reach(Ui.text("plan.keystoday"), "plan-keys-today");
@@ -106,6 +107,7 @@ public final class PlanView extends BorderPane implements View {
     moves.setAccessibleText(Ui.text("plan.moves"));
     allStations.setId("plan-stations");
     allStations.setSelected(true);
+    displacing.setId("plan-displacing");
     stop = acts.button("plan-stop");
     look = acts.button("plan-look");
     for (Button b : List.of(stop, look)) {
@@ -120,6 +122,7 @@ public final class PlanView extends BorderPane implements View {
             Parts.label(Ui.text("plan.moves.before"), "soft"),
             moves,
             allStations,
+            displacing,
             Parts.gap(),
             stop,
             look,
@@ -165,7 +168,13 @@ public final class PlanView extends BorderPane implements View {
     Map<String, Setup> setups = session.setups();
     boolean everywhere = allStations.isSelected();
     Planning.Wanted wanted =
-        new Planning.Wanted(chosen(), moves.getValue(), SECONDS, kept.locked(), kept.refused());
+        new Planning.Wanted(
+            chosen(),
+            moves.getValue(),
+            SECONDS,
+            displacing.isSelected(),
+            kept.locked(),
+            kept.refused());
     gauge.nothing(Ui.text("plan.looking"));
     costToday = Double.NaN;
     looking.anew(
@@ -174,6 +183,7 @@ public final class PlanView extends BorderPane implements View {
                 wanted.application(),
                 wanted.moves(),
                 everywhere,
+                wanted.displacing(),
                 Planning.of(subjects(now, everywhere, setups), wanted, watcher(asked))));
     refresh();
   }
@@ -202,6 +212,7 @@ public final class PlanView extends BorderPane implements View {
     if (last.isPresent()) {
       moves.getValueFactory().setValue(last.get().moves());
       allStations.setSelected(last.get().everywhere());
+      displacing.setSelected(last.get().displacing());
       show(last.get().plan());
     } else {
       showNothing(Ui.text("plan.begin"));
