@@ -1,10 +1,9 @@
 package foldtwice.plan;
 
-import foldtwice.binding.Binding;
 import foldtwice.place.Place;
 import foldtwice.resolve.Keymap;
-import foldtwice.suggest.Suggestion;
 import foldtwice.trigger.Signal;
+import foldtwice.trigger.Trigger;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -24,28 +23,30 @@ final class Clashes {
    * Which options cannot be taken together.
    *
    * @param stations the keymaps of those a trigger has to work on
-   * @param options of each binding, today's first
    */
-  static List<List<Problem.Option>> groups(
-      List<Keymap> stations, List<Binding> movable, List<List<Suggestion>> options) {
+  static List<List<Problem.Option>> groups(List<Keymap> stations, List<Choice> choices) {
     Map<Heard, Set<Problem.Option>> whole = new LinkedHashMap<>();
     Map<Heard, Set<Problem.Option>> longer = new LinkedHashMap<>();
     for (int station = 0; station < stations.size(); station++) {
       Keymap keymap = stations.get(station);
-      for (int i = 0; i < movable.size(); i++) {
-        List<Place> states = keymap.statesOf(movable.get(i).place());
-        for (int a = 0; a < options.get(i).size(); a++) {
-          Problem.Option option = new Problem.Option(i, a);
-          for (List<Signal> path : keymap.paths(options.get(i).get(a).trigger())) {
-            for (Place state : states) {
-              whole
-                  .computeIfAbsent(new Heard(station, state, path), x -> new HashSet<>())
-                  .add(option);
-              for (int n = 1; n < path.size(); n++) {
-                longer
-                    .computeIfAbsent(
-                        new Heard(station, state, path.subList(0, n)), x -> new HashSet<>())
+      for (int i = 0; i < choices.size(); i++) {
+        Choice choice = choices.get(i);
+        for (int m = 0; m < choice.members().size(); m++) {
+          List<Place> states = keymap.statesOf(choice.members().get(m).place());
+          for (int a = 0; a < choice.options().size(); a++) {
+            Problem.Option option = new Problem.Option(i, a);
+            Trigger trigger = choice.options().get(a).each().get(m).trigger();
+            for (List<Signal> path : keymap.paths(trigger)) {
+              for (Place state : states) {
+                whole
+                    .computeIfAbsent(new Heard(station, state, path), x -> new HashSet<>())
                     .add(option);
+                for (int n = 1; n < path.size(); n++) {
+                  longer
+                      .computeIfAbsent(
+                          new Heard(station, state, path.subList(0, n)), x -> new HashSet<>())
+                      .add(option);
+                }
               }
             }
           }

@@ -68,7 +68,7 @@ final class CpSat {
         options[a] = model.newBoolVar("");
         cost.addTerm(options[a], Math.round(costs[a] * SCALE));
         if (a > 0) {
-          moved.add(options[a]);
+          moved.addTerm(options[a], problem.sizes().get(i));
         }
         model.addHint(options[a], a == 0 ? 1 : 0);
       }
@@ -79,7 +79,7 @@ final class CpSat {
       model.addAtMostOne(
           group.stream().map(o -> vars.get(o.choice())[o.index()]).toArray(BoolVar[]::new));
     }
-    if (problem.moves() < problem.choices().size()) {
+    if (problem.moves() < problem.sizes().stream().mapToInt(n -> n).sum()) {
       model.addLessOrEqual(moved, problem.moves());
     }
     model.minimize(cost);

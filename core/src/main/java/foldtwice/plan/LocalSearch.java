@@ -32,12 +32,13 @@ final class LocalSearch {
       better = false;
       List<Step> steps = steps(problem, taken);
       for (Step s : steps) {
-        boolean moves = taken[s.choice()] == 0 && s.index() != 0;
-        if (moves && moved >= problem.moves()) {
+        int size = problem.sizes().get(s.choice());
+        int after = moved + size * ((s.index() == 0 ? 0 : 1) - (taken[s.choice()] == 0 ? 0 : 1));
+        if (after > Math.max(moved, problem.moves())) {
           continue;
         }
         if (fits(s, taken, load, in)) {
-          moved += (s.index() == 0 ? 0 : 1) - (taken[s.choice()] == 0 ? 0 : 1);
+          moved = after;
           change(s, taken, load, in);
           watcher.best(problem.cost(list(taken)), Double.NEGATIVE_INFINITY);
           better = true;

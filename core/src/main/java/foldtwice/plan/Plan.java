@@ -1,6 +1,7 @@
 package foldtwice.plan;
 
 import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.resolve.Owner;
@@ -9,7 +10,11 @@ import foldtwice.suggest.Suggestion.Reason;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -44,7 +49,7 @@ public record Plan(
     STAYS,
     /** The person wants it to stay. */
     LOCKED,
-    /** It is in a family, which stays as it is. */
+    /** It is in a family that no other keys can be found for: it does not follow its pattern. */
     IN_FAMILY,
     /** Its key says which way something goes. */
     POINTS,
@@ -58,6 +63,7 @@ public record Plan(
    * @param today what it has
    * @param proposed what it would have; the same where it stays
    * @param gain seconds a week, learning anew taken off
+   * @param family the id of the family it is moved with, or would be
    * @param reasons for what is proposed
    */
   public record Line(
@@ -66,7 +72,12 @@ public record Plan(
       Trigger proposed,
       double gain,
       Fate fate,
+      Optional<String> family,
       List<Suggestion.Reason> reasons) {
+
+    Line staying() {
+      return new Line(binding, today, today, 0, Fate.STAYS, family, List.of());
+    }
 
     public boolean moves() {
       return fate == Fate.MOVES;
@@ -85,11 +96,7 @@ public record Plan(
   Plan only(Collection<String> some, Plan still) {
     List<Line> kept =
         lines.stream()
-            .map(
-                l ->
-                    !l.moves() || some.contains(l.binding())
-                        ? l
-                        : new Line(l.binding(), l.today(), l.today(), 0, Fate.STAYS, List.of()))
+            .map(l -> !l.moves() || some.contains(l.binding()) ? l : l.staying())
             .toList();
     double gained = kept.stream().mapToDouble(Line::gain).sum();
     return new Plan(
@@ -130,12 +137,14 @@ public record Plan(
   }
 
   /**
-   * Takes lines: one edit. A line whose binding has another trigger by now is left out.
+   * Takes lines: one edit. A line whose binding has another trigger by now is left out; a family of
+   * which every line is taken is laid out by another pattern of its kind from then on.
    *
    * @param some bindings by id
    */
   public Edit take(Library library, Collection<String> some) {
     List<Edit> edits = new ArrayList<>();
+    Set<String> taken = new HashSet<>();
     for (Line l : lines) {
       Binding b = library.bindings().get(l.binding());
       if (l.moves()
@@ -145,14 +154,28 @@ public record Plan(
         List<Trigger> triggers =
             b.triggers().stream().map(t -> t.equals(l.today()) ? l.proposed() : t).toList();
         edits.add(new Edit.PutBinding(b.withTriggers(triggers)));
+        taken.add(l.binding());
+      }
+    }
+    for (Family f : library.families().values()) {
+      List<String> members = f.members().stream().filter(library.bindings()::containsKey).toList();
+      if (!members.isEmpty() && taken.containsAll(members)) {
+        Map<String, Trigger> proposed = new HashMap<>();
+        lines.forEach(l -> proposed.put(l.binding(), l.proposed()));
+        List<Trigger> laid = members.stream().map(proposed::get).toList();
+        edits.add(new Edit.PutFamily(f.with(Laying.by(f.pattern(), laid)), at(library, f)));
       }
     }
     return new Edit.Together(edits);
   }
 
+  private static int at(Library library, Family family) {
+    return List.copyOf(library.families().keySet()).indexOf(family.id());
+  }
+
   /**
    * The lines that have to be taken with one: those whose trigger of today it gets, or is begun by
-   * or begins it, and so on.
+   * or begins it, those of its family, and so on.
    */
   public List<String> with(String binding) {
     List<String> all = new ArrayList<>(List.of(binding));
@@ -164,10 +187,15 @@ public record Plan(
               l ->
                   lines.stream()
                       .filter(Line::moves)
-                      .filter(o -> !all.contains(o.binding()) && meets(l.proposed(), o.today()))
+                      .filter(o -> !all.contains(o.binding()) && goesWith(l, o))
                       .forEach(o -> all.add(o.binding())));
     }
     return all;
+  }
+
+  private static boolean goesWith(Line l, Line o) {
+    return (l.family().isPresent() && l.family().equals(o.family()))
+        || meets(l.proposed(), o.today());
   }
 
   private static boolean meets(Trigger a, Trigger b) {

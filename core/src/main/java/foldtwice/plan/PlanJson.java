@@ -14,6 +14,7 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** A plan as JSON: what the command line tells and what is kept. Times are in seconds a week. */
@@ -54,6 +55,7 @@ public final class PlanJson {
           .put("today", Notation.write(l.today()))
           .put("proposed", Notation.write(l.proposed()))
           .put("gainSecondsAWeek", l.gain());
+      l.family().ifPresent(f -> one.put("family", f));
       ArrayNode reasons = one.putArray("reasons");
       l.reasons().forEach(r -> reasons.add(REASONS.<JsonNode>valueToTree(r)));
     }
@@ -99,6 +101,7 @@ public final class PlanJson {
         keys ? Notation.read(in.path("proposed").asText()) : now,
         time(in, "gainSecondsAWeek"),
         fate,
+        Optional.ofNullable(in.get("family")).map(JsonNode::asText),
         reasons);
   }
 

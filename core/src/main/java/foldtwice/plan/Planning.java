@@ -1,12 +1,10 @@
 package foldtwice.plan;
 
 import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
 import foldtwice.conflict.Subject;
-import foldtwice.library.Edit;
 import foldtwice.library.Library;
-import foldtwice.resolve.Keymap;
 import foldtwice.suggest.Suggestion;
-import foldtwice.suggest.Suggestions;
 import foldtwice.surface.Device;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Key;
@@ -32,12 +30,6 @@ public final class Planning {
 
   /** Seconds a week that it costs to learn a trigger anew. */
   public static final double LEARNING = 2.3;
-
-  /** So many triggers are looked at for a binding, today's among them. */
-  private static final int OPTIONS = 40;
-
-  /** So many besides that are taken by commands of programs, where these may lose them. */
-  private static final int DISPLACING = 20;
 
   /** So often what an audit finds is taken out and planned again. */
   private static final int ROUNDS = 60;
@@ -73,7 +65,7 @@ public final class Planning {
   private final List<Subject> stations;
   private final Library library;
   private final Wanted wanted;
-  private final Natives natives;
+  private final Choices decisions;
 
   /** What keys of devices type of themselves: it is not for fingers. */
   private final Set<Trigger> sent = new HashSet<>();
@@ -82,7 +74,7 @@ public final class Planning {
     this.stations = stations;
     this.library = stations.getFirst().library();
     this.wanted = wanted;
-    this.natives = new Natives(library);
+    this.decisions = new Choices(library, stations.stream().map(Subject::keymap).toList(), wanted);
     for (Device d : library.devices()) {
       for (Page p : d.pages()) {
         p.sends().values().stream()
@@ -108,9 +100,6 @@ public final class Planning {
     }
     if (wanted.locked().contains(b.id())) {
       return Optional.of(Plan.Fate.LOCKED);
-    }
-    if (library.familyOf(b.id()).isPresent()) {
-      return Optional.of(Plan.Fate.IN_FAMILY);
     }
     return pointsSomewhere(b.triggers().getFirst())
         ? Optional.of(Plan.Fate.POINTS)
@@ -138,21 +127,8 @@ public final class Planning {
     long began = System.nanoTime();
     List<Binding> meant = library.bindings().values().stream().filter(this::isMeant).toList();
     // What is locked is weighed too, so that plans with other locks can be held against each other.
-    List<Binding> movable =
-        meant.stream()
-            .filter(b -> stays(b).isEmpty() || stays(b).equals(Optional.of(Plan.Fate.LOCKED)))
-            .toList();
-    Library without = without(movable);
-    List<Keymap> cleared =
-        stations.stream().map(s -> s.keymap().following(library, without)).toList();
-    List<List<Suggestion>> options = new ArrayList<>();
-    for (Binding b : movable) {
-      if (!watcher.isWanted()) {
-        break;
-      }
-      options.add(options(b, without, cleared));
-    }
-    List<Binding> looked = movable.subList(0, options.size());
+    List<Binding> alone = meant.stream().filter(b -> isMovable(b) && !isInFamily(b)).toList();
+    List<Choice> choices = decisions.of(alone, families(Set.copyOf(meant)), watcher);
     Map<String, Set<Trigger>> refused = new HashMap<>();
     wanted.refused().forEach((b, t) -> refused.put(b, new HashSet<>(t)));
     Troubles troubles = new Troubles(stations);
@@ -160,7 +136,7 @@ public final class Planning {
     OptionalDouble bound = OptionalDouble.empty();
     Optional<Plan> last = Optional.empty();
     for (int round = 0; round < ROUNDS && (round == 0 || goesOn(watcher, began)); round++) {
-      Plan plan = solved(meant, looked, options, refused, watcher, began);
+      Plan plan = solved(meant, choices, refused, watcher, began);
       bound = round == 0 ? plan.bound() : bound;
       Troubles.Bad bad = troubles.of(plan);
       if (bad.isNothing()) {
@@ -168,14 +144,42 @@ public final class Planning {
       }
       last = Optional.of(plan);
       bad.triggers().forEach((b, t) -> refused.computeIfAbsent(b, x -> new HashSet<>()).addAll(t));
-      for (int i = 0; i < looked.size(); i++) {
-        if (bad.stay().contains(looked.get(i).id())) {
-          options.set(i, options.get(i).subList(0, 1));
-        }
+      choices.replaceAll(c -> bad.stay().stream().anyMatch(c::has) ? c.staying() : c);
+    }
+    Plan today = nothing(meant, choices, began);
+    return last.map(p -> clean(p, today, troubles)).orElse(today).provenTo(bound);
+  }
+
+  private boolean isMovable(Binding b) {
+    return stays(b).isEmpty() || stays(b).equals(Optional.of(Plan.Fate.LOCKED));
+  }
+
+  private boolean isInFamily(Binding b) {
+    return library.familyOf(b.id()).isPresent();
+  }
+
+  /** The families that may be laid out otherwise, by a pattern of the same kind. */
+  private List<Choices.Whole> families(Set<Binding> meant) {
+    Laying laying = new Laying(library, stations.getFirst().keymap());
+    List<Choices.Whole> all = new ArrayList<>();
+    for (Family f : library.families().values()) {
+      List<Binding> members =
+          f.members().stream()
+              .flatMap(m -> Optional.ofNullable(library.bindings().get(m)).stream())
+              .toList();
+      if (!members.isEmpty()
+          && members.stream()
+              .allMatch(
+                  m ->
+                      meant.contains(m)
+                          && isMovable(m)
+                          && library.familyOf(m.id()).equals(Optional.of(f)))
+          && laying.isLaidBy(
+              f.pattern(), members.stream().map(m -> m.triggers().getFirst()).toList())) {
+        all.add(new Choices.Whole(f, members));
       }
     }
-    Plan today = nothing(meant, looked, options, began);
-    return last.map(p -> clean(p, today, troubles)).orElse(today).provenTo(bound);
+    return all;
   }
 
   /** What of a plan can be taken without trouble, line by line, what gains most first. */
@@ -204,89 +208,42 @@ public final class Planning {
     return CpSat.isThere();
   }
 
-  /** The library in which what may move has nothing of what it would give up. */
-  private Library without(List<Binding> movable) {
-    List<Edit> edits = new ArrayList<>();
-    for (Binding b : movable) {
-      edits.add(new Edit.PutBinding(b.withTriggers(b.triggers().subList(1, b.triggers().size()))));
-    }
-    return new Edit.Together(edits).on(library);
-  }
-
-  /** Today's trigger first, then what is free for it, the best first. */
-  private List<Suggestion> options(Binding b, Library without, List<Keymap> cleared) {
-    Trigger.Keys today = (Trigger.Keys) b.triggers().getFirst();
-    List<Suggestion> all = new ArrayList<>();
-    all.add(Suggestions.scored(without, cleared, b, today));
-    if (wanted.locked().contains(b.id())) {
-      return all;
-    }
-    Suggestions.onKeys(without, cleared, b, OPTIONS).stream()
-        .filter(s -> !s.trigger().equals(today))
-        .forEach(all::add);
-    if (wanted.displacing()) {
-      Suggestions.displacing(without, cleared, b, DISPLACING, natives::mayLose).stream()
-          .filter(s -> !s.trigger().equals(today))
-          .forEach(all::add);
-    }
-    return all;
-  }
-
-  private double cost(Binding b, Suggestion s, boolean moved) {
-    double units = Double.isFinite(s.cost()) ? s.cost() : 60;
-    return b.usesPerWeek() * units * UNIT + natives.lost(s) + (moved ? LEARNING : 0);
-  }
-
   private Plan solved(
       List<Binding> meant,
-      List<Binding> movable,
-      List<List<Suggestion>> options,
+      List<Choice> choices,
       Map<String, Set<Trigger>> refused,
       Watcher watcher,
       long began) {
-    List<List<Suggestion>> left = new ArrayList<>();
-    List<double[]> costs = new ArrayList<>();
-    for (int i = 0; i < movable.size(); i++) {
-      Binding b = movable.get(i);
-      Set<Trigger> not = refused.getOrDefault(b.id(), Set.of());
-      List<Suggestion> some = new ArrayList<>();
-      for (int a = 0; a < options.get(i).size(); a++) {
-        Suggestion s = options.get(i).get(a);
-        if (a == 0 || !not.contains(s.trigger())) {
-          some.add(s);
-        }
-      }
-      left.add(some);
-      double[] each = new double[some.size()];
-      for (int a = 0; a < each.length; a++) {
-        each[a] = cost(b, some.get(a), a > 0);
-      }
-      costs.add(each);
-    }
+    List<Choice> left = choices.stream().map(c -> c.without(refused)).toList();
     Problem problem =
         new Problem(
-            costs,
-            Clashes.groups(stations.stream().map(Subject::keymap).toList(), movable, left),
-            wanted.moves());
+            left.stream().map(this::costs).toList(),
+            Clashes.groups(stations.stream().map(Subject::keymap).toList(), left),
+            wanted.moves(),
+            left.stream().map(c -> c.members().size()).toList());
     double seconds =
         Math.max(wanted.seconds() / 4, wanted.seconds() - (System.nanoTime() - began) / 1e9);
     Solution best =
         CpSat.isThere()
             ? CpSat.solve(problem, seconds, watcher)
             : LocalSearch.solve(problem, seconds, watcher);
-    return told(meant, movable, left, problem, best, began);
+    return told(meant, left, problem, best, began);
   }
 
-  private Plan nothing(
-      List<Binding> meant, List<Binding> movable, List<List<Suggestion>> options, long began) {
-    List<double[]> costs = new ArrayList<>();
-    for (int i = 0; i < movable.size(); i++) {
-      costs.add(new double[] {cost(movable.get(i), options.get(i).getFirst(), false)});
+  private double[] costs(Choice choice) {
+    double[] each = new double[choice.options().size()];
+    for (int a = 0; a < each.length; a++) {
+      each[a] = decisions.cost(choice.members(), choice.options().get(a), a > 0);
     }
-    Problem problem = new Problem(costs, List.of(), 0);
+    return each;
+  }
+
+  private Plan nothing(List<Binding> meant, List<Choice> choices, long began) {
+    List<Choice> staying = choices.stream().map(Choice::staying).toList();
+    Problem problem = new Problem(staying.stream().map(this::costs).toList(), List.of(), 0);
     Solution today =
         new Solution(problem.today(), problem.cost(problem.today()), OptionalDouble.empty());
-    return told(meant, movable, options, problem, today, began);
+    return told(meant, staying, problem, today, began);
   }
 
   /** For a trigger in the place of another. */
@@ -301,37 +258,18 @@ public final class Planning {
   }
 
   private Plan told(
-      List<Binding> meant,
-      List<Binding> movable,
-      List<List<Suggestion>> options,
-      Problem problem,
-      Solution solution,
-      long began) {
-    List<Plan.Line> lines = new ArrayList<>();
-    Map<String, Integer> at = new HashMap<>();
-    for (int i = 0; i < movable.size(); i++) {
-      at.put(movable.get(i).id(), i);
-    }
-    for (Binding b : meant) {
-      Trigger today = b.triggers().getFirst();
-      Integer i = at.get(b.id());
-      if (i == null) {
-        lines.add(
-            new Plan.Line(b.id(), today, today, 0, stays(b).orElse(Plan.Fate.STAYS), List.of()));
-        continue;
-      }
+      List<Binding> meant, List<Choice> choices, Problem problem, Solution solution, long began) {
+    Map<String, Plan.Line> decided = new HashMap<>();
+    for (int i = 0; i < choices.size(); i++) {
+      Choice choice = choices.get(i);
       int taken = solution.taken().get(i);
-      Suggestion s = options.get(i).get(taken);
-      double[] costs = problem.choices().get(i);
-      lines.add(
-          new Plan.Line(
-              b.id(),
-              today,
-              s.trigger(),
-              costs[0] - costs[taken],
-              taken == 0 ? stays(b).orElse(Plan.Fate.STAYS) : Plan.Fate.MOVES,
-              taken == 0 ? List.of() : reasons(options.get(i).getFirst(), s)));
+      for (int m = 0; m < choice.members().size(); m++) {
+        Plan.Line line = line(choice, m, taken);
+        decided.put(line.binding(), line);
+      }
     }
+    List<Plan.Line> lines = new ArrayList<>();
+    meant.forEach(b -> lines.add(decided.getOrDefault(b.id(), left(b))));
     lines.sort(
         Comparator.comparing((Plan.Line l) -> !l.moves()).thenComparingDouble(l -> -l.gain()));
     return new Plan(
@@ -341,5 +279,27 @@ public final class Planning {
         solution.bound(),
         problem.choices().stream().mapToInt(c -> c.length).sum(),
         (System.nanoTime() - began) / 1e9);
+  }
+
+  private Plan.Line line(Choice choice, int member, int taken) {
+    Binding b = choice.members().get(member);
+    Suggestion today = choice.options().getFirst().each().get(member);
+    Suggestion s = choice.options().get(taken).each().get(member);
+    boolean moves = taken != 0;
+    return new Plan.Line(
+        b.id(),
+        today.trigger(),
+        s.trigger(),
+        decisions.cost(b, today, false) - decisions.cost(b, s, moves),
+        moves ? Plan.Fate.MOVES : stays(b).orElse(Plan.Fate.STAYS),
+        choice.family(),
+        moves ? reasons(today, s) : List.of());
+  }
+
+  /** Of one that is not decided on. */
+  private Plan.Line left(Binding b) {
+    Trigger today = b.triggers().getFirst();
+    Plan.Fate fate = stays(b).orElse(isInFamily(b) ? Plan.Fate.IN_FAMILY : Plan.Fate.STAYS);
+    return new Plan.Line(b.id(), today, today, 0, fate, Optional.empty(), List.of());
   }
 }

@@ -12,9 +12,16 @@ import java.util.Map;
  * @param choices what each costs, option by option; the first option is today's
  * @param groups options of which at most one may be taken; options of today that clash with one
  *     another already are in no group together
- * @param moves how many choices may be another than today's
+ * @param moves how much may be another than today's
+ * @param sizes how much each choice counts for when it is another
  */
-public record Problem(List<double[]> choices, List<List<Option>> groups, int moves) {
+public record Problem(
+    List<double[]> choices, List<List<Option>> groups, int moves, List<Integer> sizes) {
+
+  /** Where every choice counts for one. */
+  public Problem(List<double[]> choices, List<List<Option>> groups, int moves) {
+    this(choices, groups, moves, Collections.nCopies(choices.size(), 1));
+  }
 
   /** The option at an index of a choice. */
   public record Option(int choice, int index) {}
@@ -22,6 +29,7 @@ public record Problem(List<double[]> choices, List<List<Option>> groups, int mov
   public Problem {
     choices = List.copyOf(choices);
     groups = groups.stream().map(List::copyOf).toList();
+    sizes = List.copyOf(sizes);
   }
 
   /** What an assignment costs. */
@@ -41,8 +49,8 @@ public record Problem(List<double[]> choices, List<List<Option>> groups, int mov
   /** Whether an assignment holds all that must hold. */
   public boolean holds(List<Integer> taken) {
     int moved = 0;
-    for (int t : taken) {
-      moved += t == 0 ? 0 : 1;
+    for (int i = 0; i < taken.size(); i++) {
+      moved += taken.get(i) == 0 ? 0 : sizes.get(i);
     }
     if (moved > moves) {
       return false;

@@ -11,13 +11,16 @@
  *   <li><b>Learning anew</b>: what is moved is looked for a while: {@value
  *       foldtwice.plan.Planning#LEARNING} s a week each (a minute, spread over half a year; common
  *       practice, no source).
+ *   <li><b>Commands of programs</b> without their keys: choosing them from the menu by the
+ *       keystroke-level model, as often as they are used.
  * </ol>
  *
  * <p>What must hold: every trigger is free on every station when all that may move is taken away;
  * no two planned triggers are pressed alike, nor begins one with the other, wherever both are
- * heard; what is locked stays; at most so many are moved. What is in a family stays, so that its
- * pattern does, and so does what an arrow key sets off, which is remembered by where it points. A
- * plan is proven by a full audit of every station: what brings a conflict that was not there before
- * is taken out and planned again.
+ * heard; what is locked stays; at most so many are moved. A family is one decision: all of it moves
+ * to another pattern of its kind, or nothing does. What an arrow key sets off stays, which is
+ * remembered by where it points. Commands of programs lose their keys only where that is wished and
+ * they are in a menu. A plan is proven by a full audit of every station: what brings a conflict
+ * that was not there before is taken out and planned again.
  */
 package foldtwice.plan;

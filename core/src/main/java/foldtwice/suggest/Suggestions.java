@@ -32,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -104,6 +105,16 @@ public final class Suggestions {
       Library library, List<Keymap> stations, Binding binding, int most) {
     Suggestions all = new Suggestions(library, stations, binding);
     return all.ranked(all.onKeys(), most).stream().limit(most).toList();
+  }
+
+  /** The score of keys for a binding, where they are free for it. */
+  public static Function<Trigger.Keys, Optional<Suggestion>> free(
+      Library library, List<Keymap> stations, Binding binding) {
+    Suggestions all = new Suggestions(library, stations, binding);
+    return keys ->
+        Optional.of(all.scored(keys))
+            .filter(s -> Double.isFinite(s.cost()) && all.freedom.isFree(keys))
+            .map(s -> all.weighed(s, stations.getFirst().claimsOn(keys)));
   }
 
   /**

@@ -3,6 +3,7 @@ package foldtwice.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
 import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
@@ -20,6 +21,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -89,6 +91,80 @@ class PlanningTest {
     for (Plan.Line l : plan.moved()) {
       assertThat(taken.bindings().get(l.binding()).triggers()).contains(l.proposed());
     }
+    familiesAreWhole(library, taken);
+  }
+
+  /** All of a family is moved or nothing is, and what followed its pattern follows it then. */
+  private static int familiesAreWhole(Library before, Library after) {
+    Laying laying = new Laying(before, subjects(before).getFirst().keymap());
+    int moved = 0;
+    for (Family f : before.families().values()) {
+      Set<String> other =
+          f.members().stream()
+              .filter(m -> !Objects.equals(before.bindings().get(m), after.bindings().get(m)))
+              .collect(Collectors.toSet());
+      if (!other.isEmpty()) {
+        moved++;
+        List<String> there = f.members().stream().filter(before.bindings()::containsKey).toList();
+        List<Trigger> laid =
+            there.stream().map(m -> after.bindings().get(m).triggers().getFirst()).toList();
+        assertThat(laying.isLaidBy(after.families().get(f.id()).pattern(), laid))
+            .as(f.name())
+            .isTrue();
+      } else {
+        assertThat(after.families().get(f.id())).isEqualTo(f);
+      }
+    }
+    return moved;
+  }
+
+  /** Families of the demo are moved as one, where they are used often enough. */
+  @Test
+  void aFamilyIsOneDecision() throws Exception {
+    Library demo = demo("fernhollow.json");
+    List<Edit> edits = new ArrayList<>();
+    demo.families()
+        .values()
+        .forEach(
+            f ->
+                f.members().stream()
+                    .map(demo.bindings()::get)
+                    .forEach(b -> edits.add(new Edit.PutBinding(b.used(400)))));
+    Library often = new Edit.Together(edits).on(demo);
+    Plan plan = Planning.of(subjects(often), all(60), Watcher.PATIENT);
+    assertThat(familiesAreWhole(often, plan.take(often).on(often))).isGreaterThan(1);
+    Plan.Line one =
+        plan.moved().stream().filter(l -> l.family().isPresent()).findFirst().orElseThrow();
+    Family its = often.families().get(one.family().get());
+    assertThat(plan.with(one.binding())).containsAll(its.members());
+    Edit taken = plan.take(often, plan.with(one.binding()));
+    Library after = taken.on(often);
+    assertThat(familiesAreWhole(often, after)).isPositive();
+    assertThat(after.families().get(its.id()).pattern()).isNotEqualTo(its.pattern());
+    assertThat(taken.inverse(often).on(after)).isEqualTo(often);
+  }
+
+  /** Laying out by what was laid out gives the same: for every way of every family of the demo. */
+  @Test
+  void aPatternIsFoundAgain() throws Exception {
+    Library demo = demo("fernhollow.json");
+    int ways = 0;
+    for (Subject s : subjects(demo)) {
+      Laying laying = new Laying(demo, s.keymap());
+      for (Family f : demo.families().values()) {
+        List<Trigger> today =
+            f.members().stream().map(m -> demo.bindings().get(m).triggers().getFirst()).toList();
+        if (!laying.isLaidBy(f.pattern(), today)) {
+          continue;
+        }
+        for (List<Trigger.Keys> laid : laying.of(f.pattern(), today)) {
+          List<Trigger> all = List.copyOf(laid);
+          assertThat(laying.isLaidBy(Laying.by(f.pattern(), all), all)).as(f.name()).isTrue();
+          ways++;
+        }
+      }
+    }
+    assertThat(ways).isGreaterThan(200);
   }
 
   private static Library used(Library library, double timesAWeek) {

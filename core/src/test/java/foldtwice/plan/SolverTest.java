@@ -40,7 +40,8 @@ class SolverTest {
         groups.add(group);
       }
     }
-    return new Problem(costs, groups, random.nextInt(choices + 1));
+    List<Integer> sizes = random.ints(choices, 1, random.nextBoolean() ? 2 : 4).boxed().toList();
+    return new Problem(costs, groups, random.nextInt(choices + 1), sizes);
   }
 
   /** Every assignment, tried. */

@@ -177,9 +177,14 @@ final class Lines extends VBox {
     }
 
     private String why(Plan.Line l) {
-      return l.moves()
-          ? words.reasons(new Suggestion(l.proposed(), 0, l.reasons()))
-          : Ui.text("plan.fate." + l.fate());
+      if (!l.moves()) {
+        return Ui.text("plan.fate." + l.fate());
+      }
+      String reasons = words.reasons(new Suggestion(l.proposed(), 0, l.reasons()));
+      return l.family()
+          .flatMap(f -> Optional.ofNullable(library.families().get(f)))
+          .map(f -> Ui.text("plan.withfamily", f.name(), reasons))
+          .orElse(reasons);
     }
 
     private List<Button> links(Plan.Line l) {
