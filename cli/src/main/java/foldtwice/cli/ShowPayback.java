@@ -95,6 +95,14 @@ final class ShowPayback implements Callable<Integer> {
       if (log.uncounted() > log.unknown().size()) {
         err.line("and %s more rows", String.valueOf(log.uncounted() - log.unknown().size()));
       }
+      log.fading()
+          .forEach(
+              f ->
+                  err.line(
+                      "used ever less: %s, %s a week, then %s",
+                      new Words(library).binding(library.bindings().get(f.binding())),
+                      Words.number(Math.rint(f.before())),
+                      Words.number(Math.rint(f.now()))));
       return log.taken(library).on(library);
     } catch (IOException e) {
       throw new Unusable(uses + " cannot be read: " + e.getMessage(), e);
@@ -138,6 +146,18 @@ final class ShowPayback implements Callable<Integer> {
                     payback.library().routines().get(s.id()).name(),
                     EffortWords.span(s.aWeek()),
                     bindings(s.bindings())));
+    if (payback.library().stations().size() > 1) {
+      out.line("saves, a week, were all of it done on one station:");
+      Payback.onStations(payback.library(), payback.values())
+          .values()
+          .forEach(
+              p ->
+                  out.line(
+                      "  %-34s %s, %s",
+                      p.keymap().station().name(),
+                      EffortWords.span(p.aWeek()),
+                      bindings(p.whole().bindings())));
+    }
     List<Payback.Task> tasks = payback.withoutTrigger();
     if (!tasks.isEmpty()) {
       out.line("costs most without a trigger, a week:");

@@ -12,6 +12,8 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Target;
 import foldtwice.routine.Yardstick.Meant;
 import foldtwice.routine.Yardstick.Move;
+import foldtwice.surface.Device;
+import foldtwice.surface.Page;
 import foldtwice.surface.RadialMenu;
 import foldtwice.surface.Toolbar;
 import foldtwice.trigger.KeyCode;
@@ -89,6 +91,9 @@ public final class BoundRoute {
    * @return empty where the station cannot make it, or nobody has to
    */
   public List<Move> of(Trigger trigger, Outset outset) {
+    if (trigger.deviceId().filter(d -> !isHere(d)).isPresent()) {
+      return List.of();
+    }
     return switch (trigger) {
       case Trigger.Keys keys -> keys(keys, outset);
       case Trigger.Held(var stroke, var edge) -> keys(new Trigger.Keys(List.of(stroke)), outset);
@@ -142,9 +147,10 @@ public final class BoundRoute {
   }
 
   private List<Move> keys(Trigger.Keys keys, Outset outset) {
-    Optional<List<Signal>> path = keymap.paths(keys).stream().findFirst();
+    Optional<List<Signal>> path =
+        keymap.paths(keys).stream().filter(this::isOnKeyboard).findFirst();
     if (path.isEmpty()) {
-      return List.of();
+      return sent(keys);
     }
     int count = 0;
     boolean oneHanded = true;
@@ -164,6 +170,28 @@ public final class BoundRoute {
       moves.add(new Move.Hand());
     }
     return moves;
+  }
+
+  private boolean isHere(String device) {
+    return keymap.station().devices().contains(device);
+  }
+
+  private boolean isOnKeyboard(List<Signal> path) {
+    return path.stream()
+        .allMatch(s -> !(s instanceof Press p) || keymap.station().shape().has(p.code()));
+  }
+
+  /** What the keyboard lacks and a key of a device sends. */
+  private List<Move> sent(Trigger.Keys keys) {
+    for (Device d : library.devices()) {
+      for (Page p : isHere(d.id()) ? d.pages() : List.<Page>of()) {
+        if (p.sends().values().stream()
+            .anyMatch(s -> s instanceof Page.Sends.Chord c && c.keys().equals(keys))) {
+          return pad(d.id(), p.id(), Trigger.Duration.TAP);
+        }
+      }
+    }
+    return List.of();
   }
 
   /** Within reach of the left hand, its modifiers too: AltGr is right of the space bar. */

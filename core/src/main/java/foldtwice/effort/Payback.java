@@ -265,6 +265,30 @@ public final class Payback {
     return by(r -> r.trigger().flatMap(Trigger::deviceId));
   }
 
+  /**
+   * What all would come to, were all of it done on one station: by its id, in their order. Costs
+   * compiling the library for each.
+   */
+  public static Map<String, Payback> onStations(Library library, Values values) {
+    Map<String, Payback> all = new LinkedHashMap<>();
+    library.stations().forEach((id, s) -> all.put(id, of(library, Keymap.of(library, s), values)));
+    return all;
+  }
+
+  /** All of it as one part, with what can be set off on the station. */
+  public Share whole() {
+    List<Row> set = rows.values().stream().filter(r -> r.trigger().isPresent()).toList();
+    return new Share(
+        keymap.station().id(),
+        aWeek(),
+        set.size(),
+        set.stream().mapToDouble(r -> r.binding().usesPerWeek()).sum());
+  }
+
+  public Keymap keymap() {
+    return keymap;
+  }
+
   private List<Share> by(Function<Row, Optional<String>> key) {
     Map<String, List<Row>> parts = new LinkedHashMap<>();
     for (Row r : rows.values()) {

@@ -21,6 +21,7 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -31,6 +32,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.LongPredicate;
+import java.util.stream.LongStream;
 
 /**
  * How often bindings were fired, read from a table: a heading, then a row for each firing or for
@@ -39,6 +41,8 @@ import java.util.function.LongPredicate;
  * semicolons, tabs or bars, whichever the heading has most.
  *
  * @param counts by the id of the binding
+ * @param weekly how often in each whole week (from Monday on, UTC) the log is of, by the id of the
+ *     binding
  * @param first the earliest moment in it
  * @param last the latest, wherever they stand
  * @param rows that were counted
@@ -48,6 +52,7 @@ import java.util.function.LongPredicate;
  */
 public record UseLog(
     Map<String, Long> counts,
+    Map<String, List<Long>> weekly,
     Optional<Instant> first,
     Optional<Instant> last,
     long rows,
@@ -57,11 +62,15 @@ public record UseLog(
 
   private static final int TOLD = 8;
 
+  /** Trends are looked for in so many weeks at most: four years. */
+  private static final long LONGEST = 208;
+
   /** Counts beyond reason are no counts. */
   private static final long MOST = 1_000_000_000L;
 
   public UseLog {
     counts = Map.copyOf(counts);
+    weekly = Map.copyOf(weekly);
     unknown = List.copyOf(unknown);
   }
 
@@ -90,6 +99,34 @@ public record UseLog(
       throw new FormatException("the table", "expected a text in UTF-8, found other bytes");
     }
     return reading.result();
+  }
+
+  /**
+   * A binding that is used ever less.
+   *
+   * @param before how often a week in the first half of the log
+   * @param now in the second
+   */
+  public record Fading(String binding, double before, double now) {}
+
+  /** What is used ever less, what has lost most first; nothing in a log of few weeks. */
+  public List<Fading> fading() {
+    return weekly.entrySet().stream()
+        .filter(e -> Trend.falls(e.getValue()))
+        .map(
+            e -> {
+              int half = e.getValue().size() / 2;
+              return new Fading(
+                  e.getKey(),
+                  mean(e.getValue().subList(0, half)),
+                  mean(e.getValue().subList(half, e.getValue().size())));
+            })
+        .sorted(Comparator.comparingDouble((Fading f) -> f.now() - f.before()))
+        .toList();
+  }
+
+  private static double mean(List<Long> some) {
+    return some.stream().mapToLong(Long::longValue).average().orElse(0);
   }
 
   /** How many weeks it is of, at least one. */
@@ -125,6 +162,7 @@ public record UseLog(
   /** A log being read. */
   private static final class Reading {
     private final Map<String, Long> counts = new HashMap<>();
+    private final Map<String, Map<Long, Long>> byWeek = new HashMap<>();
     private final Set<String> seen = new HashSet<>();
     private final List<String> unknown = new ArrayList<>();
     private final Library library;
@@ -187,8 +225,39 @@ public record UseLog(
       }
       rows++;
       counts.merge(id.get(), times, (a, b) -> Math.min(MOST, a + b));
+      byWeek
+          .computeIfAbsent(id.get(), b -> new HashMap<>())
+          .merge(week(at.get()), times, (a, b) -> Math.min(MOST, a + b));
       first = first == null || at.get().isBefore(first) ? at.get() : first;
       last = last == null || at.get().isAfter(last) ? at.get() : last;
+    }
+
+    /** Since a Monday; a week is over when the next begins. */
+    private static long week(Instant at) {
+      return Math.floorDiv(Math.floorDiv(at.getEpochSecond(), 86_400L) + 3, 7L);
+    }
+
+    /** The weeks all of which the log is of: it begins and ends somewhere within one. */
+    private Map<String, List<Long>> wholeWeeks() {
+      if (first == null) {
+        return Map.of();
+      }
+      boolean begins = Math.floorMod(Math.floorDiv(first.getEpochSecond(), 86_400L) + 3, 7L) == 0;
+      boolean ends = Math.floorMod(Math.floorDiv(last.getEpochSecond(), 86_400L) + 3, 7L) == 6;
+      long from = week(first) + (begins ? 0 : 1);
+      long to = week(last) - (ends ? 0 : 1);
+      if (to - from + 1 < Trend.FEWEST || to - from > LONGEST) {
+        return Map.of();
+      }
+      Map<String, List<Long>> all = new HashMap<>();
+      byWeek.forEach(
+          (b, its) ->
+              all.put(
+                  b,
+                  LongStream.rangeClosed(from, to)
+                      .mapToObj(w -> its.getOrDefault(w, 0L))
+                      .toList()));
+      return all;
     }
 
     private static String cell(String[] cells, int column) {
@@ -252,6 +321,7 @@ public record UseLog(
     UseLog result() {
       return new UseLog(
           counts,
+          wholeWeeks(),
           Optional.ofNullable(first),
           Optional.ofNullable(last),
           rows,

@@ -22,6 +22,7 @@ import java.math.BigDecimal;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -73,6 +74,28 @@ class PaybackTest {
       assertThat(shares).isEqualTo(sum, within(1e-6 + Math.abs(sum) * 1e-9));
       before = followed;
     }
+  }
+
+  /** What a station lacks saves nothing there: keys of devices, and keys its keyboard has not. */
+  @Test
+  void whatAStationLacksSavesNothingThere() throws Exception {
+    Library demo = demo();
+    Map<String, Payback> all = Payback.onStations(demo, PAPER);
+    assertThat(all.keySet()).containsExactlyElementsOf(demo.stations().keySet());
+    int lacking = 0;
+    for (Payback p : all.values()) {
+      for (Payback.Row r : p.rows()) {
+        List<String> devices = p.keymap().station().devices();
+        r.trigger().flatMap(Trigger::deviceId).ifPresent(d -> assertThat(devices).contains(d));
+        if (r.binding().triggers().stream()
+            .allMatch(t -> t.deviceId().filter(d -> !devices.contains(d)).isPresent())) {
+          assertThat(r.aWeek()).isEmpty();
+          lacking += r.binding().triggers().isEmpty() ? 0 : 1;
+        }
+      }
+      assertThat(p.whole().aWeek()).isEqualTo(p.aWeek());
+    }
+    assertThat(lacking).isGreaterThan(10);
   }
 
   /** Common practice, no source: a menu way of three clicks becomes a chord of two keys. */

@@ -168,7 +168,7 @@ class PaybackByHandTest {
       hands.choosing(log);
       hands.lookUp("read a use log");
       hands.waitForText("#uses-says", "2 rows counted, of 1 binding, over 4 weeks");
-      assertThat(hands.text("#uses")).contains("1 row not counted", "gone");
+      assertThat(hands.text("#uses-read")).contains("1 row not counted", "gone");
       hands.space("#uses-take");
       assertThat(hands.session.now().library().bindings().get("b01").usesPerWeek()).isEqualTo(15);
       hands.waitForText("#payback-routes", "Shift boxes");
@@ -177,6 +177,50 @@ class PaybackByHandTest {
       hands.choosing(Files.writeString(folder.resolve("no.csv"), "a,b\n1,2\n"));
       hands.lookUp("read a use log");
       hands.waitForText("#uses-says", "expected a heading");
+    }
+  }
+
+  /** What is used ever less is told when a log is read, with the way to it. */
+  @Test
+  void whatIsUsedEverLessIsGoneTo() throws Exception {
+    StringBuilder rows = new StringBuilder("when,binding,count\n");
+    for (int week = 0; week < 10; week++) {
+      java.time.LocalDate day = java.time.LocalDate.of(2031, 3, 3).plusWeeks(week);
+      rows.append(day + ",b01," + (60 - 5 * week) + "\n" + day + ",b02,30\n");
+    }
+    try (Hands hands = Hands.open(folder)) {
+      go(hands);
+      hands.choosing(Files.writeString(folder.resolve("log.csv"), rows));
+      hands.lookUp("read a use log");
+      hands.waitForText("#uses-read", "One is used ever less");
+      assertThat(hands.text("#fading-1")).contains("dx +0.5 mm", "52 a week, then 30");
+      hands.space("#fading-1");
+      hands.waitForText("#register", "Shift boxes");
+      assertThat(hands.text("#arg-dx")).contains("0.5 mm");
+    }
+  }
+
+  /** What the library would save on each station, and the routes there. */
+  @Test
+  void stationsAreHeldAgainstOneAnother() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      go(hands);
+      hands.lookUp("see on which station the library saves most");
+      hands.waitForText("#payback-shares", "Label corner");
+      List<String> rows = hands.rows("#payback-shares");
+      assertThat(rows).anyMatch(r -> r.contains("Label corner"));
+      hands.giveKeys("#payback-shares");
+      hands.press(KeyCode.END);
+      String last = rows.getLast();
+      String name =
+          hands.session.now().library().stations().values().stream()
+              .map(foldtwice.place.Station::name)
+              .filter(last::contains)
+              .findFirst()
+              .orElseThrow();
+      hands.waitForText("#payback-title", name);
+      assertThat(hands.text("#payback-title")).isNotEqualTo(rows.getFirst());
+      hands.waitForText("#payback-routes", "by hand");
     }
   }
 

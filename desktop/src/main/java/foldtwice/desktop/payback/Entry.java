@@ -6,7 +6,7 @@ import java.util.Optional;
 /**
  * A line of what saves most.
  *
- * @param id of the routine, program, device or procedure
+ * @param id of the routine, program, device, procedure or station
  * @param aWeek seconds saved a week; nothing where it cannot be told
  * @param note what more there is to say, such as how many bindings
  */
@@ -17,6 +17,7 @@ record Entry(By by, String id, String name, Optional<Span> aWeek, String note) {
     ROUTINE,
     PROCEDURE,
     PROGRAM,
-    DEVICE
+    DEVICE,
+    STATION
   }
 }

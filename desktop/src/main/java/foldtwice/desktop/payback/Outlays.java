@@ -67,7 +67,7 @@ final class Outlays extends VBox {
                 switch (e.by()) {
                   case ROUTINE -> Optional.of(Outlay.ofRoutine(e.id()));
                   case DEVICE -> Optional.of(Outlay.ofDevice(e.id()));
-                  case PROGRAM, PROCEDURE -> Optional.empty();
+                  case PROGRAM, PROCEDURE, STATION -> Optional.empty();
                 });
     what.setText(
         entry

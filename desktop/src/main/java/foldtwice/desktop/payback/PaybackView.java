@@ -25,6 +25,7 @@ import foldtwice.library.Procedure;
 import foldtwice.routine.Yardstick;
 import foldtwice.words.Words;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -53,6 +54,7 @@ public final class PaybackView extends BorderPane implements View {
           new Act<>("payback-procedures", v -> v.look(Entry.By.PROCEDURE)),
           new Act<>("payback-programs", v -> v.look(Entry.By.PROGRAM)),
           new Act<>("payback-devices", v -> v.look(Entry.By.DEVICE)),
+          new Act<>("payback-stations", v -> v.look(Entry.By.STATION)),
           new Act<>("payback-route", v -> v.routes.canEdit(), v -> v.routes.startEditing()),
           new Act<>("procedure-new", v -> v.session.mayWrite(), v -> v.newProcedure(List.of())),
           new Act<>(
@@ -83,6 +85,11 @@ public final class PaybackView extends BorderPane implements View {
   private final Question<Payback> working;
   private final StackPane whole = new StackPane();
   private Optional<Payback> found = Optional.empty();
+
+  /** The same on every station, as far as it is worked out. */
+  private final Question<Map<String, Payback>> stations;
+
+  private Map<String, Payback> onStations = Map.of();
   private Entry.By by = Entry.By.ROUTINE;
 
   /** A procedure that was just made, to be chosen as soon as it is worked out. */
@@ -93,13 +100,14 @@ public final class PaybackView extends BorderPane implements View {
     this.session = session;
     routes = new Routes(session, going);
     tasks = new Tasks(going);
-    uses = new UsesRead(session);
+    uses = new UsesRead(session, going);
     exercise = new Exercise(this::measured, this::refresh);
     practice = new Practice(this::refresh);
     procedure =
         new ProcedurePane(
             session, acts.button("procedure-practise"), acts.button("procedure-delete", "link"));
     working = session.background().question(Lane.WORK, this::show);
+    stations = session.background().question(Lane.WORK, this::show);
     chips = Parts.chips(Entry.By.class, "payback-", b -> Ui.text("payback.chip." + b), this::look);
     chips.get(by).setSelected(true);
     skill.setId("payback-skill");
@@ -248,8 +256,22 @@ public final class PaybackView extends BorderPane implements View {
                 .orElseGet(() -> Payback.of(now.library(), now.keymap(), values)));
   }
 
+  private void show(Map<String, Payback> all) {
+    onStations = all;
+    found.ifPresent(this::showEntries);
+  }
+
   private void show(Payback payback) {
     found = Optional.of(payback);
+    if (by == Entry.By.STATION) {
+      stations.ask(
+          List.of(new Question.Same(payback.library()), payback.values()),
+          () -> Payback.onStations(payback.library(), payback.values()));
+    }
+    showEntries(payback);
+  }
+
+  private void showEntries(Payback payback) {
     shares.show(by, entries(payback));
     if (wanted.filter(payback.library().procedures()::containsKey).isPresent()) {
       shares.choose(wanted.get());
@@ -272,7 +294,11 @@ public final class PaybackView extends BorderPane implements View {
     }
     Payback payback = found.get();
     Optional<Entry> entry = shares.chosen();
-    if (by == Entry.By.DEVICE && entry.isPresent()) {
+    Optional<Payback> there =
+        entry.filter(e -> by == Entry.By.STATION).map(e -> onStations.get(e.id()));
+    if (there.isPresent()) {
+      glance.show(entry.get().name(), there.get().aWeek(), payback.spentInAll());
+    } else if (by == Entry.By.DEVICE && entry.isPresent()) {
       Entry e = entry.get();
       glance.show(e.name(), e.aWeek().orElse(Span.NONE), payback.spent(Outlay.ofDevice(e.id())));
     } else {
@@ -284,7 +310,8 @@ public final class PaybackView extends BorderPane implements View {
     if (chain) {
       procedure.show(entry.flatMap(e -> payback.chain(e.id())), payback.library(), words(payback));
     } else {
-      routes.show(payback, words(payback), entry);
+      Payback of = there.orElse(payback);
+      routes.show(of, new Words(of.library(), of.keymap().layout()), entry);
     }
     acts.refresh();
   }
@@ -296,6 +323,13 @@ public final class PaybackView extends BorderPane implements View {
       case PROGRAM -> entries(payback.byProgram(), id -> words(payback).application(id));
       case DEVICE ->
           entries(payback.byDevice(), id -> library.device(id).map(d -> d.name()).orElse(id));
+      case STATION ->
+          entries(
+              onStations.values().stream()
+                  .map(Payback::whole)
+                  .sorted(Comparator.comparingDouble(s -> -s.aWeek().mid()))
+                  .toList(),
+              id -> onStations.get(id).keymap().station().name());
       case PROCEDURE ->
           payback.chains().stream()
               .map(

@@ -170,6 +170,7 @@ final class Routes extends VBox {
       case ROUTINE -> r.binding().routine().equals(e.id());
       case PROGRAM -> payback.library().applicationOf(r.binding()).equals(Optional.of(e.id()));
       case DEVICE -> r.trigger().flatMap(t -> t.deviceId()).equals(Optional.of(e.id()));
+      case STATION -> r.trigger().isPresent();
       case PROCEDURE -> false; // has a pane of its own
     };
   }

@@ -1,11 +1,14 @@
 package foldtwice.desktop.payback;
 
+import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.DiskWork;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.view.Going;
+import foldtwice.desktop.view.Target;
 import foldtwice.effort.UseLog;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
@@ -13,6 +16,7 @@ import foldtwice.words.Words;
 import java.io.BufferedReader;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -21,9 +25,13 @@ import javafx.scene.layout.VBox;
 /** A use log: read beside the work, looked at, then taken or left. */
 final class UsesRead extends VBox {
 
+  private static final int MOST = 6;
+
   private final Session session;
   private final Label says = Parts.wrapped("");
   private final VBox unknown = new VBox(2);
+  private final VBox fading = new VBox(2);
+  private final Going going;
   private final Button take;
   private final Button leave;
   private final Question<Found> reading;
@@ -32,10 +40,11 @@ final class UsesRead extends VBox {
   /** A log and what it was held against. */
   private record Found(Path file, UseLog log) {}
 
-  UsesRead(Session session) {
+  UsesRead(Session session, Going going) {
     super(6);
+    this.going = going;
     this.session = session;
-    setId("uses");
+    setId("uses-read");
     says.setId("uses-says");
     take = Parts.button("uses-take", Ui.text("payback.uses.take"), this::take, "main");
     leave = Parts.button("uses-leave", Ui.text("payback.cancel"), this::close);
@@ -44,6 +53,7 @@ final class UsesRead extends VBox {
         .addAll(
             Parts.label(Ui.text("payback.uses.heading"), "heading"),
             says,
+            fading,
             unknown,
             new FlowPane(8, 4, take, leave));
     managedProperty().bind(visibleProperty());
@@ -62,6 +72,7 @@ final class UsesRead extends VBox {
     setVisible(true);
     take.setDisable(true);
     unknown.getChildren().clear();
+    fading.getChildren().clear();
     says.setText(Ui.text("payback.uses.reading", 0));
     reading.anew(
         asked ->
@@ -102,8 +113,37 @@ final class UsesRead extends VBox {
           .add(Parts.wrapped(Ui.text("payback.uses.unknown", log.uncounted()), "costs"));
       log.unknown().forEach(u -> unknown.getChildren().add(Parts.wrapped(u, "soft")));
     }
+    fading(log);
     take.setDisable(log.counts().isEmpty() || !session.mayWrite());
     (take.isDisabled() ? leave : take).requestFocus();
+  }
+
+  /** What is used ever less, and the way to each. */
+  private void fading(UseLog log) {
+    fading.getChildren().clear();
+    List<UseLog.Fading> all = log.fading();
+    if (all.isEmpty()) {
+      return;
+    }
+    fading.getChildren().add(Parts.wrapped(Ui.text("payback.fading", all.size()), "costs"));
+    Library library = session.now().library();
+    for (UseLog.Fading f : all.subList(0, Math.min(MOST, all.size()))) {
+      Binding binding = library.bindings().get(f.binding());
+      if (binding != null) {
+        fading
+            .getChildren()
+            .add(
+                Parts.button(
+                    "fading-" + fading.getChildren().size(),
+                    Ui.text(
+                        "payback.fades",
+                        session.now().words().binding(binding),
+                        Words.number(Math.rint(f.before())),
+                        Words.number(Math.rint(f.now()))),
+                    () -> going.to(new Target.Binding(f.binding())),
+                    "link"));
+      }
+    }
   }
 
   private void take() {
