@@ -8,6 +8,7 @@ import com.google.ortools.sat.CpSolverSolutionCallback;
 import com.google.ortools.sat.CpSolverStatus;
 import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.LinearExprBuilder;
+import com.google.ortools.sat.Literal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -57,6 +58,15 @@ final class CpSat {
   }
 
   static Solution solve(Problem problem, double seconds, Watcher watcher) {
+    return solve(problem, problem.today(), seconds, watcher);
+  }
+
+  /**
+   * Solves.
+   *
+   * @param like where to look first
+   */
+  static Solution solve(Problem problem, List<Integer> like, double seconds, Watcher watcher) {
     CpModel model = new CpModel();
     List<BoolVar[]> vars = new ArrayList<>();
     LinearExprBuilder cost = LinearExpr.newBuilder();
@@ -70,7 +80,7 @@ final class CpSat {
         if (a > 0) {
           moved.addTerm(options[a], problem.sizes().get(i));
         }
-        model.addHint(options[a], a == 0 ? 1 : 0);
+        model.addHint(options[a], a == like.get(i) ? 1 : 0);
       }
       model.addExactlyOne(options);
       vars.add(options);
@@ -78,6 +88,10 @@ final class CpSat {
     for (List<Problem.Option> group : problem.groups()) {
       model.addAtMostOne(
           group.stream().map(o -> vars.get(o.choice())[o.index()]).toArray(BoolVar[]::new));
+    }
+    for (List<Problem.Option> never : problem.never()) {
+      model.addBoolOr(
+          never.stream().map(o -> vars.get(o.choice())[o.index()].not()).toArray(Literal[]::new));
     }
     if (problem.moves() < problem.sizes().stream().mapToInt(n -> n).sum()) {
       model.addLessOrEqual(moved, problem.moves());
@@ -88,6 +102,9 @@ final class CpSat {
     solver
         .getParameters()
         .setNumSearchWorkers(Math.max(1, Runtime.getRuntime().availableProcessors() - 1));
+    // Who shares a key with whom is nearly all there is: as linear constraints it is quickly
+    // proven.
+    solver.getParameters().setLinearizationLevel(2);
     ScheduledExecutorService watch =
         Executors.newSingleThreadScheduledExecutor(
             r -> Thread.ofPlatform().daemon().name("plan-watch").unstarted(r));

@@ -18,7 +18,8 @@ final class LocalSearch {
 
   static Solution solve(Problem problem, double seconds, Watcher watcher) {
     long until = System.nanoTime() + (long) (seconds * 1e9);
-    Map<Problem.Option, List<Integer>> in = problem.memberships();
+    Map<Problem.Option, List<Integer>> in = Problem.memberships(problem.groups());
+    Map<Problem.Option, List<Integer>> never = Problem.memberships(problem.never());
     int[] taken = new int[problem.choices().size()];
     int[] load = new int[problem.groups().size()];
     for (int i = 0; i < taken.length; i++) {
@@ -37,7 +38,7 @@ final class LocalSearch {
         if (after > Math.max(moved, problem.moves())) {
           continue;
         }
-        if (fits(s, taken, load, in)) {
+        if (fits(s, taken, load, in) && isAllowed(s, taken, problem, never)) {
           moved = after;
           change(s, taken, load, in);
           watcher.best(problem.cost(list(taken)), Double.NEGATIVE_INFINITY);
@@ -80,6 +81,15 @@ final class LocalSearch {
       }
     }
     return true;
+  }
+
+  private static boolean isAllowed(
+      Step s, int[] taken, Problem problem, Map<Problem.Option, List<Integer>> never) {
+    return never.getOrDefault(new Problem.Option(s.choice(), s.index()), List.of()).stream()
+        .allMatch(
+            n ->
+                problem.never().get(n).stream()
+                    .anyMatch(o -> o.choice() != s.choice() && taken[o.choice()] != o.index()));
   }
 
   private static void change(

@@ -12,6 +12,7 @@ import foldtwice.trigger.Keysym;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -70,7 +71,7 @@ public final class Planning {
   /** What keys of devices type of themselves: it is not for fingers. */
   private final Set<Trigger> sent = new HashSet<>();
 
-  private Planning(List<Subject> stations, Wanted wanted) {
+  Planning(List<Subject> stations, Wanted wanted) {
     this.stations = stations;
     this.library = stations.getFirst().library();
     this.wanted = wanted;
@@ -125,29 +126,70 @@ public final class Planning {
 
   private Plan plan(Watcher watcher) {
     long began = System.nanoTime();
-    List<Binding> meant = library.bindings().values().stream().filter(this::isMeant).toList();
-    // What is locked is weighed too, so that plans with other locks can be held against each other.
-    List<Binding> alone = meant.stream().filter(b -> isMovable(b) && !isInFamily(b)).toList();
-    List<Choice> choices = decisions.of(alone, families(Set.copyOf(meant)), watcher);
-    Map<String, Set<Trigger>> refused = new HashMap<>();
-    wanted.refused().forEach((b, t) -> refused.put(b, new HashSet<>(t)));
+    List<Binding> meant = meant();
+    List<Choice> choices = choices(watcher);
     Troubles troubles = new Troubles(stations);
-    // What is taken out may have been good beside other lines: only the first bound is one for all.
+    List<List<Problem.Option>> never = new ArrayList<>();
+    // What has to stay may have been better elsewhere beside other lines: no bound is proven then.
     OptionalDouble bound = OptionalDouble.empty();
+    boolean boundHolds = true;
     Optional<Plan> last = Optional.empty();
+    List<Integer> like = Collections.nCopies(choices.size(), 0);
     for (int round = 0; round < ROUNDS && (round == 0 || goesOn(watcher, began)); round++) {
-      Plan plan = solved(meant, choices, refused, watcher, began);
-      bound = round == 0 ? plan.bound() : bound;
+      Problem problem = problem(choices, never);
+      Solution best = solved(problem, like, watcher, began);
+      like = best.taken();
+      Plan plan = told(meant, choices, problem, best, began);
+      bound = boundHolds ? higher(bound, best.bound()) : bound;
       Troubles.Bad bad = troubles.of(plan);
       if (bad.isNothing()) {
         return plan.provenTo(bound);
       }
       last = Optional.of(plan);
-      bad.triggers().forEach((b, t) -> refused.computeIfAbsent(b, x -> new HashSet<>()).addAll(t));
-      choices.replaceAll(c -> bad.stay().stream().anyMatch(c::has) ? c.staying() : c);
+      bad.together().forEach(t -> never.add(options(t, choices, best)));
+      if (!bad.stay().isEmpty()) {
+        boundHolds = false;
+        for (int i = 0; i < choices.size(); i++) {
+          if (bad.stay().stream().anyMatch(choices.get(i)::has)) {
+            for (int a = 1; a < choices.get(i).options().size(); a++) {
+              never.add(List.of(new Problem.Option(i, a)));
+            }
+          }
+        }
+      }
     }
     Plan today = nothing(meant, choices, began);
     return last.map(p -> clean(p, today, troubles)).orElse(today).provenTo(bound);
+  }
+
+  private static OptionalDouble higher(OptionalDouble a, OptionalDouble b) {
+    return a.isEmpty() || (b.isPresent() && b.getAsDouble() > a.getAsDouble()) ? b : a;
+  }
+
+  /** What some bindings have in a solution. */
+  private static List<Problem.Option> options(
+      Set<String> bindings, List<Choice> choices, Solution solution) {
+    List<Problem.Option> all = new ArrayList<>();
+    for (int i = 0; i < choices.size(); i++) {
+      if (bindings.stream().anyMatch(choices.get(i)::has)) {
+        all.add(new Problem.Option(i, solution.taken().get(i)));
+      }
+    }
+    return all;
+  }
+
+  List<Binding> meant() {
+    return library.bindings().values().stream().filter(this::isMeant).toList();
+  }
+
+  /** What there is to decide. */
+  List<Choice> choices(Watcher watcher) {
+    List<Binding> meant = meant();
+    // What is locked is weighed too, so that plans with other locks can be held against each other.
+    List<Binding> alone = meant.stream().filter(b -> isMovable(b) && !isInFamily(b)).toList();
+    return decisions.of(alone, families(Set.copyOf(meant)), watcher).stream()
+        .map(c -> c.without(wanted.refused()))
+        .toList();
   }
 
   private boolean isMovable(Binding b) {
@@ -208,26 +250,21 @@ public final class Planning {
     return CpSat.isThere();
   }
 
-  private Plan solved(
-      List<Binding> meant,
-      List<Choice> choices,
-      Map<String, Set<Trigger>> refused,
-      Watcher watcher,
-      long began) {
-    List<Choice> left = choices.stream().map(c -> c.without(refused)).toList();
-    Problem problem =
-        new Problem(
-            left.stream().map(this::costs).toList(),
-            Clashes.groups(stations.stream().map(Subject::keymap).toList(), left),
-            wanted.moves(),
-            left.stream().map(c -> c.members().size()).toList());
+  Problem problem(List<Choice> choices, List<List<Problem.Option>> never) {
+    return new Problem(
+        choices.stream().map(this::costs).toList(),
+        Clashes.groups(stations.stream().map(Subject::keymap).toList(), choices),
+        wanted.moves(),
+        choices.stream().map(c -> c.members().size()).toList(),
+        never);
+  }
+
+  private Solution solved(Problem problem, List<Integer> like, Watcher watcher, long began) {
     double seconds =
         Math.max(wanted.seconds() / 4, wanted.seconds() - (System.nanoTime() - began) / 1e9);
-    Solution best =
-        CpSat.isThere()
-            ? CpSat.solve(problem, seconds, watcher)
-            : LocalSearch.solve(problem, seconds, watcher);
-    return told(meant, left, problem, best, began);
+    return CpSat.isThere()
+        ? CpSat.solve(problem, like, seconds, watcher)
+        : LocalSearch.solve(problem, seconds, watcher);
   }
 
   private double[] costs(Choice choice) {
@@ -257,7 +294,7 @@ public final class Planning {
     return all;
   }
 
-  private Plan told(
+  Plan told(
       List<Binding> meant, List<Choice> choices, Problem problem, Solution solution, long began) {
     Map<String, Plan.Line> decided = new HashMap<>();
     for (int i = 0; i < choices.size(); i++) {

@@ -14,13 +14,18 @@ import java.util.Map;
  *     another already are in no group together
  * @param moves how much may be another than today's
  * @param sizes how much each choice counts for when it is another
+ * @param never options of which not all may be taken; never all of them today's
  */
 public record Problem(
-    List<double[]> choices, List<List<Option>> groups, int moves, List<Integer> sizes) {
+    List<double[]> choices,
+    List<List<Option>> groups,
+    int moves,
+    List<Integer> sizes,
+    List<List<Option>> never) {
 
   /** Where every choice counts for one. */
   public Problem(List<double[]> choices, List<List<Option>> groups, int moves) {
-    this(choices, groups, moves, Collections.nCopies(choices.size(), 1));
+    this(choices, groups, moves, Collections.nCopies(choices.size(), 1), List.of());
   }
 
   /** The option at an index of a choice. */
@@ -30,6 +35,7 @@ public record Problem(
     choices = List.copyOf(choices);
     groups = groups.stream().map(List::copyOf).toList();
     sizes = List.copyOf(sizes);
+    never = never.stream().map(List::copyOf).toList();
   }
 
   /** What an assignment costs. */
@@ -64,14 +70,15 @@ public record Problem(
         return false;
       }
     }
-    return true;
+    return never.stream()
+        .noneMatch(n -> n.stream().allMatch(o -> taken.get(o.choice()) == o.index()));
   }
 
-  /** The groups each option is in. */
-  Map<Option, List<Integer>> memberships() {
+  /** The groups each option is in, by their places in a list. */
+  static Map<Option, List<Integer>> memberships(List<List<Option>> of) {
     Map<Option, List<Integer>> all = new HashMap<>();
-    for (int g = 0; g < groups.size(); g++) {
-      for (Option o : groups.get(g)) {
+    for (int g = 0; g < of.size(); g++) {
+      for (Option o : of.get(g)) {
         all.computeIfAbsent(o, x -> new ArrayList<>(2)).add(g);
       }
     }

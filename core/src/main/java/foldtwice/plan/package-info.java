@@ -21,6 +21,6 @@
  * to another pattern of its kind, or nothing does. What an arrow key sets off stays, which is
  * remembered by where it points. Commands of programs lose their keys only where that is wished and
  * they are in a menu. A plan is proven by a full audit of every station: what brings a conflict
- * that was not there before is taken out and planned again.
+ * that was not there before is a constraint from then on.
  */
 package foldtwice.plan;

@@ -23,6 +23,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -92,6 +94,50 @@ class PlanningTest {
       assertThat(taken.bindings().get(l.binding()).triggers()).contains(l.proposed());
     }
     familiesAreWhole(library, taken);
+  }
+
+  /**
+   * No plan that brings no trouble costs less than the bound: held against plans drawn at random,
+   * of those that are easiest to press.
+   */
+  @Test
+  void nothingWithoutTroubleCostsLessThanTheBound() throws Exception {
+    int drawn = heldAgainst(demo("seedhouse.json"), 1, 400);
+    for (long seed = 1; seed <= 60; seed++) {
+      Library library = RandomLibraries.of(seed);
+      drawn += library.stations().isEmpty() ? 0 : heldAgainst(library, seed, 60);
+    }
+    assertThat(drawn).isGreaterThan(500);
+  }
+
+  /** How many plans without trouble were drawn. */
+  private static int heldAgainst(Library library, long seed, int draws) {
+    List<Subject> stations = subjects(library);
+    Planning.Wanted wanted =
+        new Planning.Wanted(Optional.empty(), 3, 3, seed % 2 == 0, Set.of(), Map.of());
+    Plan best = Planning.of(stations, wanted, Watcher.PATIENT);
+    double bound = best.bound().orElse(Double.NEGATIVE_INFINITY);
+    Planning planning = new Planning(stations, wanted);
+    List<Choice> choices = planning.choices(Watcher.PATIENT);
+    Problem problem = planning.problem(choices, List.of());
+    Troubles troubles = new Troubles(stations);
+    Random random = new Random(seed);
+    int good = 0;
+    for (int i = 0; i < draws && !choices.isEmpty(); i++) {
+      List<Integer> taken = new ArrayList<>(problem.today());
+      for (int m = 0; m < 3; m++) {
+        int c = random.nextInt(choices.size());
+        taken.set(c, random.nextInt(Math.min(6, choices.get(c).options().size())));
+      }
+      Solution drawn = new Solution(taken, problem.cost(taken), OptionalDouble.empty());
+      if (!taken.equals(problem.today())
+          && problem.holds(taken)
+          && troubles.of(planning.told(planning.meant(), choices, problem, drawn, 0)).isNothing()) {
+        good++;
+        assertThat(drawn.cost()).as("seed " + seed).isGreaterThanOrEqualTo(bound - 1e-6);
+      }
+    }
+    return good;
   }
 
   /** All of a family is moved or nothing is, and what followed its pattern follows it then. */

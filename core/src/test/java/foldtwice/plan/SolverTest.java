@@ -41,7 +41,19 @@ class SolverTest {
       }
     }
     List<Integer> sizes = random.ints(choices, 1, random.nextBoolean() ? 2 : 4).boxed().toList();
-    return new Problem(costs, groups, random.nextInt(choices + 1), sizes);
+    List<List<Problem.Option>> never = new ArrayList<>();
+    for (int n = random.nextInt(5); n > 0; n--) {
+      List<Problem.Option> some = new ArrayList<>();
+      for (int i = 0; i < choices; i++) {
+        if (random.nextInt(2) == 0) {
+          some.add(new Problem.Option(i, random.nextInt(costs.get(i).length)));
+        }
+      }
+      if (some.stream().anyMatch(o -> o.index() > 0)) {
+        never.add(some);
+      }
+    }
+    return new Problem(costs, groups, random.nextInt(choices + 1), sizes, never);
   }
 
   /** Every assignment, tried. */
