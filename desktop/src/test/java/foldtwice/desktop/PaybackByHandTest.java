@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.library.Edit;
 import foldtwice.library.Outlay;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Yardstick;
 import foldtwice.routine.Yardstick.Move;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -39,6 +40,11 @@ class PaybackByHandTest {
       assertThat(hands.rows("#payback-shares").getFirst()).contains("Shift boxes", "30 bindings");
       hands.giveKeys("#payback-shares");
       hands.press(KeyCode.DOWN);
+      hands.waitForText("#payback-routes", "recorded or written");
+      var repeat = hands.session.now().library().routines().get("repeat-box");
+      hands.make(
+          new foldtwice.library.Edit.PutRoutine(repeat.with(repeat.head().with(Yardstick.NONE))),
+          "without a route");
       hands.waitForText("#payback-routes", "worked out");
       assertThat(hands.text("#payback-routes")).contains("By hand", "By trigger");
       hands.space("#route-why");
@@ -56,6 +62,7 @@ class PaybackByHandTest {
       go(hands);
       hands.giveKeys("#payback-shares");
       hands.press(KeyCode.DOWN);
+      Yardstick before = hands.session.now().library().routines().get("repeat-box").yardstick();
       hands.lookUp("write the manual route");
       assertThat(hands.text("#route-text")).contains("click");
       hands.paste("#route-text", "point, klick");
@@ -66,9 +73,9 @@ class PaybackByHandTest {
       List<Move> kept =
           hands.session.now().library().routines().get("repeat-box").yardstick().moves();
       assertThat(kept).hasSize(4).contains(new Move.Wait(2000));
-      hands.waitForText("#payback-routes", "recorded or written");
       hands.press(KeyCode.CONTROL, KeyCode.Z);
-      hands.waitForText("#payback-routes", "worked out");
+      assertThat(hands.session.now().library().routines().get("repeat-box").yardstick())
+          .isEqualTo(before);
     }
   }
 
@@ -93,7 +100,7 @@ class PaybackByHandTest {
       hands.retype("40 EUR");
       hands.press(KeyCode.ENTER);
       hands.waitForText("#payback-spent", "11 h 30 min spent");
-      hands.waitForText("#payback-title", "Paid back after less than a week");
+      hands.waitForText("#payback-title", "Paid back after 1 week");
       assertThat(hands.session.now().library().outlays())
           .containsKeys(Outlay.HOUR, Outlay.ofRoutine("shift-boxes"));
       hands.giveKeys("#payback-shares");
