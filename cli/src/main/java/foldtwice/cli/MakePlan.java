@@ -146,7 +146,7 @@ final class MakePlan implements Callable<Integer> {
         "%s a week less, %s moved of %s looked at, %s triggers, %s",
         EffortWords.time(plan.today() - plan.planned()),
         String.valueOf(plan.moved().size()),
-        String.valueOf(plan.lines().size()),
+        String.valueOf(plan.looked()),
         String.valueOf(plan.options()),
         EffortWords.time(plan.seconds()));
     out.line(

@@ -10,7 +10,9 @@ import foldtwice.suggest.Suggestions;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -24,12 +26,19 @@ final class Choices {
   /** So many besides that are taken by commands of programs, where these may lose them. */
   private static final int DISPLACING = 20;
 
+  /** So many bindings are looked at, those that can gain most; the others stay. */
+  private static final int MOST = 300;
+
+  /** So many are looked at however long it takes. */
+  private static final int LEAST = 40;
+
   private final Library library;
   private final List<Keymap> stations;
   private final Planning.Wanted wanted;
   private final Natives natives;
   private Library without;
   private List<Keymap> cleared;
+  private final List<Double> missed = new ArrayList<>();
 
   Choices(Library library, List<Keymap> stations, Planning.Wanted wanted) {
     this.library = library;
@@ -45,16 +54,35 @@ final class Choices {
    * @param families and their members, that are decided on as one
    */
   List<Choice> of(List<Binding> alone, List<Whole> families, Watcher watcher) {
-    List<Binding> movable = new ArrayList<>(alone);
-    families.forEach(w -> movable.addAll(w.members()));
-    without = without(movable);
-    cleared = stations.stream().map(s -> s.following(library, without)).toList();
+    long until = System.nanoTime() + (long) (wanted.seconds() * 0.5e9);
+    clear(alone, families);
+    List<Binding> looked = alone;
+    double least = Suggestions.least(stations.getFirst());
+    if (alone.size() > MOST) {
+      Map<String, Double> gains = new HashMap<>();
+      alone.forEach(b -> gains.put(b.id(), mostToGain(b, least)));
+      List<Binding> ranked =
+          alone.stream()
+              .sorted(Comparator.comparingDouble((Binding b) -> -gains.get(b.id())))
+              .toList();
+      looked = ranked.subList(0, MOST);
+      ranked.subList(MOST, ranked.size()).forEach(b -> missed.add(gains.get(b.id())));
+      clear(looked, families);
+    }
     List<Choice> all = new ArrayList<>();
-    for (Binding b : alone) {
+    for (Binding b : looked) {
       if (!watcher.isWanted()) {
         return all;
       }
-      all.add(new Choice(Optional.empty(), List.of(b), alone(b)));
+      boolean late = System.nanoTime() > until && all.size() >= LEAST;
+      if (late) {
+        missed.add(mostToGain(b, least));
+      }
+      all.add(
+          new Choice(
+              Optional.empty(),
+              List.of(b),
+              late ? List.of(new Choice.Option(List.of(today(b)))) : alone(b)));
     }
     for (Whole w : families) {
       if (!watcher.isWanted()) {
@@ -63,6 +91,29 @@ final class Choices {
       all.add(new Choice(Optional.of(w.family().id()), w.members(), whole(w)));
     }
     return all;
+  }
+
+  private void clear(List<Binding> alone, List<Whole> families) {
+    List<Binding> movable = new ArrayList<>(alone);
+    families.forEach(w -> movable.addAll(w.members()));
+    without = without(movable);
+    cleared = stations.stream().map(s -> s.following(library, without)).toList();
+  }
+
+  /** Seconds a week that a binding can gain at most, whatever is free for it. */
+  private double mostToGain(Binding b, double least) {
+    Suggestion today = today(b);
+    return Math.max(
+        0, cost(b, today, false) - b.usesPerWeek() * least * Planning.UNIT - Planning.LEARNING);
+  }
+
+  /** Seconds a week that what was not looked at could gain at most, beside all that was. */
+  double missed() {
+    return missed.stream()
+        .sorted(Comparator.reverseOrder())
+        .limit(wanted.moves())
+        .mapToDouble(g -> g)
+        .sum();
   }
 
   /** A family and its members that are there. */

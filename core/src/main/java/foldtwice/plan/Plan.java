@@ -47,6 +47,8 @@ public record Plan(
     MOVES,
     /** It has the best there is for it, in this plan. */
     STAYS,
+    /** Others can gain more: it was not looked at. */
+    LESS_TO_GAIN,
     /** The person wants it to stay. */
     LOCKED,
     /** It is in a family that no other keys can be found for: it does not follow its pattern. */
@@ -117,6 +119,13 @@ public record Plan(
     return bound.isPresent()
         ? OptionalDouble.of(Math.max(0, planned - bound.getAsDouble()))
         : OptionalDouble.empty();
+  }
+
+  /** How many bindings other triggers were looked for. */
+  public long looked() {
+    return lines.stream()
+        .filter(l -> l.fate() == Fate.MOVES || l.fate() == Fate.STAYS || l.fate() == Fate.LOCKED)
+        .count();
   }
 
   public List<Line> moved() {

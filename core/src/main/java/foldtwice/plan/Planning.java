@@ -140,7 +140,7 @@ public final class Planning {
       Solution best = solved(problem, like, watcher, began);
       like = best.taken();
       Plan plan = told(meant, choices, problem, best, began);
-      bound = boundHolds ? higher(bound, best.bound()) : bound;
+      bound = boundHolds ? higher(bound, lowered(best.bound())) : bound;
       Troubles.Bad bad = troubles.of(plan);
       if (bad.isNothing()) {
         return plan.provenTo(bound);
@@ -160,6 +160,11 @@ public final class Planning {
     }
     Plan today = nothing(meant, choices, began);
     return last.map(p -> clean(p, today, troubles)).orElse(today).provenTo(bound);
+  }
+
+  /** What was not looked at might have gained as well. */
+  private OptionalDouble lowered(OptionalDouble bound) {
+    return bound.isPresent() ? OptionalDouble.of(bound.getAsDouble() - decisions.missed()) : bound;
   }
 
   private static OptionalDouble higher(OptionalDouble a, OptionalDouble b) {
@@ -336,7 +341,7 @@ public final class Planning {
   /** Of one that is not decided on. */
   private Plan.Line left(Binding b) {
     Trigger today = b.triggers().getFirst();
-    Plan.Fate fate = stays(b).orElse(isInFamily(b) ? Plan.Fate.IN_FAMILY : Plan.Fate.STAYS);
+    Plan.Fate fate = stays(b).orElse(isInFamily(b) ? Plan.Fate.IN_FAMILY : Plan.Fate.LESS_TO_GAIN);
     return new Plan.Line(b.id(), today, today, 0, fate, Optional.empty(), List.of());
   }
 }

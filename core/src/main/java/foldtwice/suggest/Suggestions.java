@@ -50,6 +50,9 @@ public final class Suggestions {
   /** So many of each kind are looked at more closely. */
   private static final int LOOKED_AT = 24;
 
+  /** What speaks for a trigger takes off so much at most: initials, and the same elsewhere. */
+  private static final double MOST_IN_FAVOUR = 6;
+
   private final Library library;
   private final List<Keymap> stations;
   private final Binding binding;
@@ -105,6 +108,16 @@ public final class Suggestions {
       Library library, List<Keymap> stations, Binding binding, int most) {
     Suggestions all = new Suggestions(library, stations, binding);
     return all.ranked(all.onKeys(), most).stream().limit(most).toList();
+  }
+
+  /** No keys score less than this for any binding on a station. */
+  public static double least(Keymap here) {
+    Effort effort = new Effort(here.layout(), here.station().shape());
+    return Stream.concat(Candidates.chords().stream(), Candidates.functionKeys().stream())
+            .mapToDouble(t -> effort.of(t.keyStrokes()))
+            .min()
+            .orElse(0)
+        - MOST_IN_FAVOUR;
   }
 
   /** The score of keys for a binding, where they are free for it. */

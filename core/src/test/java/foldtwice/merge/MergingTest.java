@@ -17,6 +17,7 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
 
 /** The laws of merging, over random libraries and random edits of them. */
 class MergingTest {
@@ -85,13 +86,38 @@ class MergingTest {
     assertThat(again.bindings().keySet()).isEqualTo(merged.bindings().keySet());
   }
 
-  /** What one side added is in; what neither took out is in. */
+  /**
+   * What one side added is in; what neither took out is in. What one side changed is as it has it,
+   * but where the other has something new that cannot do without what was there: that is to decide.
+   */
   @Property(tries = 200)
   void nothingThatOnlyOneSideHasIsDropped(@ForAll long seed) throws Exception {
-    Sides s = Sides.of(seed);
-    Library merged = Merging.of(s.base, s.x, s.y).library();
+    nothingIsDropped(Sides.of(seed));
+  }
+
+  /** One side takes out the context in which the other puts a new menu. */
+  @Test
+  void aContextThatIsNeededIsKeptAndToldOf() throws Exception {
+    Sides s = Sides.of(758);
+    assertThat(Merging.of(s.base, s.x, s.y).contradictions())
+        .anyMatch(c -> c.path().subList(0, 3).equals(List.of("applications", "ü0", "contexts")));
+    nothingIsDropped(s);
+  }
+
+  private static void nothingIsDropped(Sides s) throws Exception {
+    Merging merging = Merging.of(s.base, s.x, s.y);
     for (String list : LISTS) {
-      kept(parts(s.base, list), parts(s.x, list), parts(s.y, list), parts(merged, list));
+      Set<String> toDecide =
+          merging.contradictions().stream()
+              .filter(c -> c.path().size() > 1 && c.path().getFirst().equals(list))
+              .map(c -> c.path().get(1))
+              .collect(Collectors.toSet());
+      kept(
+          parts(s.base, list),
+          parts(s.x, list),
+          parts(s.y, list),
+          parts(merging.library(), list),
+          toDecide);
     }
   }
 
@@ -117,7 +143,11 @@ class MergingTest {
   }
 
   private static <T> void kept(
-      Map<String, T> base, Map<String, T> x, Map<String, T> y, Map<String, T> merged) {
+      Map<String, T> base,
+      Map<String, T> x,
+      Map<String, T> y,
+      Map<String, T> merged,
+      Set<String> toDecide) {
     TreeSet<String> wanted = new TreeSet<>(x.keySet());
     wanted.addAll(y.keySet());
     wanted.removeIf(id -> base.containsKey(id) && (!x.containsKey(id) || !y.containsKey(id)));
@@ -125,7 +155,7 @@ class MergingTest {
     for (String id : wanted) {
       boolean onlyX = !base.containsKey(id) ? !y.containsKey(id) : base.get(id).equals(y.get(id));
       boolean onlyY = !base.containsKey(id) ? !x.containsKey(id) : base.get(id).equals(x.get(id));
-      if (onlyX || onlyY) {
+      if ((onlyX || onlyY) && !toDecide.contains(id)) {
         assertThat(merged.get(id)).isEqualTo(onlyX ? x.get(id) : y.get(id));
       }
     }

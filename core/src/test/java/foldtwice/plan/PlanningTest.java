@@ -14,6 +14,9 @@ import foldtwice.library.file.LibraryJson;
 import foldtwice.place.Application;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Owner;
+import foldtwice.suggest.Suggestion;
+import foldtwice.suggest.Suggestions;
+import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -188,6 +191,48 @@ class PlanningTest {
     assertThat(familiesAreWhole(often, after)).isPositive();
     assertThat(after.families().get(its.id()).pattern()).isNotEqualTo(its.pattern());
     assertThat(taken.inverse(often).on(after)).isEqualTo(often);
+  }
+
+  /**
+   * In a large library those that can gain most are looked at, the others are said not to be, and
+   * the bound allows for them: another plan that moves one of these as well does not fall below it.
+   */
+  @Test
+  void ofManyThoseThatCanGainMostAreLookedAt() throws Exception {
+    Library demo = demo("seedhouse.json");
+    Binding like = demo.bindings().get("b08");
+    List<Edit> edits = new ArrayList<>();
+    for (int i = 0; i < 400; i++) {
+      Trigger t =
+          Notation.read(
+              "Ctrl+Alt+Shift+" + (char) ('a' + i / 26) + " then " + (char) ('a' + i % 26));
+      edits.add(
+          new Edit.PutBinding(
+              Binding.fresh("x" + i, like.routine(), like.place(), List.of(t), Map.of())
+                  .used(1 + i % 7)));
+    }
+    Library many = new Edit.Together(edits).on(demo);
+    List<Subject> stations = subjects(many);
+    Plan plan = Planning.of(stations, Planning.Wanted.of(Optional.empty(), 6, 40), Watcher.PATIENT);
+    List<Plan.Line> missed =
+        plan.lines().stream().filter(l -> l.fate() == Plan.Fate.LESS_TO_GAIN).toList();
+    assertThat(missed).hasSizeGreaterThan(80);
+    assertThat(plan.looked()).isLessThan(320);
+    assertThat(plan.moved()).hasSize(6);
+    assertThat(plan.gap().orElseThrow()).isPositive();
+    Library taken = plan.take(many).on(many);
+    Set<String> fresh = troubles(taken);
+    fresh.removeAll(troubles(many));
+    assertThat(fresh).isEmpty();
+    double least = Suggestions.least(stations.getFirst().keymap());
+    Suggestion best =
+        Suggestions.onKeys(
+                many,
+                stations.stream().map(Subject::keymap).toList(),
+                many.bindings().get(missed.getFirst().binding()),
+                1)
+            .getFirst();
+    assertThat(best.cost()).isGreaterThanOrEqualTo(least);
   }
 
   /** Laying out by what was laid out gives the same: for every way of every family of the demo. */

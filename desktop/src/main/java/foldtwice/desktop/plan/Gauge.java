@@ -63,7 +63,7 @@ final class Gauge extends HBox {
     gain.setText(EffortWords.time(less));
     says.setText(
         (plan.moved().isEmpty()
-                ? Ui.text("plan.nothingbetter", plan.lines().size())
+                ? Ui.text("plan.nothingbetter", plan.looked())
                 : Ui.text("plan.less", plan.moved().size(), plan.displaced().size()))
             + (outOfDate ? " " + Ui.text("plan.outofdate") : ""));
     proof.setText(
@@ -72,7 +72,7 @@ final class Gauge extends HBox {
                 "plan.proven",
                 EffortWords.time(plan.gap().getAsDouble()),
                 EffortWords.time(plan.seconds()),
-                plan.lines().size(),
+                plan.looked(),
                 plan.options())
             : Ui.text(Planning.proves() ? "plan.notyetproven" : "plan.unproven"));
     proof.getStyleClass().setAll("label", plan.gap().isPresent() ? "good" : "costs");

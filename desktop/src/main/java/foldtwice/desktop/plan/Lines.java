@@ -195,7 +195,8 @@ final class Lines extends VBox {
                 link("plan-take-" + of, "plan.take", () -> onTake.accept(l)),
                 link("plan-not-" + of, "plan.not", () -> onRefuse.accept(l)),
                 link("plan-lock-" + of, "plan.lock", () -> onLock.accept(l)));
-        case STAYS -> List.of(link("plan-lock-" + of, "plan.lock", () -> onLock.accept(l)));
+        case STAYS, LESS_TO_GAIN ->
+            List.of(link("plan-lock-" + of, "plan.lock", () -> onLock.accept(l)));
         case LOCKED -> List.of(link("plan-lock-" + of, "plan.unlock", () -> onLock.accept(l)));
         case IN_FAMILY, POINTS, OTHER_KIND -> List.of();
       };

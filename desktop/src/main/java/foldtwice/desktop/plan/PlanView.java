@@ -336,7 +336,7 @@ public final class PlanView extends BorderPane implements View {
 
   private static boolean canLock(Plan.Line l) {
     return switch (l.fate()) {
-      case MOVES, STAYS, LOCKED -> true;
+      case MOVES, STAYS, LESS_TO_GAIN, LOCKED -> true;
       case IN_FAMILY, POINTS, OTHER_KIND -> false;
     };
   }
