@@ -6,7 +6,6 @@ import foldtwice.resolve.Keymap;
 import foldtwice.trigger.Key;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Keysym;
-import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
@@ -18,17 +17,6 @@ import java.util.stream.Stream;
 
 /** The ways a family could be laid out by a pattern of the same kind. */
 final class Laying {
-
-  private static final List<Modifiers> HELD =
-      List.of(
-          Modifiers.NONE,
-          Modifiers.of(Modifier.CTRL),
-          Modifiers.of(Modifier.ALT),
-          Modifiers.of(Modifier.SHIFT),
-          Modifiers.of(Modifier.CTRL, Modifier.SHIFT),
-          Modifiers.of(Modifier.CTRL, Modifier.ALT),
-          Modifiers.of(Modifier.ALT, Modifier.SHIFT),
-          Modifiers.of(Modifier.CTRL, Modifier.ALT, Modifier.SHIFT));
 
   /** Rows of keys that a family can begin on as well as where it is. */
   private static final List<Key> STARTS =
@@ -70,20 +58,20 @@ final class Laying {
           starts(first)
               .flatMap(
                   s ->
-                      HELD.stream()
+                      Modifiers.TO_HOLD.stream()
                           .filter(r -> !r.equals(s.modifiers()))
                           .map(r -> new Pattern.Pairs(s, r)));
       case Pattern.Steps(Stroke up, Stroke down, Modifiers coarse) ->
-          HELD.stream()
+          Modifiers.TO_HOLD.stream()
               .flatMap(
                   held ->
-                      HELD.stream()
+                      Modifiers.TO_HOLD.stream()
                           .filter(c -> !c.isEmpty() && held.besides(c).equals(held))
                           .map(c -> new Pattern.Steps(with(up, held), with(down, held), c)));
       case Pattern.Initials(List<Stroke> before, Modifiers held) ->
           before.isEmpty()
-              ? HELD.stream().map(h -> new Pattern.Initials(before, h))
-              : HELD.stream().map(h -> new Pattern.Initials(begun(before, h), held));
+              ? Modifiers.TO_HOLD.stream().map(h -> new Pattern.Initials(before, h))
+              : Modifiers.TO_HOLD.stream().map(h -> new Pattern.Initials(begun(before, h), held));
       case Pattern.PadKeys p -> Stream.of();
     };
   }
@@ -91,7 +79,7 @@ final class Laying {
   private static Stream<Stroke> starts(Stroke first) {
     return Stream.concat(Stream.of(first.key()), STARTS.stream())
         .distinct()
-        .flatMap(k -> HELD.stream().map(h -> new Stroke(h, k)));
+        .flatMap(k -> Modifiers.TO_HOLD.stream().map(h -> new Stroke(h, k)));
   }
 
   private static Stroke with(Stroke s, Modifiers held) {

@@ -6,7 +6,6 @@ import foldtwice.surface.Page;
 import foldtwice.trigger.Key;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Keysym;
-import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
@@ -22,31 +21,20 @@ final class Candidates {
   /** So many sequences with the same modifiers. */
   private static final int SEQUENCES = 12;
 
-  private static final List<Modifiers> HELD =
-      List.of(
-          Modifiers.NONE,
-          Modifiers.of(Modifier.CTRL),
-          Modifiers.of(Modifier.ALT),
-          Modifiers.of(Modifier.SHIFT),
-          Modifiers.of(Modifier.CTRL, Modifier.SHIFT),
-          Modifiers.of(Modifier.CTRL, Modifier.ALT),
-          Modifiers.of(Modifier.ALT, Modifier.SHIFT),
-          Modifiers.of(Modifier.CTRL, Modifier.ALT, Modifier.SHIFT));
-
   private static final String KEYS = "abcdefghijklmnopqrstuvwxyz1234567890";
 
   private Candidates() {}
 
   /** One key that types a letter or a digit, with whatever is held. */
   static List<Trigger> chords() {
-    return HELD.stream()
+    return Modifiers.TO_HOLD.stream()
         .flatMap(held -> KEYS.chars().mapToObj(c -> keys(List.of(stroke(held, c)))))
         .toList();
   }
 
   /** F1 to F12, with whatever is held. */
   static List<Trigger> functionKeys() {
-    return HELD.stream()
+    return Modifiers.TO_HOLD.stream()
         .flatMap(
             held ->
                 IntStream.rangeClosed(1, 12)
@@ -80,7 +68,7 @@ final class Candidates {
     }
     letters.stream().skip(1).distinct().forEach(c -> spelt.add(List.of(initials.getFirst(), c)));
     List<Trigger> all = new ArrayList<>();
-    for (Modifiers held : HELD.subList(0, 3)) {
+    for (Modifiers held : Modifiers.TO_HOLD.subList(0, 3)) {
       spelt.stream()
           .limit(SEQUENCES)
           .map(s -> keys(s.stream().map(c -> stroke(held, c)).toList()))

@@ -15,6 +15,20 @@ public record Modifiers(int bits) {
   /** Nothing held. */
   public static final Modifiers NONE = new Modifiers(0);
 
+  /**
+   * What a hand holds with a key, nothing and single ones first: what is proposed is one of these.
+   */
+  public static final List<Modifiers> TO_HOLD =
+      List.of(
+          NONE,
+          of(Modifier.CTRL),
+          of(Modifier.ALT),
+          of(Modifier.SHIFT),
+          of(Modifier.CTRL, Modifier.SHIFT),
+          of(Modifier.CTRL, Modifier.ALT),
+          of(Modifier.ALT, Modifier.SHIFT),
+          of(Modifier.CTRL, Modifier.ALT, Modifier.SHIFT));
+
   public Modifiers {
     if (bits < 0 || bits >= 1 << WIDTH) {
       throw new IllegalArgumentException(

@@ -3,7 +3,6 @@ package foldtwice.desktop.handover;
 import foldtwice.conflict.Audit;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Background.Lane;
-import foldtwice.desktop.session.DiskWork;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -275,15 +274,9 @@ final class KitTaking extends BorderPane {
         l ->
             session
                 .background()
-                .once(
-                    Lane.READING,
-                    () ->
-                        DiskWork.done(
-                            () -> {
-                              KitShelf.keep(l.library(), l.kit(), l.taking().renamed());
-                              return l;
-                            }),
-                    this::taken));
+                .write(
+                    () -> KitShelf.keep(l.library(), l.kit(), l.taking().renamed()),
+                    () -> taken(l)));
   }
 
   /** Puts it on for a while; taken off, everything is as it was. */

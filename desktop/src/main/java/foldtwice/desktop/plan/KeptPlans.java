@@ -86,17 +86,7 @@ final class KeptPlans {
   private void keep(PlanShelf next) {
     shelf = next;
     if (isRead && session.mayWrite()) {
-      session
-          .background()
-          .once(
-              Lane.READING,
-              () ->
-                  DiskWork.done(
-                      () -> {
-                        next.write(file);
-                        return next;
-                      }),
-              done -> {});
+      session.background().write(() -> next.write(file), () -> {});
     }
   }
 }

@@ -76,6 +76,19 @@ public final class Background implements AutoCloseable {
     question(lane, show).ask(work, work);
   }
 
+  /** Writes something to disk, after all that is being read and written. */
+  public void write(DiskWork.Writing what, Runnable then) {
+    once(
+        Lane.READING,
+        () ->
+            DiskWork.done(
+                () -> {
+                  what.write();
+                  return true;
+                }),
+        done -> then.run());
+  }
+
   /**
    * Answers are shown this way from now on.
    *

@@ -13,6 +13,11 @@ public interface DiskWork<T> {
 
   T work() throws IOException, FormatException;
 
+  /** Work of which nothing comes but what is on disk then. */
+  interface Writing {
+    void write() throws IOException, FormatException;
+  }
+
   /** Does it. */
   static <T> T done(DiskWork<T> what) {
     try {

@@ -44,18 +44,12 @@ public final class Guests {
         new Guest(kit.card().name(), session.store().clock().instant(), session.now().library());
     session
         .background()
-        .once(
-            Lane.READING,
-            () ->
-                DiskWork.done(
-                    () -> {
-                      next.arrive(file);
-                      return next;
-                    }),
-            arrived -> {
-              guest.set(Optional.of(arrived));
+        .write(
+            () -> next.arrive(file),
+            () -> {
+              guest.set(Optional.of(next));
               if (stillThat.getAsBoolean()) {
-                session.make(edit, Ui.text("said.guest", arrived.kit()));
+                session.make(edit, Ui.text("said.guest", next.kit()));
               } else {
                 gone(file); // the library is another by now: nothing was put on
               }
@@ -78,16 +72,6 @@ public final class Guests {
 
   private void gone(Path file) {
     guest.set(Optional.empty());
-    session
-        .background()
-        .once(
-            Lane.READING,
-            () ->
-                DiskWork.done(
-                    () -> {
-                      Guest.leave(file);
-                      return file;
-                    }),
-            left -> {});
+    session.background().write(() -> Guest.leave(file), () -> {});
   }
 }

@@ -260,17 +260,15 @@ public final class Listening implements AutoCloseable {
       Meaning.Answer answer = meaning.press(press, in, now());
       answered = number;
       meant = answer.outcomes();
-      say(
-          Wire.ANSWER + " " + number,
-          (answer.keep() ? Wire.KEEP : Wire.PASS) + " " + answer.held(),
-          answer.send());
+      String verdict = (answer.keep() ? Wire.KEEP : Wire.PASS) + " " + answer.held();
+      say(Wire.ANSWER + " " + number + " " + verdict, answer.send());
     }
     meantBy = Optional.of(press);
     down.add(press.code());
   }
 
-  private void say(String what, String how, List<Press> send) {
-    listener.say((what + " " + how + " " + Wire.write(send)).strip());
+  private void say(String what, List<Press> send) {
+    listener.say((what + " " + Wire.write(send)).strip());
   }
 
   /** Something was done with another thing than the keyboard: it is whole at once. */
@@ -309,7 +307,7 @@ public final class Listening implements AutoCloseable {
   /** No more was pressed in time, or none of it counts any more. */
   private void over(List<Press> send, List<Outcome> outcomes) {
     over.put(answered, outcomes);
-    listener.say((Wire.OVER + " " + answered + " " + Wire.write(send)).strip());
+    say(Wire.OVER + " " + answered, send);
   }
 
   private void wasOver(long number) {
