@@ -2,6 +2,7 @@ package foldtwice.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.live.display.Display;
 import foldtwice.live.program.LiveProgram;
 import foldtwice.live.program.LiveRun;
 import foldtwice.live.program.Needed;
@@ -24,6 +25,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -36,6 +38,7 @@ class RunTest {
 
   private static Desktop desktop;
   private Desktop.Window window;
+  private Desktop.Window another;
   private Works works;
   @TempDir Path pictures;
 
@@ -57,9 +60,26 @@ class RunTest {
     works = new Works(desktop, pictures, c -> c.equals(List.of("/bin/true", "now")), "Shift lines");
   }
 
+  /** Another window, once it is in front; ended after the test, however that goes. */
+  private Desktop.Window another() throws Exception {
+    another = desktop.window(0);
+    long process = another.process().pid();
+    try (Display display = Display.open(Optional.of(desktop.display()))) {
+      Desktop.await(
+          "the other in front",
+          30_000,
+          () -> display.front().filter(w -> w.process() == process).isPresent());
+    }
+    return another;
+  }
+
   @AfterEach
   void close() throws Exception {
     works.close();
+    if (another != null) {
+      another.process().destroyForcibly().waitFor();
+      another = null;
+    }
     window.process().destroyForcibly().waitFor();
   }
 
@@ -316,8 +336,7 @@ class RunTest {
         "the pause",
         5_000,
         () -> run.standing() != null && run.standing().status() instanceof Status.Asking);
-    Desktop.Window other = desktop.window(0);
-    Desktop.await("the other in front", 5_000, () -> !program().isFront());
+    Desktop.Window other = another();
     run.answer(Map.of());
     assertThat(run.await(10_000).trace().ending()).isInstanceOf(Trace.Failed.class);
     assertThat(other.text()).isEmpty();
@@ -327,8 +346,7 @@ class RunTest {
 
   @Test
   void nothingIsTypedIntoAnotherWindow() throws Exception {
-    Desktop.Window other = desktop.window(0);
-    Desktop.await("the other in front", 5_000, () -> !program().isFront());
+    Desktop.Window other = another();
     Trace trace = works.run(new Step.TypeText(new Template("lost")));
     assertThat(trace.ending()).isInstanceOf(Trace.Failed.class);
     assertThat(other.text()).isEmpty();
