@@ -39,8 +39,8 @@ public final class Held {
 
   private Held() {}
 
-  /** Takes no arguments. */
-  public static void main(String[] none) throws Exception {
+  /** Takes the names of the views that count; all when there is none. */
+  public static void main(String[] views) throws Exception {
     System.setProperty("glass.platform", "Headless");
     System.setProperty("prism.order", "sw");
     Path file = OnScreen.library(Files.createTempDirectory("held"));
@@ -69,6 +69,9 @@ public final class Held {
             AtlasView.class,
             ConflictsView.class,
             TryView.class)) {
+      if (views.length > 0 && !List.of(views).contains(view.getSimpleName())) {
+        continue;
+      }
       on(() -> frame[0].show(view));
       measure(view.getSimpleName(), session[0], at++);
     }

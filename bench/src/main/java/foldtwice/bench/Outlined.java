@@ -38,8 +38,8 @@ import javafx.stage.Stage;
 public final class Outlined {
 
   private static final int STEPS = 2_000;
-  private static final int ROUNDS = 60;
-  private static final int WARM = 25;
+  private static final int ROUNDS = 160;
+  private static final int WARM = 100;
 
   private static final List<String> ONLY = new ArrayList<>();
 
@@ -77,8 +77,9 @@ public final class Outlined {
     Node outline = scene[0].lookup("#outline");
     on(outline::requestFocus);
     measure("down", () -> key(scene[0], KeyCode.DOWN));
-    measure("several with Shift", () -> shifted(scene[0]));
     measure("off and on", () -> key(scene[0], KeyCode.SPACE));
+    measure("several with Shift", () -> shifted(scene[0]));
+    measure("all of these off and on", () -> key(scene[0], KeyCode.SPACE));
     on(() -> view[0].chooseStep("1000"));
     measure("down in the middle", () -> key(scene[0], KeyCode.DOWN));
     on(() -> view[0].chooseStep("1500"));

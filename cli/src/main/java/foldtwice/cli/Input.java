@@ -11,6 +11,7 @@ import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
 import foldtwice.run.Beside;
 import foldtwice.standin.StandIns;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -46,7 +47,7 @@ final class Input {
     } catch (FormatException e) {
       throw new Unusable(e.getMessage(), e);
     } catch (IOException e) {
-      throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
+      throw new Unusable(file + " cannot be read: " + DiskWords.reason(e), e);
     }
   }
 
@@ -57,7 +58,7 @@ final class Input {
     } catch (FormatException e) {
       throw new Unusable(e.getMessage(), e);
     } catch (IOException e) {
-      throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
+      throw new Unusable(file + " cannot be read: " + DiskWords.reason(e), e);
     }
   }
 
@@ -75,7 +76,7 @@ final class Input {
     try {
       return there(file).toRealPath();
     } catch (IOException e) {
-      throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
+      throw new Unusable(file + " cannot be read: " + DiskWords.reason(e), e);
     }
   }
 

@@ -19,6 +19,7 @@ import foldtwice.place.Station;
 import foldtwice.ready.Wait;
 import foldtwice.routine.Routine;
 import foldtwice.sheet.About;
+import foldtwice.text.DiskWords;
 import foldtwice.words.MergeWords;
 import foldtwice.words.Words;
 import java.io.IOException;
@@ -64,7 +65,7 @@ final class KitCommand implements Runnable {
     } catch (FormatException e) {
       throw new Unusable(file + ", " + e.getMessage(), e);
     } catch (IOException e) {
-      throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
+      throw new Unusable(file + " cannot be read: " + DiskWords.reason(e), e);
     }
   }
 
@@ -171,7 +172,7 @@ final class KitCommand implements Runnable {
       } catch (FormatException e) {
         throw new Unusable("this makes no kit: " + e.getMessage(), e);
       } catch (IOException e) {
-        throw new Unusable(out + " cannot be written: " + e.getMessage(), e);
+        throw new Unusable(out + " cannot be written: " + DiskWords.reason(e), e);
       }
     }
   }
@@ -288,7 +289,7 @@ final class KitCommand implements Runnable {
       } catch (RefusedException e) {
         throw new Unusable("the kit is refused: " + e.getMessage(), e);
       } catch (ExecutionException | InterruptedException e) {
-        throw new Unusable("the library cannot be written: " + e.getMessage(), e);
+        throw new Unusable("the library cannot be written: " + DiskWords.says(e), e);
       }
     }
 

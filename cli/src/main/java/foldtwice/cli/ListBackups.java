@@ -3,6 +3,7 @@ package foldtwice.cli;
 import foldtwice.library.file.Backups;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -46,7 +47,7 @@ final class ListBackups implements Callable<Integer> {
       all.forEach(b -> out.line("%s  %s", b.at().toString(), shown(b)));
       return all.isEmpty() ? Exit.NO : Exit.WELL;
     } catch (IOException e) {
-      throw new Unusable(file + ": its backups cannot be listed: " + e.getMessage(), e);
+      throw new Unusable(file + ": its backups cannot be listed: " + DiskWords.reason(e), e);
     }
   }
 

@@ -10,6 +10,7 @@ import foldtwice.live.survey.Describing;
 import foldtwice.live.survey.Proposal;
 import foldtwice.live.survey.Survey;
 import foldtwice.place.Application;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -113,7 +114,7 @@ final class LiveRead implements Callable<Integer> {
     } catch (RefusedException e) {
       throw new Unusable("what was read is refused: " + e.getMessage(), e);
     } catch (IOException | ExecutionException | InterruptedException e) {
-      throw new Unusable("the library cannot be written: " + e.getMessage(), e);
+      throw new Unusable("the library cannot be written: " + DiskWords.says(e), e);
     }
   }
 

@@ -7,6 +7,7 @@ import foldtwice.library.file.LibraryStore;
 import foldtwice.merge.Contradiction;
 import foldtwice.merge.Merging;
 import foldtwice.merge.Take;
+import foldtwice.text.DiskWords;
 import foldtwice.words.MergeWords;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -64,7 +65,7 @@ final class Merge implements Callable<Integer> {
       try {
         LibraryStore.write(out, merging.library(), "foldtwice merge");
       } catch (IOException e) {
-        throw new Unusable(out + " cannot be written: " + e.getMessage(), e);
+        throw new Unusable(out + " cannot be written: " + DiskWords.reason(e), e);
       }
     }
     MergeWords words = new MergeWords(mine, yours);

@@ -3,6 +3,7 @@ package foldtwice.cli;
 import foldtwice.library.Beginning;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Desktops;
+import foldtwice.text.DiskWords;
 import foldtwice.text.Nearness;
 import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Shape;
@@ -72,7 +73,7 @@ final class New implements Callable<Integer> {
     try {
       LibraryStore.create(file, beginning.library());
     } catch (IOException e) {
-      throw new Unusable("the library cannot be made: " + e.getMessage(), e);
+      throw new Unusable("the library cannot be made: " + DiskWords.says(e), e);
     }
     new Lines(spec.commandLine().getOut())
         .line(

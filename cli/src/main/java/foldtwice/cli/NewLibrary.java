@@ -2,6 +2,7 @@ package foldtwice.cli;
 
 import foldtwice.library.Library;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -26,7 +27,7 @@ final class NewLibrary {
     try {
       LibraryStore.write(out, library, System.getProperty("user.name", ""));
     } catch (IOException e) {
-      throw new Unusable(out + " cannot be written: " + e.getMessage(), e);
+      throw new Unusable(out + " cannot be written: " + DiskWords.reason(e), e);
     }
   }
 }

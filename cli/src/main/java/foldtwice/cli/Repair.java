@@ -2,6 +2,7 @@ package foldtwice.cli;
 
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -53,7 +54,7 @@ final class Repair implements Callable<Integer> {
     } catch (FormatException e) {
       throw new Unusable(e.getMessage(), e);
     } catch (IOException e) {
-      throw new Unusable(file + " cannot be read or written: " + e.getMessage(), e);
+      throw new Unusable(file + " cannot be read or written: " + DiskWords.reason(e), e);
     }
   }
 }

@@ -19,6 +19,7 @@ import foldtwice.sheet.SheetFile;
 import foldtwice.sheet.SheetKind;
 import foldtwice.sheet.Wanted;
 import foldtwice.standin.SimulatedComputer;
+import foldtwice.text.DiskWords;
 import foldtwice.text.Nearness;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -119,7 +120,7 @@ final class SheetCommand implements Callable<Integer> {
       Lines lines = new Lines(spec.commandLine().getOut());
       SheetFile.write(sheet, form, out).forEach(f -> lines.line("%s", f.toString()));
     } catch (IOException e) {
-      throw new Unusable(out + " cannot be written: " + e.getMessage(), e);
+      throw new Unusable(out + " cannot be written: " + DiskWords.reason(e), e);
     }
     return told(sheet) ? Exit.NO : Exit.WELL;
   }
@@ -149,7 +150,7 @@ final class SheetCommand implements Callable<Integer> {
     try {
       Disk.replace(out.toAbsolutePath(), DeviceFile.write(library.device(id).orElseThrow()));
     } catch (IOException e) {
-      throw new Unusable(out + " cannot be written: " + e.getMessage(), e);
+      throw new Unusable(out + " cannot be written: " + DiskWords.reason(e), e);
     }
     new Lines(spec.commandLine().getOut()).line("%s", out.toString());
     return Exit.WELL;
@@ -181,7 +182,7 @@ final class SheetCommand implements Callable<Integer> {
           then.asOf());
       return since.isEmpty() ? Exit.WELL : Exit.NO;
     } catch (IOException e) {
-      throw new Unusable(check + " cannot be read: " + e.getMessage(), e);
+      throw new Unusable(check + " cannot be read: " + DiskWords.reason(e), e);
     } catch (FormatException e) {
       throw new Unusable(e.getMessage(), e);
     }

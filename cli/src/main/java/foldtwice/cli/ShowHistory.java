@@ -6,6 +6,7 @@ import foldtwice.library.file.Chronicle;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Json;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
@@ -85,7 +86,7 @@ final class ShowHistory implements Callable<Integer> {
     } catch (FormatException e) {
       throw new Unusable(e.getMessage(), e);
     } catch (IOException e) {
-      throw new Unusable(file + ": its history cannot be read: " + e.getMessage(), e);
+      throw new Unusable(file + ": its history cannot be read: " + DiskWords.reason(e), e);
     }
   }
 

@@ -13,6 +13,7 @@ import foldtwice.library.file.Json;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.text.Csv;
+import foldtwice.text.DiskWords;
 import foldtwice.words.EffortWords;
 import foldtwice.words.Words;
 import java.io.BufferedReader;
@@ -105,7 +106,7 @@ final class ShowPayback implements Callable<Integer> {
                       Words.number(Math.rint(f.now()))));
       return log.taken(library).on(library);
     } catch (IOException e) {
-      throw new Unusable(uses + " cannot be read: " + e.getMessage(), e);
+      throw new Unusable(uses + " cannot be read: " + DiskWords.reason(e), e);
     } catch (FormatException e) {
       throw new Unusable(e.in(uses.toString()).getMessage(), e);
     }

@@ -14,6 +14,7 @@ import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.run.Computer;
 import foldtwice.standin.Checks;
+import foldtwice.text.DiskWords;
 import foldtwice.words.CheckWords;
 import foldtwice.words.Words;
 import java.io.IOException;
@@ -120,7 +121,7 @@ final class Verify implements Callable<Integer> {
     } catch (FormatException e) {
       throw new Unusable(e.in(file.toString()).getMessage(), e);
     } catch (IOException e) {
-      throw new Unusable(file + " cannot be read: " + e.getMessage(), e);
+      throw new Unusable(file + " cannot be read: " + DiskWords.reason(e), e);
     }
   }
 

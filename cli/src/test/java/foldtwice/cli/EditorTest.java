@@ -87,8 +87,8 @@ class EditorTest {
     desktop = Desktop.open();
     editor = desktop.start(EDITOR);
     live = Live.open(desktop.where());
-    Desktop.await("the editor", 15_000, () -> running().isPresent());
-    Desktop.await("its menus", 15_000, EditorTest::hasMenus);
+    Desktop.await("the editor", () -> running().isPresent());
+    Desktop.await("its menus", EditorTest::hasMenus);
     Live.Running running = running().orElseThrow();
     // as far as a field goes may depend on the text: "go to" goes as far as there are lines
     LiveProgram first =
@@ -275,7 +275,7 @@ class EditorTest {
                 heard.add("ended " + why);
               }
             });
-    Desktop.await("caught keys", 5_000, () -> !desktop.isFree(UPPER));
+    Desktop.await("caught keys", () -> !desktop.isFree(UPPER));
     return firing;
   }
 
@@ -298,19 +298,19 @@ class EditorTest {
     try (Firing firing = listen(computer);
         Display keys = Display.open(Optional.of(desktop.display()))) {
       keys.strike(UPPER);
-      Desktop.await("the first " + heard, 5_000, () -> heard.contains("b1 Finished"));
+      Desktop.await("the first " + heard, () -> heard.contains("b1 Finished"));
       assertThat(text(program)).isEqualTo("FIRST\nSECOND\n");
       keys.strike(GO);
-      Desktop.await("the second", 5_000, () -> heard.stream().anyMatch(h -> h.startsWith("b2")));
+      Desktop.await("the second", () -> heard.stream().anyMatch(h -> h.startsWith("b2")));
       assertThat(heard).contains("b2 Finished");
       assertThat(text(program)).isEqualTo("FIRST\n> SECOND\n");
       assertThat(program.undo()).isInstanceOf(Reply.Done.class);
       assertThat(text(program)).isEqualTo("FIRST\nSECOND\n");
       keys.strike(ENDLESS);
-      Desktop.await("it to run", 5_000, () -> text(program).contains("xxx"));
+      Desktop.await("it to run", () -> text(program).contains("xxx"));
       keys.strike(STOP);
-      Desktop.await("the end", 3_000, () -> heard.contains("ended "));
-      Desktop.await("the run's end", 3_000, () -> heard.stream().anyMatch(h -> h.startsWith("b3")));
+      Desktop.await("the end", () -> heard.contains("ended "));
+      Desktop.await("the run's end", () -> heard.stream().anyMatch(h -> h.startsWith("b3")));
       assertThat(heard.stream().filter(h -> h.startsWith("b3")).findFirst().orElseThrow())
           .startsWith("b3 GivenUp");
       String stopped = text(program);
@@ -361,7 +361,7 @@ class EditorTest {
       assertThat(firing.caught()).isNotEmpty();
       keys.key(KeyCode.CONTROL_LEFT, true);
       keys.key(KeyCode.KEY_R, true);
-      Desktop.await("it repeats", 5_000, () -> text(program).contains("r-r-r-"));
+      Desktop.await("it repeats", () -> text(program).contains("r-r-r-"));
       keys.key(KeyCode.KEY_R, false);
       keys.key(KeyCode.CONTROL_LEFT, false);
       Thread.sleep(500);

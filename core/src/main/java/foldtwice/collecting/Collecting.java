@@ -22,7 +22,9 @@ import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.sql.SqlText;
 import foldtwice.text.Blanks;
+import foldtwice.text.DiskWords;
 import foldtwice.text.Encoding;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
@@ -94,7 +96,8 @@ public final class Collecting {
           .toList();
     } catch (IOException | java.io.UncheckedIOException e) {
       return List.of(
-          new Found.Refused(path.toString(), "cannot be looked through: " + e.getMessage()));
+          new Found.Refused(
+              path.toString(), Refusals.says("collecting.cannot-looked-through", e.getMessage())));
     }
   }
 
@@ -103,12 +106,11 @@ public final class Collecting {
     try {
       long size = Files.size(path);
       if (size > LARGEST) {
-        return new Found.Refused(
-            name, "expected at most " + LARGEST + " bytes, found " + size + "; it was not read");
+        return new Found.Refused(name, Refusals.says("collecting.too-large-unread", LARGEST, size));
       }
       return text(name, Files.readAllBytes(path));
     } catch (IOException e) {
-      return new Found.Refused(name, "cannot be read: " + e.getMessage());
+      return new Found.Refused(name, Refusals.says("collecting.cannot-read", DiskWords.reason(e)));
     }
   }
 
@@ -119,17 +121,16 @@ public final class Collecting {
 
   private Found text(String name, byte[] bytes) {
     if (bytes.length > LARGEST) {
-      return new Found.Refused(
-          name, "expected at most " + LARGEST + " bytes, found " + bytes.length);
+      return new Found.Refused(name, Refusals.says("collecting.too-large", LARGEST, bytes.length));
     }
     String text;
     try {
       text = Encoding.decoded(bytes);
     } catch (CharacterCodingException e) {
-      return new Found.Refused(name, "expected a text in UTF-8 or UTF-16, found other bytes");
+      return new Found.Refused(name, Refusals.says("collecting.expected-text-utf-or"));
     }
     if (text.isBlank()) {
-      return new Found.Refused(name, "expected a routine, found nothing");
+      return new Found.Refused(name, Refusals.says("collecting.expected-routine-found-nothing"));
     }
     String lower = name.toLowerCase(Locale.ROOT);
     if (text.stripLeading().startsWith("{")) {
@@ -143,10 +144,7 @@ public final class Collecting {
     }
     return SqlText.of(new Template(text)) instanceof SqlText.One
         ? sql(name, text)
-        : new Found.Refused(
-            name,
-            "expected a script for the interface, routines or an add-on as JSON, or one SQL"
-                + " statement; found none of them");
+        : new Found.Refused(name, Refusals.says("collecting.expected-script-for-interface"));
   }
 
   private Found json(String name, String text) {
@@ -161,7 +159,7 @@ public final class Collecting {
       Found.Kind kind =
           read.format().equals(CollectedJson.ADD_ON) ? Found.Kind.ADD_ON : Found.Kind.MACROS;
       return items.isEmpty()
-          ? new Found.Refused(name, "expected routines, found none in it")
+          ? new Found.Refused(name, Refusals.says("collecting.expected-routines-found-none"))
           : new Found.Routines(name, kind, items);
     } catch (FormatException e) {
       return new Found.Refused(name, e.getMessage());
@@ -179,7 +177,7 @@ public final class Collecting {
       return new Found.Routines(
           name, Found.Kind.SCRIPT, List.of(item(new Routine.Script(head, text), keys(header))));
     } catch (NotationException e) {
-      return new Found.Refused(name, "keys: " + e.getMessage());
+      return new Found.Refused(name, Refusals.says("collecting.keys", e.getMessage()));
     }
   }
 
@@ -187,9 +185,10 @@ public final class Collecting {
     Template template = new Template(text.strip());
     Header header = Header.of(text);
     return switch (SqlText.of(template)) {
-      case SqlText.Unreadable(String why) -> new Found.Refused(name, "not SQL: " + why);
+      case SqlText.Unreadable(String why) ->
+          new Found.Refused(name, Refusals.says("collecting.not-sql", why));
       case SqlText.Several(int count) ->
-          new Found.Refused(name, "expected one statement, found " + count);
+          new Found.Refused(name, Refusals.says("collecting.expected-one-statement-found", count));
       case SqlText.One one -> {
         Optional<String> application = application(header, Routine.Stored.class::isInstance);
         if (application.isEmpty()) {

@@ -10,6 +10,7 @@ import foldtwice.place.Danger;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
 import foldtwice.text.Csv;
+import foldtwice.text.DiskWords;
 import foldtwice.text.Encoding;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
@@ -180,7 +181,7 @@ public final class CommandList {
       throw new UnreadableException(
           where(e) + "expected a table, found: " + e.getOriginalMessage());
     } catch (IOException e) {
-      throw new UnreadableException("it cannot be read: " + e.getMessage());
+      throw new UnreadableException("it cannot be read: " + DiskWords.reason(e));
     }
     if (rows.size() < 2) {
       throw new UnreadableException("expected rows below the headings, found none");

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import foldtwice.collecting.CommandList.Row;
 import foldtwice.collecting.CommandList.Table;
 import foldtwice.collecting.CommandList.UnreadableException;
+import foldtwice.text.DiskWords;
 import foldtwice.text.JsonComplaint;
 import java.io.IOException;
 import java.util.ArrayList;
@@ -69,7 +70,7 @@ final class CommandListJson {
               + "this is no JSON that can be read: "
               + JsonComplaint.plainly(e.getOriginalMessage()));
     } catch (IOException e) {
-      throw new UnreadableException("it cannot be read: " + e.getMessage());
+      throw new UnreadableException("it cannot be read: " + DiskWords.reason(e));
     }
     if (rows.isEmpty()) {
       throw new UnreadableException("expected commands in the list, found none");

@@ -90,13 +90,24 @@ public record Conflict(
             detail);
   }
 
+  /** True when {@link #topic} is the same for both. */
+  public boolean isTopicOf(Conflict other) {
+    return kind == other.kind
+        && detail.equals(other.detail)
+        && (isShared() || claims.isEmpty() || hasCauseOf(other))
+        && topic().equals(other.topic());
+  }
+
   /** True when the same trigger of the same owner has to do with both. */
   public boolean hasCauseOf(Conflict other) {
-    return claims.stream()
-        .anyMatch(
-            c ->
-                other.claims.stream()
-                    .anyMatch(o -> o.owner().equals(c.owner()) && o.trigger().equals(c.trigger())));
+    for (Claim c : claims) {
+      for (Claim o : other.claims) {
+        if (o.owner().equals(c.owner()) && o.trigger().equals(c.trigger())) {
+          return true;
+        }
+      }
+    }
+    return false;
   }
 
   /** True when no claim of it comes before another. */

@@ -30,6 +30,6 @@ public record Subject(Library library, Keymap keymap, Known known, Setup setup) 
         other,
         itsKeymap,
         new Surroundings(known.programs(), known.otherVersions(), other),
-        setup.following(other));
+        setup.following(library, other));
   }
 }

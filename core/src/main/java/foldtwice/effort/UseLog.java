@@ -7,6 +7,7 @@ import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
 import foldtwice.text.Csv;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
@@ -96,7 +97,8 @@ public record UseLog(
     } catch (JsonProcessingException e) {
       throw FormatException.ofTable(e);
     } catch (CharacterCodingException e) {
-      throw new FormatException("the table", "expected a text in UTF-8, found other bytes");
+      throw new FormatException(
+          Refusals.says("effort.table"), Refusals.says("effort.expected-text-utf-found"));
     }
     return reading.result();
   }
@@ -196,9 +198,8 @@ public record UseLog(
       }
       if (when < 0 || (binding < 0 && (place < 0 || trigger < 0))) {
         throw new FormatException(
-            "the first row",
-            "expected a heading with when, and binding or place and trigger; found "
-                + String.join(", ", heading));
+            Refusals.says("effort.first-row"),
+            Refusals.says("effort.expected-heading-with-when", String.join(", ", heading)));
       }
     }
 

@@ -7,6 +7,7 @@ import foldtwice.library.file.Disk;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Json;
 import foldtwice.library.file.LibraryJson;
+import foldtwice.text.Refusals;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -51,7 +52,7 @@ public record Guest(String kit, Instant since, Library was) {
               Instant.parse(in.path("since").asText()),
               LibraryJson.read(in.path("was").toString().getBytes(StandardCharsets.UTF_8))));
     } catch (DateTimeParseException e) {
-      throw new FormatException(file.toString(), "since when it is there cannot be read");
+      throw new FormatException(file.toString(), Refusals.says("handover.since-when-there-cannot"));
     } catch (FormatException e) {
       throw e.in(file.toString());
     }

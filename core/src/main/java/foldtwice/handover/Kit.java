@@ -9,6 +9,7 @@ import foldtwice.library.file.Json;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.routine.Routine;
 import foldtwice.sheet.About;
+import foldtwice.text.Refusals;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -136,29 +137,24 @@ public record Kit(Card card, String id, Library library) {
   public static Kit read(byte[] document) throws FormatException {
     if (document.length > MOST_BYTES) {
       throw new FormatException(
-          "the kit", "expected at most " + MOST_BYTES / 1024 / 1024 + " MB, found more");
+          Refusals.says("handover.kit"),
+          Refusals.says("handover.expected-at-most-mb", MOST_BYTES / 1024 / 1024));
     }
     JsonNode in = Json.parse(document);
     if (!in.path("format").asText().equals(FORMAT)) {
-      throw new FormatException(
-          "/format", "this is JSON but no kit: expected \"format\": \"" + FORMAT + "\"");
+      throw new FormatException("/format", Refusals.says("handover.this-json-but-no", FORMAT));
     }
     if (!in.path("version").isInt() || in.path("version").asInt() != VERSION) {
       throw new FormatException(
           "/version",
-          "this program reads kits of format version "
-              + VERSION
-              + ", found "
-              + in.path("version")
-              + "; open it with the newer Fold Twice that wrote it");
+          Refusals.says("handover.this-program-reads-kits", VERSION, in.path("version")));
     }
     String id = text(in, "id");
     if (!ID.matcher(id).matches()) {
-      throw new FormatException(
-          "/id", "expected small letters, digits and hyphens, at most 64, found \"" + id + "\"");
+      throw new FormatException("/id", Refusals.says("handover.expected-small-letters-digits", id));
     }
     if (!in.path("library").isObject()) {
-      throw new FormatException("/library", "expected what is in the kit, as a library");
+      throw new FormatException("/library", Refusals.says("handover.expected-what-kit-as"));
     }
     Library library;
     try {
@@ -167,7 +163,8 @@ public record Kit(Card card, String id, Library library) {
       throw e.in("/library");
     }
     if (!library.stations().isEmpty()) {
-      throw new FormatException("/library/stations", "a kit brings no stations; take them out");
+      throw new FormatException(
+          "/library/stations", Refusals.says("handover.kit-brings-no-stations"));
     }
     Card card =
         new Card(
@@ -177,7 +174,7 @@ public record Kit(Card card, String id, Library library) {
             text(in, "licence"),
             text(in, "notes"));
     if (card.name().isBlank()) {
-      throw new FormatException("/name", "a kit needs a name");
+      throw new FormatException("/name", Refusals.says("handover.kit-needs-name"));
     }
     return new Kit(card, id, library);
   }
@@ -188,7 +185,8 @@ public record Kit(Card card, String id, Library library) {
       return "";
     }
     if (!value.isTextual()) {
-      throw new FormatException("/" + field, "expected a text, found " + value.getNodeType());
+      throw new FormatException(
+          "/" + field, Refusals.says("handover.expected-text-found", value.getNodeType()));
     }
     return value.asText();
   }

@@ -16,15 +16,29 @@ import java.util.function.Function;
 public record Difference<T>(Optional<T> was, Optional<T> is) {
 
   /**
-   * What is different between two maps by id. Costs one pass over both; values that are the same
-   * object in the same order, as most are after an edit, are not looked into.
+   * What is different between two maps by id. Costs what was put since, when one map was made from
+   * the other a few edits ago, else one pass over both; values that are the same object in the same
+   * order are not looked into.
    */
   public static <T> List<Difference<T>> between(
       Map<String, T> was, Map<String, T> is, Function<T, String> id) {
-    List<Difference<T>> all = new ArrayList<>();
     if (was == is) {
-      return all;
+      return List.of();
     }
+    Optional<List<String>> apart = is instanceof Chunked<T> now ? now.apart(was) : Optional.empty();
+    return apart
+        .map(
+            ids ->
+                ids.stream()
+                    .filter(i -> !is.get(i).equals(was.get(i)))
+                    .map(i -> new Difference<>(Optional.of(was.get(i)), Optional.of(is.get(i))))
+                    .toList())
+        .orElseGet(() -> whole(was, is, id));
+  }
+
+  private static <T> List<Difference<T>> whole(
+      Map<String, T> was, Map<String, T> is, Function<T, String> id) {
+    List<Difference<T>> all = new ArrayList<>();
     Iterator<T> old = was.values().iterator();
     int kept = 0;
     for (T value : is.values()) {

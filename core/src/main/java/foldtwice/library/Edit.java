@@ -409,7 +409,7 @@ public sealed interface Edit {
           if (next.containsKey(binding.id()) || at >= next.size()) {
             next.put(binding.id(), settled);
           } else {
-            next = put(next, binding.id(), settled, at);
+            next = inserted(next, binding.id(), settled, at);
           }
         }
         case RemoveBinding(String id) -> next.remove(id);
@@ -425,13 +425,15 @@ public sealed interface Edit {
     return rest;
   }
 
-  private static <T> LinkedHashMap<String, T> put(Map<String, T> old, String id, T item, int at) {
-    LinkedHashMap<String, T> next = new LinkedHashMap<>(old.size() * 2);
-    if (old.containsKey(id) || at >= old.size()) {
-      next.putAll(old);
-      next.put(id, item);
-      return next;
-    }
+  private static <T> Map<String, T> put(Map<String, T> old, String id, T item, int at) {
+    return old.containsKey(id) || at >= old.size()
+        ? Chunked.of(old).with(id, item)
+        : inserted(old, id, item, at);
+  }
+
+  private static <T> LinkedHashMap<String, T> inserted(
+      Map<String, T> old, String id, T item, int at) {
+    LinkedHashMap<String, T> next = LinkedHashMap.newLinkedHashMap(old.size() + 1);
     int i = 0;
     for (var entry : old.entrySet()) {
       if (i++ == at) {

@@ -18,8 +18,6 @@ import foldtwice.surface.RadialMenu;
 import foldtwice.surface.Summoned;
 import foldtwice.surface.Surface;
 import foldtwice.surface.Toolbar;
-import java.util.Collections;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -58,31 +56,19 @@ public record Library(
     Extras extras) {
 
   public Library {
-    applications = ordered(applications);
-    stations = ordered(stations);
-    surfaces = ordered(surfaces);
-    routines = ordered(routines);
-    bindings = ordered(bindings);
-    families = ordered(families);
-    accepted = ordered(accepted);
-    proofs = ordered(proofs);
-    files = ordered(files);
-    checks = ordered(checks);
-    descriptions = ordered(descriptions);
-    procedures = ordered(procedures);
-    outlays = ordered(outlays);
-  }
-
-  /** The class of our own maps: what an edit leaves alone is handed on as it is, not copied. */
-  private static final Class<?> OURS =
-      Collections.unmodifiableMap(new LinkedHashMap<>()).getClass();
-
-  private static <T> Map<String, T> ordered(Map<String, T> map) {
-    if (OURS.isInstance(map)) {
-      return map;
-    }
-    return Collections.unmodifiableMap(
-        map instanceof LinkedHashMap<String, T> fresh ? fresh : new LinkedHashMap<>(map));
+    applications = Chunked.of(applications);
+    stations = Chunked.of(stations);
+    surfaces = Chunked.of(surfaces);
+    routines = Chunked.of(routines);
+    bindings = Chunked.of(bindings);
+    families = Chunked.of(families);
+    accepted = Chunked.of(accepted);
+    proofs = Chunked.of(proofs);
+    files = Chunked.of(files);
+    checks = Chunked.of(checks);
+    descriptions = Chunked.of(descriptions);
+    procedures = Chunked.of(procedures);
+    outlays = Chunked.of(outlays);
   }
 
   /** A library of this name with nothing in it. */
@@ -256,48 +242,46 @@ public record Library(
   }
 
   Library with(Application application) {
-    LinkedHashMap<String, Application> others = new LinkedHashMap<>(applications);
-    others.put(application.id(), application);
-    return changed(d -> d.applications = others);
+    return withApplications(Chunked.of(applications).with(application.id(), application));
   }
 
-  Library withBindings(LinkedHashMap<String, Binding> others) {
+  Library withBindings(Map<String, Binding> others) {
     return changed(d -> d.bindings = others);
   }
 
-  Library withApplications(LinkedHashMap<String, Application> others) {
+  Library withApplications(Map<String, Application> others) {
     return changed(d -> d.applications = others);
   }
 
-  Library withStations(LinkedHashMap<String, Station> others) {
+  Library withStations(Map<String, Station> others) {
     return changed(d -> d.stations = others);
   }
 
-  Library withSurfaces(LinkedHashMap<String, Surface> others) {
+  Library withSurfaces(Map<String, Surface> others) {
     return changed(d -> d.surfaces = others);
   }
 
-  Library withFamilies(LinkedHashMap<String, Family> others) {
+  Library withFamilies(Map<String, Family> others) {
     return changed(d -> d.families = others);
   }
 
-  Library withAccepted(LinkedHashMap<String, Acceptance> others) {
+  Library withAccepted(Map<String, Acceptance> others) {
     return changed(d -> d.accepted = others);
   }
 
-  Library withChecks(LinkedHashMap<String, PressCheck> others) {
+  Library withChecks(Map<String, PressCheck> others) {
     return changed(d -> d.checks = others);
   }
 
-  Library withDescriptions(LinkedHashMap<String, Description> others) {
+  Library withDescriptions(Map<String, Description> others) {
     return changed(d -> d.descriptions = others);
   }
 
-  Library withProcedures(LinkedHashMap<String, Procedure> others) {
+  Library withProcedures(Map<String, Procedure> others) {
     return changed(d -> d.procedures = others);
   }
 
-  Library withOutlays(LinkedHashMap<String, Outlay> others) {
+  Library withOutlays(Map<String, Outlay> others) {
     return changed(d -> d.outlays = others);
   }
 
@@ -318,15 +302,13 @@ public record Library(
     return changed(d -> d.checks = Map.of());
   }
 
-  Library withRoutines(LinkedHashMap<String, Routine> others) {
+  Library withRoutines(Map<String, Routine> others) {
     return changed(d -> d.routines = others);
   }
 
   /** The same library, with a binding seen to fire. */
   public Library withProof(String binding, Proof proof) {
-    LinkedHashMap<String, Proof> more = new LinkedHashMap<>(proofs);
-    more.put(binding, proof);
-    return withProofs(more);
+    return withProofs(Chunked.of(proofs).with(binding, proof));
   }
 
   Library withProofs(Map<String, Proof> others) {
@@ -335,9 +317,7 @@ public record Library(
 
   /** The same library, with what stands in the file of a program. */
   public Library withFile(ProgramFile file) {
-    LinkedHashMap<String, ProgramFile> more = new LinkedHashMap<>(files);
-    more.put(file.id(), file);
-    return changed(d -> d.files = more);
+    return changed(d -> d.files = Chunked.of(files).with(file.id(), file));
   }
 
   /** The same, allowed to run in real programs or not. */

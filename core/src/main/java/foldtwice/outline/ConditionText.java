@@ -6,6 +6,7 @@ import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Readout;
 import foldtwice.routine.ValueException;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -93,7 +94,7 @@ public final class ConditionText {
 
   private Condition one() {
     if (++depth > DEEPEST) {
-      throw in.fault("conditions nested at most " + DEEPEST + " deep");
+      throw in.fault(Refusals.says("outline.conditions-nested-at-most", DEEPEST));
     }
     Condition condition =
         in.passes("not")
@@ -143,7 +144,7 @@ public final class ConditionText {
       return new Condition.Reads(what, relation(), in.expr());
     }
     if (in.isOver()) {
-      throw in.fault("a condition, such as something is selected");
+      throw in.fault(Refusals.says("outline.condition-such-as-something"));
     }
     Expr left = in.expr();
     return new Condition.Compare(left, relation(), in.expr());
@@ -160,7 +161,8 @@ public final class ConditionText {
 
   private Relation relation() {
     Optional<Relation> relation = RELATIONS.stream().filter(r -> in.passes(r.words())).findFirst();
-    return relation.orElseThrow(() -> in.fault("one of " + String.join(", ", RELATION_WORDS)));
+    return relation.orElseThrow(
+        () -> in.fault(Refusals.says("outline.one-of", String.join(", ", RELATION_WORDS))));
   }
 
   public static String write(Condition condition) {

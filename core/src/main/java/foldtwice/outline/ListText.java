@@ -5,6 +5,7 @@ import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.ValueException;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -68,7 +69,7 @@ final class ListText {
         throw in.fault("=");
       }
       if (arguments.put(name, in.expr()) != null) {
-        throw in.fault("each parameter once, not " + name + " again");
+        throw in.fault(Refusals.says("outline.each-parameter-once-not", name));
       }
       if (!in.passes(',')) {
         in.end("a comma and another parameter, or the end");

@@ -7,6 +7,7 @@ import foldtwice.routine.Parameter;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
+import foldtwice.text.Refusals;
 import java.math.BigDecimal;
 import java.util.Arrays;
 import java.util.List;
@@ -130,7 +131,7 @@ public record ParameterText(
     String plain = name.strip();
     if (plain.isEmpty() || plain.matches(".*[\u2039\u203a\\p{Cntrl}].*")) {
       throw new FieldException(
-          "name", new ValueException(name, "a name without \u2039 and \u203a"));
+          "name", new ValueException(name, Refusals.says("outline.name-without-and")));
     }
     return new Parameter(plain, kind, value, Extras.NONE);
   }
@@ -187,7 +188,8 @@ public record ParameterText(
                 .toList();
         if (all.isEmpty()) {
           throw new FieldException(
-              "options", new ValueException(options, "what can be chosen, parted by commas"));
+              "options",
+              new ValueException(options, Refusals.says("outline.what-can-chosen-parted")));
         }
         yield new Kind.Choice(all);
       }
@@ -225,7 +227,8 @@ public record ParameterText(
     if (scale == null) {
       throw new FieldException(
           "default",
-          new ValueException(otherwise, "a number with its unit, one of " + Scale.symbols()));
+          new ValueException(
+              otherwise, Refusals.says("outline.number-with-its-unit", Scale.symbols())));
     }
     Kind any = new Kind.Measure(on(scale, -FAR * FAR), on(scale, FAR * FAR), on(scale, 1));
     Kind.Measure range =
@@ -244,7 +247,8 @@ public record ParameterText(
 
   private Kind ordered(boolean fits, Kind kind) throws FieldException {
     if (!fits) {
-      throw new FieldException("most", new ValueException(most, "not less than " + least));
+      throw new FieldException(
+          "most", new ValueException(most, Refusals.says("outline.not-less-than", least)));
     }
     return kind;
   }

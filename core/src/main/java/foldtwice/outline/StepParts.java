@@ -12,6 +12,7 @@ import foldtwice.routine.Template;
 import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
 import foldtwice.text.Blanks;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
@@ -187,7 +188,7 @@ public final class StepParts {
 
   private static boolean flag(String text) {
     if (!YES_NO.contains(text.strip())) {
-      throw new ValueException(text, "yes or no");
+      throw new ValueException(text, Refusals.says("outline.yes-or-no"));
     }
     return text.strip().equals(YES_NO.getFirst());
   }
@@ -210,10 +211,11 @@ public final class StepParts {
     }
     throw new ValueException(
         text,
-        "one of "
-            + Arrays.stream(type.getEnumConstants())
+        Refusals.says(
+            "outline.one-of",
+            Arrays.stream(type.getEnumConstants())
                 .map(StepParts::written)
-                .collect(Collectors.joining(", ")));
+                .collect(Collectors.joining(", "))));
   }
 
   /** A menu path as people write it. */
@@ -235,7 +237,7 @@ public final class StepParts {
             .map(Template::new)
             .toList();
     if (menu.isEmpty()) {
-      throw new ValueException(text, "a menu path, its labels with " + UNDER.strip() + " between");
+      throw new ValueException(text, Refusals.says("outline.menu-path-its-labels", UNDER.strip()));
     }
     return menu;
   }
@@ -243,7 +245,7 @@ public final class StepParts {
   private static String variable(String text) {
     String name = text.strip();
     if (name.isEmpty() || name.indexOf('\u2039') >= 0 || name.indexOf('\u203a') >= 0) {
-      throw new ValueException(text, "a name without \u2039 and \u203a");
+      throw new ValueException(text, Refusals.says("outline.name-without-and"));
     }
     return name;
   }

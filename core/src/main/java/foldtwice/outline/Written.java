@@ -3,6 +3,7 @@ package foldtwice.outline;
 import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.ValueException;
+import foldtwice.text.Refusals;
 import java.util.List;
 import java.util.Locale;
 
@@ -61,7 +62,7 @@ final class Written {
 
   Expr expr() {
     if (isOver()) {
-      throw fault("a value: a number, a \u2039name\u203a, a 'text', yes or no");
+      throw fault(Refusals.says("outline.value-number-name-text"));
     }
     ExprNotation.Begun begun = ExprNotation.begun(text, at);
     at = begun.end();
@@ -86,7 +87,7 @@ final class Written {
         return name;
       }
     }
-    throw fault("a name and then " + String.join(" or ", followers));
+    throw fault(Refusals.says("outline.name-and-then", String.join(" or ", followers)));
   }
 
   /** What stands up to the next blank, or in quotes. */
@@ -126,7 +127,7 @@ final class Written {
       name.append(text.charAt(i));
       i += quote ? 1 : 0;
     }
-    throw fault("a ' that ends the name");
+    throw fault(Refusals.says("outline.ends-name"));
   }
 
   /** A name as it has to be written where these words, or the end, may follow. */
@@ -177,7 +178,8 @@ final class Written {
   }
 
   ValueException fault(String allowed) {
-    return new ValueException(text, "at character " + (at + 1) + " was expected: " + allowed);
+    return new ValueException(
+        text, Refusals.says("outline.at-character-was-expected", at + 1, allowed));
   }
 
   private int endOf(String words, int from) {

@@ -7,6 +7,7 @@ import foldtwice.library.Library;
 import foldtwice.library.file.Disk;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Json;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.io.IOException;
@@ -96,7 +97,8 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
     byte[] bytes;
     try {
       if (Files.size(shelf) > LARGEST) {
-        throw new FormatException(shelf.toString(), "expected at most " + LARGEST + " bytes");
+        throw new FormatException(
+            shelf.toString(), Refusals.says("plan.expected-at-most-bytes", LARGEST));
       }
       bytes = Files.readAllBytes(shelf);
     } catch (NoSuchFileException e) {

@@ -10,6 +10,7 @@ import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.text.Nearness;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -121,7 +122,7 @@ final class Slips {
             number,
             Mark.Fault.UNKNOWN_NAME,
             "\u2039" + name + "\u203a",
-            "a parameter or variable set before",
+            Refusals.says("reading.parameter-or-variable-set"),
             mended,
             near));
   }

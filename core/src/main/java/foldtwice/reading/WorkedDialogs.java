@@ -13,6 +13,7 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
+import foldtwice.text.Refusals;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -124,7 +125,9 @@ final class WorkedDialogs {
             slips.number(),
             Mark.Fault.KNOWN_NOT_TO_WORK,
             String.join(StepParts.UNDER, command.menu()),
-            "a command known to work" + (note.isEmpty() ? "" : "; this one: " + note),
+            note.isEmpty()
+                ? Refusals.says("reading.command-known-work")
+                : Refusals.says("reading.command-known-work-note", note),
             works.map(path -> new Step.Choose(Template.all(path))),
             works.map(path -> String.join(StepParts.UNDER, path))));
   }

@@ -29,7 +29,8 @@ public record Heard(Library library, Keymap keymap) {
    */
   public static Heard of(Library library, Keymap keymap, Setup setup) {
     List<Edit> edits = new ArrayList<>();
-    Keymap heard = keymap;
+    List<Binding> unheard = new ArrayList<>();
+    List<Binding> heard = new ArrayList<>();
     for (Application a : library.applications().values()) {
       if (a.ways().stream().anyMatch(Setup::isKept)) {
         Map<String, Given> known = known(keymap, setup, a);
@@ -39,18 +40,19 @@ public record Heard(Library library, Keymap keymap) {
             boolean current =
                 put != null && library.routineOf(b).filter(r -> put.is(b, r)).isPresent();
             if (!current) {
-              heard = heard.without(b);
-              heard = put == null ? heard : heard.with(put.binding());
-              edits.add(
-                  put == null
-                      ? new Edit.RemoveBinding(b.id())
-                      : new Edit.PutBinding(put.binding()));
+              unheard.add(b);
+              if (put == null) {
+                edits.add(new Edit.RemoveBinding(b.id()));
+              } else {
+                heard.add(put.binding());
+                edits.add(new Edit.PutBinding(put.binding()));
+              }
             }
           }
         }
         for (Given gone : known.values()) {
           if (!library.bindings().containsKey(gone.binding().id())) {
-            heard = heard.with(gone.binding()); // the program still has it
+            heard.add(gone.binding()); // the program still has it
             edits.add(new Edit.PutBinding(gone.binding()));
           }
         }
@@ -58,7 +60,7 @@ public record Heard(Library library, Keymap keymap) {
     }
     return edits.isEmpty()
         ? new Heard(library, keymap)
-        : new Heard(new Edit.Together(edits).on(library), heard);
+        : new Heard(new Edit.Together(edits).on(library), keymap.with(unheard, heard));
   }
 
   /** What an application's program answers to, of what came in by a way to be kept. */

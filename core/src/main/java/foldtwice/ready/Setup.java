@@ -1,6 +1,7 @@
 package foldtwice.ready;
 
 import foldtwice.binding.Binding;
+import foldtwice.library.Difference;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.Given;
 import foldtwice.library.Library;
@@ -19,6 +20,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * What has been put into the programs of one computer, and what happened there since. Bindings
@@ -102,7 +104,7 @@ public record Setup(Map<String, Program> programs) {
     for (ProgramFile f : library.files().values()) {
       Application a = library.applications().get(f.application());
       if (f.station().equals(station) && a != null) {
-        Map<String, Given> file = withCopied(library, a, f.entries());
+        Map<String, Given> file = withCopied(puts(library, a), a, f.entries());
         Program was = setup.program(a.id());
         setup = setup.with(a.id(), new Program(file, file, file, RUNNING, was.confirmed()));
       }
@@ -119,11 +121,12 @@ public record Setup(Map<String, Program> programs) {
    */
   public static List<ProgramFile> toRemember(Library library, Map<String, Setup> setups) {
     List<ProgramFile> fresh = new ArrayList<>();
+    Map<String, List<Binding>> bindings = byApplication(library);
     for (Application a : library.applications().values()) {
       if (a.ways().stream().noneMatch(Setup::isCopied)) {
         continue;
       }
-      Map<String, Given> all = copiedOf(a, puts(library, a));
+      Map<String, Given> all = copiedOf(a, puts(library, a, bindings));
       setups.forEach(
           (station, setup) -> {
             Map<String, Given> file = copiedOf(a, setup.program(a.id()).file());
@@ -134,6 +137,16 @@ public record Setup(Map<String, Program> programs) {
           });
     }
     return List.copyOf(fresh);
+  }
+
+  private static Map<String, List<Binding>> byApplication(Library library) {
+    Map<String, List<Binding>> all = new HashMap<>();
+    for (Binding b : library.bindings().values()) {
+      b.place()
+          .applicationId()
+          .ifPresent(id -> all.computeIfAbsent(id, i -> new ArrayList<>()).add(b));
+    }
+    return all;
   }
 
   private static Map<String, Given> copiedOf(Application a, Map<String, Given> all) {
@@ -149,39 +162,29 @@ public record Setup(Map<String, Program> programs) {
 
   /**
    * True when a change of the library may have changed what is to be remembered: bindings that
-   * programs have in files, or what these depend on. Most edits do not, and cost one look at each
-   * binding here.
+   * programs have in files, or what these depend on. Most edits do not.
    */
   public static boolean mayChangeFiles(Library before, Library after) {
     return !before.applications().equals(after.applications())
         || !before.routines().equals(after.routines())
         || !before.files().equals(after.files())
-        || anyCopied(before, after)
-        || anyCopied(after, before);
-  }
-
-  /** True when a binding of this library that is copied into a file is otherwise in another. */
-  private static boolean anyCopied(Library library, Library other) {
-    for (Binding b : library.bindings().values()) {
-      if (!b.equals(other.bindings().get(b.id()))
-          && b.place()
-              .applicationId()
-              .map(library.applications()::get)
-              .flatMap(a -> keptWay(a, b))
-              .filter(Setup::isCopied)
-              .isPresent()) {
-        return true;
-      }
-    }
-    return false;
+        || Difference.between(before.bindings(), after.bindings(), Binding::id).stream()
+            .anyMatch(
+                d ->
+                    d.was().flatMap(b -> keptWay(before, b)).filter(Setup::isCopied).isPresent()
+                        || d.is()
+                            .flatMap(b -> keptWay(after, b))
+                            .filter(Setup::isCopied)
+                            .isPresent());
   }
 
   /** A computer on which everything of a library is in and has been for long. */
   public static Setup settled(Library library) {
     Setup setup = new Setup(Map.of());
+    Map<String, List<Binding>> bindings = byApplication(library);
     for (Application a : library.applications().values()) {
       if (a.ways().stream().anyMatch(Setup::isKept)) {
-        Map<String, Given> all = puts(library, a);
+        Map<String, Given> all = puts(library, a, bindings);
         Set<String> confirmed = new LinkedHashSet<>();
         for (Given p : all.values()) {
           if (a.way(p.binding().fitting().way()).filter(Setup::asks).isPresent()) {
@@ -226,9 +229,14 @@ public record Setup(Map<String, Program> programs) {
 
   /** What there is of an application that comes by ways to be kept, as far as there are slots. */
   static Map<String, Given> puts(Library library, Application application) {
+    return puts(library, application, byApplication(library));
+  }
+
+  private static Map<String, Given> puts(
+      Library library, Application application, Map<String, List<Binding>> bindings) {
     Map<String, Given> all = new LinkedHashMap<>();
     Map<WayIn, Integer> taken = new HashMap<>();
-    for (Binding b : library.bindings().values()) {
+    for (Binding b : bindings.getOrDefault(application.id(), List.of())) {
       Optional<WayIn> way = keptWay(application, b);
       Optional<Routine> routine = library.routineOf(b);
       if (way.isPresent() && routine.isPresent() && !b.triggers().isEmpty()) {
@@ -251,21 +259,46 @@ public record Setup(Map<String, Program> programs) {
   /** The same computer after a change of the library: what needs no copying is there at once. */
   public Setup following(Library library) {
     Setup next = this;
+    Map<String, List<Binding>> bindings = byApplication(library);
     for (Application a : library.applications().values()) {
       if (a.ways().stream().anyMatch(w -> isKept(w) && !isCopied(w))) {
         next =
             next.with(
                 a.id(),
-                next.program(a.id()).withFile(withCopied(library, a, program(a.id()).file())));
+                next.program(a.id())
+                    .withFile(withCopied(puts(library, a, bindings), a, program(a.id()).file())));
       }
     }
     return next;
   }
 
-  /** What is there at once, by a library, and of what has to be copied what has been. */
+  /**
+   * The same, from the library that was followed last. Costs what is different between the two, and
+   * a pass over the bindings where that comes by ways to be kept.
+   */
+  public Setup following(Library was, Library is) {
+    if (!was.applications().equals(is.applications()) || !was.routines().equals(is.routines())) {
+      return following(is);
+    }
+    boolean kept =
+        Difference.between(was.bindings(), is.bindings(), Binding::id).stream()
+            .flatMap(d -> Stream.concat(d.was().stream(), d.is().stream()))
+            .anyMatch(b -> keptWay(is, b).isPresent());
+    return kept ? following(is) : this;
+  }
+
+  private static Optional<WayIn> keptWay(Library library, Binding binding) {
+    return binding
+        .place()
+        .applicationId()
+        .map(library.applications()::get)
+        .flatMap(a -> keptWay(a, binding));
+  }
+
+  /** Of what is put in what is there at once, and of what has to be copied what has been. */
   private static Map<String, Given> withCopied(
-      Library library, Application application, Map<String, Given> copied) {
-    Map<String, Given> file = puts(library, application);
+      Map<String, Given> put, Application application, Map<String, Given> copied) {
+    Map<String, Given> file = new LinkedHashMap<>(put);
     file.keySet().removeAll(copiedOf(application, file).keySet());
     file.putAll(copiedOf(application, copied));
     return file;

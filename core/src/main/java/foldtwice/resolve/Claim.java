@@ -9,6 +9,9 @@ public record Claim(Owner owner, Trigger trigger, Place place) {
 
   /** An order that does not depend on how claims were found. */
   public static final Comparator<Claim> BY_NAME =
+      (a, b) -> a.equals(b) ? 0 : Claim.UNLIKE.compare(a, b);
+
+  private static final Comparator<Claim> UNLIKE =
       Comparator.comparing((Claim c) -> c.owner().name()).thenComparing(Claim::toString);
 
   /** True for what the library adds to what applications and desktops bring along. */

@@ -122,12 +122,30 @@ public final class Keymap {
 
   /** The same keymap with one more binding. */
   public Keymap with(Binding binding) {
-    return changed(binding.place(), compiled(binding), List.of());
+    return with(List.of(), List.of(binding));
   }
 
   /** The same keymap without a binding it was compiled with. */
   public Keymap without(Binding binding) {
-    return changed(binding.place(), List.of(), compiled(binding));
+    return with(List.of(binding), List.of());
+  }
+
+  /**
+   * The same keymap without some bindings it was compiled with, and then with others. What is not
+   * touched is shared: the other places, and the branches of other first presses.
+   */
+  public Keymap with(List<Binding> gone, List<Binding> more) {
+    Map<Place, Change> changes = new HashMap<>();
+    gone.forEach(b -> compiled(b).forEach(c -> at(changes, b.place()).gone.add(c)));
+    more.forEach(b -> compiled(b).forEach(c -> at(changes, b.place()).more.add(c)));
+    return changed(changes);
+  }
+
+  /** What comes and goes in one place. */
+  private record Change(List<Compiled> gone, List<Compiled> more) {}
+
+  private static Change at(Map<Place, Change> changes, Place place) {
+    return changes.computeIfAbsent(place, p -> new Change(new ArrayList<>(), new ArrayList<>()));
   }
 
   /**
@@ -170,33 +188,31 @@ public final class Keymap {
     if (is.equals(was)) {
       return this;
     }
-    Keymap keymap = this;
+    Map<Place, Change> changes = new HashMap<>();
     Map<String, NativeCommand> old = new HashMap<>();
     was.commands().forEach(c -> old.put(c.id(), c));
     for (NativeCommand c : is.commands()) {
-      NativeCommand before = old.remove(c.id());
-      if (before == null
-          || !before.triggers().equals(c.triggers())
-          || !before.place().equals(c.place())) {
-        if (before != null) {
-          keymap = keymap.changed(before.place(), List.of(), compiled(claims(was, before)));
-        }
-        keymap = keymap.changed(c.place(), compiled(claims(is, c)), List.of());
+      NativeCommand before = old.get(c.id());
+      if (before != null
+          && before.triggers().equals(c.triggers())
+          && before.place().equals(c.place())) {
+        old.remove(c.id());
+      } else {
+        at(changes, c.place()).more.addAll(compiled(claims(is, c)));
       }
     }
-    for (NativeCommand gone : old.values()) {
-      keymap = keymap.changed(gone.place(), List.of(), compiled(claims(was, gone)));
-    }
-    return keymap;
+    old.values().forEach(c -> at(changes, c.place()).gone.addAll(compiled(claims(was, c))));
+    return changed(changes);
   }
 
   private Keymap rebound(Library was, Library is) {
-    Keymap keymap = this;
+    List<Binding> gone = new ArrayList<>();
+    List<Binding> more = new ArrayList<>();
     for (Difference<Binding> d : Difference.between(was.bindings(), is.bindings(), Binding::id)) {
-      keymap = d.was().isPresent() ? keymap.without(d.was().get()) : keymap;
-      keymap = d.is().isPresent() ? keymap.with(d.is().get()) : keymap;
+      d.was().ifPresent(gone::add);
+      d.is().ifPresent(more::add);
     }
-    return keymap;
+    return with(gone, more);
   }
 
   private List<Compiled> compiled(Binding binding) {
@@ -209,22 +225,21 @@ public final class Keymap {
     return natives.stream().map(c -> Compiled.of(c, layout, false)).toList();
   }
 
-  /** What is not touched is shared: the other places, and the branches of other first presses. */
-  private Keymap changed(Place place, List<Compiled> more, List<Compiled> gone) {
-    if (more.isEmpty() && gone.isEmpty()) {
-      return this;
-    }
-    Bundle now = claims.getOrDefault(place, Bundle.EMPTY).changed(more, gone);
+  private Keymap changed(Map<Place, Change> changes) {
     Map<Place, Bundle> next = new HashMap<>(claims);
-    next.put(place, now);
-    Set<Integer> firsts = new HashSet<>();
-    more.forEach(c -> firsts.addAll(Bundle.firsts(c)));
-    gone.forEach(c -> firsts.addAll(Bundle.firsts(c)));
     Keymap keymap = new Keymap(station, layout, applications, next, statesOf);
-    states.forEach(
-        (state, map) ->
-            keymap.states.put(state, map.hears(place) ? map.with(place, now, firsts) : map));
-    return keymap;
+    keymap.states.putAll(states);
+    changes.forEach(
+        (place, change) -> {
+          Bundle now = claims.getOrDefault(place, Bundle.EMPTY).changed(change.more, change.gone);
+          next.put(place, now);
+          Set<Integer> firsts = new HashSet<>();
+          change.more.forEach(c -> firsts.addAll(Bundle.firsts(c)));
+          change.gone.forEach(c -> firsts.addAll(Bundle.firsts(c)));
+          keymap.states.replaceAll(
+              (state, map) -> map.hears(place) ? map.with(place, now, firsts) : map);
+        });
+    return changes.isEmpty() ? this : keymap;
   }
 
   public Station station() {

@@ -1,5 +1,6 @@
 package foldtwice.routine;
 
+import foldtwice.text.Refusals;
 import java.util.List;
 
 /** What an <em>if</em> or a <em>wait until</em> step looks at. */
@@ -49,7 +50,9 @@ public sealed interface Condition {
 
   private static List<Condition> several(List<Condition> of) {
     if (of.size() < 2) {
-      throw new ValueException(of.size() + " of them", "two conditions or more");
+      throw new ValueException(
+          Refusals.says("routine.so-many", of.size()),
+          Refusals.says("routine.two-conditions-or-more"));
     }
     return List.copyOf(of);
   }

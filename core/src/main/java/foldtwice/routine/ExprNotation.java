@@ -7,6 +7,7 @@ import foldtwice.routine.Expr.Operator;
 import foldtwice.routine.Expr.Opposite;
 import foldtwice.routine.Expr.UnitOf;
 import foldtwice.routine.Expr.Written;
+import foldtwice.text.Refusals;
 import java.math.BigDecimal;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -58,7 +59,7 @@ public final class ExprNotation {
     ExprNotation in = new ExprNotation(text);
     Expr e = in.sum();
     if (in.peek() != 0) {
-      throw in.fault("the end, or +, - or * and another value");
+      throw in.fault(Refusals.says("routine.end-or-or-and"));
     }
     return e;
   }
@@ -102,13 +103,13 @@ public final class ExprNotation {
   /** More terms than anybody writes. */
   private void term() {
     if (++terms > MOST_TERMS) {
-      throw fault("an expression of at most " + MOST_TERMS + " terms");
+      throw fault(Refusals.says("routine.expression-at-most-terms", MOST_TERMS));
     }
   }
 
   private Expr sum() {
     if (++depth > DEEPEST) {
-      throw fault("an expression nested at most " + DEEPEST + " deep");
+      throw fault(Refusals.says("routine.expression-nested-at-most", DEEPEST));
     }
     Expr left = product();
     for (char sign = peek(); sign == '+' || sign == '-'; sign = peek()) {
@@ -132,7 +133,7 @@ public final class ExprNotation {
 
   private Expr unary() {
     if (++depth > DEEPEST) {
-      throw fault("an expression nested at most " + DEEPEST + " deep");
+      throw fault(Refusals.says("routine.expression-nested-at-most", DEEPEST));
     }
     Expr e =
         switch (peek()) {
@@ -172,7 +173,7 @@ public final class ExprNotation {
     }
     Matcher m = NUMBER.matcher(text).region(at, text.length());
     if (!m.lookingAt()) {
-      throw fault("a number, a \u2039name\u203a, a 'text', yes, no, or unit of a length");
+      throw fault(Refusals.says("routine.number-name-text-yes"));
     }
     at = m.end();
     BigDecimal amount = new BigDecimal(m.group(1));
@@ -197,13 +198,13 @@ public final class ExprNotation {
         return out.toString();
       }
     }
-    throw fault("a ' that ends the text");
+    throw fault(Refusals.says("routine.ends-text"));
   }
 
   private String between(char end) {
     int stop = text.indexOf(end, at);
     if (stop < 0 || stop == at + 1) {
-      throw fault("a name and then " + end);
+      throw fault(Refusals.says("routine.name-and-then", end));
     }
     String name = text.substring(at + 1, stop);
     at = stop + 1;
@@ -225,6 +226,7 @@ public final class ExprNotation {
   }
 
   private ValueException fault(String allowed) {
-    return new ValueException(text, "at character " + (at + 1) + " was expected: " + allowed);
+    return new ValueException(
+        text, Refusals.says("routine.at-character-was-expected", at + 1, allowed));
   }
 }

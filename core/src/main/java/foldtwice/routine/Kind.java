@@ -2,6 +2,7 @@ package foldtwice.routine;
 
 import foldtwice.routine.Value.Length;
 import foldtwice.routine.Value.Quantity;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import java.math.BigDecimal;
@@ -107,7 +108,7 @@ public sealed interface Kind {
           switch (typed.strip()) {
             case "yes" -> new Value.Flag(true);
             case "no" -> new Value.Flag(false);
-            default -> throw new ValueException(typed, "yes or no");
+            default -> throw new ValueException(typed, Refusals.says("routine.yes-or-no"));
           };
     };
   }
@@ -210,7 +211,7 @@ public sealed interface Kind {
   static Quantity quantity(String typed, Scale scale) {
     Matcher m = matched(typed, "a number in " + scale.symbol());
     if (!m.group(3).isEmpty() && !m.group(3).equals(scale.symbol())) {
-      throw new ValueException(typed, "a number in " + scale.symbol());
+      throw new ValueException(typed, Refusals.says("routine.number", scale.symbol()));
     }
     return new Quantity(amount(m), scale);
   }
@@ -247,7 +248,7 @@ public sealed interface Kind {
     String unit = m.group(3);
     if (unit.isEmpty()) {
       throw new ValueException(
-          typed, "a distance needs its unit, one of " + LengthUnit.symbols() + ", such as 0.5 mm");
+          typed, Refusals.says("routine.distance-needs-its-unit", LengthUnit.symbols()));
     }
     return new Length(
         amount(m),
@@ -256,6 +257,6 @@ public sealed interface Kind {
                 () ->
                     new ValueException(
                         typed,
-                        "\"" + unit + "\" is no unit here; known are " + LengthUnit.symbols())));
+                        Refusals.says("routine.no-unit-here-known", unit, LengthUnit.symbols()))));
   }
 }

@@ -1,6 +1,7 @@
 package foldtwice.run;
 
 import foldtwice.routine.Step;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Modifiers;
 import java.time.Clock;
 import java.time.Duration;
@@ -63,22 +64,29 @@ public final class Alone implements Computer {
   public Reply bringToFront(String application) {
     return application.equals(program.application())
         ? Reply.QUIET
-        : new Reply.Refused("a running program", "only " + program.application());
+        : new Reply.Refused(
+            Refusals.says("run.running-program"),
+            Refusals.says("run.only-so-many", program.application()));
   }
 
   @Override
   public Reply start(String application, List<String> arguments) {
-    return new Reply.Refused("a computer that starts programs", "only " + program.application());
+    return new Reply.Refused(
+        Refusals.says("run.computer-starts-programs"),
+        Refusals.says("run.only-so-many", program.application()));
   }
 
   @Override
   public Reply capture(Step.Area area, String file) {
-    return new Reply.Refused("a computer with a screen", "only " + program.application());
+    return new Reply.Refused(
+        Refusals.says("run.computer-with-screen"),
+        Refusals.says("run.only-so-many", program.application()));
   }
 
   @Override
   public File file(String name) {
-    return new File.Refused("a library with files beside it", "none");
+    return new File.Refused(
+        Refusals.says("run.library-with-files-beside"), Refusals.says("run.none"));
   }
 
   @Override

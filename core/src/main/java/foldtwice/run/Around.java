@@ -2,6 +2,7 @@ package foldtwice.run;
 
 import foldtwice.place.Application;
 import foldtwice.routine.Routine;
+import foldtwice.text.Refusals;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -54,7 +55,10 @@ public record Around(
         new Alone(program),
         id -> Optional.empty(),
         (keys, computer) ->
-            new Struck.Done("", new Reply.Refused("a library that says what keys mean", "none")),
+            new Struck.Done(
+                "",
+                new Reply.Refused(
+                    Refusals.says("run.library-says-what-keys"), Refusals.says("run.none"))),
         Scripts.NONE);
   }
 }

@@ -1,5 +1,7 @@
 package foldtwice.run;
 
+import foldtwice.text.DiskWords;
+import foldtwice.text.Refusals;
 import java.io.IOException;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
@@ -34,22 +36,24 @@ public final class Beside {
           || asked.getNameCount() != 1
           || asked.isAbsolute()
           || !asked.equals(asked.normalize())) {
-        return refused(WANTED + ", by its name without a folder", "\"" + name + "\"");
+        return refused(Refusals.says("run.by-its-name-without", WANTED), "\"" + name + "\"");
       }
       Path file = folder.resolve(asked);
       if (!Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
-        return refused(WANTED, "no plain file \"" + name + "\" in " + folder);
+        return refused(WANTED, Refusals.says("run.no-plain-file", name, folder));
       }
       if (Files.size(file) > MOST_BYTES) {
-        return refused("a file of at most " + MOST_BYTES + " bytes", Files.size(file) + " bytes");
+        return refused(
+            Refusals.says("run.file-at-most-bytes", MOST_BYTES),
+            Refusals.says("run.bytes", Files.size(file)));
       }
       return new Computer.File.Text(Files.readString(file, StandardCharsets.UTF_8));
     } catch (InvalidPathException e) {
       return refused(WANTED, "\"" + name + "\"");
     } catch (CharacterCodingException e) {
-      return refused(WANTED + " in UTF-8", "other bytes in \"" + name + "\"");
+      return refused(Refusals.says("run.utf", WANTED), Refusals.says("run.other-bytes", name));
     } catch (IOException e) {
-      return refused(WANTED + " that can be read", e.getMessage());
+      return refused(Refusals.says("run.can-read", WANTED), DiskWords.reason(e));
     }
   }
 

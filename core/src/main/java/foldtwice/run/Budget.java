@@ -1,6 +1,7 @@
 package foldtwice.run;
 
 import foldtwice.routine.Value;
+import foldtwice.text.Refusals;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,12 +30,13 @@ final class Budget {
   /** A text of this length is to be put together. */
   void text(long length) throws StepFailure {
     if (length > LONGEST_TEXT) {
-      throw new StepFailure("a text of at most " + LONGEST_TEXT + " characters", length + "");
+      throw new StepFailure(
+          Refusals.says("run.text-at-most-characters", LONGEST_TEXT), length + "");
     }
     made += length;
     if (made > MOST_TEXT) {
       throw new StepFailure(
-          "a run that puts together at most " + MOST_TEXT + " characters", "more");
+          Refusals.says("run.run-puts-together-at", MOST_TEXT), Refusals.says("run.too-many"));
     }
   }
 
@@ -49,7 +51,8 @@ final class Budget {
           case Value.Flag f -> BigDecimal.ZERO;
         };
     if (number.precision() + Math.max(0, number.scale()) > MOST_DIGITS) {
-      throw new StepFailure("a number of at most " + MOST_DIGITS + " digits", "more");
+      throw new StepFailure(
+          Refusals.says("run.number-at-most-digits", MOST_DIGITS), Refusals.says("run.too-many"));
     }
     return value;
   }

@@ -1,6 +1,7 @@
 package foldtwice.run;
 
 import foldtwice.routine.Template;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -42,7 +43,8 @@ final class CommandLine {
       }
     }
     if (quoted) {
-      throw new StepFailure("a closing quote", "the command ends inside quotes");
+      throw new StepFailure(
+          Refusals.says("run.closing-quote"), Refusals.says("run.command-ends-inside-quotes"));
     }
     if (begun) {
       words.add(word.toString());

@@ -5,6 +5,7 @@ import foldtwice.routine.Condition;
 import foldtwice.routine.Readout;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.text.Refusals;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -66,8 +67,9 @@ final class Conditions {
         Value value = program.indicators().get(name);
         if (value == null) {
           throw new StepFailure(
-              "something shown, one of " + String.join(", ", program.indicators().keySet()),
-              "no \"" + name + "\"");
+              Refusals.says(
+                  "run.something-shown-one", String.join(", ", program.indicators().keySet())),
+              Refusals.says("run.no-such", name));
         }
         yield value;
       }
@@ -80,7 +82,7 @@ final class Conditions {
                   .orElseThrow(
                       () ->
                           new StepFailure(
-                              "an open dialog with the field \"" + label + "\"",
+                              Refusals.says("run.open-dialog-with-field", label),
                               program.dialog().map(Dialog::title).orElse("no dialog"))));
       case Readout.Of.SELECTED_COUNT -> Value.Amount.of(program.selected().size());
       case Readout.Of.SELECTED_TEXT -> new Value.Text(program.selectedText());
@@ -93,9 +95,11 @@ final class Conditions {
     if (value == null) {
       throw new StepFailure(
           program.values().isEmpty()
-              ? "something selected whose \"" + name + "\" can be adjusted"
-              : "an adjustable value, one of " + String.join(", ", program.values().keySet()),
-          program.values().isEmpty() ? "nothing to adjust" : "no \"" + name + "\"");
+              ? Refusals.says("run.adjustable-selected", name)
+              : Refusals.says("run.adjustable", String.join(", ", program.values().keySet())),
+          program.values().isEmpty()
+              ? Refusals.says("run.nothing-to-adjust")
+              : Refusals.says("run.no-such", name));
     }
     return value;
   }
@@ -114,7 +118,7 @@ final class Conditions {
               Boolean.compare(a, b);
           default ->
               throw new StepFailure(
-                  "two values of one kind",
+                  Refusals.says("run.two-values-one-kind"),
                   left.shown() + " " + relation.words() + " " + right.shown());
         };
     return switch (relation) {

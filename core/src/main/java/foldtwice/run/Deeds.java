@@ -4,6 +4,7 @@ import foldtwice.known.Facts;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
+import foldtwice.text.Refusals;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,8 +36,8 @@ final class Deeds {
     String context = state.substring(state.indexOf('/') + 1);
     if (!action.contexts().isEmpty() && !action.contexts().contains(context)) {
       throw new StepFailure(
-          action.name() + " to be in " + String.join(" or ", action.contexts()),
-          "it is in " + context);
+          Refusals.says("run.to-be-in", action.name(), String.join(" or ", action.contexts())),
+          Refusals.says("run.it-is-in", context));
     }
     Map<String, Value> arguments = new LinkedHashMap<>();
     for (Parameter p : action.parameters()) {
@@ -55,7 +56,8 @@ final class Deeds {
       case COMMAND_LINE -> {
         List<String> words = CommandLine.words(stored.text(), scope.evaluator);
         if (words.isEmpty()) {
-          throw new StepFailure("a program to start", "an empty command");
+          throw new StepFailure(
+              Refusals.says("run.program-start"), Refusals.says("run.empty-command"));
         }
         yield computer.start(words.getFirst(), words.subList(1, words.size()));
       }

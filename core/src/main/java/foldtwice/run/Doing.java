@@ -7,6 +7,7 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import java.math.BigDecimal;
@@ -108,7 +109,7 @@ final class Doing {
       all.add(scope.value(e));
     }
     if (all.isEmpty()) {
-      throw new StepFailure("values to go round", "none");
+      throw new StepFailure(Refusals.says("run.values-go-round"), Refusals.says("run.none"));
     }
     return all.get((all.indexOf(now) + 1) % all.size());
   }
@@ -120,7 +121,7 @@ final class Doing {
         switch (to) {
           case Value.Quantity q when q.scale() == scale -> q;
           case Value.Amount(BigDecimal n) -> new Value.Quantity(n, scale);
-          default -> throw new StepFailure("an amount in " + scale.symbol(), to.shown());
+          default -> throw new StepFailure(Refusals.says("run.amount", scale.symbol()), to.shown());
         };
     Reply reply = scope.program.adjust(name, way, amount, edge);
     if (edge == Step.Edge.STOP_QUIETLY && reply instanceof Reply.Refused(var expected, var found)) {
@@ -183,8 +184,8 @@ final class Doing {
     Modifiers harmful = held().without(Modifier.SHIFT);
     if (!harmful.list().isEmpty()) {
       throw new StepFailure(
-          "no modifier down while text is typed",
-          harmful.words() + " still down from the trigger; release modifiers first");
+          Refusals.says("run.no-modifier-down-while"),
+          Refusals.says("run.still-down-from-trigger", harmful.words()));
     }
     return new Did(text, computer.front().type(text));
   }
@@ -204,7 +205,7 @@ final class Doing {
       case Value.Quantity(BigDecimal amount, Scale scale) when target.get().scale().isPresent() -> {
         if (scale != target.get().scale().get()) {
           throw new StepFailure(
-              "an amount in " + target.get().scale().get().symbol(), value.shown());
+              Refusals.says("run.amount", target.get().scale().get().symbol()), value.shown());
         }
         yield amount.toPlainString();
       }
@@ -217,8 +218,8 @@ final class Doing {
     Optional<BigDecimal> exact = length.exactly(unit).filter(n -> n.scale() <= decimals);
     if (exact.isEmpty()) {
       throw new StepFailure(
-          "a distance that is exact in " + unit.symbol() + " with " + decimals + " decimals",
-          length.shown() + "; change the unit for the run first");
+          Refusals.says("run.distance-exact-with-decimals", unit.symbol(), decimals),
+          Refusals.says("run.change-unit-for-run", length.shown()));
     }
     return exact.get().toPlainString();
   }

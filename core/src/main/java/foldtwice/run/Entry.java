@@ -7,6 +7,7 @@ import foldtwice.reading.Hindrance;
 import foldtwice.reading.Mark;
 import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -19,19 +20,22 @@ public final class Entry {
   static StepFailure failure(Hindrance hindrance) {
     return switch (hindrance) {
       case Hindrance.NoProgram(String application) ->
-          new StepFailure(application, "it is not there");
+          new StepFailure(application, Refusals.says("run.not-there"));
       case Hindrance.TooOld(String application, String needed, String found) ->
-          new StepFailure(application + " " + needed + " or later", found);
+          new StepFailure(Refusals.says("run.version", application, needed), found);
       case Hindrance.NoAddOn(String name) ->
-          new StepFailure("the add-on " + name, "it is not there");
+          new StepFailure(Refusals.says("run.add-on", name), Refusals.says("run.not-there"));
       case Hindrance.AddOnTooOld(AddOn needed, String found) ->
           new StepFailure(
-              "the add-on " + needed.name() + " " + needed.version() + " or later", found);
+              Refusals.says("run.add-on-or-later", needed.name(), needed.version()), found);
       case Hindrance.NoAction(String addOn, String action) ->
-          new StepFailure("an action of " + addOn, "no \"" + action + "\"");
-      case Hindrance.NoStatement(String why) -> new StepFailure("a statement of SQL", why);
+          new StepFailure(Refusals.says("run.action", addOn), Refusals.says("run.no-such", action));
+      case Hindrance.NoStatement(String why) ->
+          new StepFailure(Refusals.says("run.statement-sql"), why);
       case Hindrance.Unreadable u ->
-          new StepFailure("a source text that can be read", u.expected() + " in line " + u.line());
+          new StepFailure(
+              Refusals.says("run.source-text-can-read"),
+              Refusals.says("run.in-line", u.expected(), u.line()));
       case Hindrance.Step(Mark mark) -> new StepFailure(mark.expected(), mark.found());
     };
   }
@@ -132,6 +136,9 @@ public final class Entry {
         .filter(c -> c.opens().equals(Optional.of(title)) && !c.menu().isEmpty())
         .findFirst()
         .map(c -> program.choose(c.menu()))
-        .orElseGet(() -> new Reply.Refused("a command that opens " + title, "none is known"));
+        .orElseGet(
+            () ->
+                new Reply.Refused(
+                    Refusals.says("run.command-opens", title), Refusals.says("run.none-known")));
   }
 }

@@ -4,6 +4,7 @@ import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.text.Refusals;
 import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDateTime;
@@ -58,8 +59,8 @@ final class Evaluator {
         TreeSet<String> all = new TreeSet<>(names.keySet());
         all.addAll(foldtwice.reading.Builtin.ALWAYS);
         throw new StepFailure(
-            "a parameter or variable, one of " + String.join(", ", all),
-            "no \u2039" + name + "\u203a");
+            Refusals.says("run.parameter-or-variable-one", String.join(", ", all)),
+            Refusals.says("run.no-insertion", name));
       }
     };
   }
@@ -144,7 +145,8 @@ final class Evaluator {
   }
 
   private StepFailure mismatch(String expected, Expr e) throws StepFailure {
-    return new StepFailure(expected, ExprNotation.write(e) + " is " + shown(e));
+    return new StepFailure(
+        expected, Refusals.says("run.it-reads", ExprNotation.write(e), shown(e)));
   }
 
   private String shown(Expr e) throws StepFailure {

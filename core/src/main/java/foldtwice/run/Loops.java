@@ -6,6 +6,7 @@ import foldtwice.routine.Scale;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.text.Refusals;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -65,10 +66,11 @@ final class Loops {
         switch (limit) {
           case Value.Quantity(BigDecimal n, Scale scale) when scale == Scale.SECOND -> n;
           case Value.Amount(BigDecimal n) -> n;
-          default -> throw new StepFailure("a time in seconds, such as 30 s", limit.shown());
+          default ->
+              throw new StepFailure(Refusals.says("run.time-seconds-such-as"), limit.shown());
         };
     if (seconds.signum() < 0 || seconds.compareTo(BigDecimal.valueOf(3600)) > 0) {
-      throw new StepFailure("a time from 0 s to 3600 s", limit.shown());
+      throw new StepFailure(Refusals.says("run.time-range"), limit.shown());
     }
     return seconds.movePointRight(3).longValue();
   }

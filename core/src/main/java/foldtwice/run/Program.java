@@ -5,6 +5,7 @@ import foldtwice.place.Place;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
+import foldtwice.text.Refusals;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -110,7 +111,7 @@ public interface Program {
    * @param arguments by parameter name, checked against its parameters
    */
   default Reply invoke(String addOn, String action, Map<String, Value> arguments) {
-    return new Reply.Refused("an application with the add-on " + addOn, application());
+    return new Reply.Refused(Refusals.says("run.application-with-add-on", addOn), application());
   }
 
   /**
@@ -119,7 +120,7 @@ public interface Program {
    * @param text with a question mark for each value
    */
   default Reply send(String text, List<Value> values) {
-    return new Reply.Refused("an application with a database", application());
+    return new Reply.Refused(Refusals.says("run.application-with-database"), application());
   }
 
   /**

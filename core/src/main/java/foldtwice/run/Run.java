@@ -11,6 +11,7 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
@@ -366,16 +367,20 @@ public final class Run {
   private Scope enter(Routine into, Map<String, Value> arguments, String at) throws StepFailure {
     if (scopes.size() >= Reading.DEEPEST) {
       throw new StepFailure(
-          "routines that run routines at most " + Reading.DEEPEST + " deep",
-          into.name() + " once more at step " + at);
+          Refusals.says("run.routines-run-routines-at", Reading.DEEPEST),
+          Refusals.says("run.once-more-at-step", into.name(), at));
     }
     Program program =
         Aim.program(into, around.computer())
             .orElseThrow(
-                () -> new StepFailure(into.application() + " running", "it is not running"));
+                () ->
+                    new StepFailure(
+                        Refusals.says("run.running", into.application()),
+                        Refusals.says("run.not-running")));
     Entry.mayRun(into, program, around.applications().apply(program.application()));
     if (held == null && program.work().isPresent()) {
-      throw new StepFailure(into.application() + " done with what it is at", "it is at work");
+      throw new StepFailure(
+          Refusals.says("run.done-with-what-at", into.application()), Refusals.says("run.at-work"));
     }
     Map<String, Value> names = new LinkedHashMap<>();
     for (Parameter p : into.parameters()) {
@@ -402,10 +407,12 @@ public final class Run {
 
   private void limit() throws StepFailure {
     if (++steps > MOST_STEPS) {
-      throw new StepFailure("an end within " + MOST_STEPS + " steps", "more");
+      throw new StepFailure(
+          Refusals.says("run.end-within-steps", MOST_STEPS), Refusals.says("run.too-many"));
     }
     if (nanos > MOST_MILLIS * 1_000_000 && !around.computer().isReal()) {
-      throw new StepFailure("an end within " + MOST_MILLIS + " ms", "more");
+      throw new StepFailure(
+          Refusals.says("run.end-within-ms", MOST_MILLIS), Refusals.says("run.too-many"));
     }
   }
 
@@ -427,7 +434,8 @@ public final class Run {
       if (!frame.goRound()) {
         frames.pop();
       } else if (++steps > MOST_STEPS) {
-        throw new StepFailure("an end within " + MOST_STEPS + " steps", "more");
+        throw new StepFailure(
+            Refusals.says("run.end-within-steps", MOST_STEPS), Refusals.says("run.too-many"));
       }
     }
     end(new Trace.Finished());
@@ -462,17 +470,18 @@ public final class Run {
                 .routines()
                 .apply(id)
                 .orElseThrow(
-                    () -> new StepFailure("the routine \"" + id + "\"", "it is not there"));
+                    () ->
+                        new StepFailure(
+                            Refusals.says("run.routine", id), Refusals.says("run.not-there")));
         Map<String, Value> arguments = new LinkedHashMap<>();
         for (var e : given.entrySet()) {
           if (routine.parameter(e.getKey()).isEmpty()) {
             throw new StepFailure(
-                "a parameter of "
-                    + routine.name()
-                    + ", one of "
-                    + String.join(
-                        ", ", routine.parameters().stream().map(Parameter::name).toList()),
-                "no \"" + e.getKey() + "\"");
+                Refusals.says(
+                    "run.parameter-one",
+                    routine.name(),
+                    String.join(", ", routine.parameters().stream().map(Parameter::name).toList())),
+                Refusals.says("run.no-such", e.getKey()));
           }
           arguments.put(e.getKey(), scope.value(e.getValue()));
         }
@@ -758,7 +767,8 @@ public final class Run {
     }
     if (now() >= waitsUntil) {
       waitsUntil = -1;
-      throw new StepFailure("to go on within " + limit.shown(), "still waiting");
+      throw new StepFailure(
+          Refusals.says("run.go-on-within", limit.shown()), Refusals.says("run.still-waiting"));
     }
     status = new Status.Waiting(number, step, Math.min(waitsUntil, now() + LOOK_EVERY));
   }

@@ -4,6 +4,7 @@ import foldtwice.known.Facts;
 import foldtwice.routine.Expr;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -47,8 +48,8 @@ final class Scope {
     }
     if (value == null) {
       throw new StepFailure(
-          "a setting, one of " + String.join(", ", program.settings().keySet()),
-          "no \"" + name + "\"");
+          Refusals.says("run.setting-one", String.join(", ", program.settings().keySet())),
+          Refusals.says("run.no-such", name));
     }
     return value;
   }

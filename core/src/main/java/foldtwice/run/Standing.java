@@ -1,6 +1,7 @@
 package foldtwice.run;
 
 import foldtwice.reading.Hindrance;
+import foldtwice.text.Refusals;
 import java.util.List;
 import java.util.Optional;
 
@@ -35,15 +36,19 @@ public sealed interface Standing {
   default StepFailure failure() {
     return switch (this) {
       case Off(String routine) ->
-          new StepFailure("a routine that is switched on", routine + " is switched off");
+          new StepFailure(
+              Refusals.says("run.routine-switched-on"), Refusals.says("run.switched-off", routine));
       case Unseen(String routine) ->
           new StepFailure(
-              "a routine a person has looked through", routine + " was collected and nobody has");
+              Refusals.says("run.routine-person-has-looked"),
+              Refusals.says("run.was-collected-and-nobody", routine));
       case Lacks(Hindrance what) -> Entry.failure(what);
       case Dialog(String title, Optional<String> open) ->
-          new StepFailure("the dialog " + title + " open", open.orElse("no dialog"));
+          new StepFailure(Refusals.says("run.dialog-open", title), open.orElse("no dialog"));
       case Context(List<String> contexts, String now) ->
-          new StepFailure("to start in " + String.join(" or ", contexts), "it is in " + now);
+          new StepFailure(
+              Refusals.says("run.start", String.join(" or ", contexts)),
+              Refusals.says("run.it-is-in", now));
     };
   }
 }

@@ -3,6 +3,7 @@ package foldtwice.run;
 import foldtwice.routine.Expr;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -31,8 +32,8 @@ record Statement(String text, List<Value> values) {
           String name = source.substring(i + 1, close);
           if (quote != 0) {
             throw new StepFailure(
-                "\u2039" + name + "\u203a outside of quotes; it is handed over as a value",
-                "it stands inside " + quote);
+                Refusals.says("run.outside-quotes-handed-over", name),
+                Refusals.says("run.stands-inside", quote));
           }
           text.append('?');
           values.add(evaluator.value(new Expr.Name(name)));

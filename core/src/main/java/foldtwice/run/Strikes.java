@@ -8,6 +8,7 @@ import foldtwice.resolve.Outcome;
 import foldtwice.resolve.Owner;
 import foldtwice.resolve.Resolver;
 import foldtwice.routine.Routine;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
@@ -24,12 +25,15 @@ public record Strikes(Library library, Keymap keymap) implements Around.Keys {
       return new Around.Struck.Done(
           "",
           new Reply.Refused(
-              "keys that can be made on the layout " + keymap.layout().id(), Notation.write(keys)));
+              Refusals.says("run.keys-can-made-on", keymap.layout().id()), Notation.write(keys)));
     }
     Program front = computer.front();
     Around.Struck last =
         new Around.Struck.Done(
-            "", new Reply.Refused("somebody to take " + Notation.write(keys), "nobody does"));
+            "",
+            new Reply.Refused(
+                Refusals.says("run.somebody-take", Notation.write(keys)),
+                Refusals.says("run.nobody-does")));
     for (Outcome outcome : Resolver.outcomes(keymap, front.place(), paths.getFirst())) {
       last = struck(outcome, front, keys);
     }
@@ -43,14 +47,19 @@ public record Strikes(Library library, Keymap keymap) implements Around.Keys {
           otherwise.isPresent()
               ? fired(otherwise.get().owner(), front)
               : new Around.Struck.Done(
-                  "", new Reply.Refused("a whole trigger", "the beginning of one"));
+                  "",
+                  new Reply.Refused(
+                      Refusals.says("run.whole-trigger"), Refusals.says("run.beginning-one")));
       case Outcome.Undecided(List<Claim> claims) ->
           new Around.Struck.Done(
-              "", new Reply.Refused("one claim on the keys", claims.size() + ""));
+              "", new Reply.Refused(Refusals.says("run.one-claim-on-keys"), claims.size() + ""));
       case Outcome.Typed(String text) -> new Around.Struck.Done(text, front.type(text));
       case Outcome.Unclaimed u ->
           new Around.Struck.Done(
-              "", new Reply.Refused("somebody to take " + Notation.write(keys), "nobody does"));
+              "",
+              new Reply.Refused(
+                  Refusals.says("run.somebody-take", Notation.write(keys)),
+                  Refusals.says("run.nobody-does")));
     };
   }
 
@@ -60,7 +69,9 @@ public record Strikes(Library library, Keymap keymap) implements Around.Keys {
       case Owner.Native n -> new Around.Struck.Done(n.command(), front.fire(n.command()));
       case Owner.Menu(String menu) ->
           new Around.Struck.Done(
-              menu, new Reply.Refused("what does not wait for a hand", "a list to choose from"));
+              menu,
+              new Reply.Refused(
+                  Refusals.says("run.what-does-not-wait"), Refusals.says("run.list-choose-from")));
       case Owner.Key k -> throw new IllegalArgumentException("a run strikes no key of a device");
       case Owner.Yours(String id) -> {
         Binding binding = library.bindings().get(id);
@@ -68,7 +79,10 @@ public record Strikes(Library library, Keymap keymap) implements Around.Keys {
         yield routine.isPresent()
             ? new Around.Struck.Fires(routine.get(), binding.arguments())
             : new Around.Struck.Done(
-                "", new Reply.Refused("the routine \"" + binding.routine() + "\"", "not there"));
+                "",
+                new Reply.Refused(
+                    Refusals.says("run.routine", binding.routine()),
+                    Refusals.says("run.not-shown")));
       }
     };
   }

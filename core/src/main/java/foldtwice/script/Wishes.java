@@ -8,6 +8,7 @@ import foldtwice.run.Scripts.Place;
 import foldtwice.source.Calls;
 import foldtwice.source.Given;
 import foldtwice.source.Wanted;
+import foldtwice.text.Refusals;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -41,7 +42,7 @@ final class Wishes {
       case Wanted.Compute(var value) -> new Scripts.Wish.Compute(at, value);
       case Wanted.Through(var items) -> new Scripts.Wish.Through(at, items);
       case Wanted.Use(String id) ->
-          throw new ValueException(id, "a script of the library, named by a text as it stands");
+          throw new ValueException(id, Refusals.says("script.script-library-named-by"));
     };
   }
 

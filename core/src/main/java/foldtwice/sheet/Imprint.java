@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Json;
+import foldtwice.text.Refusals;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
@@ -117,8 +118,7 @@ public record Imprint(
 
   private static FormatException none(Path file) {
     return new FormatException(
-        String.valueOf(file.getFileName()),
-        "this is no sheet that can be looked up: expected a PDF or HTML file that Fold Twice has made");
+        String.valueOf(file.getFileName()), Refusals.says("sheet.this-no-sheet-can"));
   }
 
   private static String inPdf(Path file) throws IOException, FormatException {
@@ -196,8 +196,8 @@ public record Imprint(
 
   private static FormatException unknown(String expected) {
     return new FormatException(
-        "what the sheet keeps of itself",
-        "expected " + expected + "; the sheet was made by another version, or somebody changed it");
+        Refusals.says("sheet.what-sheet-keeps-itself"),
+        Refusals.says("sheet.expected-sheet-was-made", expected));
   }
 
   /** What is different now, in the order of this sheet; what is new comes last. */

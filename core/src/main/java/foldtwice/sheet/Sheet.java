@@ -7,7 +7,7 @@ import foldtwice.library.Library;
 import foldtwice.library.Procedure;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
-import foldtwice.words.Texts;
+import foldtwice.text.Texts;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;

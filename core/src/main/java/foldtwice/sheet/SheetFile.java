@@ -1,6 +1,7 @@
 package foldtwice.sheet;
 
 import foldtwice.library.file.Disk;
+import foldtwice.text.Refusals;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -68,8 +69,7 @@ public final class SheetFile {
 
   private static byte[] compose(Sheet sheet) throws IOException {
     if (sheet.compose().lines() == 0) {
-      throw new IOException(
-          "nothing on this sheet is a text that keys without Ctrl, Alt or Logo type");
+      throw new IOException(Refusals.says("sheet.nothing-on-this-sheet"));
     }
     return sheet.compose().text().getBytes(StandardCharsets.UTF_8);
   }
@@ -77,7 +77,7 @@ public final class SheetFile {
   private static List<Path> pictures(Sheet sheet, Path file) throws IOException {
     List<String> pictures = sheet.pictures();
     if (pictures.isEmpty()) {
-      throw new IOException("there is no picture on this sheet; write it as pdf or html");
+      throw new IOException(Refusals.says("sheet.there-no-picture-on"));
     }
     String name = String.valueOf(file.getFileName()).replaceFirst("(?i)\\.svg$", "");
     List<Path> written = new ArrayList<>();

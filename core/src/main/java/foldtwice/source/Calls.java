@@ -21,6 +21,7 @@ import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
@@ -103,7 +104,7 @@ public final class Calls {
       default -> {
         Called called = CALLS.get(host);
         if (called == null) {
-          throw new ValueException(host, "a call of the interface");
+          throw new ValueException(host, Refusals.says("source.call-interface"));
         }
         yield step(step(called.kind(), called.call()));
       }
@@ -176,7 +177,7 @@ public final class Calls {
                       case Value.Quantity q -> around(q.scale());
                       case Value.Text t -> new Kind.Words();
                     })
-            .orElseThrow(() -> new ValueException(shown(1), "a value"));
+            .orElseThrow(() -> new ValueException(shown(1), Refusals.says("source.value")));
     return new Step.Ask(template(0), List.of(new Step.Question(ANSWER, kind, otherwise)));
   }
 
@@ -198,7 +199,8 @@ public final class Calls {
     for (int at = 1; at < given.size(); at += QUESTION.size() + 1) {
       Step.Question next = question(at);
       if (questions.stream().anyMatch(q -> q.variable().equals(next.variable()))) {
-        throw new ValueException(next.variable(), "questions of different names");
+        throw new ValueException(
+            next.variable(), Refusals.says("source.questions-different-names"));
       }
       questions.add(next);
     }
@@ -221,7 +223,7 @@ public final class Calls {
       return new QuestionText(parameter, text(at + 7), flag(at + 8)).read();
     } catch (FieldException e) {
       throw new ValueException(
-          text(at), "a question whose " + e.field() + " fits: " + e.getMessage());
+          text(at), Refusals.says("source.question-fits", e.field(), e.getMessage()));
     }
   }
 
@@ -268,7 +270,7 @@ public final class Calls {
     try {
       return Notation.read(text);
     } catch (NotationException e) {
-      throw new ValueException(text, "keys, such as Ctrl+S");
+      throw new ValueException(text, Refusals.says("source.keys-such-as-ctrl"));
     }
   }
 
@@ -292,7 +294,7 @@ public final class Calls {
     if (given(index) instanceof Given.Plain(Value.Text(String text))) {
       return text;
     }
-    throw new ValueException(shown(index), "a text");
+    throw new ValueException(shown(index), Refusals.says("source.text"));
   }
 
   /** A text that is typed, chosen or told: what looks like an insertion in it is none. */
@@ -315,7 +317,7 @@ public final class Calls {
       case Given.Written(Template text) -> text;
       case Given.Computed(Expr.Name(String name)) -> inserted(name);
       case Given.Computed(Expr.Written(Template text)) -> text;
-      case Given other -> throw new ValueException(other.shown(), "a text");
+      case Given other -> throw new ValueException(other.shown(), Refusals.says("source.text"));
     };
   }
 
@@ -344,7 +346,7 @@ public final class Calls {
     }
     List<Template> labels = templates(0);
     if (labels.isEmpty()) {
-      throw new ValueException("nothing", "a menu path");
+      throw new ValueException(Refusals.says("source.nothing"), Refusals.says("source.menu-path"));
     }
     return labels;
   }
@@ -356,7 +358,7 @@ public final class Calls {
       case Given.Computed(Expr value) -> value;
       case Given.Written(Template text) -> new Expr.Written(text);
       case Given.Other(String shown) ->
-          throw new ValueException(shown, "a text, a number, an amount, true or false");
+          throw new ValueException(shown, Refusals.says("source.text-number-amount-true"));
     };
   }
 
@@ -369,7 +371,7 @@ public final class Calls {
     return new Calls(List.of(one))
         .literal(0)
         .constant()
-        .orElseThrow(() -> new ValueException(one.shown(), "a value"));
+        .orElseThrow(() -> new ValueException(one.shown(), Refusals.says("source.value")));
   }
 
   /**
@@ -387,7 +389,7 @@ public final class Calls {
             .orElseThrow(
                 () ->
                     new ValueException(
-                        unit, "a unit, one of " + LengthUnit.symbols() + ", " + Scale.symbols()));
+                        unit, Refusals.says("source.unit", LengthUnit.symbols(), Scale.symbols())));
     return new Value.Quantity(n, scale);
   }
 
@@ -420,7 +422,7 @@ public final class Calls {
     if (e instanceof Expr.Literal(Value.Quantity q)) {
       return negative ? q.negated() : q;
     }
-    throw new ValueException(text, "a number with a unit, such as 0.5 mm");
+    throw new ValueException(text, Refusals.says("source.number-with-unit-such"));
   }
 
   private Value converted() {
@@ -431,18 +433,19 @@ public final class Calls {
           LengthUnit.of(to)
               .orElseThrow(
                   () ->
-                      new ValueException(to, "a unit of length, one of " + LengthUnit.symbols())));
+                      new ValueException(
+                          to, Refusals.says("source.unit-length-one", LengthUnit.symbols()))));
     }
     if (amount instanceof Value.Quantity q && q.scale().symbol().equals(to)) {
       return q;
     }
-    throw new ValueException(amount.shown(), "an amount that can be told in " + to);
+    throw new ValueException(amount.shown(), Refusals.says("source.amount-can-told", to));
   }
 
   private BigDecimal number(int index) {
     if (given(index) instanceof Given.Plain(Value.Amount(BigDecimal n))) {
       return n;
     }
-    throw new ValueException(shown(index), "a number");
+    throw new ValueException(shown(index), Refusals.says("source.number"));
   }
 }

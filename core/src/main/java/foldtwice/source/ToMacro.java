@@ -15,6 +15,7 @@ import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.source.Source.Spot;
 import foldtwice.source.Turned.Loss;
+import foldtwice.text.Refusals;
 import java.math.BigDecimal;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -129,7 +130,7 @@ public final class ToMacro {
   private Optional<Step> declared(String name, Optional<Phrase> value, Span at)
       throws LostException {
     if (scopes.stream().skip(1).anyMatch(s -> s.containsKey(name))) {
-      throw new LostException(at, name + " stands for two things");
+      throw new LostException(at, Refusals.says("source.stands-for-two-things", name));
     }
     if (value.isPresent() && parameter(value.get()).isPresent()) {
       String parameter = parameter(value.get()).get();
@@ -194,7 +195,7 @@ public final class ToMacro {
   /** The name a variable has in the macro. */
   private String variable(String name, Span at) throws LostException {
     if (!(named(name, at) instanceof Expr.Name(String plain)) || plain.equals(TURN)) {
-      throw new LostException(at, name + " is given a value, which the turn of a loop cannot have");
+      throw new LostException(at, Refusals.says("source.given-value-which-turn", name));
     }
     changed.add(plain);
     return plain;
@@ -213,7 +214,7 @@ public final class ToMacro {
       if (field == null
           || !(field.value() instanceof Phrase.Name(String name, Span at))
           || !variable(name, at).equals(q.variable())) {
-        throw new LostException(call.at(), "an answer that is kept under another name");
+        throw new LostException(call.at(), Refusals.says("source.answer-kept-under-another"));
       }
       questions.add(q);
     }
@@ -309,7 +310,7 @@ public final class ToMacro {
   private Step each(String name, boolean fresh, Step.Items items, List<Clause> body, Span at)
       throws LostException {
     if (fresh && scopes.stream().anyMatch(s -> s.containsKey(name))) {
-      throw new LostException(at, name + " stands for two things");
+      throw new LostException(at, Refusals.says("source.stands-for-two-things", name));
     }
     String variable = fresh ? name : variable(name, at);
     return new Step.ForEach(
@@ -321,7 +322,7 @@ public final class ToMacro {
     Set<String> names = Mentioned.names(new Step.Repeat(times, List.of()));
     List<Line> lines = body(Map.of(name, new Expr.Name(TURN)), body);
     if (!names.isEmpty() && gives(lines, names)) {
-      throw new LostException(most.at(), "how often it repeats changes while it does");
+      throw new LostException(most.at(), Refusals.says("source.how-often-repeats-changes"));
     }
     return new Step.Repeat(times, lines);
   }
@@ -352,7 +353,8 @@ public final class ToMacro {
               && !(items instanceof Step.Items.Selected) ->
           items;
       default ->
-          throw new LostException(of.at(), "a list no step goes through: " + excerpt(of.at()));
+          throw new LostException(
+              of.at(), Refusals.says("source.list-no-step-goes", excerpt(of.at())));
     };
   }
 
@@ -379,7 +381,7 @@ public final class ToMacro {
           condition;
       default ->
           throw new LostException(
-              phrase.at(), "a condition no step looks at: " + excerpt(phrase.at()));
+              phrase.at(), Refusals.says("source.condition-no-step-looks", excerpt(phrase.at())));
     };
   }
 
@@ -452,7 +454,8 @@ public final class ToMacro {
           new Expr.Literal(Calls.amount(plainText(call).get()));
       case Phrase.Call call when wanted(call).orElse(null) instanceof Wanted.Compute(Expr e) -> e;
       default ->
-          throw new LostException(phrase.at(), "a value no step computes: " + excerpt(phrase.at()));
+          throw new LostException(
+              phrase.at(), Refusals.says("source.value-no-step-computes", excerpt(phrase.at())));
     };
   }
 
@@ -473,15 +476,15 @@ public final class ToMacro {
       Expr e = scope.get(name);
       if (e != null) {
         if (e.equals(GONE)) {
-          throw new LostException(at, "the turn of a loop around another, in or after it");
+          throw new LostException(at, Refusals.says("source.turn-loop-around-another"));
         }
         if (e.equals(LOST)) {
-          throw new LostException(at, "what needs " + name + ", which is lost itself");
+          throw new LostException(at, Refusals.says("source.what-needs-which-lost", name));
         }
         return e;
       }
     }
-    throw new LostException(at, "what " + name + " stands for is not known");
+    throw new LostException(at, Refusals.says("source.what-stands-for-not", name));
   }
 
   private Template template(Phrase.Mixed mixed) throws LostException {
@@ -496,7 +499,7 @@ public final class ToMacro {
             out.append('\u2039').append(parameter(m).get()).append('\u203a');
         default ->
             throw new LostException(
-                part.at(), "a value no step puts into a text: " + excerpt(part.at()));
+                part.at(), Refusals.says("source.value-no-step-puts", excerpt(part.at())));
       }
     }
     return new Template(out.toString());
@@ -526,7 +529,7 @@ public final class ToMacro {
     }
     Wanted wanted = Calls.of(m.host(), given);
     if (wanted instanceof Wanted.Take(Step step, var names) && !names.isEmpty()) {
-      throw new LostException(call.at(), "a text with \u2039 in it as it stands");
+      throw new LostException(call.at(), Refusals.says("source.text-with-as-stands"));
     }
     return Optional.of(wanted);
   }
@@ -544,7 +547,8 @@ public final class ToMacro {
   private void sameNames(Phrase phrase) throws LostException {
     for (Phrase.Field f : fields(phrase)) {
       if (!expr(f.value()).equals(new Expr.Name(f.name()))) {
-        throw new LostException(phrase.at(), f.name() + " stands for something else here");
+        throw new LostException(
+            phrase.at(), Refusals.says("source.stands-for-something-else", f.name()));
       }
     }
   }
@@ -562,7 +566,7 @@ public final class ToMacro {
     if (phrase instanceof Phrase.Fields(var fields, Span at)) {
       return fields;
     }
-    throw new LostException(phrase.at(), "names that are computed");
+    throw new LostException(phrase.at(), Refusals.says("source.names-are-computed"));
   }
 
   private List<Given> questions(Phrase phrase) throws LostException {

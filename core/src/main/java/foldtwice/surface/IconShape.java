@@ -1,5 +1,6 @@
 package foldtwice.surface;
 
+import foldtwice.text.Refusals;
 import java.io.ByteArrayInputStream;
 import java.util.Locale;
 import java.util.Optional;
@@ -77,7 +78,7 @@ public record IconShape(double left, double top, double width, double height, St
    */
   public static IconShape read(byte[] svg) throws Refused {
     if (svg.length > MOST_BYTES) {
-      throw new Refused("expected an icon of at most 64 KB, found " + svg.length / 1024 + " KB");
+      throw new Refused(Refusals.says("surface.expected-icon-at-most", svg.length / 1024));
     }
     XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
     factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
@@ -86,7 +87,7 @@ public record IconShape(double left, double top, double width, double height, St
       XMLStreamReader in = factory.createXMLStreamReader(new ByteArrayInputStream(svg));
       return shapes(in);
     } catch (XMLStreamException e) {
-      Refused refused = new Refused("this is no SVG: " + first(e.getMessage()));
+      Refused refused = new Refused(Refusals.says("surface.this-no-svg", first(e.getMessage())));
       refused.initCause(e);
       throw refused;
     }
@@ -103,7 +104,7 @@ public record IconShape(double left, double top, double width, double height, St
     while (in.hasNext()) {
       int event = in.next();
       if (event == XMLStreamConstants.DTD) {
-        throw new Refused("expected an SVG without a document type; take that line out");
+        throw new Refused(Refusals.says("surface.expected-svg-without-document"));
       } else if (event == XMLStreamConstants.END_ELEMENT && passed > 0) {
         passed--;
       } else if (event == XMLStreamConstants.START_ELEMENT) {
@@ -115,18 +116,17 @@ public record IconShape(double left, double top, double width, double height, St
           continue;
         }
         if (in.getAttributeValue(null, "transform") != null) {
-          throw new Refused(
-              "expected shapes without a transform at <" + name + ">; save it as a plain SVG");
+          throw new Refused(Refusals.says("surface.expected-shapes-without-transform", name));
         }
         outline(in, name).ifPresent(d -> path.append(d).append(' '));
       }
     }
     String all = path.toString().strip();
     if (box == null || all.isEmpty()) {
-      throw new Refused("expected an SVG with shapes in it, found none");
+      throw new Refused(Refusals.says("surface.expected-svg-with-shapes"));
     }
     if (!DATA.matcher(all).matches()) {
-      throw new Refused("expected path data, found other signs in it");
+      throw new Refused(Refusals.says("surface.expected-path-data-found"));
     }
     return new IconShape(box[0], box[1], box[2], box[3], all);
   }
@@ -138,7 +138,7 @@ public record IconShape(double left, double top, double width, double height, St
 
   private static double[] box(XMLStreamReader in, String name) throws Refused {
     if (!name.equals("svg")) {
-      throw new Refused("expected <svg>, found <" + name + ">");
+      throw new Refused(Refusals.says("surface.expected-svg-found", name));
     }
     String view = in.getAttributeValue(null, "viewBox");
     String[] n =
@@ -148,11 +148,11 @@ public record IconShape(double left, double top, double width, double height, St
             }
             : view.strip().split("[\\s,]+");
     if (n.length != 4) {
-      throw new Refused("expected a viewBox of four numbers, found " + view);
+      throw new Refused(Refusals.says("surface.expected-viewbox-four-numbers", view));
     }
     double[] box = {number(n[0], 0), number(n[1], 0), number(n[2], 24), number(n[3], 24)};
     if (box[2] <= 0 || box[3] <= 0) {
-      throw new Refused("expected a box wider and higher than nothing");
+      throw new Refused(Refusals.says("surface.expected-box-wider-and"));
     }
     return box;
   }
@@ -162,7 +162,7 @@ public record IconShape(double left, double top, double width, double height, St
       return otherwise;
     }
     if (!NUMBER.matcher(text.strip()).matches()) {
-      throw new Refused("expected a number, found \"" + text + "\"");
+      throw new Refused(Refusals.says("surface.expected-number-found", text));
     }
     return Double.parseDouble(text.strip().replace("px", ""));
   }

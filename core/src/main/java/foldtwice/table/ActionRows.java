@@ -11,6 +11,7 @@ import foldtwice.routine.Parameter;
 import foldtwice.routine.ValueException;
 import foldtwice.table.Part.Column;
 import foldtwice.table.Tables.Reading;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -93,7 +94,7 @@ final class ActionRows {
       int colon = one.indexOf(':');
       int equal = one.lastIndexOf('=');
       if (colon <= 0 || equal < colon || one.substring(0, colon).isBlank()) {
-        throw new ValueException(one, "a parameter such as by: 0 % to 20 % = 5 %");
+        throw new ValueException(one, Refusals.says("table.parameter-such-as-by"));
       }
       Kind kind = Cells.kind(one.substring(colon + 1, equal));
       all.add(

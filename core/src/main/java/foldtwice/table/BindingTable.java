@@ -14,6 +14,7 @@ import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.text.Csv;
 import foldtwice.text.Encoding;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
@@ -115,7 +116,7 @@ public final class BindingTable {
       return read(Encoding.decoded(file), library);
     } catch (CharacterCodingException e) {
       throw new FormatException(
-          "the table", "expected a text in UTF-8 or UTF-16, found other bytes");
+          Refusals.says("table.table"), Refusals.says("table.expected-text-utf-or"));
     }
   }
 
@@ -133,7 +134,9 @@ public final class BindingTable {
       while (in.hasNextValue()) {
         String[] cells = in.nextValue();
         if (rows.size() >= MOST) {
-          throw new FormatException("row " + number, "expected at most " + MOST + " rows");
+          throw new FormatException(
+              Refusals.says("table.row", number),
+              Refusals.says("table.expected-at-most-rows", MOST));
         }
         if (!String.join("", cells).isBlank()) {
           rows.add(new Row(number, String.join(", ", cells), reading.row(cells)));
@@ -155,10 +158,8 @@ public final class BindingTable {
     }
     if (!columns.containsKey("binding")) {
       throw new FormatException(
-          "the first row",
-          "expected a heading such as "
-              + String.join(",", HEADING)
-              + "; a binding column is needed");
+          Refusals.says("table.first-row"),
+          Refusals.says("table.expected-heading-such-as", String.join(",", HEADING)));
     }
     return columns;
   }
@@ -209,11 +210,10 @@ public final class BindingTable {
         String id = cell(cells, "binding").orElse("");
         Binding was = library.bindings().get(id);
         if (!id.isBlank() && was == null) {
-          throw new Refused(
-              "there is no binding \"" + id + "\"; leave the cell empty for a new one");
+          throw new Refused(Refusals.says("table.there-no-binding-leave", id));
         }
         if (was != null && !seen.add(id)) {
-          throw new Refused("a row of " + id + " stands above already");
+          throw new Refused(Refusals.says("table.row-stands-above-already", id));
         }
         return was == null ? fresh(cells) : changed(was, cells);
       } catch (Refused e) {
@@ -241,7 +241,7 @@ public final class BindingTable {
       }
       String routine = cell(cells, "routine").orElse(was.routine());
       if (!routine.equals(was.routine())) {
-        throw new Refused("a binding keeps its routine; make a new row for " + routine);
+        throw new Refused(Refusals.says("table.binding-keeps-its-routine", routine));
       }
       return is.equals(was) ? new Outcome.Same() : new Outcome.Changed(was, is);
     }
@@ -277,8 +277,8 @@ public final class BindingTable {
       if (byName.size() != 1) {
         throw new Refused(
             byName.isEmpty()
-                ? "there is no routine \"" + named + "\""
-                : "several routines are called " + named + "; give the id of one");
+                ? Refusals.says("table.no-routine", named)
+                : Refusals.says("table.several-routines", named));
       }
       return byName.getFirst();
     }
@@ -287,10 +287,7 @@ public final class BindingTable {
       Place found = places.get(id.strip());
       if (found == null) {
         throw new Refused(
-            "there is no place \""
-                + id
-                + "\"; expected one such as "
-                + places.keySet().iterator().next());
+            Refusals.says("table.there-no-place-expected", id, places.keySet().iterator().next()));
       }
       return found;
     }
@@ -306,7 +303,7 @@ public final class BindingTable {
         try {
           all.add(known.isPresent() ? known.get() : Notation.read(line));
         } catch (NotationException e) {
-          throw new Refused("triggers: " + e.getMessage());
+          throw new Refused(Refusals.says("table.triggers", e.getMessage()));
         }
       }
       return all;
@@ -320,17 +317,14 @@ public final class BindingTable {
             routine.parameter(equals < 0 ? line : line.substring(0, equals));
         if (equals < 0 || parameter.isEmpty()) {
           throw new Refused(
-              "arguments: expected a line such as name=value, by the parameters of "
-                  + routine.name()
-                  + ", found "
-                  + line);
+              Refusals.says("table.arguments-expected-line-such", routine.name(), line));
         }
         try {
           all.put(
               parameter.get().name(),
               parameter.get().kind().read(line.substring(equals + 1).replace("\\n", "\n")));
         } catch (ValueException e) {
-          throw new Refused("arguments: " + e.getMessage());
+          throw new Refused(Refusals.says("table.arguments", e.getMessage()));
         }
       }
       return all;
@@ -344,7 +338,7 @@ public final class BindingTable {
         }
         throw new NumberFormatException(text);
       } catch (NumberFormatException e) {
-        throw new Refused("times a week: expected a number of 0 or more, found " + text);
+        throw new Refused(Refusals.says("table.times-week-expected-number", text));
       }
     }
   }

@@ -6,6 +6,7 @@ import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Scale;
 import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
+import foldtwice.text.Refusals;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -101,7 +102,7 @@ final class Cells {
   static Span span(String text) {
     Matcher m = SPAN.matcher(text.strip());
     if (!m.matches()) {
-      throw new ValueException(text, "versions such as from 2.1 until 3, or nothing for all");
+      throw new ValueException(text, Refusals.says("table.versions-such-as-from"));
     }
     return new Span(
         Optional.ofNullable(m.group("since")).orElse(""),
@@ -160,11 +161,7 @@ final class Cells {
                 ? text.substring(NUMBER.length())
                 : decimal ? text.substring(DECIMAL.length()) : text);
     if (!m.matches()) {
-      throw new ValueException(
-          text,
-          "text, key, colour, yes or no, choice left, right, number 1 to 9, decimal 0 to 1 by 0.1,"
-              + " or a range such as 0 mm"
-              + " to 20 mm");
+      throw new ValueException(text, Refusals.says("table.text-key-colour-yes"));
     }
     if (number) {
       return new Kind.Count(
@@ -185,7 +182,7 @@ final class Cells {
     if (text.strip().matches("-?\\d{1,9}")) {
       return Long.parseLong(text.strip());
     }
-    throw new ValueException(text, "a whole number");
+    throw new ValueException(text, Refusals.says("table.whole-number"));
   }
 
   private static BigDecimal number(String text) {
@@ -214,7 +211,7 @@ final class Cells {
   static Kind.Measure measure(String text) {
     Matcher m = RANGE.matcher(text.strip());
     if (!m.matches()) {
-      throw new ValueException(text, "a range such as 0 % to 100 % by 5 %");
+      throw new ValueException(text, Refusals.says("table.range-such-as-by"));
     }
     return measure(m);
   }
@@ -226,7 +223,8 @@ final class Cells {
             .orElseThrow(
                 () ->
                     new ValueException(
-                        m.group("most"), "an amount with its unit, one of " + Scale.symbols()));
+                        m.group("most"),
+                        Refusals.says("table.amount-with-its-unit", Scale.symbols())));
     return new Kind.Measure(
         Kind.quantity(m.group("least"), scale),
         Kind.quantity(m.group("most"), scale),

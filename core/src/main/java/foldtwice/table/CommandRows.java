@@ -13,6 +13,7 @@ import foldtwice.place.Place;
 import foldtwice.routine.ValueException;
 import foldtwice.table.Part.Column;
 import foldtwice.table.Tables.Reading;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
@@ -178,7 +179,7 @@ final class CommandRows {
         try {
           all.add(Notation.read(one));
         } catch (foldtwice.trigger.NotationException e) {
-          throw new ValueException(one, "keys such as Ctrl+Shift+M, or L then B");
+          throw new ValueException(one, Refusals.says("table.keys-such-as-ctrl"));
         }
       }
     }
@@ -210,7 +211,7 @@ final class CommandRows {
       return 0;
     }
     if (!text.strip().matches("\\d{1,9}([.,]\\d{1,6})?")) {
-      throw new ValueException(text, "uses a week as a number");
+      throw new ValueException(text, Refusals.says("table.uses-week-as-number"));
     }
     return Double.parseDouble(text.strip().replace(',', '.'));
   }
@@ -222,14 +223,15 @@ final class CommandRows {
     return Arrays.stream(Danger.values())
         .filter(x -> x != Danger.NONE && danger(x).equalsIgnoreCase(text.strip()))
         .findFirst()
-        .orElseThrow(() -> new ValueException(text, "saves, deletes or prints"));
+        .orElseThrow(
+            () -> new ValueException(text, Refusals.says("table.saves-deletes-or-prints")));
   }
 
   private static Description.Command says(Row r, String id, Reading reading) {
     List<String> needs = new ArrayList<>(reading.cell(r, Column.NEEDS, Cells::list, List.of()));
     boolean selection = needs.remove(SELECTION);
     if (needs.size() > 1) {
-      reading.fault(Column.NEEDS, "selection, an add-on, or both", r.cell(Column.NEEDS));
+      reading.fault(Column.NEEDS, Refusals.says("table.selection-add-on-or"), r.cell(Column.NEEDS));
     }
     return new Description.Command(
         id,

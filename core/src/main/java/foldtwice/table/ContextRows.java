@@ -11,6 +11,7 @@ import foldtwice.place.Context;
 import foldtwice.place.NativeCommand;
 import foldtwice.table.Part.Column;
 import foldtwice.table.Tables.Reading;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -155,7 +156,7 @@ final class ContextRows {
       if (!Set.of(TEXT, GROUP, POINTER).containsAll(kinds)) {
         reading.fault(
             Column.KIND,
-            String.join(", ", TEXT, GROUP, POINTER) + ", or nothing",
+            Refusals.says("table.or-nothing", String.join(", ", TEXT, GROUP, POINTER)),
             r.cell(Column.KIND));
       }
       Optional<While> holds = reading.cell(r, Column.WHILE, While::read, Optional.empty());
@@ -190,7 +191,7 @@ final class ContextRows {
         return "";
       }
       if (!byName.containsKey(name)) {
-        reading.fault(Column.WITHIN, "the name of another context, or nothing", name);
+        reading.fault(Column.WITHIN, Refusals.says("table.name-another-context-or"), name);
       }
       return byName.getOrDefault(name, "");
     }
@@ -209,7 +210,9 @@ final class ContextRows {
             .findFirst()
             .ifPresentOrElse(
                 c -> from.add(c.id()),
-                () -> reading.fault(Column.FROM, "names of commands of this program", command));
+                () ->
+                    reading.fault(
+                        Column.FROM, Refusals.says("table.names-commands-this-program"), command));
       }
       return from;
     }
@@ -228,7 +231,7 @@ final class ContextRows {
           reading.fault(
               i,
               Column.WITHIN,
-              "a context that does not lie in this one",
+              Refusals.says("table.context-does-not-lie"),
               rows.get(i).cell(Column.WITHIN).strip());
         }
       }

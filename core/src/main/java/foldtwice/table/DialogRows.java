@@ -6,6 +6,7 @@ import foldtwice.describe.Span;
 import foldtwice.routine.Kind;
 import foldtwice.table.Part.Column;
 import foldtwice.table.Tables.Reading;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -80,7 +81,7 @@ final class DialogRows {
           dialogs.size() - 1, new Description.Dialog(last.title(), fields, buttons, last.span()));
     }
     if (!dialogs.isEmpty() && dialogs.getFirst().title().isEmpty()) {
-      reading.fault(Column.DIALOG, "the dialog's title in its first row", "");
+      reading.fault(Column.DIALOG, Refusals.says("table.dialog-s-title-its"), "");
     }
     return d.withDialogs(dialogs);
   }

@@ -8,6 +8,7 @@ import foldtwice.routine.Value;
 import foldtwice.routine.ValueException;
 import foldtwice.table.Part.Column;
 import foldtwice.table.Tables.Reading;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -43,17 +44,17 @@ final class PartRows {
     String name = reading.needed(r, Column.NAME, "the setting's name");
     List<String> options = reading.cell(r, Column.OPTIONS, Cells::list, List.of());
     if (options.isEmpty()) {
-      reading.fault(Column.OPTIONS, "what it can be, parted by commas", "");
+      reading.fault(Column.OPTIONS, Refusals.says("table.what-can-parted-by"), "");
       return null;
     }
     String start = r.cell(Column.START).isEmpty() ? options.getFirst() : r.cell(Column.START);
     if (!options.contains(start)) {
-      reading.fault(Column.START, "one of " + String.join(", ", options), start);
+      reading.fault(Column.START, Refusals.says("table.one", String.join(", ", options)), start);
       return null;
     }
     String when = r.cell(Column.WHEN).strip();
     if (!when.isEmpty() && !when.equals(RESTART)) {
-      reading.fault(Column.WHEN, "restart, or nothing for at once", when);
+      reading.fault(Column.WHEN, Refusals.says("table.restart-or-nothing-for"), when);
     }
     return new Description.Setting(name, options, start, when.equals(RESTART), span(r, reading));
   }
@@ -131,7 +132,7 @@ final class PartRows {
     }
     if (!text.strip().matches("\\d{1,4}")
         || Integer.parseInt(text.strip()) > Description.Thing.MOST) {
-      throw new ValueException(text, "how many, 0 to " + Description.Thing.MOST);
+      throw new ValueException(text, Refusals.says("table.how-many", Description.Thing.MOST));
     }
     return Integer.parseInt(text.strip());
   }
@@ -162,13 +163,13 @@ final class PartRows {
           reading.needed(r, Column.NAME, "the label as it is described");
           reading.needed(r, Column.THERE, "what it is in that language");
           if (!language.isEmpty() && !Labels.isTag(language)) {
-            reading.fault(Column.LANGUAGE, "a language tag, such as de or pt-BR", language);
+            reading.fault(Column.LANGUAGE, Refusals.says("table.language-tag-such-as"), language);
           }
           String label = r.cell(Column.NAME); // blanks at its ends are the program's
           String there = r.cell(Column.THERE);
           Map<String, String> words = all.computeIfAbsent(language, l -> new LinkedHashMap<>());
           if (words.putIfAbsent(label, there) != null) {
-            reading.fault(Column.NAME, "each label once in a language", label);
+            reading.fault(Column.NAME, Refusals.says("table.each-label-once-language"), label);
           }
           return r;
         });

@@ -1,5 +1,6 @@
 package foldtwice.trigger;
 
+import foldtwice.text.Refusals;
 import java.util.Optional;
 
 /**
@@ -35,11 +36,11 @@ public final class FileNotation {
     for (int i = 0; i < parts.length - 1; i++) {
       Modifier m = Modifier.named(parts[i]);
       if (m == null || !m.name().equals(parts[i])) {
-        throw new NotationException(
-            text, parts[i], "a modifier is one of CTRL, ALT, ALTGR, SHIFT, NUM, LOGO");
+        throw new NotationException(text, parts[i], Refusals.says("trigger.one-modifier-in-files"));
       }
       if (held.has(m)) {
-        throw new NotationException(text, parts[i], "each modifier stands only once");
+        throw new NotationException(
+            text, parts[i], Refusals.says("trigger.each-modifier-stands-only"));
       }
       held = held.with(m);
     }
@@ -54,11 +55,7 @@ public final class FileNotation {
     return Keysym.named(part)
         .<Key>map(Key.Making::new)
         .orElseThrow(
-            () ->
-                new NotationException(
-                    whole,
-                    part,
-                    "the key is an XKB keysym name such as m, period, F5 or Left, or a position such as [KeyQ]"));
+            () -> new NotationException(whole, part, Refusals.says("trigger.key-xkb-keysym-name")));
   }
 
   /** Reads {@code [KeyQ]}; empty when the text is not in brackets. */
@@ -72,8 +69,6 @@ public final class FileNotation {
             .orElseThrow(
                 () ->
                     new NotationException(
-                        whole,
-                        part,
-                        "a position is a W3C code value such as [KeyQ], [Digit1] or [Period]")));
+                        whole, part, Refusals.says("trigger.position-w-c-code"))));
   }
 }

@@ -1,6 +1,7 @@
 package foldtwice.trigger;
 
 import foldtwice.text.Blanks;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -154,15 +155,15 @@ public final class Notation {
     if (text.length() > LONGEST) {
       throw new NotationException(
           text.substring(0, 20) + "\u2026",
-          "it",
-          "keys are written in at most " + LONGEST + " letters");
+          Refusals.says("trigger.it"),
+          Refusals.says("trigger.keys-are-written-at", LONGEST));
     }
     String[] parts = Blanks.single(text).split("(?i) then ", -1);
     if (parts.length > Trigger.Keys.MOST_STROKES) {
       throw new NotationException(
           text,
           parts[Trigger.Keys.MOST_STROKES],
-          "a sequence has at most " + Trigger.Keys.MOST_STROKES + " strokes");
+          Refusals.says("trigger.sequence-has-at-most", Trigger.Keys.MOST_STROKES));
     }
     List<Stroke> strokes = new ArrayList<>();
     for (String part : parts) {
@@ -178,11 +179,11 @@ public final class Notation {
       String word = rest.substring(0, plus).strip();
       Modifier m = Modifier.named(word);
       if (m == null) {
-        throw new NotationException(
-            whole, word, "a modifier is one of Ctrl, Alt, AltGr, Shift, Num, Logo");
+        throw new NotationException(whole, word, Refusals.says("trigger.one-modifier"));
       }
       if (held.has(m)) {
-        throw new NotationException(whole, word, "each modifier stands only once");
+        throw new NotationException(
+            whole, word, Refusals.says("trigger.each-modifier-stands-only"));
       }
       held = held.with(m);
       rest = rest.substring(plus + 1).strip();
@@ -207,8 +208,6 @@ public final class Notation {
       }
     }
     throw new NotationException(
-        whole,
-        word.isEmpty() ? whole : word,
-        "the key is a character, a name such as Enter, Left, F5 or Space, or a position such as [KeyQ]");
+        whole, word.isEmpty() ? whole : word, Refusals.says("trigger.key-character-name-such"));
   }
 }

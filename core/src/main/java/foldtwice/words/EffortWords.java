@@ -6,6 +6,7 @@ import foldtwice.effort.Timed;
 import foldtwice.effort.Timing;
 import foldtwice.routine.Yardstick.Meant;
 import foldtwice.routine.Yardstick.Move;
+import foldtwice.text.Texts;
 import java.util.Locale;
 
 /** Times, routes and what is saved, in words. */

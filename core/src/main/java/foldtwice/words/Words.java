@@ -34,6 +34,7 @@ import foldtwice.routine.Value;
 import foldtwice.suggest.Suggestion;
 import foldtwice.surface.Device;
 import foldtwice.surface.Surface;
+import foldtwice.text.Texts;
 import foldtwice.trigger.Direction;
 import foldtwice.trigger.Key;
 import foldtwice.trigger.KeyCode;

@@ -283,6 +283,7 @@ class SetupTest {
         with(Fixture.library("mine box Alt+A", "mine box Alt+B", "native box Alt+C"), way);
     Application app = library.applications().get("app");
     Setup setup = Setup.settled(library);
+    Library was = library;
     for (int i = 0; i < 30; i++) {
       String id = "mine box Alt+" + "AB".charAt(random.nextInt(2));
       Binding b =
@@ -306,7 +307,10 @@ class SetupTest {
                     app,
                     library.bindings().getOrDefault(id, b));
       }
-      setup = setup.following(library);
+      Setup followed = setup.following(library);
+      assertThat(setup.following(was, library)).as("from the last one").isEqualTo(followed);
+      setup = followed;
+      was = library;
       Heard heard = Heard.of(library, keymap(library), setup);
       for (Binding each : library.bindings().values()) {
         if (look(library, setup, each.id()).next().isEmpty()) {

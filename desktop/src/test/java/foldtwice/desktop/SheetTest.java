@@ -17,6 +17,7 @@ import java.util.stream.Stream;
 import javafx.scene.paint.Color;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The day sheet, the night sheet and the texts. */
@@ -169,12 +170,13 @@ class SheetTest {
 
   /** Every text that is asked for is there, and every text that is there is asked for. */
   @ParameterizedTest
-  @ValueSource(strings = {"desktop", "core"})
-  void theBundlesAreComplete(String module) throws IOException {
-    Path bundle =
-        module.equals("desktop")
-            ? RESOURCES.resolve("Ui.properties")
-            : Hands.root().resolve("core/src/main/resources/foldtwice/words/Words.properties");
+  @CsvSource({
+    "desktop, foldtwice/desktop/Ui, Ui\\.text|TEXTS\\.get",
+    "core, foldtwice/words/Words, TEXTS\\.get",
+    "core, foldtwice/text/Refusals, Refusals\\.says"
+  })
+  void theBundlesAreComplete(String module, String name, String asking) throws IOException {
+    Path bundle = Hands.root().resolve(module + "/src/main/resources/" + name + ".properties");
     List<String> keys =
         Files.readAllLines(bundle).stream()
             .filter(l -> l.contains("=") && !l.startsWith("#"))
@@ -209,7 +211,7 @@ class SheetTest {
             .toList();
     assertThat(unused).isEmpty();
     Set<String> missing =
-        Pattern.compile("(?:Ui\\.text|TEXTS\\.get)\\(\\s*\"([^\"]+[^\".])\"")
+        Pattern.compile("(?:" + asking + ")\\(\\s*\"([^\"]+[^\".])\"")
             .matcher(sources)
             .results()
             .map(m -> m.group(1))

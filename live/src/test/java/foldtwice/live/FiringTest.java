@@ -111,14 +111,14 @@ class FiringTest {
           heard.clear();
           Desktop.Window window = desktop.window(0);
           long b = System.nanoTime();
-          Desktop.await("its key is caught", 40_000, () -> !desktop.isFree(KEY));
+          Desktop.await("its key is caught", () -> !desktop.isFree(KEY));
           System.err.println("ZZ " + (System.nanoTime() - b) / 1000000);
           keys.strike(KEY);
-          Desktop.await("a run", 5_000, () -> heard.contains("over"));
+          Desktop.await("a run", () -> heard.contains("over"));
           assertThat(window.text()).isEqualTo("[stamp]");
           assertThat(heard).containsExactly("begins", "over");
           window.process().destroyForcibly().waitFor();
-          Desktop.await("its key is free", 5_000, () -> desktop.isFree(KEY));
+          Desktop.await("its key is free", () -> desktop.isFree(KEY));
         }
         assertThat(firing.caught()).isNotNull();
       }
@@ -134,8 +134,7 @@ class FiringTest {
       try (Firing firing = listen(desktop, works)) {
         assertThat(firing.caught()).isNotEmpty();
         desktop.loseDisplay();
-        Desktop.await(
-            "it is told", 10_000, () -> heard.stream().anyMatch(h -> h.startsWith("ended")));
+        Desktop.await("it is told", () -> heard.stream().anyMatch(h -> h.startsWith("ended")));
         assertThat(window.process().waitFor()).as("the window went with it").isNotZero();
         assertThat(works.run(Works.choose("Ledger", "Stamp")).endedBadly()).isTrue();
       }

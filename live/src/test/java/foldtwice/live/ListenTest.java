@@ -76,7 +76,6 @@ class ListenTest {
     keys = Display.open(Optional.of(desktop.display()));
     Desktop.await(
         "the window in front",
-        5_000,
         () -> keys.front().filter(w -> w.process() == window.process().pid()).isPresent());
   }
 
@@ -181,7 +180,7 @@ class ListenTest {
                 heard.add("ended");
               }
             });
-    Desktop.await("the keys to be caught", 5_000, () -> !desktop.isFree(EVERYWHERE));
+    Desktop.await("the keys to be caught", () -> !desktop.isFree(EVERYWHERE));
   }
 
   private static void pause(long millis) {
@@ -200,7 +199,7 @@ class ListenTest {
   }
 
   private void hears(String... what) throws InterruptedException {
-    Desktop.await(List.of(what) + ", heard " + heard, 4_000, () -> heard.size() >= what.length);
+    Desktop.await(List.of(what) + ", heard " + heard, () -> heard.size() >= what.length);
     Thread.sleep(150);
     assertThat(heard).containsExactly(what);
   }
@@ -214,7 +213,6 @@ class ListenTest {
     Desktop.Window other = desktop.window(0);
     Desktop.await(
         "the other in front",
-        5_000,
         () -> keys.front().filter(w -> w.process() == other.process().pid()).isPresent());
     strike(EVERYWHERE, Press.of(KeyCode.KEY_J, Modifier.CTRL));
     hears("all", "all"); // the other is no program of the library's
@@ -236,7 +234,7 @@ class ListenTest {
     listen();
     strike(Press.of(KeyCode.KEY_A), Press.of(KeyCode.KEY_B), Press.of(KeyCode.KEY_J));
     strike(Press.of(KeyCode.KEY_M, Modifier.CTRL, Modifier.SHIFT)); // the program's own
-    Desktop.await("the letters", 3_000, () -> text().equals("abj[stamp]"));
+    Desktop.await("the letters", () -> text().equals("abj[stamp]"));
     assertThat(heard).isEmpty();
   }
 
@@ -255,7 +253,7 @@ class ListenTest {
     hears("chain");
     assertThat(text()).isEmpty();
     strike(L, Press.of(KeyCode.KEY_X));
-    Desktop.await("the letter, there is " + text(), 3_000, () -> text().equals("x"));
+    Desktop.await("the letter, there is " + text(), () -> text().equals("x"));
     hears("chain");
   }
 
@@ -273,7 +271,7 @@ class ListenTest {
   void lettersOfABrokenSequenceComeInTheirOrder() throws Exception {
     listen();
     strike(Press.of(KeyCode.KEY_Q), Press.of(KeyCode.KEY_X), Press.of(KeyCode.KEY_Y));
-    Desktop.await("the letters, there is " + text(), 3_000, () -> text().length() == 3);
+    Desktop.await("the letters, there is " + text(), () -> text().length() == 3);
     assertThat(text()).isEqualTo("qxy");
     strike(Press.of(KeyCode.KEY_Q), Press.of(KeyCode.KEY_W));
     hears("letters");
@@ -310,7 +308,6 @@ class ListenTest {
       }
       Desktop.await(
           "all to be typed or fired, of " + typed + " there is " + text(),
-          30_000,
           () -> text().length() + 2 * heard.size() == typed.length());
       // what was not told in time was typed
       assertThat(text()).as("seed " + seed).matches(typed.toString().replace("qw", "(qw)?"));
@@ -329,7 +326,7 @@ class ListenTest {
     slowness = 2_500;
     listen();
     strike(Press.of(KeyCode.KEY_P, Modifier.CTRL)); // held back, and fires when the time is over
-    Desktop.await("it is heard", 4_000, () -> heard.contains("short"));
+    Desktop.await("it is heard", () -> heard.contains("short"));
     strike(Press.of(KeyCode.KEY_A));
     Thread.sleep(2_000);
     assertThat(desktop.isFree(EVERYWHERE)).as("still listening").isFalse();
@@ -370,7 +367,7 @@ class ListenTest {
     strike(L);
     Thread.sleep(1_800);
     strike(Press.of(KeyCode.KEY_B));
-    Desktop.await("the letter", 3_000, () -> text().equals("b"));
+    Desktop.await("the letter", () -> text().equals("b"));
     assertThat(heard).isEmpty();
   }
 
@@ -399,20 +396,20 @@ class ListenTest {
       Grabs grabs = new Grabs(other);
       assertThat(grabs.catching(Set.of(Press.of(KeyCode.KEY_J, Modifier.CTRL)))).isEmpty();
       listen();
-      Desktop.await("it to be told", 3_000, () -> heard.contains("taken 1"));
+      Desktop.await("it to be told", () -> heard.contains("taken 1"));
       strike(EVERYWHERE);
-      Desktop.await("the others still fire", 3_000, () -> heard.contains("all"));
+      Desktop.await("the others still fire", () -> heard.contains("all"));
     }
-    Desktop.await("what is let go is caught", 5_000, () -> heard.contains("taken 0"));
+    Desktop.await("what is let go is caught", () -> heard.contains("taken 0"));
     strike(Press.of(KeyCode.KEY_J, Modifier.CTRL));
-    Desktop.await("it fires", 3_000, () -> heard.contains("here"));
+    Desktop.await("it fires", () -> heard.contains("here"));
   }
 
   @Test
   void keysAreFreeWhenTheListenerIsKilled() throws Exception {
     listen();
     ProcessHandle.of(listening.process()).orElseThrow().destroyForcibly();
-    Desktop.await("free keys", 2_000, () -> desktop.isFree(EVERYWHERE));
+    Desktop.await("free keys", () -> desktop.isFree(EVERYWHERE));
     hears("ended");
   }
 
@@ -423,10 +420,8 @@ class ListenTest {
     var in = listener.outputWriter();
     in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\ndone\n");
     in.flush();
-    Desktop.await("the key to be caught", 1_000, () -> !desktop.isFree(EVERYWHERE));
-    long began = System.nanoTime();
-    Desktop.await("free keys", 3_000, () -> desktop.isFree(EVERYWHERE));
-    assertThat(System.nanoTime() - began).isLessThan(2_500_000_000L);
+    Desktop.await("the key to be caught", () -> !desktop.isFree(EVERYWHERE));
+    Desktop.await("free keys", () -> desktop.isFree(EVERYWHERE));
     assertThat(listener.waitFor()).isZero();
   }
 
@@ -437,9 +432,9 @@ class ListenTest {
     var in = listener.outputWriter();
     in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\ndone\n");
     in.flush();
-    Desktop.await("the key to be caught", 1_000, () -> !desktop.isFree(EVERYWHERE));
+    Desktop.await("the key to be caught", () -> !desktop.isFree(EVERYWHERE));
     in.close();
-    Desktop.await("free keys", 1_000, () -> desktop.isFree(EVERYWHERE));
+    Desktop.await("free keys", () -> desktop.isFree(EVERYWHERE));
   }
 
   private static Process listener() throws Exception {

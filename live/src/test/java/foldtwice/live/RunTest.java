@@ -67,7 +67,6 @@ class RunTest {
     try (Display display = Display.open(Optional.of(desktop.display()))) {
       Desktop.await(
           "the other in front",
-          30_000,
           () -> display.front().filter(w -> w.process() == process).isPresent());
     }
     return another;
@@ -222,7 +221,6 @@ class RunTest {
     LiveRun run = LiveRun.start(waits, Map.of(), works.around(), s -> {});
     Desktop.await(
         "the pause",
-        5_000,
         () -> run.standing() != null && run.standing().status() instanceof Status.Asking);
     window.process().destroyForcibly().waitFor();
     run.answer(Map.of());
@@ -241,7 +239,7 @@ class RunTest {
             Works.choose("Ledger", "Shift lines\u2026"),
             new Step.WaitUntil(new Condition.SomethingSelected(), ExprNotation.read("60")));
     LiveRun run = LiveRun.start(endless, Map.of(), works.around(), s -> {});
-    Desktop.await("the dialog", 5_000, () -> program().dialog().isPresent());
+    Desktop.await("the dialog", () -> program().dialog().isPresent());
     run.stop();
     Trace trace = run.await(10_000).trace();
     assertThat(trace.ending()).isInstanceOf(Trace.GivenUp.class);
@@ -291,7 +289,7 @@ class RunTest {
         .isInstanceOfSatisfying(
             Trace.Failed.class, f -> assertThat(f.found()).contains("No", "Yes"));
     assertThat(window.text()).as("not answered").isEqualTo("[shift 1 x1 right drop]");
-    Desktop.await("no dialog of the run stays open", 5_000, () -> program().dialog().isEmpty());
+    Desktop.await("no dialog of the run stays open", () -> program().dialog().isEmpty());
   }
 
   /** Its labels are others; where they are known, a routine goes by what they are there. */
@@ -334,7 +332,6 @@ class RunTest {
     LiveRun run = LiveRun.start(types, Map.of(), works.around(), s -> {});
     Desktop.await(
         "the pause",
-        5_000,
         () -> run.standing() != null && run.standing().status() instanceof Status.Asking);
     Desktop.Window other = another();
     run.answer(Map.of());

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.library.Acceptance;
 import foldtwice.library.Stake;
 import foldtwice.place.Danger;
+import foldtwice.text.Refusals;
 import java.util.Optional;
 import java.util.Set;
 
@@ -18,7 +19,7 @@ final class AcceptanceJson {
   static Acceptance read(In in) throws FormatException {
     String reason = in.text("reason");
     if (reason.isBlank()) {
-      throw in.at("reason").fault("expected why the conflict is accepted, found nothing");
+      throw in.at("reason").fault(Refusals.says("library.expected-why-conflict-accepted"));
     }
     return in.part(
         FIELDS,

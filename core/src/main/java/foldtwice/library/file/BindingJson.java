@@ -10,6 +10,7 @@ import foldtwice.routine.Kind;
 import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Trigger;
 import java.time.Instant;
 import java.util.LinkedHashMap;
@@ -136,9 +137,7 @@ final class BindingJson {
     try {
       return Instant.parse(when);
     } catch (java.time.format.DateTimeParseException e) {
-      FormatException placed =
-          at.fault(
-              "expected an ISO 8601 instant such as 2026-05-14T09:30:00Z, found \"" + when + "\"");
+      FormatException placed = at.fault(Refusals.says("library.expected-iso-instant-such", when));
       placed.initCause(e);
       throw placed;
     }

@@ -3,6 +3,7 @@ package foldtwice.library.file;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.library.PressCheck;
+import foldtwice.text.Refusals;
 import java.util.Collection;
 import java.util.List;
 
@@ -26,7 +27,7 @@ public final class CheckFile {
   public static List<PressCheck> read(byte[] document) throws FormatException {
     In in = In.root(Json.parse(document));
     if (!in.has("format") || !in.text("format").equals(FORMAT)) {
-      throw in.fault("this is JSON but no list of checks: expected \"format\": \"" + FORMAT + "\"");
+      throw in.fault(Refusals.says("library.no-checks-file", FORMAT));
     }
     return List.copyOf(in.byId("checks", CheckJson::read, PressCheck::id).values());
   }

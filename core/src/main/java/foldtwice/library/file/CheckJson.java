@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.library.Expected;
 import foldtwice.library.PressCheck;
 import foldtwice.place.Place;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Set;
@@ -34,7 +35,7 @@ final class CheckJson {
   static PressCheck read(In in) throws FormatException {
     List<Trigger> presses = in.list("presses", TriggerJson::read);
     if (presses.isEmpty()) {
-      throw in.at("presses").fault("expected at least one press, found none");
+      throw in.at("presses").fault(Refusals.says("library.expected-at-least-one"));
     }
     return new PressCheck(
         in.id("id"),
@@ -74,9 +75,7 @@ final class CheckJson {
     if (in.flag("nothing")) {
       return new Expected.Nothing();
     }
-    throw in.fault(
-        "expected one of fires, lacks, does, keeps, opens, turns, types, undecided, or nothing:"
-            + " true");
+    throw in.fault(Refusals.says("library.expected-one-fires-lacks"));
   }
 
   static ObjectNode write(PressCheck check) {

@@ -3,6 +3,7 @@ package foldtwice.library.file;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonToken;
 import foldtwice.library.Library;
+import foldtwice.text.Refusals;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -259,10 +260,8 @@ public record Chronicle(List<Event> events, int unreadable, Library present) {
   private static Library before(Event event, Library after) throws FormatException {
     if (!event.follows) {
       throw new FormatException(
-          "the history",
-          "something else has changed the library file before "
-              + event.at
-              + "; the states before that are in its backups");
+          Refusals.says("library.history"),
+          Refusals.says("library.something-else-has-changed", event.at));
     }
     return beforeOf(event, after);
   }

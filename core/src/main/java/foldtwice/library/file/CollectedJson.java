@@ -7,6 +7,7 @@ import foldtwice.routine.Manner;
 import foldtwice.routine.Origin;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -48,13 +49,7 @@ public final class CollectedJson {
       case ADD_ON -> new Collected(format, addOn(in, from));
       default ->
           throw in.fault(
-              "expected \"format\": \""
-                  + ROUTINES
-                  + "\" or \""
-                  + ADD_ON
-                  + "\", found \""
-                  + format
-                  + "\"");
+              Refusals.says("library.expected-format-or-found", ROUTINES, ADD_ON, format));
     };
   }
 
@@ -87,14 +82,14 @@ public final class CollectedJson {
 
   private static void limit(In in, int count) throws FormatException {
     if (count > MOST) {
-      throw in.fault("expected at most " + MOST + " routines, found " + count);
+      throw in.fault(Refusals.says("library.expected-at-most-routines", MOST, count));
     }
   }
 
   private static Map<Routine, List<Trigger>> addOn(In in, String from) throws FormatException {
     String name = in.text("name");
     if (name.isBlank()) {
-      throw in.at("name").fault("expected the add-on's name, found an empty text");
+      throw in.at("name").fault(Refusals.says("library.expected-add-on-s"));
     }
     String application = in.id("application");
     String release = in.text("version", "");

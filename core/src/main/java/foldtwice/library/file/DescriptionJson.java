@@ -10,6 +10,7 @@ import foldtwice.describe.While;
 import foldtwice.place.AddOn;
 import foldtwice.place.Labels;
 import foldtwice.routine.Kind;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -52,7 +53,8 @@ final class DescriptionJson {
   static Description of(In in, Set<String> applications) throws FormatException {
     Description read = read(in);
     if (!applications.contains(read.application())) {
-      throw in.at("of").fault("there is no application \"" + read.application() + "\" to describe");
+      throw in.at("of")
+          .fault(Refusals.says("library.there-no-application-describe", read.application()));
     }
     return read;
   }

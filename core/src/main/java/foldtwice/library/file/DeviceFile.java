@@ -1,6 +1,7 @@
 package foldtwice.library.file;
 
 import foldtwice.surface.Device;
+import foldtwice.text.Refusals;
 import java.nio.charset.StandardCharsets;
 
 /** The description of one device by itself, as it stands in a library's list of devices. */
@@ -16,7 +17,7 @@ public final class DeviceFile {
   public static Device read(byte[] document) throws FormatException {
     In in = In.root(Json.parse(document));
     if (!in.has("keys") && !in.has("dials")) {
-      throw in.fault("this is JSON but no device: expected \"keys\" or \"dials\"");
+      throw in.fault(Refusals.says("library.no-device-file"));
     }
     return SurfaceJson.device(in);
   }

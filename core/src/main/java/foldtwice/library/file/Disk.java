@@ -69,13 +69,6 @@ public final class Disk {
     }
   }
 
-  /** What the system said, and what it is about. */
-  static String why(IOException e) {
-    return e instanceof FileSystemException f && f.getReason() != null
-        ? f.getReason() + ": " + f.getFile()
-        : e.getMessage() == null ? e.toString() : e.getMessage();
-  }
-
   static byte[] joined(List<byte[]> lines) {
     ByteArrayOutputStream all = new ByteArrayOutputStream();
     lines.forEach(all::writeBytes);

@@ -1,6 +1,7 @@
 package foldtwice.library.file;
 
 import foldtwice.library.Library;
+import foldtwice.text.Refusals;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -20,9 +21,9 @@ final class Document {
         return document;
       }
     } catch (FormatException e) {
-      throw new IOException("the file would not be readable: " + e.getMessage(), e);
+      throw new IOException(Refusals.says("library.file-would-not-readable", e.getMessage()), e);
     }
-    throw new IOException("the file would be read as another library");
+    throw new IOException(Refusals.says("library.file-would-read-as"));
   }
 
   /**

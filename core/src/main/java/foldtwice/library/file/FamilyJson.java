@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.binding.Family;
 import foldtwice.binding.Pattern;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.FileNotation;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Stroke;
@@ -58,8 +59,7 @@ final class FamilyJson {
     if (in.has("padKeys")) {
       return new Pattern.PadKeys(in.id("padKeys"), in.text("page", ""), in.id("first"));
     }
-    throw in.fault(
-        "expected one of neighbours, pairs, initials, steps, padKeys, found none of them");
+    throw in.fault(Refusals.says("library.expected-one-neighbours-pairs"));
   }
 
   private static Stroke stroke(In in) throws FormatException {

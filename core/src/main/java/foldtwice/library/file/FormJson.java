@@ -12,6 +12,7 @@ import foldtwice.routine.Readout;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.routine.Whom;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.FileNotation;
 import foldtwice.trigger.Trigger;
 import java.util.LinkedHashMap;
@@ -254,7 +255,7 @@ final class FormJson {
       case "count" -> Readout.Of.SELECTED_COUNT;
       case "text" -> Readout.Of.SELECTED_TEXT;
       default ->
-          throw in.at("selected").fault("expected count or text, found \"" + selected + "\"");
+          throw in.at("selected").fault(Refusals.says("library.expected-count-or-text", selected));
     };
   }
 

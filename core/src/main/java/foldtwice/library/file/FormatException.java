@@ -2,6 +2,7 @@ package foldtwice.library.file;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import foldtwice.text.JsonComplaint;
+import foldtwice.text.Refusals;
 
 /** A document that cannot be used: where it is wrong and what was expected there. */
 public final class FormatException extends Exception {
@@ -22,7 +23,8 @@ public final class FormatException extends Exception {
     FormatException placed =
         new FormatException(
             e.getLocation() == null ? "the table" : "line " + e.getLocation().getLineNr(),
-            "this is no table that can be read: " + JsonComplaint.plainly(e.getOriginalMessage()));
+            Refusals.says(
+                "library.this-no-table-can", JsonComplaint.plainly(e.getOriginalMessage())));
     placed.initCause(e);
     return placed;
   }

@@ -6,6 +6,7 @@ import foldtwice.extras.Extras;
 import foldtwice.library.Rules;
 import foldtwice.routine.Kind;
 import foldtwice.routine.Value;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Stroke;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -95,7 +96,7 @@ final class In {
   }
 
   FormatException expected(String what) {
-    return fault("expected " + what + ", found " + found());
+    return fault(Refusals.says("library.expected-found", what, found()));
   }
 
   /** What stands here, as JSON; shortened when it is long. */
@@ -109,7 +110,7 @@ final class In {
 
   In at(String name) throws FormatException {
     if (!node.isObject()) {
-      throw expected("an object");
+      throw expected(Refusals.says("library.object"));
     }
     return new In(node.path(name), this, name, -1);
   }
@@ -126,7 +127,7 @@ final class In {
 
   String text() throws FormatException {
     if (!node.isTextual()) {
-      throw expected("a text");
+      throw expected(Refusals.says("library.text"));
     }
     return node.textValue();
   }
@@ -161,7 +162,7 @@ final class In {
       return false;
     }
     if (!in.node.isBoolean()) {
-      throw in.expected("true or false");
+      throw in.expected(Refusals.says("library.true-or-false"));
     }
     return in.node.booleanValue();
   }
@@ -174,7 +175,7 @@ final class In {
     if (!in.node.isNumber()
         || in.node.doubleValue() < 0
         || !Double.isFinite(in.node.doubleValue())) {
-      throw in.expected("a number, 0 or more");
+      throw in.expected(Refusals.says("library.number-or-more"));
     }
     return in.node.doubleValue();
   }
@@ -182,7 +183,7 @@ final class In {
   int whole(String name) throws FormatException {
     In in = at(name);
     if (!in.node.isInt()) {
-      throw in.expected("a whole number");
+      throw in.expected(Refusals.says("library.whole-number"));
     }
     return in.node.intValue();
   }
@@ -201,7 +202,7 @@ final class In {
       }
       allowed.add(word(e));
     }
-    throw expected("one of " + String.join(", ", allowed));
+    throw expected(Refusals.says("library.one", String.join(", ", allowed)));
   }
 
   static String word(Enum<?> e) {
@@ -215,7 +216,7 @@ final class In {
 
   <T> List<T> list(Reader<T> reader) throws FormatException {
     if (!node.isArray()) {
-      throw expected("a list");
+      throw expected(Refusals.says("library.list"));
     }
     int size = node.size();
     List<T> items = new ArrayList<>(size);
@@ -231,7 +232,7 @@ final class In {
   }
 
   private FormatException standsTwice(String id) {
-    return fault("the id \"" + id + "\" stands twice; ids are unique");
+    return fault(Refusals.says("library.id-stands-twice-ids", id));
   }
 
   /**
@@ -306,7 +307,7 @@ final class In {
       return Map.of();
     }
     if (!in.node.isObject()) {
-      throw in.expected("an object");
+      throw in.expected(Refusals.says("library.object"));
     }
     Map<String, In> map = new LinkedHashMap<>();
     for (var e : in.node.properties()) {

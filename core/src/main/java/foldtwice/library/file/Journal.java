@@ -3,6 +3,7 @@ package foldtwice.library.file;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.library.Edit;
 import foldtwice.library.History;
+import foldtwice.text.Refusals;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -156,7 +157,7 @@ final class Journal {
     Sum.Said said = Sum.check(number, line);
     if (said == Sum.Said.WRONG || (sums && said == Sum.Said.NONE)) {
       throw new FormatException(
-          "its checksum", "the line is not as it was written; something has changed it since");
+          Refusals.says("library.its-checksum"), Refusals.says("library.line-not-as-was"));
     }
     return In.root(Json.parse(line));
   }
@@ -164,8 +165,8 @@ final class Journal {
   private static FormatException placed(Path library, int line, FormatException e) {
     FormatException placed =
         new FormatException(
-            of(library) + ", line " + (line + 1) + ", " + e.where(),
-            e.what() + ". Nothing was changed; what is wrong can be set aside to open the rest");
+            Refusals.says("library.line", of(library), line + 1, e.where()),
+            Refusals.says("library.nothing-was-changed-what", e.what()));
     placed.initCause(e);
     return placed;
   }
@@ -178,10 +179,12 @@ final class Journal {
     all.addAll(undone);
     History at = History.of(history.first().library());
     for (History.Done d : all) {
-      lines.add(JournalEntry.Made.on(at.library(), d).write());
+      lines.add(JournalEntry.Made.on(at.library(), d).write(at.library()));
       at = at.with(d);
     }
-    undone.forEach(d -> lines.add(new JournalEntry.Undone(d.at(), d.who()).write()));
+    for (History.Done d : undone) {
+      lines.add(new JournalEntry.Undone(d.at(), d.who()).write(at.library()));
+    }
     return lines;
   }
 }

@@ -13,14 +13,23 @@ import foldtwice.library.ProgramFile;
 import foldtwice.library.RefusedException;
 import foldtwice.library.Rules;
 import foldtwice.place.Finding;
+import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Trigger;
 import java.time.Instant;
 import java.time.format.DateTimeParseException;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
 
 /** One line of the journal. Replaying all of them leads from the file's library to today's. */
 sealed interface JournalEntry {
+
+  Edit NOTHING = new Edit.Together(List.of());
 
   /**
    * An edit was made.
@@ -71,7 +80,12 @@ sealed interface JournalEntry {
     };
   }
 
-  default ObjectNode write() {
+  /**
+   * The line.
+   *
+   * @param before the library it applies to; what is as it is there is named only
+   */
+  default ObjectNode write(Library before) {
     ObjectNode out = Json.object();
     switch (this) {
       case Made(History.Done done, Edit back) -> write(out, done, back);
@@ -83,7 +97,8 @@ sealed interface JournalEntry {
           write(out.put("across", again ? "redo" : "undo"), done, back);
       case Proven(String binding, Proof proof) ->
           out.set("proof", BindingJson.write(binding, proof));
-      case Gave(ProgramFile file) -> out.set("file", ProgramFileJson.write(file, Optional.empty()));
+      case Gave(ProgramFile file) ->
+          out.set("file", ProgramFileJson.write(file, Optional.of(before)));
     }
     return out;
   }
@@ -157,36 +172,76 @@ sealed interface JournalEntry {
     return out;
   }
 
-  /** A line that may be written, and the state it leads to. */
-  record Proved(ObjectNode line, History after) {}
+  /**
+   * A line that may be written, and the state it leads to.
+   *
+   * @param line laid out when it is asked for, on any thread
+   */
+  record Proved(Supplier<ObjectNode> line, History after) {}
 
   /**
    * What comes of this, once the line that is to be written has been read back and found to lead to
-   * the same, and to a library that may be.
+   * the same, and to a library that may be. Steps that the library has already are not written and
+   * read again for that: each is written by itself.
    *
    * @throws RefusedException when it could not be read, or leads elsewhere
    */
   default Proved proved(History before) {
-    ObjectNode line = write();
+    Library library = before.library();
+    History after = on(before);
     try {
-      History after = on(before);
-      JournalEntry back = read(In.root(Json.parse(Json.bytes(line))), before.library());
-      if (!back.equals(this) && !back.on(before).library().equals(after.library())) {
-        throw new RefusedException(
-            "it holds something that cannot be written down, such as half a character");
+      if (!isReadBack(fresh(library), library) && !leadsTo(after.library(), before)) {
+        throw new RefusedException(Refusals.says("library.holds-something-cannot-written"));
       }
-      if (after.library().applications() != before.library().applications()
-          || after.library().descriptions() != before.library().descriptions()) {
-        Rules.dangling(after.library())
-            .ifPresent(
-                why -> {
-                  throw new RefusedException(why);
-                });
-      }
-      return new Proved(line, after);
     } catch (FormatException e) {
       throw new RefusedException(e.getMessage(), e);
     }
+    if (after.library().applications() != library.applications()
+        || after.library().descriptions() != library.descriptions()) {
+      Rules.dangling(after.library())
+          .ifPresent(
+              why -> {
+                throw new RefusedException(why);
+              });
+    }
+    return new Proved(() -> write(library), after);
+  }
+
+  /** Of an edit that was made, the one that takes it back follows; it need not be read. */
+  private static boolean isReadBack(JournalEntry entry, Library library) throws FormatException {
+    return entry instanceof Made made
+        ? readBack(new Made(made.done(), NOTHING), library) instanceof Made read
+            && read.done().equals(made.done())
+        : readBack(entry, library).equals(entry);
+  }
+
+  private boolean leadsTo(Library after, History before) throws FormatException {
+    return readBack(this, before.library()).on(before).library().equals(after);
+  }
+
+  private static JournalEntry readBack(JournalEntry entry, Library library) throws FormatException {
+    return read(In.root(Json.parse(Json.bytes(entry.write(library)))), library);
+  }
+
+  /** The same with only what the library does not have yet, as far as that can be told at once. */
+  private JournalEntry fresh(Library library) {
+    return this instanceof Made(History.Done done, Edit back)
+            && done.edit() instanceof Edit.PutRoutine(Routine.Macro macro, int at)
+            && library.routines().get(macro.id()) instanceof Routine.Macro known
+        ? new Made(
+            new History.Done(
+                new Edit.PutRoutine(macro.withSteps(fresh(macro, known)), at),
+                done.at(),
+                done.who(),
+                done.says()),
+            back)
+        : this;
+  }
+
+  private static List<Line> fresh(Routine.Macro macro, Routine.Macro known) {
+    Set<Line> there = Collections.newSetFromMap(new IdentityHashMap<>());
+    there.addAll(known.steps());
+    return macro.steps().stream().filter(line -> !there.contains(line)).toList();
   }
 
   /** Reads a line; arguments are read by the routines of the library it applies to. */
@@ -222,7 +277,7 @@ sealed interface JournalEntry {
       return Instant.parse(at);
     } catch (DateTimeParseException e) {
       FormatException placed =
-          in.at("at").fault("expected an ISO 8601 instant, found \"" + at + "\"");
+          in.at("at").fault(Refusals.says("library.expected-iso-instant-found", at));
       placed.initCause(e);
       throw placed;
     }

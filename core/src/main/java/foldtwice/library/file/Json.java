@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.extras.Extras;
 import foldtwice.text.JsonComplaint;
+import foldtwice.text.Refusals;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
@@ -41,7 +42,8 @@ public final class Json {
     try {
       JsonNode tree = MAPPER.readTree(document);
       if (tree == null || tree.isMissingNode()) {
-        throw new FormatException("line 1", "the file is empty; expected a JSON document");
+        throw new FormatException(
+            Refusals.says("library.first-line"), Refusals.says("library.file-empty-expected-json"));
       }
       return tree;
     } catch (JsonProcessingException e) {
@@ -51,12 +53,15 @@ public final class Json {
       FormatException placed =
           new FormatException(
               where,
-              "this is no JSON that can be read: " + JsonComplaint.plainly(e.getOriginalMessage()));
+              Refusals.says(
+                  "library.this-no-json-can", JsonComplaint.plainly(e.getOriginalMessage())));
       placed.initCause(e);
       throw placed;
     } catch (java.io.IOException e) {
       FormatException placed =
-          new FormatException("the document", "not readable as text: " + e.getMessage());
+          new FormatException(
+              Refusals.says("library.document"),
+              Refusals.says("library.not-readable-as-text", e.getMessage()));
       placed.initCause(e);
       throw placed;
     }

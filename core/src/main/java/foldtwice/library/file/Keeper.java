@@ -1,6 +1,7 @@
 package foldtwice.library.file;
 
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Instant;
@@ -15,6 +16,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 
 /**
  * Brings changes to disk, one after the other, on a thread of its own. One that cannot be written
@@ -61,12 +63,16 @@ final class Keeper {
     listener = told;
   }
 
-  /** Brings a line to disk. */
-  CompletableFuture<Instant> keep(ObjectNode line) {
+  /**
+   * Brings a line to disk.
+   *
+   * @param line laid out on the keeper's thread
+   */
+  CompletableFuture<Instant> keep(Supplier<ObjectNode> line) {
     CompletableFuture<Instant> kept = new CompletableFuture<>();
     thread.execute(
         () -> {
-          waiting.add(new Waiting(line, kept));
+          waiting.add(new Waiting(line.get(), kept));
           write();
         });
     return kept;
@@ -123,7 +129,7 @@ final class Keeper {
         whole = new Keeping.Kept(clock.instant());
         next.kept().complete(clock.instant());
       } catch (IOException e) {
-        failure = Disk.why(e);
+        failure = DiskWords.says(e);
       }
     }
     tell();

@@ -17,6 +17,7 @@ import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.routine.Routine;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -89,22 +90,15 @@ public final class LibraryJson {
     JsonNode tree = Json.parse(document);
     In in = In.root(tree, aside);
     if (!tree.isObject() || !in.has("format") || !in.text("format").equals(FORMAT)) {
-      throw in.fault(
-          "this is JSON but no library of Fold Twice: expected \"format\": \""
-              + FORMAT
-              + "\" at its start");
+      throw in.fault(Refusals.says("library.no-library-file", FORMAT));
     }
     int version = in.whole("version");
     if (version > VERSION || version < 1) {
       throw in.at("version")
           .fault(
-              "the library is of format version "
-                  + version
-                  + ", this program reads versions 1 to "
-                  + VERSION
-                  + (version > VERSION
-                      ? "; open it with the newer Fold Twice that wrote it"
-                      : "; no version was ever numbered so"));
+              version > VERSION
+                  ? Refusals.says("library.newer-version", version, VERSION)
+                  : Refusals.says("library.no-such-version", version, VERSION));
     }
     Map<String, Routine> routines = in.byId("routines", RoutineJson::read, Routine::id);
     LinkedHashMap<String, Proof> proofs = new LinkedHashMap<>();

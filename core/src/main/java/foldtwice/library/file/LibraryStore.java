@@ -6,6 +6,7 @@ import foldtwice.library.History;
 import foldtwice.library.Library;
 import foldtwice.library.ProgramFile;
 import foldtwice.library.RefusedException;
+import foldtwice.text.Refusals;
 import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
@@ -291,10 +292,10 @@ public final class LibraryStore implements AutoCloseable {
     LibraryStore store = open(elsewhere, who, clock);
     if (!store.mayWrite()) {
       store.close();
-      throw new IOException(elsewhere + " is open already, by " + store.holder());
+      throw new IOException(Refusals.says("library.open-already-by", elsewhere, store.holder()));
     }
     for (var line : Journal.lines(history)) {
-      var unused = store.writing.orElseThrow().keeper().keep(line);
+      var unused = store.writing.orElseThrow().keeper().keep(() -> line);
     }
     store.history = history;
     store.changed = true;
@@ -341,7 +342,8 @@ public final class LibraryStore implements AutoCloseable {
    */
   public static void create(Path file, Library library) throws IOException {
     if (Files.exists(file)) {
-      throw new FileAlreadyExistsException(file.toString(), null, "there is a file already");
+      throw new FileAlreadyExistsException(
+          file.toString(), null, Refusals.says("library.there-file-already"));
     }
     Path folder = file.toAbsolutePath().getParent();
     Files.createDirectories(folder);
@@ -401,11 +403,7 @@ public final class LibraryStore implements AutoCloseable {
     int left = w.keeper().end();
     try (w) {
       if (left > 0) {
-        throw new IOException(
-            left
-                + (left == 1 ? " change is" : " changes are")
-                + " not on disk and will be lost; all before is kept in "
-                + Journal.of(file));
+        throw new IOException(Refusals.says("library.not-on-disk", left, Journal.of(file)));
       }
       if (changed) {
         fold(w);
@@ -427,11 +425,7 @@ public final class LibraryStore implements AutoCloseable {
       Path beside = beside();
       Disk.replace(beside, document);
       Files.deleteIfExists(Journal.of(file));
-      throw new IOException(
-          file
-              + " was changed by something else while it was open, and is left as it is now; your"
-              + " library is kept in "
-              + beside);
+      throw new IOException(Refusals.says("library.was-changed-by-something", file, beside));
     }
     Backups.add(file, before, Files.getLastModifiedTime(file).toInstant());
     fold(w, document);
@@ -512,7 +506,7 @@ public final class LibraryStore implements AutoCloseable {
         }
       }
       case WriterLock.Result.Theirs(String holder) ->
-          throw new IOException(file + " is open, by " + holder + "; close it there first");
+          throw new IOException(Refusals.says("library.open-by-close-there", file, holder));
       case WriterLock.Result.ReadOnly(String why) -> throw new IOException(why);
     }
     return open(named, who, clock);

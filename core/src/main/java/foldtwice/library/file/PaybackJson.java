@@ -6,6 +6,7 @@ import foldtwice.extras.Extras;
 import foldtwice.library.Outlay;
 import foldtwice.library.Procedure;
 import foldtwice.routine.Yardstick;
+import foldtwice.text.Refusals;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.Set;
@@ -23,11 +24,11 @@ final class PaybackJson {
   static Procedure procedure(In in) throws FormatException {
     List<Procedure.Part> parts = in.list("parts", PaybackJson::part);
     if (parts.size() > Procedure.MOST) {
-      throw in.at("parts").expected("at most " + Procedure.MOST + " parts");
+      throw in.at("parts").expected(Refusals.says("library.at-most-parts", Procedure.MOST));
     }
     int atATime = in.has("atATime") ? in.whole("atATime") : 1;
     if (atATime < 1) {
-      throw in.at("atATime").expected("a whole number from 1");
+      throw in.at("atATime").expected(Refusals.says("library.whole-number-from"));
     }
     return new Procedure(
         in.id("id"),
@@ -42,7 +43,7 @@ final class PaybackJson {
   private static double notNegative(In in, String name) throws FormatException {
     double number = in.number(name, 0);
     if (number < 0) {
-      throw in.at(name).expected("0 or more");
+      throw in.at(name).expected(Refusals.says("library.or-more"));
     }
     return number;
   }
@@ -86,14 +87,14 @@ final class PaybackJson {
     try {
       price = new BigDecimal(in.text("price", "0"));
     } catch (NumberFormatException e) {
-      throw in.at("price").expected("a price such as \"19.90\"");
+      throw in.at("price").expected(Refusals.says("library.price-such-as"));
     }
     if (price.signum() < 0 || Math.abs((long) price.scale()) > 12 || price.precision() > 20) {
-      throw in.at("price").expected("a price of 0 or more");
+      throw in.at("price").expected(Refusals.says("library.price-or-more"));
     }
     String currency = in.text("currency", "");
     if (!currency.isEmpty() && !Outlay.isCurrency(currency)) {
-      throw in.at("currency").expected("a currency by ISO 4217, such as EUR");
+      throw in.at("currency").expected(Refusals.says("library.currency-by-iso-such"));
     }
     Extras rest = in.rest(OUTLAY);
     return new Outlay(in.text("id"), notNegative(in, "minutes"), price, currency, rest);

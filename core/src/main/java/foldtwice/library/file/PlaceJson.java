@@ -14,6 +14,7 @@ import foldtwice.place.Place;
 import foldtwice.place.Rule;
 import foldtwice.place.Station;
 import foldtwice.place.WayIn;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Layouts;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
@@ -73,7 +74,7 @@ final class PlaceJson {
             in.rest(APPLICATION));
     Map<String, Place> places = byId(bare.places());
     if (places.size() < bare.places().size()) {
-      throw in.at("contexts").fault("two contexts of one application have the same id");
+      throw in.at("contexts").fault(Refusals.says("library.two-contexts-one-application"));
     }
     return new Application(
         bare.id(),
@@ -98,10 +99,7 @@ final class PlaceJson {
     String id = in.text();
     Place place = known.get(id);
     if (place == null) {
-      throw in.fault(
-          "expected everywhere, an application's id, or application/context as listed in this file, found \""
-              + id
-              + "\"");
+      throw in.fault(Refusals.says("library.expected-everywhere-application-s", id));
     }
     return place;
   }
@@ -146,7 +144,7 @@ final class PlaceJson {
   private static WayIn way(In in) throws FormatException {
     int slots = in.has("slots") ? in.whole("slots") : 0;
     if (slots < 0) {
-      throw in.at("slots").fault("expected 0 or more, found " + slots);
+      throw in.at("slots").fault(Refusals.says("library.expected-or-more-found", slots));
     }
     return new WayIn(
         in.id("id"),
@@ -189,12 +187,7 @@ final class PlaceJson {
       case "never-holds" -> new Rule.NeverHolds(modifiers(in.at("modifiers")));
       case "never-keys" -> new Rule.NeverKeys(in.at("keysyms").list(In::text));
       default ->
-          throw in.at("rule")
-              .fault(
-                  "expected one of most-strokes, holds-one-of, always-holds, never-holds, never-keys,"
-                      + " found \""
-                      + kind
-                      + "\"");
+          throw in.at("rule").fault(Refusals.says("library.expected-one-most-strokes", kind));
     };
   }
 
@@ -216,11 +209,8 @@ final class PlaceJson {
     if (Layouts.of(layout).isEmpty()) {
       throw in.at("layout")
           .fault(
-              "expected one of the layouts "
-                  + String.join(", ", Layouts.IDS)
-                  + ", found \""
-                  + layout
-                  + "\"");
+              Refusals.says(
+                  "library.expected-one-layouts-found", String.join(", ", Layouts.IDS), layout));
     }
     return new Station(
         in.id("id"),

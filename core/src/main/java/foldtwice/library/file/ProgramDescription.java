@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.describe.Description;
 import foldtwice.place.Application;
+import foldtwice.text.Refusals;
 
 /**
  * One program by itself, in a file that can be shared without a library (docs/program.schema.json).
@@ -35,13 +36,11 @@ public record ProgramDescription(Application application, Description descriptio
     JsonNode tree = Json.parse(document);
     In in = In.root(tree);
     if (!tree.path("format").asText().equals(FORMAT)) {
-      throw in.fault(
-          "this is JSON but describes no program: expected \"format\": \""
-              + FORMAT
-              + "\" at its start");
+      throw in.fault(Refusals.says("library.this-json-but-describes", FORMAT));
     }
     if (in.whole("version") != VERSION) {
-      throw in.at("version").fault("this program reads descriptions of format version " + VERSION);
+      throw in.at("version")
+          .fault(Refusals.says("library.this-program-reads-descriptions", VERSION));
     }
     Application application = PlaceJson.application(in.at("application"));
     Description description =
@@ -52,11 +51,10 @@ public record ProgramDescription(Application application, Description descriptio
       throw in.at("description")
           .at("of")
           .fault(
-              "expected the application's id \""
-                  + application.id()
-                  + "\", found \""
-                  + description.application()
-                  + "\"");
+              Refusals.says(
+                  "library.expected-application-s-id",
+                  application.id(),
+                  description.application()));
     }
     return new ProgramDescription(application, description);
   }

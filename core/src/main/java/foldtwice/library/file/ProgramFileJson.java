@@ -8,6 +8,7 @@ import foldtwice.library.Library;
 import foldtwice.library.ProgramFile;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
+import foldtwice.text.Refusals;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -53,7 +54,7 @@ final class ProgramFileJson {
     if (in.has("current")) {
       Binding b = bindings.get(in.id("current"));
       if (b == null || !routines.containsKey(b.routine())) {
-        throw in.at("current").fault("expected a binding listed in this file that has a routine");
+        throw in.at("current").fault(Refusals.says("library.expected-binding-listed-this"));
       }
       return new Given(b, routines.get(b.routine()));
     }
@@ -67,7 +68,7 @@ final class ProgramFileJson {
     Binding b = BindingJson.read(was, known, Map.of(place, Place.of(place)));
     Routine routine = known.get(b.routine());
     if (routine == null) {
-      throw was.at("routine").fault("expected a routine of this file, or one written beside it");
+      throw was.at("routine").fault(Refusals.says("library.expected-routine-this-file"));
     }
     return new Given(b, routine);
   }

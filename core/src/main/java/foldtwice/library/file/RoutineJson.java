@@ -14,6 +14,7 @@ import foldtwice.routine.Target;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.routine.Yardstick;
+import foldtwice.text.Refusals;
 import java.math.BigDecimal;
 import java.util.HashSet;
 import java.util.List;
@@ -94,11 +95,7 @@ final class RoutineJson {
               in.word(Routine.Stored.Language.class, "language", Routine.Stored.Language.SQL),
               new Template(in.text("text")));
       default ->
-          throw in.at("kind")
-              .fault(
-                  "expected one of macro, script, plugin-action, stored-command, found \""
-                      + kind
-                      + "\"");
+          throw in.at("kind").fault(Refusals.says("library.expected-one-macro-script", kind));
     };
   }
 
@@ -144,8 +141,8 @@ final class RoutineJson {
     Kind kind = kind(in);
     if (isEmpty(kind)) {
       throw kind instanceof Kind.Choice
-          ? in.at("options").expected("an option or more")
-          : in.at("least").expected(in.at("most").found() + " or less");
+          ? in.at("options").expected(Refusals.says("library.option-or-more"))
+          : in.at("least").expected(Refusals.says("library.or-less", in.at("most").found()));
     }
     In otherwise = in.at("default");
     Value value = value(otherwise, kind);
@@ -185,19 +182,14 @@ final class RoutineJson {
       case "wait" -> new Yardstick.Move.Wait(positive(in, "millis"));
       case "choose" -> new Yardstick.Move.Choose(positive(in, "among"));
       case "slip" -> slip(in);
-      default ->
-          throw in.at("move")
-              .fault(
-                  "expected one of keys, point, clicks, menu, hand, choose, wait, slip, found \""
-                      + move
-                      + "\"");
+      default -> throw in.at("move").fault(Refusals.says("library.expected-one-keys-point", move));
     };
   }
 
   private static int positive(In in, String name) throws FormatException {
     int number = in.whole(name);
     if (number < 1) {
-      throw in.at(name).expected("a whole number from 1");
+      throw in.at(name).expected(Refusals.says("library.whole-number-from"));
     }
     return number;
   }
@@ -209,7 +201,7 @@ final class RoutineJson {
   private static Yardstick.Meant pointed(In in) throws FormatException {
     Yardstick.Meant meant = meant(in);
     if (meant == Yardstick.Meant.END) {
-      throw in.at("of").expected("command or argument");
+      throw in.at("of").expected(Refusals.says("library.command-or-argument"));
     }
     return meant;
   }
@@ -217,7 +209,7 @@ final class RoutineJson {
   private static Yardstick.Move slip(In in) throws FormatException {
     List<Yardstick.Move> moves = in.list("moves", RoutineJson::move);
     if (moves.stream().anyMatch(m -> m instanceof Yardstick.Move.Slip)) {
-      throw in.at("moves").fault("expected moves without slips");
+      throw in.at("moves").fault(Refusals.says("library.expected-moves-without-slips"));
     }
     return new Yardstick.Move.Slip(positive(in, "oneIn"), moves);
   }
@@ -239,12 +231,7 @@ final class RoutineJson {
       case "choice" -> new Kind.Choice(in.at("options").list(In::text));
       case "yes-no" -> new Kind.YesNo();
       default ->
-          throw in.at("kind")
-              .fault(
-                  "expected one of distance, count, decimal, measure, text, choice, yes-no, key,"
-                      + " colour, found \""
-                      + kind
-                      + "\"");
+          throw in.at("kind").fault(Refusals.says("library.expected-one-distance-count", kind));
     };
   }
 
@@ -254,7 +241,7 @@ final class RoutineJson {
     Scale known = Scale.of(scale).orElse(null);
     if (known == null) {
       throw in.at("scale")
-          .fault("expected one of " + Scale.symbols() + ", found \"" + scale + "\"");
+          .fault(Refusals.says("library.expected-one-found", Scale.symbols(), scale));
     }
     return new Kind.Measure(
         quantity(in.at("least"), known),

@@ -1,6 +1,7 @@
 package foldtwice.library.file;
 
 import foldtwice.library.History;
+import foldtwice.text.Refusals;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -40,7 +41,7 @@ final class Stable {
           }
         }
       } else if (i >= TRIES) {
-        throw new IOException(file + " is being written again and again; try once more");
+        throw new IOException(Refusals.says("library.being-written-again-and", file));
       }
       LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(2));
     }
@@ -81,10 +82,7 @@ final class Stable {
     Journal.Read read = Journal.read(file, document, journal, from, aside);
     if (read.standing() == Journal.Standing.OTHER) {
       throw new FormatException(
-          Journal.of(file).toString(),
-          "this journal goes on from another state of the library file, which something else has"
-              + " changed since. Nothing was changed; move the journal away to open the file as it"
-              + " is");
+          Journal.of(file).toString(), Refusals.says("library.this-journal-goes-on"));
     }
     return read;
   }

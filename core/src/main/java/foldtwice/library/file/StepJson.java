@@ -6,6 +6,7 @@ import foldtwice.routine.Line;
 import foldtwice.routine.Step;
 import foldtwice.routine.StepKind;
 import foldtwice.routine.StepKinds;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -33,7 +34,7 @@ final class StepJson {
     String what = in.text("do");
     StepKind<?> kind = StepKinds.of(what).orElse(null);
     if (kind == null) {
-      throw in.at("do").fault("expected one of " + StepKinds.ids() + ", found \"" + what + "\"");
+      throw in.at("do").fault(Refusals.says("library.expected-one-found", StepKinds.ids(), what));
     }
     return new Line(
         step(kind, in), !in.flag("off"), in.text("comment", ""), in.rest(FIELDS.get(kind)));

@@ -10,6 +10,7 @@ import foldtwice.surface.Page;
 import foldtwice.surface.RadialMenu;
 import foldtwice.surface.Surface;
 import foldtwice.surface.Toolbar;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Direction;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -55,8 +56,7 @@ final class SurfaceJson {
       throws FormatException {
     for (Surface s : more.values()) {
       if (all.put(s.id(), s) != null) {
-        throw in.fault(
-            "the id \"" + s.id() + "\" stands twice among devices, toolbars, menus and offerings");
+        throw in.fault(Refusals.says("library.id-stands-twice-among", s.id()));
       }
     }
   }
@@ -96,11 +96,10 @@ final class SurfaceJson {
     if (over.isPresent()) {
       throw in.at("keys")
           .fault(
-              "the keys \""
-                  + over.get().getFirst().id()
-                  + "\" and \""
-                  + over.get().getLast().id()
-                  + "\" lie over one another; move one");
+              Refusals.says(
+                  "library.keys-and-lie-over",
+                  over.get().getFirst().id(),
+                  over.get().getLast().id()));
     }
     check(in, device);
     return device;
@@ -113,15 +112,12 @@ final class SurfaceJson {
       named.addAll(page.sends().keySet());
       for (String key : named) {
         if (device.key(key).isEmpty() && device.dial(key).isEmpty()) {
-          throw in.at("pages")
-              .fault(
-                  "page \"" + page.id() + "\" speaks of a key \"" + key + "\" that is not there");
+          throw in.at("pages").fault(Refusals.says("library.page-speaks-key-not", page.id(), key));
         }
       }
       for (Page.Sends sends : page.sends().values()) {
         if (sends instanceof Page.Sends.Turn(String to) && device.page(to).isEmpty()) {
-          throw in.at("pages")
-              .fault("page \"" + page.id() + "\" turns to \"" + to + "\", which is not there");
+          throw in.at("pages").fault(Refusals.says("library.page-turns-which-not", page.id(), to));
         }
       }
     }
@@ -148,17 +144,12 @@ final class SurfaceJson {
   private static Device.Cap capOf(In in) throws FormatException {
     String usage = in.text("usage", "");
     if (!usage.isEmpty() && !usage.matches("[0-9A-F]{2,4}/[0-9A-F]{2,4}|" + MIDI)) {
-      throw in.at("usage")
-          .fault(
-              "expected a USB HID usage page and usage such as 07/68, or for MIDI note or control"
-                  + " and a number up to 127, found \""
-                  + usage
-                  + "\"");
+      throw in.at("usage").fault(Refusals.says("library.expected-usb-hid-usage", usage));
     }
     double width = in.number("width", 1);
     double height = in.number("height", 1);
     if (width <= 0 || height <= 0) {
-      throw in.fault("expected a key wider and higher than nothing");
+      throw in.fault(Refusals.says("library.expected-key-wider-and"));
     }
     return new Device.Cap(
         in.id("id"),
@@ -175,8 +166,7 @@ final class SurfaceJson {
   private static String midi(In in, String field) throws FormatException {
     String usage = in.text(field, "");
     if (!usage.isEmpty() && !usage.matches(MIDI)) {
-      throw in.at(field)
-          .fault("expected note or control and a number up to 127, found \"" + usage + "\"");
+      throw in.at(field).fault(Refusals.says("library.expected-note-or-control", usage));
     }
     return usage;
   }
@@ -224,7 +214,7 @@ final class SurfaceJson {
     Map<Integer, Face> faces = new TreeMap<>();
     for (var f : in.fields("faces").entrySet()) {
       if (!f.getKey().matches("[1-9]\\d?") || Integer.parseInt(f.getKey()) > slots) {
-        throw f.getValue().fault("expected a slot, 1 to " + slots);
+        throw f.getValue().fault(Refusals.says("library.expected-slot", slots));
       }
       faces.put(Integer.valueOf(f.getKey()), face(f.getValue()));
     }
@@ -243,7 +233,8 @@ final class SurfaceJson {
     for (var f : in.fields("faces").entrySet()) {
       Direction choice =
           Direction.of(f.getKey())
-              .orElseThrow(() -> f.getValue().fault("expected a direction such as up-right"));
+              .orElseThrow(
+                  () -> f.getValue().fault(Refusals.says("library.expected-direction-such-as")));
       faces.put(choice, face(f.getValue()));
     }
     return new RadialMenu(

@@ -3,6 +3,7 @@ package foldtwice.library.file;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Direction;
 import foldtwice.trigger.FileNotation;
 import foldtwice.trigger.Modifiers;
@@ -63,7 +64,8 @@ final class TriggerJson {
   private static Trigger of(In in) throws FormatException {
     List<String> kinds = KINDS.stream().filter(in::has).toList();
     if (kinds.size() > 1) {
-      throw in.fault("expected a trigger of one kind, found " + String.join(" and ", kinds));
+      throw in.fault(
+          Refusals.says("library.expected-trigger-one-kind", String.join(" and ", kinds)));
     }
     if (in.has("keys")) {
       return readKeys(in); // most are
@@ -109,7 +111,7 @@ final class TriggerJson {
     if (in.has("atStart")) {
       return new Trigger.AtStart();
     }
-    throw in.expected("one of " + String.join(", ", KINDS));
+    throw in.expected(Refusals.says("library.one", String.join(", ", KINDS)));
   }
 
   static Trigger.Keys readKeys(In in) throws FormatException {
@@ -128,13 +130,12 @@ final class TriggerJson {
         .orElseThrow(
             () ->
                 in.fault(
-                    "expected one of "
-                        + Arrays.stream(Direction.values())
+                    Refusals.says(
+                        "library.expected-one-found",
+                        Arrays.stream(Direction.values())
                             .map(Direction::id)
-                            .collect(Collectors.joining(", "))
-                        + ", found \""
-                        + id
-                        + "\""));
+                            .collect(Collectors.joining(", ")),
+                        id)));
   }
 
   static ObjectNode write(Trigger trigger) {

@@ -1,5 +1,6 @@
 package foldtwice.library.file;
 
+import foldtwice.text.Refusals;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
@@ -148,7 +149,7 @@ final class WriterLock implements AutoCloseable {
         }
       }
     }
-    throw new IOException(at + " is removed again and again; nobody can tell who has it open");
+    throw new IOException(Refusals.says("library.removed-again-and-again", at));
   }
 
   private static boolean isOfLength(Path at, long size) throws IOException {

@@ -2,7 +2,6 @@ package foldtwice.desktop.atlas;
 
 import foldtwice.atlas.Atlas;
 import foldtwice.atlas.Key;
-import foldtwice.atlas.Troubles;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
 import foldtwice.conflict.Conflict;
@@ -77,8 +76,6 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
   private List<Signal> before = List.of();
   private KeyCode chosen = KeyCode.KEY_L;
   private KeyBoard.Tint tint = KeyBoard.Tint.OWNER;
-  private Troubles troubles = new Troubles(List.of());
-  private List<Conflict> troublesOf = List.of();
   private String advised = "";
 
   /** The page that is drawn. */
@@ -226,10 +223,6 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
 
   @Override
   public void show(Snapshot now) {
-    if (!troublesOf.equals(now.allConflicts())) {
-      troublesOf = now.allConflicts();
-      troubles = new Troubles(troublesOf);
-    }
     List<Optional<Place>> all = new ArrayList<>(List.of(Optional.empty()));
     now.keymap().states().forEach(s -> all.add(Optional.of(s)));
     if (!places.getItems().equals(all)) {
@@ -241,7 +234,7 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
     places.setValue(place);
     page(now);
     tell(now);
-    surfaces.show(now, troubles, place);
+    surfaces.show(now, now.troubles(), place);
   }
 
   /** Draws the keys anew: with every modifier that goes down or up. */
@@ -249,8 +242,8 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
     Layout layout = now.keymap().layout();
     shown =
         place
-            .map(s -> Atlas.of(now.library(), now.keymap(), troubles, s, held, before))
-            .orElseGet(() -> Atlas.everywhere(now.library(), now.keymap(), troubles, held));
+            .map(s -> Atlas.of(now.library(), now.keymap(), now.troubles(), s, held, before))
+            .orElseGet(() -> Atlas.everywhere(now.library(), now.keymap(), now.troubles(), held));
     keys.show(now.station().shape(), layout, shown, held, now.words(), tint);
     keys.choose(chosen);
     counts.setText(Ui.text("atlas.counts", shown.free(), shown.all()));
@@ -262,7 +255,7 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
   }
 
   private void tell(Snapshot now) {
-    story.show(now, troubles, place, before, new Press(chosen, toldWith));
+    story.show(now, now.troubles(), place, before, new Press(chosen, toldWith));
   }
 
   /** The page with these held, until others are chosen. */

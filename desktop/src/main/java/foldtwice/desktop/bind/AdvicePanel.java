@@ -5,17 +5,18 @@ import foldtwice.conflict.Advice;
 import foldtwice.desktop.parts.AdviceLines;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.resolve.Keymap;
 import foldtwice.suggest.Suggestion;
 import foldtwice.suggest.Suggestions;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -101,7 +102,7 @@ final class AdvicePanel extends VBox {
     Advice advice = Advice.on(now.subject(), binding, trigger);
     Words words = now.words();
     facts.setVisible(true);
-    here.getChildren().setAll(AdviceLines.of(advice, words));
+    AdviceLines.show(here, advice, words);
     elsewhere.setText(
         advice.elsewhere().isEmpty()
             ? Ui.text("sets.nowhere")
@@ -146,9 +147,7 @@ final class AdvicePanel extends VBox {
 
   /** Free triggers that would suit the binding; they come when they are found. */
   void suggest(Snapshot now, Binding binding) {
-    Question.Same of = new Question.Same(now.library());
-    List<Keymap> known =
-        last.filter(f -> f.of().equals(of)).map(Suggested::stations).orElse(List.of());
+    Optional<Snapshot.Stations> known = last.map(Suggested::stations);
     suggestQuestion.ask(
         List.of(
             binding.routine(),
@@ -156,25 +155,31 @@ final class AdvicePanel extends VBox {
             binding.triggers(),
             new Question.Same(now.keymap())),
         () -> {
-          List<Keymap> all = known.isEmpty() ? now.stations() : known;
-          return new Suggested(of, all, Suggestions.of(now.library(), all, binding, SUGGESTED));
+          Snapshot.Stations all = now.stations(known);
+          return new Suggested(
+              all, Suggestions.of(now.library(), all.keymaps(), binding, SUGGESTED));
         });
   }
 
   private void showBest(Suggested found) {
     last = Optional.of(found);
-    suggested.getChildren().clear();
-    for (Suggestion s : found.best()) {
-      int at = suggested.getChildren().size();
-      suggested.getChildren().add(suggestion(at, s, session.now().words()));
+    Words words = session.now().words();
+    Refill.with(
+        suggested,
+        found.best().stream().map(s -> List.of(s.trigger(), words.reasons(s))).toList(),
+        () -> suggestions(found.best(), words));
+  }
+
+  private List<Node> suggestions(List<Suggestion> best, Words words) {
+    List<Node> all = new ArrayList<>();
+    for (Suggestion s : best) {
+      all.add(suggestion(all.size(), s, words));
     }
-    if (found.best().isEmpty()) {
-      suggested.getChildren().setAll(Parts.label(Ui.text("sets.nonefree"), "soft"));
-    }
+    return best.isEmpty() ? List.of(Parts.label(Ui.text("sets.nonefree"), "soft")) : all;
   }
 
   /** What suits best, and the keymaps of the library's stations, which are used again. */
-  private record Suggested(Question.Same of, List<Keymap> stations, List<Suggestion> best) {}
+  private record Suggested(Snapshot.Stations stations, List<Suggestion> best) {}
 
   private Node suggestion(int at, Suggestion s, Words words) {
     String notation = Notation.write(s.trigger());

@@ -234,6 +234,12 @@ public final class BindView extends BorderPane implements View {
     showChosen();
   }
 
+  @Override
+  public void showConflicts(Snapshot now) {
+    register.show(now);
+    counted();
+  }
+
   /** Gives the register all the room, or the trifold its own again. */
   private void foldTrifold() {
     if (sheet.getItems().contains(below)) {
@@ -330,6 +336,12 @@ public final class BindView extends BorderPane implements View {
     } else if (routine.isPresent()) {
       Place place = new Place.Whole(routine.get().application());
       add(new Binding("", routine.get().id(), place, List.of(), Map.of(), 0, Extras.NONE));
+    } else {
+      session.say(
+          application.isEmpty()
+              ? Ui.text("bind.noroutine")
+              : Ui.text("bind.noroutinein", session.now().words().application(application)));
+      return;
     }
     does.focusRoutine();
   }

@@ -1,6 +1,7 @@
 package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.UsesField;
 import foldtwice.desktop.session.Session;
@@ -116,7 +117,7 @@ final class DoesLeaf extends Leaf {
     binding = b;
     Routine of = now.library().routineOf(b).orElse(null);
     filling = true;
-    routine.getItems().setAll(now.library().routines().values());
+    Lists.follow(routine.getItems(), List.copyOf(now.library().routines().values()));
     routine.setValue(of);
     filling = false;
     sight.setText(now.words().sight(b.triggers()));
@@ -151,7 +152,7 @@ final class DoesLeaf extends Leaf {
     hinders(now, of);
     showAsking(b, of);
     opposite.setDisable(opposite().equals(b.arguments()));
-    if (!sameFields || !arguments.isFocusWithin()) {
+    if (!sameFields || (putting && !arguments.isFocusWithin())) {
       arguments.getChildren().setAll(of.parameters().stream().map(this::row).toList());
     }
   }

@@ -3,6 +3,7 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Asking;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.Background;
 import foldtwice.desktop.session.Question;
@@ -116,8 +117,13 @@ final class HappensLeaf extends Leaf {
     if (program != null) {
       preview.show(program, null);
     }
-    result.getChildren().setAll(Parts.wrapped(Ui.text(cannot().orElse("happens.notyet")), "soft"));
+    say(cannot().orElse("happens.notyet"));
     fire.setDisable(cannot().isPresent());
+  }
+
+  /** Says one thing, by the key of its text. */
+  private void say(String key) {
+    Refill.with(result, key, () -> List.of(Parts.wrapped(Ui.text(key), "soft")));
   }
 
   /** The key of the text that says why nothing can be fired. */
@@ -175,7 +181,7 @@ final class HappensLeaf extends Leaf {
     } else {
       explaining.drop();
       if (firedFor.isEmpty()) {
-        result.getChildren().setAll(Parts.wrapped(Ui.text(cannot.get()), "soft"));
+        say(cannot.get());
       }
     }
   }
@@ -184,7 +190,7 @@ final class HappensLeaf extends Leaf {
     explained = binding.id();
     Keymap heard = found.heard().keymap();
     Words words = new Words(found.heard().library(), heard.layout());
-    why.getChildren().setAll(WhyRows.layers(found.explanation(), words, heard.layout()));
+    WhyRows.layers(why, found.explanation(), words, heard.layout());
   }
 
   /** Presses the trigger in the stand-in. */

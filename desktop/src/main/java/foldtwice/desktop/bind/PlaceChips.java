@@ -1,13 +1,14 @@
 package foldtwice.desktop.bind;
 
+import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ToggleButton;
@@ -31,6 +32,7 @@ final class PlaceChips extends HBox {
   private boolean listed;
 
   private boolean filling;
+  private Library shown = Library.empty("");
 
   PlaceChips(Runnable onChosen) {
     super(8);
@@ -69,17 +71,20 @@ final class PlaceChips extends HBox {
 
   /** Shows the applications there are, each with how many bindings it has. */
   void show(Library library) {
-    Map<String, Long> counts =
-        library.bindings().values().stream()
-            .collect(
-                Collectors.groupingBy(
-                    b -> b.place().applicationId().orElse(""), Collectors.counting()));
+    if (shown.bindings() == library.bindings() && shown.applications() == library.applications()) {
+      return;
+    }
+    shown = library;
+    Map<String, Integer> counts = new HashMap<>();
+    for (Binding b : library.bindings().values()) {
+      counts.merge(b.place().applicationId().orElse(""), 1, Integer::sum);
+    }
     Map<String, String> next = new LinkedHashMap<>();
     next.put("", Ui.text("bind.all"));
     library
         .applications()
         .values()
-        .forEach(a -> next.put(a.id(), a.name() + " " + counts.getOrDefault(a.id(), 0L)));
+        .forEach(a -> next.put(a.id(), a.name() + " " + counts.getOrDefault(a.id(), 0)));
     if (next.equals(names)) {
       return;
     }

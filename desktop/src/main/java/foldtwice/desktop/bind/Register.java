@@ -1,33 +1,26 @@
 package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
-import foldtwice.binding.Family;
-import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.KeyCaps;
-import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.ready.Outlook;
+import foldtwice.trigger.Layout;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
-import javafx.collections.FXCollections;
-import javafx.collections.ObservableList;
 import javafx.collections.transformation.FilteredList;
 import javafx.collections.transformation.SortedList;
 import javafx.geometry.Pos;
@@ -43,14 +36,10 @@ import javafx.scene.layout.HBox;
 /** The table of bindings. Filter, order and selection stay when the library changes. */
 final class Register extends TableView<Row> {
 
-  private final ObservableList<Row> rows = FXCollections.observableArrayList();
-  private final FilteredList<Row> filtered = new FilteredList<>(rows);
+  private final Rows rows = new Rows();
+  private final FilteredList<Row> filtered = new FilteredList<>(rows.all());
   private final ReadOnlyObjectWrapper<String> chosen = new ReadOnlyObjectWrapper<>("");
-  private Map<String, Row> byId = Map.of();
   private Snapshot shown;
-
-  /** Those that have a numbered slot: it depends on the bindings before them. */
-  private Set<String> inSlots = Set.of();
 
   private String application = "";
   private String filter = "";
@@ -66,7 +55,6 @@ final class Register extends TableView<Row> {
     setFixedCellSize(29);
     setColumnResizePolicy(CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-    setPlaceholder(Parts.label(Ui.text("bind.empty"), "soft"));
     column(
             "trigger",
             232,
@@ -127,9 +115,21 @@ final class Register extends TableView<Row> {
     column.setCellFactory(
         c ->
             new TableCell<>() {
+              private Row filled;
+              private Layout by;
+
               @Override
               protected void updateItem(Row row, boolean empty) {
                 super.updateItem(row, empty);
+                Layout layout = shown == null ? null : shown.keymap().layout();
+                if (!empty
+                    && row != null
+                    && Question.Same.is(row, filled)
+                    && Question.Same.is(layout, by)) {
+                  return; // asked again at every change of any row
+                }
+                filled = empty ? null : row;
+                by = layout;
                 setText(null);
                 setGraphic(null);
                 setTooltip(null);
@@ -198,77 +198,23 @@ final class Register extends TableView<Row> {
     return box;
   }
 
-  /**
-   * Shows the bindings of a library. Only what an edit touched is made anew, so that a library of
-   * ten thousand bindings follows at once.
-   */
+  /** Shows the bindings of a library. */
   void show(Snapshot now) {
-    Words words = now.words();
-    List<Row> next = new ArrayList<>(now.library().bindings().size());
-    Map<String, Row> fresh = new HashMap<>();
-    boolean same = isSameAround(now);
-    Map<String, String> families = new HashMap<>();
-    for (Family f : now.library().families().values()) {
-      for (int i = 0; i < f.members().size(); i++) {
-        families.put(
-            f.members().get(i), Ui.text("register.family", i + 1, f.members().size(), f.name()));
-      }
-    }
-    Set<String> before = inSlots;
-    inSlots = Outlook.inSlots(now.library());
-    for (Binding b : now.library().bindings().values()) {
-      Row was = byId.get(b.id());
-      Row row =
-          same && was != null && isCurrent(was, b, now, before)
-              ? was
-              : Row.of(b, families.getOrDefault(b.id(), ""), now, words);
-      next.add(row);
-      fresh.put(b.id(), row);
-    }
-    byId = fresh;
     shown = now;
     filling = true;
     try {
-      Lists.follow(rows, next);
+      rows.show(now);
+      setPlaceholder(
+          Parts.wrapped(Ui.text(rows.all().isEmpty() ? "bind.nothing" : "bind.empty"), "soft"));
       select(chosen.get());
     } finally {
       filling = false;
     }
   }
 
-  /** True when what every row is read against is as it was. */
-  private boolean isSameAround(Snapshot now) {
-    return shown != null
-        && shown.station().equals(now.station())
-        && shown.library().families().equals(now.library().families())
-        && shown.library().routines().equals(now.library().routines())
-        && shown.library().applications().equals(now.library().applications());
-  }
-
-  private boolean isCurrent(Row row, Binding b, Snapshot now, Set<String> before) {
-    return Lists.isSame(row.binding(), b)
-        && now.setup().isSameFor(b, shown.setup())
-        && before.contains(b.id()) == inSlots.contains(b.id())
-        && Objects.equals(shown.library().proofs().get(b.id()), now.library().proofs().get(b.id()))
-        && areSame(shown.conflictsOf(b.id()), now.conflictsOf(b.id()));
-  }
-
-  private static boolean areSame(List<Conflict> a, List<Conflict> b) {
-    if (a.size() != b.size()) {
-      return false;
-    }
-    for (int i = 0; i < a.size(); i++) {
-      if (!Lists.isSame(a.get(i), b.get(i))) {
-        return false;
-      }
-    }
-    return true;
-  }
-
   /** True for a binding that is there, but that the filter hides. */
   private boolean hides(String id) {
-    return rows.stream().anyMatch(r -> r.binding().id().equals(id))
-        && getItems().stream().noneMatch(r -> r.binding().id().equals(id));
+    return rows.has(id) && getItems().stream().noneMatch(r -> r.binding().id().equals(id));
   }
 
   /** Chooses a binding; the filter is left when it hides it. */
@@ -282,16 +228,21 @@ final class Register extends TableView<Row> {
   }
 
   private void select(String id) {
+    int now = getSelectionModel().getSelectedIndex();
+    if (getSelectionModel().getSelectedItems().size() == 1 && isAt(now, id)) {
+      return;
+    }
     for (int i = 0; i < getItems().size(); i++) {
-      if (getItems().get(i).binding().id().equals(id)) {
-        if (getSelectionModel().getSelectedIndex() != i
-            || getSelectionModel().getSelectedItems().size() != 1) {
-          getSelectionModel().clearAndSelect(i);
-        }
+      if (isAt(i, id)) {
+        getSelectionModel().clearAndSelect(i);
         return;
       }
     }
     getSelectionModel().clearSelection();
+  }
+
+  private boolean isAt(int row, String id) {
+    return row >= 0 && row < getItems().size() && getItems().get(row).binding().id().equals(id);
   }
 
   /** Chooses the next one that is so, from the chosen one on and round. */
@@ -343,9 +294,14 @@ final class Register extends TableView<Row> {
     return chosen.getReadOnlyProperty();
   }
 
+  /** What is chosen, all of it; the one that is shown beside, where the filter hides it. */
   List<Binding> selected() {
-    return new ArrayList<>(getSelectionModel().getSelectedItems())
-        .stream().filter(java.util.Objects::nonNull).map(Row::binding).toList();
+    List<Binding> selected =
+        new ArrayList<>(getSelectionModel().getSelectedItems())
+            .stream().filter(Objects::nonNull).map(Row::binding).toList();
+    return selected.isEmpty()
+        ? rows.of(chosen.get()).map(Row::binding).stream().toList()
+        : selected;
   }
 
   int shown() {

@@ -16,19 +16,16 @@ import foldtwice.reading.Checker;
 import foldtwice.reading.Mark;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
-import foldtwice.source.Turned;
 import foldtwice.words.StepWords;
 import foldtwice.writing.StepFinder;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The routines at the left, the chosen one's steps in the middle, what there is to know beside. */
@@ -42,11 +39,11 @@ public final class CollectView extends BorderPane implements View {
           new Act<>("new-routine", CollectView::mayWrite, v -> v.making.macro()),
           new Act<>("new-script", CollectView::mayWrite, v -> v.making.script()),
           new Act<>("new-command", CollectView::mayWrite, v -> v.making.command()),
-          new Act<>("take-in", CollectView::mayWrite, CollectView::takeIn),
+          new Act<>("take-in", CollectView::mayWrite, v -> v.instead.takeIn()),
           new Act<>("find-routine", CollectView::focusFilter),
           new Act<>("copy-routine", CollectView::mayChange, v -> v.making.copy()),
-          new Act<>("compare-routine", CollectView::isAny, CollectView::compare),
-          new Act<>("turn-routine", CollectView::canTurn, CollectView::turn),
+          new Act<>("compare-routine", CollectView::isAny, v -> v.instead.compare()),
+          new Act<>("turn-routine", CollectView::canTurn, v -> v.instead.turn()),
           new Act<>("unfold-routine", CollectView::hasLoops, v -> v.making.unfold()),
           new Act<>(
               "pin-routine",
@@ -75,6 +72,7 @@ public final class CollectView extends BorderPane implements View {
   private final OutlineView outline;
   private final AddStep add;
   private final VBox writing;
+  private final Instead instead;
   private final SourcePane source;
   private final VBox content = new VBox(6);
   private final VBox middle = new VBox(6);
@@ -162,7 +160,7 @@ public final class CollectView extends BorderPane implements View {
               beside.setPrefWidth(narrow ? 246 : 300);
               showNow();
             });
-    takeDrops();
+    instead = new Instead(session, this, chosen, making, writing, this::keysBack, this::choose);
     setLeft(new HBox(list, Parts.crease()));
     setCenter(writing);
     setRight(new HBox(Parts.crease(), beside));
@@ -217,6 +215,9 @@ public final class CollectView extends BorderPane implements View {
   public Target here() {
     return new Target.Routine(chosen.id());
   }
+
+  @Override
+  public void showConflicts(Snapshot now) {}
 
   @Override
   public void takeKeys() {
@@ -372,87 +373,5 @@ public final class CollectView extends BorderPane implements View {
   /** Takes the next step, or begins. */
   public void stepOnce() {
     stepping.stepOnce();
-  }
-
-  // what is shown in the middle instead of a routine
-
-  /** The routine beside its own earlier states and others. */
-  private void compare() {
-    chosen
-        .routine()
-        .ifPresent(
-            r ->
-                instead(new ComparePanel(making.comparable(r), session.now().words(), this::back)));
-  }
-
-  /** A macro becomes a script, a script a macro; asks first when something would be lost. */
-  private void turn() {
-    chosen
-        .routine()
-        .ifPresent(
-            r -> {
-              boolean toMacro = r instanceof Routine.Script;
-              Turned turned = making.turned(r);
-              if (turned.whole()) {
-                makeTurned(turned);
-              } else {
-                TurnPanel panel =
-                    new TurnPanel(turned, toMacro, () -> makeTurned(turned), this::back);
-                instead(panel);
-                panel.lookup("#turn-leave").requestFocus();
-              }
-            });
-  }
-
-  private void makeTurned(Turned turned) {
-    making.turn(turned);
-    back();
-  }
-
-  /** Takes routines up from files and texts. */
-  private void takeIn() {
-    TakeInPanel panel = takeInPanel();
-    javafx.application.Platform.runLater(panel::focusText);
-  }
-
-  private TakeInPanel takeInPanel() {
-    TakeInPanel panel =
-        new TakeInPanel(
-            session,
-            this::back,
-            id -> {
-              back();
-              choose(id);
-            });
-    instead(panel);
-    return panel;
-  }
-
-  /** Files dropped anywhere here are looked through. */
-  private void takeDrops() {
-    setOnDragOver(
-        e -> {
-          if (e.getDragboard().hasFiles()) {
-            e.acceptTransferModes(TransferMode.COPY);
-          }
-        });
-    setOnDragDropped(
-        e -> {
-          if (e.getDragboard().hasFiles()) {
-            takeInPanel().dropped(e.getDragboard());
-            e.setDropCompleted(true);
-          }
-        });
-  }
-
-  private void instead(Region panel) {
-    panel.getStyleClass().add("collect-middle");
-    setCenter(Parts.leaf(panel, true));
-  }
-
-  /** Shows the routine again. */
-  private void back() {
-    setCenter(writing);
-    chosen.routine().ifPresent(this::keysBack);
   }
 }

@@ -37,6 +37,7 @@ final class RoutineList extends VBox {
   private final ComboBox<RoutineOrder.Shown> shown =
       chooser("routine-show", RoutineOrder.Shown.values());
   private final ComboBox<RoutineOrder.By> by = chooser("routine-by", RoutineOrder.By.values());
+  private final RoutineEntries entries = new RoutineEntries();
   private Snapshot now;
   private String chosen = "";
   private boolean filling;
@@ -63,7 +64,6 @@ final class RoutineList extends VBox {
     list.setAccessibleText(Ui.text("collect.routines"));
     list.setFixedCellSize(27);
     list.setCellFactory(v -> new Cell());
-    list.setPlaceholder(Parts.wrapped(Ui.text("collect.nonefound"), "soft"));
     list.getSelectionModel().selectedItemProperty().addListener((o, a, item) -> pick());
     VBox.setVgrow(list, Priority.ALWAYS);
     shown.setAccessibleText(Ui.text("collect.show"));
@@ -84,6 +84,7 @@ final class RoutineList extends VBox {
     return box;
   }
 
+  /** Shows the routines there are. */
   void show(Snapshot snapshot) {
     boolean same =
         now != null
@@ -91,6 +92,9 @@ final class RoutineList extends VBox {
             && now.library().bindings() == snapshot.library().bindings();
     now = snapshot;
     if (!same) {
+      boolean none = now.library().routines().isEmpty();
+      list.setPlaceholder(
+          Parts.wrapped(Ui.text(none ? "collect.nothing" : "collect.nonefound"), "soft"));
       fill();
     }
   }
@@ -155,7 +159,8 @@ final class RoutineList extends VBox {
 
   private void fill() {
     List<Item> items = new ArrayList<>();
-    RoutineOrder.of(now, filter.getText(), shown.getValue(), by.getValue())
+    RoutineOrder.of(
+            entries.of(now), now.library(), filter.getText(), shown.getValue(), by.getValue())
         .forEach(
             (heading, entries) -> {
               if (!heading.isEmpty()) {

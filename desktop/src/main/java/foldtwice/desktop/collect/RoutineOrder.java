@@ -1,16 +1,12 @@
 package foldtwice.desktop.collect;
 
-import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.FoundBy;
-import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
-import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -103,13 +99,14 @@ final class RoutineOrder {
   /**
    * The routines to show under their headings, pinned ones first and those set aside last in each.
    *
+   * @param entries all of the library
    * @param typed every word of it must be in the name, the heading, the kind, the program, the tags
    *     or the triggers
    */
-  static Map<String, List<Entry>> of(Snapshot now, String typed, Shown shown, By by) {
-    Library library = now.library();
+  static Map<String, List<Entry>> of(
+      List<Entry> entries, Library library, String typed, Shown shown, By by) {
     Map<String, List<Entry>> under = new LinkedHashMap<>();
-    entries(library, now.words()).stream()
+    entries.stream()
         .filter(shown::shows)
         .filter(e -> matches(e, library, typed))
         .sorted(by.order())
@@ -126,30 +123,10 @@ final class RoutineOrder {
     return under;
   }
 
-  private static List<Entry> entries(Library library, Words words) {
-    Map<String, List<Binding>> bindings = new HashMap<>();
-    library
-        .bindings()
-        .values()
-        .forEach(b -> bindings.computeIfAbsent(b.routine(), r -> new ArrayList<>()).add(b));
-    return library.routines().values().stream()
-        .map(r -> entry(r, bindings.getOrDefault(r.id(), List.of()), words))
-        .toList();
-  }
-
-  private static Entry entry(Routine routine, List<Binding> bindings, Words words) {
-    double uses = bindings.stream().mapToDouble(Binding::usesPerWeek).sum();
-    List<String> keys =
-        bindings.stream()
-            .sorted(Comparator.comparingDouble(Binding::usesPerWeek).reversed())
-            .flatMap(b -> b.triggers().stream())
-            .map(words::trigger)
-            .distinct()
-            .toList();
-    return new Entry(routine, bindings.size(), uses, keys);
-  }
-
   private static boolean matches(Entry e, Library library, String typed) {
+    if (typed.isBlank()) {
+      return true;
+    }
     Routine r = e.routine();
     String text =
         String.join(

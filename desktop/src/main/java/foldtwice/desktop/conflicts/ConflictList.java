@@ -6,13 +6,17 @@ import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Library;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -40,7 +44,11 @@ final class ConflictList extends ListView<ConflictList.Row> {
     record One(Conflict conflict) implements Row {}
   }
 
+  /** So many are held against each other. */
+  private static final int FEW = 8;
+
   private Snapshot now;
+  private Optional<Filled> filled = Optional.empty();
 
   ConflictList() {
     setId("conflicts");
@@ -52,26 +60,66 @@ final class ConflictList extends ListView<ConflictList.Row> {
 
   /** Shows conflicts, keeping those chosen that are still there. Costs a pass over them. */
   void show(Snapshot snapshot, List<Conflict> conflicts, Grouping grouping, String filter) {
+    List<Conflict> chosen = chosen();
+    boolean same = filled.isPresent() && filled.get().isSame(snapshot, conflicts, grouping, filter);
     now = snapshot;
-    Set<Object> chosen = chosen().stream().map(Conflict::topic).collect(Collectors.toSet());
-    Map<String, List<Conflict>> groups = new LinkedHashMap<>();
+    filled = Optional.of(new Filled(snapshot.library(), conflicts, grouping, filter));
+    if (!same) {
+      fill(rows(conflicts, grouping, filter), chosen);
+    }
+    refresh(); // what they are called may be new
+  }
+
+  /** What the rows were made from. */
+  private record Filled(
+      Library library, List<Conflict> conflicts, Grouping grouping, String filter) {
+
+    /** True when other names of bindings at most would make them otherwise. */
+    boolean isSame(Snapshot now, List<Conflict> other, Grouping by, String typed) {
+      return conflicts == other
+          && grouping == by
+          && by != Grouping.ROUTINE
+          && filter.isBlank()
+          && typed.isBlank()
+          && library.applications() == now.library().applications()
+          && library.routines() == now.library().routines()
+          && library.surfaces() == now.library().surfaces();
+    }
+  }
+
+  private List<Row> rows(List<Conflict> conflicts, Grouping grouping, String filter) {
+    Function<Conflict, String> group = grouping.of(now);
+    Map<String, List<Row>> groups = new LinkedHashMap<>();
     for (Conflict c : conflicts) {
       if (matches(c, filter)) {
-        groups.computeIfAbsent(grouping.of(c, now), g -> new ArrayList<>()).add(c);
+        groups.computeIfAbsent(group.apply(c), g -> new ArrayList<>()).add(new Row.One(c));
       }
     }
     List<Row> rows = new ArrayList<>();
     groups.forEach(
         (name, some) -> {
           rows.add(new Row.Heading(name, some.size()));
-          some.forEach(c -> rows.add(new Row.One(c)));
+          rows.addAll(some);
         });
+    return rows;
+  }
+
+  /** Tells whether the trouble was chosen; a few are held against each, many looked up. */
+  private static Predicate<Conflict> stays(List<Conflict> chosen) {
+    if (chosen.size() <= FEW) {
+      return c -> chosen.stream().anyMatch(c::isTopicOf);
+    }
+    Set<Object> topics = chosen.stream().map(Conflict::topic).collect(Collectors.toSet());
+    return c -> topics.contains(c.topic());
+  }
+
+  private void fill(List<Row> rows, List<Conflict> chosen) {
     getSelectionModel().clearSelection();
     Lists.follow(getItems(), rows);
-    refresh(); // what they are called may be new
     if (!chosen.isEmpty()) {
+      Predicate<Conflict> stays = stays(chosen);
       for (int i = 0; i < rows.size(); i++) {
-        if (rows.get(i) instanceof Row.One(Conflict c) && chosen.contains(c.topic())) {
+        if (rows.get(i) instanceof Row.One(Conflict c) && stays.test(c)) {
           getSelectionModel().select(i);
         }
       }
@@ -105,13 +153,13 @@ final class ConflictList extends ListView<ConflictList.Row> {
 
   /** Those in the list that come from the same trigger of the same owner as one of them. */
   List<Conflict> ofOneCause(Conflict one) {
-    return getItems().stream()
-        .flatMap(
-            r ->
-                r instanceof Row.One(Conflict c) && c.hasCauseOf(one)
-                    ? Stream.of(c)
-                    : Stream.empty())
-        .toList();
+    List<Conflict> all = new ArrayList<>();
+    for (Row r : getItems()) {
+      if (r instanceof Row.One(Conflict c) && c.hasCauseOf(one)) {
+        all.add(c);
+      }
+    }
+    return all;
   }
 
   /** Chooses all of these that are in the list. */

@@ -10,7 +10,10 @@ import foldtwice.routine.Routine;
 import foldtwice.surface.Device;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** By what conflicts are put together in the list; within a group they stay ranked. */
 enum Grouping {
@@ -20,14 +23,20 @@ enum Grouping {
   DEVICE,
   ROUTINE;
 
-  /** The name of the group a conflict belongs to. */
-  String of(Conflict c, Snapshot now) {
+  /**
+   * Tells the name of the group a conflict belongs to; what is asked again is not looked up again.
+   */
+  Function<Conflict, String> of(Snapshot now) {
+    Map<Object, String> known = new HashMap<>();
     return switch (this) {
-      case WEIGHT -> Ui.text("conflicts.weight." + c.weight().id());
-      case KIND -> Words.kind(c.kind());
-      case PLACE -> place(c, now);
-      case DEVICE -> device(c.about().trigger(), now);
-      case ROUTINE -> routine(c, now);
+      case WEIGHT ->
+          c ->
+              known.computeIfAbsent(
+                  c.weight(), w -> Ui.text("conflicts.weight." + c.weight().id()));
+      case KIND -> c -> known.computeIfAbsent(c.kind(), k -> Words.kind(c.kind()));
+      case PLACE -> c -> place(c, now);
+      case DEVICE -> c -> device(c.about().trigger(), now);
+      case ROUTINE -> c -> routine(c, now);
     };
   }
 

@@ -72,9 +72,11 @@ public final class Frame extends StackPane implements Going {
     BorderPane.setMargin(root.getCenter(), new Insets(0, 10, 0, 0));
     root.setBottom(foot);
     getChildren().addAll(root, overlay);
-    session.nowProperty().addListener((o, a, now) -> SameKeys.during(this, () -> show(now)));
+    session
+        .nowProperty()
+        .addListener((o, before, now) -> SameKeys.during(this, () -> show(now, before)));
     session.background().showing(answer -> SameKeys.during(this, answer));
-    show(session.now());
+    show(session.now(), null);
     to(new Target.Sheet("bind"));
     sceneProperty()
         .addListener(
@@ -87,9 +89,13 @@ public final class Frame extends StackPane implements Going {
             });
   }
 
-  private void show(Snapshot now) {
+  private void show(Snapshot now, Snapshot before) {
     strip.show(now);
     foot.show(now);
+    if (before != null && now.isOnlyLookedThrough(before)) {
+      sheets.showConflicts(now);
+      return;
+    }
     sheets.show(now);
     first.show(sheets.kind().id(), now.library());
   }

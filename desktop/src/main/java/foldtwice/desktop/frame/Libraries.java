@@ -9,6 +9,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.Beginning;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -88,7 +89,7 @@ public final class Libraries {
       return Optional.empty();
     } catch (IOException e) {
       LOG.warn("no fresh copy of the demo library", e);
-      return Optional.of(Ui.text("begin.refused", e.getMessage()));
+      return Optional.of(Ui.text("begin.refused", DiskWords.says(e)));
     }
   }
 
@@ -125,7 +126,7 @@ public final class Libraries {
           LibraryStore.create(file, begun.library());
         } catch (IOException | RuntimeException e) {
           LOG.warn("a library cannot be begun", e);
-          return Optional.of(Ui.text("begin.refused", e.getMessage()));
+          return Optional.of(Ui.text("begin.refused", DiskWords.says(e)));
         }
         stage.close();
         Libraries.this.open(file);

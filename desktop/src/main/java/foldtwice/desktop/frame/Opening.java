@@ -7,6 +7,7 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.text.DiskWords;
 import foldtwice.text.Plain;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -92,8 +93,8 @@ public final class Opening {
       LOG.error("{}", Plain.of(e.getMessage()));
       refused(early.file(), e.getMessage());
     } catch (IOException e) {
-      LOG.error("{}", Plain.of(e.getMessage()));
-      fail("error.open", e.getMessage(), List.of(), () -> {});
+      LOG.error("{}", Plain.of(DiskWords.says(e)));
+      fail("error.open", DiskWords.says(e), List.of(), () -> {});
     }
   }
 
@@ -129,8 +130,8 @@ public final class Opening {
     try {
       show(LibraryStore.repair(file, System.getProperty("user.name"), Clock.systemUTC()));
     } catch (IOException | FormatException e) {
-      LOG.error("{}", Plain.of(e.getMessage()));
-      fail("error.open", e.getMessage(), List.of(), () -> {});
+      LOG.error("{}", Plain.of(DiskWords.says(e)));
+      fail("error.open", DiskWords.says(e), List.of(), () -> {});
     }
   }
 
@@ -191,8 +192,8 @@ public final class Opening {
       closing.close();
       return true;
     } catch (IOException e) {
-      LOG.error("{}", Plain.of(e.getMessage()));
-      fail("error.close", e.getMessage(), List.of(), () -> {});
+      LOG.error("{}", Plain.of(DiskWords.says(e)));
+      fail("error.close", DiskWords.says(e), List.of(), () -> {});
       return false;
     }
   }

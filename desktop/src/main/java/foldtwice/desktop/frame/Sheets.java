@@ -47,6 +47,13 @@ final class Sheets extends StackPane implements Going {
     }
   }
 
+  /** Shows what is wrong, all else being as it is shown. */
+  void showConflicts(Snapshot now) {
+    if (view != null) {
+      view.showConflicts(now);
+    }
+  }
+
   /** What is in view, if anything yet. */
   Optional<View> view() {
     return Optional.ofNullable(view);

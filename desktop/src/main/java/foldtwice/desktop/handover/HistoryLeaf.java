@@ -13,6 +13,7 @@ import foldtwice.library.file.Chronicle;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.merge.Differing;
 import foldtwice.merge.TakingBack;
+import foldtwice.text.DiskWords;
 import foldtwice.words.MergeWords;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -332,7 +333,8 @@ final class HistoryLeaf extends BorderPane {
                 LibraryStore.write(file, library, who);
                 return file;
               } catch (IOException e) {
-                throw new UncheckedIOException(Ui.text("sheets.cannot", file, e.getMessage()), e);
+                throw new UncheckedIOException(
+                    Ui.text("sheets.cannot", file, DiskWords.reason(e)), e);
               }
             },
             there -> session.say(Ui.text("said.copied", there)));

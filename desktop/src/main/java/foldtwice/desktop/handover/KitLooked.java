@@ -70,7 +70,9 @@ record KitLooked(
                       path -> chosen.getOrDefault(path, Take.BOTH));
           Taking taking = taken.by(choices);
           Library after = Helping.after(taking.merged(), with);
-          Audit then = now.after(Session.subject(after, station, here.setup().following(after)));
+          Audit then =
+              now.after(
+                  Session.subject(after, station, here.setup().following(here.library(), after)));
           Landing landing = Landing.of(now, then, taking);
           return new KitLooked(
               of,

@@ -15,6 +15,7 @@ import foldtwice.sheet.Sheet;
 import foldtwice.sheet.SheetFile;
 import foldtwice.sheet.SheetKind;
 import foldtwice.sheet.Wanted;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
@@ -318,7 +319,8 @@ final class SheetsLeaf extends BorderPane {
               try {
                 return SheetFile.write(of.sheet(), form, file);
               } catch (IOException e) {
-                throw new UncheckedIOException(Ui.text("sheets.cannot", file, e.getMessage()), e);
+                throw new UncheckedIOException(
+                    Ui.text("sheets.cannot", file, DiskWords.reason(e)), e);
               }
             },
             files -> session.say(Ui.text("said.sheet", files.getFirst().toString(), files.size())));

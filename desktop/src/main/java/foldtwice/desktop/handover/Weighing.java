@@ -48,7 +48,8 @@ record Weighing(Map<List<String>, Effect> effects) {
       Library after = Helping.after(taken.by(otherwise).merged(), with);
       Audit so =
           then.after(
-              Session.subject(after, here.keymap().station(), here.setup().following(after)));
+              Session.subject(
+                  after, here.keymap().station(), here.setup().following(here.library(), after)));
       effects.put(c.path(), new Effect(then.unlike(so).size(), so.unlike(then).size()));
     }
     return new Weighing(effects);

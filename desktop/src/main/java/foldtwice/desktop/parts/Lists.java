@@ -1,5 +1,6 @@
 package foldtwice.desktop.parts;
 
+import foldtwice.desktop.session.Question;
 import java.util.List;
 import javafx.collections.ObservableList;
 
@@ -38,8 +39,7 @@ public final class Lists {
   }
 
   /** Most of ten thousand are the very ones of before: what they hold need not be compared. */
-  @SuppressWarnings("ReferenceEquality")
   public static boolean isSame(Object a, Object b) {
-    return a == b || a.equals(b);
+    return Question.Same.is(a, b) || a.equals(b);
   }
 }

@@ -23,6 +23,7 @@ import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -36,12 +37,29 @@ public final class WhyRows {
 
   /** What was pressed on the keyboard, and one row a layer. */
   public static List<Node> layers(Explanation why, Words words, Layout layout) {
-    List<Node> rows = new ArrayList<>();
+    return lines(why, words, layout).stream().map(Line::row).toList();
+  }
+
+  /** The same in a pane, which stays as it is where it would say the same again. */
+  public static void layers(Pane pane, Explanation why, Words words, Layout layout) {
+    List<Line> lines = lines(why, words, layout);
+    Refill.with(pane, lines, () -> lines.stream().map(Line::row).toList());
+  }
+
+  /** A row before it is laid out. */
+  private record Line(String name, String says, String style) {
+    Node row() {
+      return WhyRows.row(name, "", says, style);
+    }
+  }
+
+  private static List<Line> lines(Explanation why, Words words, Layout layout) {
+    List<Line> rows = new ArrayList<>();
     String by =
         why.presses().getFirst() instanceof Motion
             ? Ui.text("happens.hand")
             : Ui.text("happens.keyboard", layout.id().toUpperCase(Locale.ROOT));
-    rows.add(row(by, "", positions(why.presses(), words), "soft"));
+    rows.add(new Line(by, positions(why.presses(), words), "soft"));
     List<String> passed = new ArrayList<>();
     for (LayerReport report : why.layers()) {
       if (report.verdict() == Explanation.Verdict.PASSES) {
@@ -56,7 +74,7 @@ public final class WhyRows {
             case CUT_SHORT, TOO_LATE, HELD_BACK, TYPING -> "costs";
             case PASSES -> "soft"; // gathered above
           };
-      rows.add(row(words.layer(report.layer()), "", words.verdict(report), style));
+      rows.add(new Line(words.layer(report.layer()), words.verdict(report), style));
     }
     passing(rows, passed, words);
     return rows;
@@ -80,9 +98,9 @@ public final class WhyRows {
   }
 
   /** Layers that let a press pass one after the other share a row. */
-  private static void passing(List<Node> rows, List<String> passed, Words words) {
+  private static void passing(List<Line> rows, List<String> passed, Words words) {
     if (!passed.isEmpty()) {
-      rows.add(row(String.join(", ", passed), "", words.passes(passed.size()), "soft"));
+      rows.add(new Line(String.join(", ", passed), words.passes(passed.size()), "soft"));
       passed.clear();
     }
   }

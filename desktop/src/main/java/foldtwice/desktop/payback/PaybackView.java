@@ -369,6 +369,9 @@ public final class PaybackView extends BorderPane implements View {
   }
 
   @Override
+  public void showConflicts(Snapshot now) {}
+
+  @Override
   public void takeKeys() {
     if (exercise.isOn()) {
       exercise.takeKeys();

@@ -12,7 +12,9 @@ import foldtwice.place.Application;
 import foldtwice.place.Context;
 import foldtwice.place.Place;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import javafx.geometry.Pos;
@@ -36,6 +38,10 @@ final class ContextsPane extends VBox {
   private final CheckBox group = new CheckBox(Ui.text("context.grouponly"));
   private final CheckBox pointer = new CheckBox(Ui.text("places.bypointer"));
   private final VBox form;
+
+  /** How many there are, by place. */
+  private final Map<Place, Integer> bindings = new HashMap<>();
+
   private Application application;
   private Optional<Context> chosen = Optional.empty();
 
@@ -75,8 +81,10 @@ final class ContextsPane extends VBox {
     chosen = other ? Optional.empty() : chosen.flatMap(c -> shown.context(c.id()));
     boolean had = Parts.hasKeys(rows);
     rows.getChildren().clear();
-    row(now, shown.name(), new Place.Whole(shown.id()), 0, "", Optional.empty());
-    shown.contexts().forEach(c -> row(now, c, 1));
+    bindings.clear();
+    now.library().bindings().values().forEach(b -> bindings.merge(b.place(), 1, Integer::sum));
+    row(shown.name(), new Place.Whole(shown.id()), 0, "", Optional.empty());
+    shown.contexts().forEach(c -> row(c, 1));
     form.setVisible(chosen.isPresent());
     chosen.ifPresent(
         c -> {
@@ -91,7 +99,7 @@ final class ContextsPane extends VBox {
     }
   }
 
-  private void row(Snapshot now, Context c, int depth) {
+  private void row(Context c, int depth) {
     List<String> kinds = new ArrayList<>();
     if (c.takesText()) {
       kinds.add(Ui.text("places.text"));
@@ -102,14 +110,11 @@ final class ContextsPane extends VBox {
       kinds.add(Ui.text("places.bypointer"));
     }
     String kind = String.join(", ", kinds);
-    row(now, c.name(), new Place.Within(application.id(), c.id()), depth, kind, Optional.of(c));
-    c.inner().forEach(i -> row(now, i, depth + 1));
+    row(c.name(), new Place.Within(application.id(), c.id()), depth, kind, Optional.of(c));
+    c.inner().forEach(i -> row(i, depth + 1));
   }
 
-  private void row(
-      Snapshot now, String says, Place place, int depth, String kind, Optional<Context> context) {
-    long bound =
-        now.library().bindings().values().stream().filter(b -> b.place().equals(place)).count();
+  private void row(String says, Place place, int depth, String kind, Optional<Context> context) {
     Region indent = new Region();
     indent.setMinWidth(depth * 16.0);
     Button choose =
@@ -127,8 +132,8 @@ final class ContextsPane extends VBox {
     if (context.isPresent() && context.equals(chosen)) {
       choose.getStyleClass().add("good");
     }
-    HBox row = new HBox(8, indent, choose, Parts.gap(), bound(bound));
-    List<Resetting.Change> changes = Resetting.changes(now.library(), place);
+    HBox row = new HBox(8, indent, choose, Parts.gap(), bound(bindings.getOrDefault(place, 0)));
+    List<Resetting.Change> changes = Resetting.changes(session.now().library(), place);
     if (!changes.isEmpty()) {
       row.getChildren()
           .add(

@@ -228,7 +228,9 @@ final class DevicePane extends VBox {
         List.of(device.id(), page, key, new Question.Same(now.library())),
         () -> {
           List<Trigger.Keys> sent = sent(now);
-          return Suggestions.forDevices(now.library(), now.stations(), nobody, 48).stream()
+          return Suggestions.forDevices(
+                  now.library(), now.stations(Optional.empty()).keymaps(), nobody, 48)
+              .stream()
               .filter(t -> !sent.contains(t))
               .limit(POOL)
               .toList();

@@ -13,6 +13,7 @@ import foldtwice.library.file.FormatException;
 import foldtwice.library.file.ProgramDescription;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -153,7 +154,7 @@ final class ImportPane extends VBox {
       }
       return read(named, Files.readAllBytes(file), asked);
     } catch (IOException e) {
-      return Read.wrong(named, e.getMessage());
+      return Read.wrong(named, DiskWords.reason(e));
     }
   }
 

@@ -13,6 +13,7 @@ import foldtwice.place.Application;
 import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.surface.Surface;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -117,7 +118,7 @@ final class PlaceActs {
           file.get(), new ProgramDescription(a, library().description(a.id())).write());
       session.say(Ui.text("said.programsaved", a.name(), file.get()));
     } catch (IOException e) {
-      session.say(Ui.text("said.notsaved", file.get(), e.getMessage()));
+      session.say(Ui.text("said.notsaved", file.get(), DiskWords.reason(e)));
     }
   }
 }

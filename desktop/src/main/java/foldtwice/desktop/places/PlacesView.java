@@ -334,6 +334,9 @@ public final class PlacesView extends BorderPane implements View {
   }
 
   @Override
+  public void showConflicts(Snapshot now) {}
+
+  @Override
   public void takeKeys() {
     list.requestFocus();
   }

@@ -16,6 +16,8 @@ final class Audits {
   /** The last one that was shown, of whatever moment and station; the next is made from it. */
   private Audit last;
 
+  private Told told = Told.NOTHING;
+
   /**
    * @param show gets what was found, if nothing else was asked since
    */
@@ -25,6 +27,7 @@ final class Audits {
             Background.Lane.AUDIT,
             found -> {
               last = found.audit();
+              told = found.told();
               show.accept(found.told());
             });
   }
@@ -32,11 +35,12 @@ final class Audits {
   /** Looks through this; what was asked before is not shown any more. */
   void look(Subject subject) {
     Supplier<Audit> audit = of(subject);
+    Told before = told;
     question.ask(
         new Question.Same(subject),
         () -> {
           Audit found = audit.get();
-          return new Looked(found, Told.of(found.conflicts(), subject.library()));
+          return new Looked(found, Told.of(found.conflicts(), subject.library(), before));
         });
   }
 

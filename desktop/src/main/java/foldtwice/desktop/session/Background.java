@@ -1,5 +1,6 @@
 package foldtwice.desktop.session;
 
+import foldtwice.text.DiskWords;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
@@ -113,8 +114,7 @@ public final class Background implements AutoCloseable {
   /** Logs what went wrong, tells the person, and returns the line. */
   String failed(Throwable fault) {
     LOG.error("in the background", fault);
-    String why =
-        Ui.text("said.failed", fault.getMessage() == null ? fault.toString() : fault.getMessage());
+    String why = Ui.text("said.failed", DiskWords.says(fault));
     say.accept(why);
     return why;
   }

@@ -21,7 +21,10 @@ import java.util.function.Supplier;
 final class Computers {
 
   private final Map<String, SimulatedComputer> computers = new LinkedHashMap<>();
-  private final Map<String, Setup> setups = new LinkedHashMap<>();
+  private final Map<String, Left> setups = new LinkedHashMap<>();
+
+  /** What is in the programs of a station, and the library that was followed so far. */
+  private record Left(Setup setup, Library followed) {}
 
   private final Supplier<Path> file;
 
@@ -30,7 +33,7 @@ final class Computers {
    */
   Computers(Library library, Supplier<Path> file) {
     this.file = file;
-    library.stations().keySet().forEach(id -> setups.put(id, Setup.of(library, id)));
+    library.stations().keySet().forEach(id -> put(id, Setup.of(library, id), library));
   }
 
   SimulatedComputer of(Library library, Station station) {
@@ -65,12 +68,15 @@ final class Computers {
 
   /** What is in the programs of a station, if the library is this one. */
   Setup setup(String station, Library library) {
-    Setup left = setups.get(station);
-    return left == null ? Setup.of(library, station) : left.following(library);
+    Left left = setups.get(station);
+    return left == null
+        ? Setup.of(library, station)
+        : left.setup().following(left.followed(), library);
   }
 
-  void put(String station, Setup setup) {
-    setups.put(station, setup);
+  /** What is in the programs of a station from now on, with this library. */
+  void put(String station, Setup setup, Library library) {
+    setups.put(station, new Left(setup, library));
   }
 
   /** By station, as things are now. */
@@ -82,6 +88,8 @@ final class Computers {
 
   /** As they were left, without following the library. */
   Map<String, Setup> left() {
-    return setups;
+    Map<String, Setup> all = new LinkedHashMap<>();
+    setups.forEach((station, left) -> all.put(station, left.setup()));
+    return all;
   }
 }

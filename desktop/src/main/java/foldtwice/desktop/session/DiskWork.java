@@ -1,6 +1,7 @@
 package foldtwice.desktop.session;
 
 import foldtwice.library.file.FormatException;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 
@@ -23,7 +24,7 @@ public interface DiskWork<T> {
     try {
       return what.work();
     } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      throw new UncheckedIOException(DiskWords.says(e), e);
     } catch (FormatException e) {
       throw new IllegalArgumentException(e.getMessage(), e);
     }

@@ -49,7 +49,8 @@ final class LiveEffects {
     }
     Library then = proposal.edit(true).on(now.library());
     Audit before = Audit.of(now.subject());
-    Subject after = Session.subject(then, now.station(), now.setup().following(then));
+    Subject after =
+        Session.subject(then, now.station(), now.setup().following(now.library(), then));
     return before.after(after).unlike(before).size();
   }
 }

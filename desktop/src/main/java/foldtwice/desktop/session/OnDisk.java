@@ -6,6 +6,7 @@ import foldtwice.library.file.Backups;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Keeping;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -205,7 +206,7 @@ public final class OnDisk {
                 Platform.runLater(
                     () -> {
                       moving = false;
-                      say.accept(Ui.text("said.failed", e.getMessage()));
+                      say.accept(Ui.text("said.failed", DiskWords.says(e)));
                     });
               }
             });

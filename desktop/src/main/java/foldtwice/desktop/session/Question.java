@@ -37,9 +37,15 @@ public final class Question<A> {
 
   /** A thing that is the same only when it is that very one: what is large and never changes. */
   public record Same(Object thing) {
+
+    /** True when two are one and the same object, whatever they hold. */
+    public static boolean is(Object one, Object other) {
+      return one == other;
+    }
+
     @Override
     public boolean equals(Object other) {
-      return other instanceof Same(Object o) && o == thing;
+      return other instanceof Same(Object o) && is(o, thing);
     }
 
     @Override

@@ -2,6 +2,7 @@ package foldtwice.desktop.session;
 
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.library.file.Disk;
+import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -36,7 +37,8 @@ public final class Saving {
                 Disk.replace(file, content.get().getBytes(StandardCharsets.UTF_8));
                 return file;
               } catch (IOException e) {
-                throw new UncheckedIOException(Ui.text("said.notsaved", file, e.getMessage()), e);
+                throw new UncheckedIOException(
+                    Ui.text("said.notsaved", file, DiskWords.reason(e)), e);
               }
             },
             there -> session.say(Ui.text("said.saved", there)));

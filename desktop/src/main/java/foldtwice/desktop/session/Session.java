@@ -422,7 +422,7 @@ public final class Session implements AutoCloseable {
     Snapshot stale = now();
     boolean here = stale != null && stale.station().id().equals(station.id());
     Setup setup = computers.setup(station.id(), library);
-    computers.put(station.id(), setup);
+    computers.put(station.id(), setup, library);
     Known known = StandIns.around(computers.of(library, station).programs(), library);
     now.set(
         new Snapshot(
@@ -472,7 +472,7 @@ public final class Session implements AutoCloseable {
   }
 
   private void setUp(Setup next) {
-    computers.put(now().station().id(), next);
+    computers.put(now().station().id(), next, now().library());
     if (mayWrite()) {
       remember();
     }

@@ -1,5 +1,6 @@
 package foldtwice.desktop.session;
 
+import foldtwice.atlas.Troubles;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
@@ -15,6 +16,7 @@ import foldtwice.resolve.Keymap;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -69,20 +71,48 @@ public record Snapshot(
     return told.all();
   }
 
+  /** The same by the claims that have a part in them. */
+  public Troubles troubles() {
+    return told.troubles();
+  }
+
   /** Conflicts somebody lives with. */
   public List<Conflict> accepted() {
     return told.accepted();
   }
 
-  /** The keymaps of all stations, the one in view first; costs compiling the others. */
-  public List<Keymap> stations() {
+  /**
+   * The keymaps of all stations, the one in view first; costs compiling the others.
+   *
+   * @param before those of a library, which are followed where they can be
+   */
+  public Stations stations(Optional<Stations> before) {
     List<Keymap> all = new ArrayList<>(List.of(keymap));
     for (Station s : library.stations().values()) {
       if (!s.equals(station)) {
-        all.add(Keymap.of(library, s));
+        all.add(
+            before
+                .flatMap(b -> b.of(s).map(k -> k.following(b.library, library)))
+                .orElseGet(() -> Keymap.of(library, s)));
       }
     }
-    return all;
+    return new Stations(library, all);
+  }
+
+  /** The keymaps of a library on its stations. */
+  public record Stations(Library library, List<Keymap> keymaps) {
+    private Optional<Keymap> of(Station station) {
+      return keymaps.stream().filter(k -> k.station().equals(station)).findFirst();
+    }
+  }
+
+  /** True when nothing but what is wrong was told anew since another moment. */
+  public boolean isOnlyLookedThrough(Snapshot since) {
+    return Question.Same.is(library, since.library)
+        && Question.Same.is(keymap, since.keymap)
+        && Question.Same.is(setup, since.setup)
+        && Question.Same.is(known, since.known)
+        && station.equals(since.station);
   }
 
   /** How ready a binding is on the station. */
@@ -98,6 +128,11 @@ public record Snapshot(
   /** The conflicts a binding has a part in, the heaviest first. */
   public List<Conflict> conflictsOf(String binding) {
     return told.byBinding().getOrDefault(binding, List.of());
+  }
+
+  /** Those of every binding that has a part in any; where nothing new was told, the very same. */
+  public Map<String, List<Conflict>> conflictsByBinding() {
+    return told.byBinding();
   }
 
   public Words words() {

@@ -1,6 +1,6 @@
 package foldtwice.desktop.session;
 
-import foldtwice.words.Texts;
+import foldtwice.text.Texts;
 
 /** The texts of the interface, from the bundle {@code foldtwice/desktop/Ui.properties}. */
 public final class Ui {

@@ -1,6 +1,8 @@
 package foldtwice.desktop.standin;
 
+import foldtwice.desktop.session.Question;
 import foldtwice.run.Program;
+import foldtwice.standin.base.StandIn;
 import foldtwice.standin.copystand.Copystand;
 import foldtwice.standin.desk.Desk;
 import foldtwice.standin.muniment.Muniment;
@@ -10,10 +12,14 @@ import foldtwice.standin.tagpress.Tagpress;
 import foldtwice.standin.trackway.Trackway;
 import foldtwice.standin.vasculum.Register;
 import foldtwice.standin.vasculum.Vasculum;
+import java.util.List;
 import javafx.scene.layout.StackPane;
 
 /** A small picture of a stand-in that shows what a run changed. */
 public final class Preview extends StackPane {
+
+  /** What the picture was made of; empty when it stands for nothing that can be told again. */
+  private List<Object> shown = List.of();
 
   public Preview() {
     setMinSize(0, 0);
@@ -26,6 +32,22 @@ public final class Preview extends StackPane {
    * @param before the program as it was before the run; null when nothing was run
    */
   public void show(Program program, Program before) {
+    List<Object> now =
+        program instanceof StandIn<?> s
+            ? List.of(
+                new Question.Same(s),
+                s.document(),
+                s.place(),
+                s.dialog(),
+                before instanceof StandIn<?> b ? b.document() : "")
+            : List.of();
+    if (now.isEmpty() || !now.equals(shown)) {
+      shown = now;
+      draw(program, before);
+    }
+  }
+
+  private void draw(Program program, Program before) {
     switch (program) {
       case Tagpress t -> {
         SheetPicture picture = new SheetPicture(t, false);

@@ -22,6 +22,7 @@ import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.standin.Checks;
+import foldtwice.text.DiskWords;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.CheckWords;
 import java.io.IOException;
@@ -310,7 +311,7 @@ final class ChecksPane extends VBox {
       } catch (FormatException e) {
         wrong.setText(e.in(file.getFileName().toString()).getMessage());
       } catch (IOException e) {
-        wrong.setText(Ui.text("checks.unreadable", file, e.getMessage()));
+        wrong.setText(Ui.text("checks.unreadable", file, DiskWords.reason(e)));
       }
     }
   }

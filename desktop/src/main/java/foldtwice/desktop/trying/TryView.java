@@ -136,6 +136,9 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
   }
 
   @Override
+  public void showConflicts(Snapshot now) {}
+
+  @Override
   public void takeKeys() {
     programs.takeKeys();
   }
@@ -261,6 +264,8 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
       session.recorder().start(programs.program());
       recording.begin();
       programs.takeKeys();
+    } else {
+      session.say(Ui.text("try.norecord"));
     }
   }
 

@@ -12,6 +12,14 @@ public interface View {
   /** Shows what there is now. Called when it comes into view, and at every change while it is. */
   void show(Snapshot now);
 
+  /**
+   * Shows what is wrong, which was told anew while all else is as it was shown last. A view that
+   * does not say what is wrong has nothing to do.
+   */
+  default void showConflicts(Snapshot now) {
+    show(now);
+  }
+
   /** Gives the keys to where the work in it begins. */
   void takeKeys();
 

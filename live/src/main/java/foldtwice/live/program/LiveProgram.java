@@ -46,8 +46,11 @@ public final class LiveProgram implements Program {
   /** How long a dialog that is to be read may take, in milliseconds. */
   private static final long READS = 8_000;
 
-  /** How long a dialog may take to come to the front, and then to close, in milliseconds. */
-  private static final long CLOSES = 5_000;
+  /** How long a dialog may take to come to the front and to close, in milliseconds. */
+  private static final long CLOSES = 10_000;
+
+  /** How long after one try to close it the next one follows, in milliseconds. */
+  private static final long AGAIN = 400;
 
   private final Bus bus;
   private final long process;
@@ -349,31 +352,33 @@ public final class LiveProgram implements Program {
             return Reply.QUIET;
           }
           String title = open.get().name();
-          if (display.isPresent()) {
-            Optional<Display.Window> mine =
-                display.get().windows().stream()
-                    .filter(w -> w.process() == process && w.title().equals(title))
-                    .findFirst();
-            mine.ifPresent(display.get()::raise);
-            long end = System.nanoTime() + CLOSES * 1_000_000;
-            while (mine.isPresent() && System.nanoTime() < end) {
-              Optional<Display.Window> front = display.get().front();
-              if (front.equals(mine)) {
-                display.get().strike(Press.of(KeyCode.ESCAPE));
-                break;
-              }
-              Menus.pause();
-            }
-          }
           long end = System.nanoTime() + CLOSES * 1_000_000;
+          long next = System.nanoTime();
           while (windows.dialog().filter(d -> d.ref().equals(open.get().ref())).isPresent()) {
             if (System.nanoTime() > end) {
               return new Reply.Refused(Say.text("closed", title), Say.text("isopen", title));
+            }
+            if (System.nanoTime() >= next && display.isPresent()) {
+              escape(display.get(), title); // one that was not heard is lost: again
+              next = System.nanoTime() + AGAIN * 1_000_000;
             }
             Menus.pause();
           }
           return new Reply.Done(List.of(new Change(Looking.DIALOG, title, "")));
         });
+  }
+
+  /** Presses Escape in a window that is in front, or brings it there. */
+  private void escape(Display display, String title) throws BusException {
+    Optional<Display.Window> mine =
+        display.windows().stream()
+            .filter(w -> w.process() == process && w.title().equals(title))
+            .findFirst();
+    if (mine.isPresent() && display.front().equals(mine)) {
+      display.strike(Press.of(KeyCode.ESCAPE));
+    } else {
+      mine.ifPresent(display::raise);
+    }
   }
 
   @Override

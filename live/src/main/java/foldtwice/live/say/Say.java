@@ -1,6 +1,6 @@
 package foldtwice.live.say;
 
-import foldtwice.words.Texts;
+import foldtwice.text.Texts;
 
 /** The texts of live. */
 public final class Say {

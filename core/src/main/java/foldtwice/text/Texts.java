@@ -1,4 +1,4 @@
-package foldtwice.words;
+package foldtwice.text;
 
 import java.text.MessageFormat;
 import java.util.Locale;

@@ -1,0 +1,178 @@
+package foldtwice.desktop.bind;
+
+import foldtwice.binding.Binding;
+import foldtwice.binding.Family;
+import foldtwice.desktop.parts.Batched;
+import foldtwice.desktop.parts.Lists;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Difference;
+import foldtwice.ready.Outlook;
+import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import javafx.collections.ObservableList;
+
+/**
+ * The bindings of a library as rows, in its order. An edit makes anew only the rows it touches, so
+ * that a library of ten thousand bindings follows at once.
+ */
+final class Rows {
+
+  private final Batched<Row> all = new Batched<>();
+  private final Map<String, Integer> at = new HashMap<>();
+  private Snapshot shown;
+
+  /** Those that have a numbered slot: it depends on the bindings before them. */
+  private Set<String> inSlots = Set.of();
+
+  /** By binding, its part in a family. */
+  private Map<String, String> families = Map.of();
+
+  /** To be shown, and changed here only. */
+  ObservableList<Row> all() {
+    return all;
+  }
+
+  boolean has(String binding) {
+    return at.containsKey(binding);
+  }
+
+  /** The row of a binding that is there. */
+  Optional<Row> of(String binding) {
+    return Optional.ofNullable(at.get(binding)).map(all::get);
+  }
+
+  /** Shows another moment. */
+  void show(Snapshot now) {
+    List<Difference<Binding>> bindings =
+        shown == null
+            ? List.of()
+            : Difference.between(shown.library().bindings(), now.library().bindings(), Binding::id);
+    Set<String> before = inSlots;
+    if (shown == null || !isSameAround(now) || bindings.stream().anyMatch(this::isNumbered)) {
+      inSlots = Outlook.inSlots(now.library());
+    }
+    if (shown != null && isSameAround(now) && isSameOrder(now)) {
+      Words words = now.words();
+      Map<Integer, Row> fresh = new TreeMap<>();
+      for (String id : touched(now, bindings, before)) {
+        Row row = Row.of(now.library().bindings().get(id), family(id), now, words);
+        if (!row.equals(all.get(at.get(id)))) {
+          fresh.put(at.get(id), row);
+        }
+      }
+      all.put(fresh);
+    } else {
+      fill(now);
+    }
+    shown = now;
+  }
+
+  private void fill(Snapshot now) {
+    families = families(now);
+    Words words = now.words();
+    List<Row> next = new ArrayList<>(now.library().bindings().size());
+    at.clear();
+    for (Binding b : now.library().bindings().values()) {
+      at.put(b.id(), next.size());
+      next.add(Row.of(b, family(b.id()), now, words));
+    }
+    Lists.follow(all, next);
+  }
+
+  private String family(String binding) {
+    return families.getOrDefault(binding, "");
+  }
+
+  private static Map<String, String> families(Snapshot now) {
+    Map<String, String> families = new HashMap<>();
+    for (Family f : now.library().families().values()) {
+      for (int i = 0; i < f.members().size(); i++) {
+        families.put(
+            f.members().get(i), Ui.text("register.family", i + 1, f.members().size(), f.name()));
+      }
+    }
+    return families;
+  }
+
+  /** True when what every row is read against is as it was. */
+  private boolean isSameAround(Snapshot now) {
+    return shown.station().equals(now.station())
+        && shown.library().families().equals(now.library().families())
+        && shown.library().routines().equals(now.library().routines())
+        && shown.library().applications().equals(now.library().applications());
+  }
+
+  /** True when the same bindings stand in the same order. */
+  private boolean isSameOrder(Snapshot now) {
+    if (now.library().bindings().size() != all.size()) {
+      return false;
+    }
+    int i = 0;
+    for (String id : now.library().bindings().keySet()) {
+      if (!all.get(i++).binding().id().equals(id)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** True when a numbered slot may have come free or been taken. */
+  private boolean isNumbered(Difference<Binding> change) {
+    return Stream.concat(change.was().stream(), change.is().stream())
+        .flatMap(b -> b.place().applicationId().stream())
+        .map(shown.library().applications()::get)
+        .filter(Objects::nonNull)
+        .flatMap(a -> a.ways().stream())
+        .anyMatch(w -> w.slots() > 0);
+  }
+
+  /** The ids of the bindings whose rows are not as they were. */
+  private Set<String> touched(
+      Snapshot now, List<Difference<Binding>> bindings, Set<String> slotsBefore) {
+    Set<String> touched = new HashSet<>();
+    bindings.forEach(d -> d.is().ifPresent(b -> touched.add(b.id())));
+    differing(slotsBefore, inSlots, touched);
+    unlike(shown.library().proofs(), now.library().proofs(), touched);
+    unlike(shown.conflictsByBinding(), now.conflictsByBinding(), touched);
+    if (!Lists.isSame(shown.setup(), now.setup())) {
+      for (Binding b : now.library().bindings().values()) {
+        if (!now.setup().isSameFor(b, shown.setup())) {
+          touched.add(b.id());
+        }
+      }
+    }
+    touched.removeIf(id -> !at.containsKey(id));
+    return touched;
+  }
+
+  private static void differing(Set<String> a, Set<String> b, Set<String> into) {
+    if (!a.equals(b)) {
+      a.stream().filter(id -> !b.contains(id)).forEach(into::add);
+      b.stream().filter(id -> !a.contains(id)).forEach(into::add);
+    }
+  }
+
+  private static <T> void unlike(Map<String, T> was, Map<String, T> is, Set<String> into) {
+    if (was == is) {
+      return;
+    }
+    is.forEach(
+        (id, value) -> {
+          T before = was.get(id);
+          if (before == null || !Lists.isSame(before, value)) {
+            into.add(id);
+          }
+        });
+    was.keySet().stream().filter(id -> !is.containsKey(id)).forEach(into::add);
+  }
+}

@@ -1,0 +1,33 @@
+package foldtwice.desktop.parts;
+
+import java.util.List;
+import java.util.function.Supplier;
+import javafx.scene.Node;
+import javafx.scene.layout.Pane;
+
+/**
+ * Fills panes, and leaves one alone that shows the very thing already: nodes cost more than data.
+ */
+public final class Refill {
+
+  private static final Object KEY = new Object();
+
+  private Refill() {}
+
+  /**
+   * Fills a pane, unless it was filled last with the same and still is.
+   *
+   * @param what all that the nodes are made from
+   */
+  public static void with(Pane pane, Object what, Supplier<? extends List<? extends Node>> nodes) {
+    if (pane.getProperties().get(KEY) instanceof Filled(Object last, List<Node> there)
+        && last.equals(what)
+        && there.equals(pane.getChildren())) {
+      return;
+    }
+    pane.getChildren().setAll(nodes.get());
+    pane.getProperties().put(KEY, new Filled(what, List.copyOf(pane.getChildren())));
+  }
+
+  private record Filled(Object what, List<Node> there) {}
+}

@@ -1,0 +1,299 @@
+package foldtwice.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import foldtwice.library.Beginning;
+import foldtwice.library.Edit;
+import foldtwice.library.Library;
+import foldtwice.library.Returning;
+import foldtwice.library.file.LibraryStore;
+import foldtwice.trigger.Shape;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Window;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * Law: every button that is seen, pressed with the space bar, shows that something happened; what
+ * it changed can be taken back, and is kept as it is shown.
+ */
+class EveryButtonTest {
+
+  @TempDir Path folder;
+
+  /** Every place of the window with buttons of its own, by how one comes there. */
+  private static Map<String, Opening> places() {
+    Map<String, Opening> all = new LinkedHashMap<>();
+    all.put("bind", h -> h.click("#tab-bind"));
+    all.put("bind, a family", h -> then(h, "bind", "family-open"));
+    all.put("bind, not a key", h -> then(h, "bind", "other-trigger"));
+    for (String routine : List.of("shift boxes", "stair boxes", "open loans", "straighten")) {
+      all.put("collect, " + routine, h -> h.routine(routine));
+    }
+    all.put(
+        "collect, taking in",
+        h -> {
+          h.routine("shift boxes");
+          h.space("#take-in");
+        });
+    for (int row : new int[] {1, 3, 8, 12, 13, 15, 17}) {
+      all.put(
+          "places, row " + row,
+          h -> {
+            h.press(KeyCode.F12);
+            h.press(KeyCode.HOME);
+            for (int i = 0; i < row; i++) {
+              h.press(KeyCode.DOWN);
+            }
+          });
+    }
+    all.putAll(tabs());
+    all.put("conflicts, settling", h -> then(h, "conflicts", "settle"));
+    for (String leaf : List.of("kits", "compare", "history")) {
+      all.put("handover, " + leaf, h -> then(h, "handover", "handover-" + leaf));
+    }
+    all.put(
+        "collect, a run",
+        h -> {
+          h.routine("shift boxes");
+          h.space("#step-routine");
+        });
+    all.put("places, a program of one's own", h -> thenPlaces(h, "new-application"));
+    all.put("places, a station of one's own", h -> thenPlaces(h, "new-station"));
+    all.put("try, checks", h -> then(h, "try", "try-side-checks"));
+    return all;
+  }
+
+  private static Map<String, Opening> tabs() {
+    Map<String, Opening> all = new LinkedHashMap<>();
+    for (String tab :
+        List.of(
+            "places",
+            "collect",
+            "bind",
+            "atlas",
+            "conflicts",
+            "try",
+            "plan",
+            "payback",
+            "handover")) {
+      all.put(tab, h -> h.click("#tab-" + tab));
+    }
+    return all;
+  }
+
+  /** Those that choose what is chosen already where they are met first. */
+  private static final Set<String> IS_CHOSEN =
+      Set.of("context-\u2026", "atlas-spot-\u2026", "face-noicon", "pad-\u2026", "choice-\u2026");
+
+  private interface Opening {
+    void open(Hands hands);
+  }
+
+  private static void thenPlaces(Hands hands, String button) {
+    hands.press(KeyCode.F12);
+    hands.space("#" + button);
+  }
+
+  private static void then(Hands hands, String tab, String button) {
+    hands.click("#tab-" + tab);
+    if (buttons(hands).contains(button)) { // else it is open already
+      hands.space("#" + button);
+    }
+  }
+
+  private final List<String> dead = new ArrayList<>();
+  private final List<String> stuck = new ArrayList<>();
+  private final Set<String> pressed = new TreeSet<>();
+  private Hands hands;
+  private Library first;
+  private int windows;
+
+  /** The library that is opened; the demo where there is none. */
+  private Optional<Library> library = Optional.empty();
+
+  @Test
+  void showsWhatItDoesAndCanBeTakenBack() throws Exception {
+    pressAll(places());
+    assertThat(pressed).hasSizeGreaterThan(110);
+  }
+
+  @Test
+  void alsoWhereThereIsNothingYet() throws Exception {
+    library =
+        Optional.of(
+            new Beginning(
+                    "Nothing yet", "This computer", "de", Shape.ISO, Beginning.desktop("logo"))
+                .library());
+    pressAll(tabs());
+    assertThat(pressed).hasSizeGreaterThan(40);
+  }
+
+  private void pressAll(Map<String, Opening> places) throws Exception {
+    for (Map.Entry<String, Opening> place : places.entrySet()) {
+      begin();
+      try {
+        press(place.getKey(), place.getValue());
+      } finally {
+        hands.close();
+      }
+    }
+    System.out.println(pressed.size() + " buttons pressed: " + pressed);
+    assertThat(dead).as("shown to have happened").isEmpty();
+    assertThat(stuck).as("taken back").isEmpty();
+  }
+
+  /** A window of its own: what a button before it left open does not count. */
+  private void begin() throws Exception {
+    Path its = Files.createDirectory(folder.resolve("window-" + windows++));
+    if (library.isPresent()) {
+      LibraryStore.create(its.resolve("fernhollow.json"), library.get());
+    }
+    hands = Hands.open(its);
+    hands.hurry();
+    first = hands.session.now().library();
+    Hands.ask(
+        () -> {
+          Hands.FAULTS.read();
+          return true;
+        });
+  }
+
+  private boolean isAsBefore(String seen) {
+    return seen(hands).equals(seen) && hands.session.now().library().equals(first);
+  }
+
+  /** One of many alike stands for all: icons, pages, places, keys of devices. */
+  private static String kind(String id) {
+    return id.replaceFirst(
+        "^(icon|choice|atlas-page|atlas-spot|place|context|dial|device|plugged|pad|try|picker|family)-.*",
+        "$1-\u2026");
+  }
+
+  /** To where a button is, in a new window where the last one does not lead there any more. */
+  private void comeBack(Opening place, String id) throws Exception {
+    try {
+      place.open(hands);
+      if (buttons(hands).contains(id)) {
+        return;
+      }
+    } catch (AssertionError left) {
+      // a button before has led elsewhere
+    }
+    hands.close();
+    begin();
+    place.open(hands);
+  }
+
+  private void press(String name, Opening place) throws Exception {
+    place.open(hands);
+    for (String id : buttons(hands)) {
+      if (!pressed.add(kind(id))) {
+        continue;
+      }
+      comeBack(place, id);
+      hands.choosing(folder.resolve("asked-" + id));
+      hands.giveKeys("#" + id);
+      hands.settle();
+      String before = seen(hands);
+      hands.press(KeyCode.SPACE);
+      for (int i = 0; i < 40 && isAsBefore(before); i++) {
+        hands.pause(25); // what is on disk or looked up comes when it is there
+      }
+      if (isAsBefore(before) && !IS_CHOSEN.contains(kind(id))) {
+        dead.add(name + ": " + id);
+      }
+      assertThat(Hands.ask(() -> Hands.FAULTS.lastProperty().get())).as(id).isEmpty();
+      hands.press(KeyCode.ESCAPE);
+      if (!takenBack(hands, first)) {
+        stuck.add(name + ": " + id);
+        hands.close();
+        begin();
+      }
+    }
+  }
+
+  /** Takes back until nothing is left to take back; true when all is as it was. */
+  private static boolean takenBack(Hands hands, Library first) {
+    return Hands.ask(
+        () -> {
+          while (hands.session.now().undoable().isPresent()) {
+            hands.session.undo();
+          }
+          Library now = hands.session.now().library();
+          return Returning.to(now, first) instanceof Edit.Together(List<Edit> left)
+              && left.isEmpty(); // but for facts, such as that a binding was seen to fire
+        });
+  }
+
+  private static List<String> buttons(Hands hands) {
+    return Hands.ask(
+        () -> {
+          List<String> ids = new ArrayList<>();
+          walk(
+              hands.scene().getRoot(),
+              n -> {
+                boolean button = n instanceof ButtonBase && n.getId() != null && !n.isDisabled();
+                boolean chosen =
+                    n instanceof ToggleButton t && t.isSelected() && !(n instanceof CheckBox);
+                if (button && !chosen && n.getId().matches("[a-z][a-z-]*")) {
+                  ids.add(n.getId());
+                }
+              });
+          return ids;
+        });
+  }
+
+  private interface Visit {
+    void node(Node node);
+  }
+
+  private static void walk(Node node, Visit visit) {
+    if (node.isVisible()) {
+      visit.node(node);
+      if (node instanceof Parent parent) {
+        parent.getChildrenUnmodifiable().forEach(c -> walk(c, visit));
+      }
+    }
+  }
+
+  /** All that a person can see of the window: texts, states, where the keys are, what popped up. */
+  private static String seen(Hands hands) {
+    return Hands.ask(
+        () -> {
+          StringBuilder all = new StringBuilder();
+          walk(
+              hands.scene().getRoot(),
+              n -> {
+                if (n instanceof Labeled l) {
+                  all.append(l.getText()).append('|');
+                } else if (n instanceof TextInputControl t) {
+                  all.append(t.getText()).append('|');
+                }
+                all.append(n.getPseudoClassStates()).append(n.getStyleClass());
+              });
+          return all.append(Window.getWindows().size())
+              .append(hands.scene().getStylesheets())
+              .append(Clipboard.getSystemClipboard().getString())
+              .append(hands.session.saidProperty().get())
+              .toString();
+        });
+  }
+}

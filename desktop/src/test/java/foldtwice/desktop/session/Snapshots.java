@@ -1,0 +1,40 @@
+package foldtwice.desktop.session;
+
+import foldtwice.conflict.Audit;
+import foldtwice.known.Known;
+import foldtwice.library.Library;
+import foldtwice.place.Station;
+import foldtwice.ready.Heard;
+import foldtwice.ready.Setup;
+import foldtwice.resolve.Keymap;
+import foldtwice.standin.StandIns;
+import java.util.Optional;
+
+/** Moments as a session makes them, without a window. */
+public final class Snapshots {
+
+  private Snapshots() {}
+
+  /** A moment right after an edit: what is wrong is still told of another, if there was one. */
+  public static Snapshot edited(
+      Library library, Station station, Setup setup, Optional<Snapshot> before) {
+    Keymap keymap = Keymap.of(library, station);
+    Known known = StandIns.around(station, library);
+    return new Snapshot(
+        library,
+        station,
+        keymap,
+        before.map(Snapshot::told).orElse(Told.NOTHING),
+        false,
+        setup,
+        new Lazy<>(() -> Heard.of(library, keymap, setup)),
+        known,
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  /** The same moment, looked through. */
+  public static Snapshot looked(Snapshot now) {
+    return now.with(Told.of(Audit.of(now.subject()).conflicts(), now.library(), now.told()));
+  }
+}
