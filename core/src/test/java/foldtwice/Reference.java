@@ -21,7 +21,9 @@ import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.function.Predicate;
@@ -43,6 +45,10 @@ public final class Reference {
   private final Application application;
   private final Layout layout;
   private final List<Wish> wishes = new ArrayList<>();
+
+  // the same is asked at every press; worked out once, as slow and simple as before
+  private final Map<Trigger, List<List<Signal>>> ways = new HashMap<>();
+  private final Map<String, List<String>> outwards = new HashMap<>();
 
   /** All of the library, whose only application is {@code app}. */
   public Reference(Library library, Station station) {
@@ -160,6 +166,10 @@ public final class Reference {
 
   /** A context and those around it. */
   private List<String> outwards(String context) {
+    return outwards.computeIfAbsent(context, this::around);
+  }
+
+  private List<String> around(String context) {
     List<String> found = new ArrayList<>();
     String now = context;
     while (now != null) {
@@ -177,6 +187,10 @@ public final class Reference {
 
   /** The ways to make a trigger. */
   public List<List<Signal>> ways(Trigger trigger) {
+    return ways.computeIfAbsent(trigger, this::worked);
+  }
+
+  private List<List<Signal>> worked(Trigger trigger) {
     List<List<Signal>> ways = new ArrayList<>();
     ways.add(List.of());
     switch (trigger) {
@@ -241,7 +255,8 @@ public final class Reference {
   }
 
   private boolean isMade(Wish w, List<Signal> presses, Place state) {
-    return ways(w.trigger).stream().anyMatch(y -> y.equals(presses) && isHeard(w, y, state));
+    return rank(w, state) >= 0
+        && ways(w.trigger).stream().anyMatch(y -> y.equals(presses) && isHeard(w, y, state));
   }
 
   /** Clauses 5 and 10. */
@@ -267,13 +282,12 @@ public final class Reference {
   }
 
   /** Clause 4: whether something longer is still to be waited for. */
-  private boolean waits(List<Signal> presses, Place state) {
-    List<Wish> first = first(presses, state);
+  private boolean waits(List<Signal> presses, Place state, List<Wish> first) {
     if (first.stream().anyMatch(w -> w.trigger instanceof Trigger.Held)) {
       return false;
     }
     for (Wish w : wishes) {
-      for (List<Signal> way : ways(w.trigger)) {
+      for (List<Signal> way : rank(w, state) < 0 ? List.<List<Signal>>of() : ways(w.trigger)) {
         if (way.size() > presses.size()
             && way.subList(0, presses.size()).equals(presses)
             && isHeard(w, way, state)
@@ -301,11 +315,11 @@ public final class Reference {
         continue;
       }
       if (!(heard instanceof Press)) {
-        said.add(decided(List.of(heard), state));
+        said.add(decided(first(List.of(heard), state)));
         continue;
       }
       if (!pending.isEmpty() && isKept(heard)) { // clause 15
-        said.add(decided(List.of(heard), state));
+        said.add(decided(first(List.of(heard), state)));
         continue;
       }
       pending.add(heard);
@@ -341,12 +355,12 @@ public final class Reference {
     List<Signal> rest = pending;
     while (!rest.isEmpty()) {
       List<Wish> first = first(rest, state);
-      boolean waits = waits(rest, state);
+      boolean waits = waits(rest, state, first);
       if (waits && !timeIsUp) {
         return rest;
       }
       if (!first.isEmpty() && !(waits && first.size() > 1)) {
-        said.add(decided(rest, state));
+        said.add(decided(first));
         return new ArrayList<>();
       }
       rest = breakOff(rest, state, said);
@@ -358,8 +372,9 @@ public final class Reference {
   private List<Signal> breakOff(List<Signal> strokes, Place state, List<String> said) {
     for (int n = strokes.size() - 1; n > 0; n--) {
       List<Signal> some = strokes.subList(0, n);
-      if (first(some, state).size() == 1 && waits(some, state)) {
-        said.add(decided(some, state));
+      List<Wish> whole = first(some, state);
+      if (whole.size() == 1 && waits(some, state, whole)) {
+        said.add(decided(whole));
         return strokes.subList(n, strokes.size());
       }
     }
@@ -368,8 +383,7 @@ public final class Reference {
     return strokes.subList(1, strokes.size());
   }
 
-  private String decided(List<Signal> presses, Place state) {
-    List<Wish> first = first(presses, state);
+  private static String decided(List<Wish> first) {
     if (first.isEmpty()) {
       return "-";
     }

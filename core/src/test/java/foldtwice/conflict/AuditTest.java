@@ -62,7 +62,7 @@ class AuditTest {
       List<Conflict> anew =
           Auditor.audit(audit.subject().with(next, Keymap.of(next, keymap.station())));
       assertThat(new HashSet<>(audit.conflicts()))
-          .as(edit.toString())
+          .as(edit::toString)
           .isEqualTo(new HashSet<>(anew));
       assertThat(audit.conflicts()).hasSameSizeAs(anew).isSortedAccordingTo(Auditor.HEAVIEST_FIRST);
       library = next;

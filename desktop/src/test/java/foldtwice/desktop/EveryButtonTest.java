@@ -189,6 +189,9 @@ class EveryButtonTest {
 
   /** To where a button is, in a new window where the last one does not lead there any more. */
   private void comeBack(Opening place, String id) throws Exception {
+    if (buttons(hands).contains(id)) {
+      return;
+    }
     try {
       place.open(hands);
       if (buttons(hands).contains(id)) {
@@ -211,14 +214,16 @@ class EveryButtonTest {
       comeBack(place, id);
       hands.choosing(folder.resolve("asked-" + id));
       hands.giveKeys("#" + id);
-      hands.settle();
+      hands.quiet(); // else what is seen next may come of what was pressed before
       String before = seen(hands);
       hands.press(KeyCode.SPACE);
-      for (int i = 0; i < 40 && isAsBefore(before); i++) {
-        hands.pause(25); // what is on disk or looked up comes when it is there
-      }
-      if (isAsBefore(before) && !IS_CHOSEN.contains(kind(id))) {
-        dead.add(name + ": " + id);
+      if (!IS_CHOSEN.contains(kind(id))) {
+        for (int i = 0; i < 400 && isAsBefore(before); i++) {
+          hands.pause(25); // what is on disk or looked up comes when it is there
+        }
+        if (isAsBefore(before)) {
+          dead.add(name + ": " + id);
+        }
       }
       assertThat(Hands.ask(() -> Hands.FAULTS.lastProperty().get())).as(id).isEmpty();
       hands.press(KeyCode.ESCAPE);

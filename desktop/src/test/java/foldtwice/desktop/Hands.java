@@ -5,6 +5,7 @@ import foldtwice.desktop.begin.Lately;
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.frame.Libraries;
 import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.FileAsking;
 import foldtwice.desktop.session.Session;
@@ -177,6 +178,27 @@ final class Hands implements AutoCloseable {
   /** From now on as fast as frames are drawn, whatever has come of an act. */
   void hurry() {
     frames = 1;
+  }
+
+  /**
+   * Lets what has been asked in the background be answered, and what is asked then. Plans, real
+   * programs and what nobody waits for are not waited for.
+   */
+  void quiet() {
+    for (int turn = 0; turn < 2; turn++) {
+      for (Lane lane : List.of(Lane.AUDIT, Lane.WORK, Lane.TRIAL, Lane.READING)) {
+        CountDownLatch answered = new CountDownLatch(1);
+        run(() -> session.background().once(lane, () -> true, all -> answered.countDown()));
+        try {
+          if (!answered.await(PATIENCE_MILLIS, TimeUnit.MILLISECONDS)) {
+            throw new AssertionError("no answer from " + lane);
+          }
+        } catch (InterruptedException e) {
+          throw new AssertionError(e);
+        }
+      }
+    }
+    settle();
   }
 
   /** Lets events, layout and frames go by. */

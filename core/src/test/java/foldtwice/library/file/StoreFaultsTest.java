@@ -57,7 +57,7 @@ class StoreFaultsTest {
   }
 
   private static void waitUntil(BooleanSupplier holds) throws InterruptedException {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
     while (!holds.getAsBoolean()) {
       assertThat(System.nanoTime()).as("waited in vain").isLessThan(end);
       Thread.sleep(20);

@@ -44,6 +44,9 @@ final class ConflictList extends ListView<ConflictList.Row> {
     record One(Conflict conflict) implements Row {}
   }
 
+  /** Kept for the bar that scrolls, in pixels. */
+  private static final double BAR = 16;
+
   /** So many are held against each other. */
   private static final int FEW = 8;
 
@@ -56,6 +59,7 @@ final class ConflictList extends ListView<ConflictList.Row> {
     getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
     setCellFactory(v -> new Cell());
     setPlaceholder(Parts.wrapped(Ui.text("conflicts.none"), "soft"));
+    widthProperty().addListener(o -> refresh()); // as high as it is wide
   }
 
   /** Shows conflicts, keeping those chosen that are still there. Costs a pass over them. */
@@ -212,6 +216,16 @@ final class ConflictList extends ListView<ConflictList.Row> {
         }
         case Row.One(Conflict c) -> setGraphic(one(c));
       }
+    }
+
+    /** As high as what it says is at the width of the list, which a list does not ask for. */
+    @Override
+    protected double computePrefHeight(double width) {
+      if (!(getGraphic() instanceof HBox box)) {
+        return super.computePrefHeight(width);
+      }
+      double room = getListView().getWidth() - snappedLeftInset() - snappedRightInset() - BAR;
+      return snappedTopInset() + snapSizeY(box.prefHeight(room)) + snappedBottomInset();
     }
 
     private HBox one(Conflict c) {
