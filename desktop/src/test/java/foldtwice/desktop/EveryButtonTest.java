@@ -2,6 +2,7 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.desktop.frame.ViewsTest;
 import foldtwice.library.Beginning;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
@@ -83,17 +84,7 @@ class EveryButtonTest {
 
   private static Map<String, Opening> tabs() {
     Map<String, Opening> all = new LinkedHashMap<>();
-    for (String tab :
-        List.of(
-            "places",
-            "collect",
-            "bind",
-            "atlas",
-            "conflicts",
-            "try",
-            "plan",
-            "payback",
-            "handover")) {
+    for (String tab : ViewsTest.ids()) {
       all.put(tab, h -> h.click("#tab-" + tab));
     }
     return all;

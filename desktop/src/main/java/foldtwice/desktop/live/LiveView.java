@@ -20,6 +20,9 @@ import foldtwice.trigger.Key;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Stroke;
 import foldtwice.words.Words;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -43,7 +46,7 @@ public final class LiveView extends BorderPane implements View {
       List.of(
           new Act<>("live-listen", LiveView::canListen, v -> v.desk.listen()),
           new Act<>("live-stop", v -> v.desk.isBusy(), v -> v.desk.stop()),
-          new Act<>("live-look", v -> v.desk.lookAgain()),
+          new Act<>("live-look", LiveView::lookAgain),
           new Act<>(
               "live-forbid",
               v -> v.session.mayWrite() && v.isAllowed(),
@@ -59,6 +62,8 @@ public final class LiveView extends BorderPane implements View {
           new Act<>("live-run", v -> v.canRun(), v -> v.routine().ifPresent(v.desk.byHand()::run)),
           new Act<>("live-undo", v -> v.desk.byHand().canUndo(), v -> v.desk.byHand().undoRun()),
           new Act<>("live-dry", v -> v.canRun(), v -> v.routine().ifPresent(v.desk.byHand()::dry)));
+
+  private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm:ss");
 
   /** More keys are not named in one line. */
   private static final int NAMED = 4;
@@ -315,8 +320,28 @@ public final class LiveView extends BorderPane implements View {
     show(desk.state());
     if (!looked) {
       looked = true;
-      desk.lookAgain();
+      desk.look(seen -> {});
     }
+  }
+
+  /** As asked for: what was seen is said with the time, as it may be what was seen before. */
+  private void lookAgain() {
+    desk.look(
+        seen ->
+            session.say(
+                switch (seen) {
+                  case LiveState.Reach.There(List<Live.Running> all) ->
+                      Ui.text(
+                          "said.looked",
+                          LocalTime.now(ZoneId.systemDefault()).format(TIME),
+                          all.size());
+                  case LiveState.Reach.Not(String why) ->
+                      Ui.text(
+                          "said.notlooked",
+                          LocalTime.now(ZoneId.systemDefault()).format(TIME),
+                          why);
+                  case LiveState.Reach.Unknown u -> Ui.text("live.looking");
+                }));
   }
 
   @Override

@@ -44,6 +44,7 @@ public final class LiveDesk implements AutoCloseable {
   private final ReadOnlyObjectWrapper<LiveState> state =
       new ReadOnlyObjectWrapper<>(LiveState.UNKNOWN);
   private final Question<LiveState.Reach> looking;
+  private Consumer<LiveState.Reach> onLooked = r -> {};
   private final Question<Optional<LiveReading>> reading;
   private Consumer<Optional<LiveReading>> onRead = r -> {};
   private final LiveLink link;
@@ -66,7 +67,13 @@ public final class LiveDesk implements AutoCloseable {
             this::note,
             r -> mayRun(r, session.now()),
             () -> state().fired().stream().anyMatch(LiveState.Fired::isOn));
-    looking = background.question(Background.Lane.LIVE, r -> state.set(state().reaching(r)));
+    looking =
+        background.question(
+            Background.Lane.LIVE,
+            r -> {
+              state.set(state().reaching(r));
+              onLooked.accept(r);
+            });
     reading = background.question(Background.Lane.LIVE, r -> onRead.accept(r));
   }
 
@@ -78,8 +85,13 @@ public final class LiveDesk implements AutoCloseable {
     return state.get();
   }
 
-  /** Looks which programs are running. */
-  public void lookAgain() {
+  /**
+   * Looks which programs are running.
+   *
+   * @param then gets what was seen, once the state has it
+   */
+  public void look(Consumer<LiveState.Reach> then) {
+    onLooked = then;
     looking.anew(link::look);
   }
 
