@@ -88,7 +88,8 @@ class HouseTest {
               "desktop.plan",
               "desktop.payback",
               "desktop.handover",
-              "desktop.begin"),
+              "desktop.begin",
+              "desktop.lately"),
           List.of("desktop.frame"),
           List.of("desktop.pictures"),
           List.of("desktop"));

@@ -1,0 +1,2 @@
+/** What was fired last: the view Lately. Start at {@link LatelyView}. */
+package foldtwice.desktop.lately;
