@@ -88,8 +88,7 @@ class HouseTest {
               "desktop.plan",
               "desktop.payback",
               "desktop.handover",
-              "desktop.begin",
-              "desktop.lately"),
+              "desktop.begin"),
           List.of("desktop.frame"),
           List.of("desktop.pictures"),
           List.of("desktop"));

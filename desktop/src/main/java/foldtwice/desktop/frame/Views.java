@@ -5,7 +5,6 @@ import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.collect.CollectView;
 import foldtwice.desktop.conflicts.ConflictsView;
 import foldtwice.desktop.handover.HandOverView;
-import foldtwice.desktop.lately.LatelyView;
 import foldtwice.desktop.live.LiveView;
 import foldtwice.desktop.payback.PaybackView;
 import foldtwice.desktop.places.PlacesView;
@@ -28,8 +27,7 @@ final class Views {
           new Kind<>("live", LiveView.class, LiveView::new, LiveView.ACTS),
           new Kind<>("plan", PlanView.class, PlanView::new, PlanView.ACTS),
           new Kind<>("payback", PaybackView.class, PaybackView::new, PaybackView.ACTS),
-          new Kind<>("handover", HandOverView.class, HandOverView::new, HandOverView.ACTS),
-          new Kind<>("lately", LatelyView.class, LatelyView::new, LatelyView.ACTS));
+          new Kind<>("handover", HandOverView.class, HandOverView::new, HandOverView.ACTS));
 
   private Views() {}
 
