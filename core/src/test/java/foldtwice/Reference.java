@@ -281,6 +281,27 @@ public final class Reference {
     return yours.isEmpty() ? there : yours;
   }
 
+  /** Whether these presses, made one after the other, leave something longer to be waited for. */
+  public boolean isBegun(List<Signal> presses, Place state) {
+    List<Signal> heard = presses.stream().map(this::heard).toList();
+    return waits(heard, state, first(heard, state));
+  }
+
+  /** Those that are heard in a state and are made by these presses, or begin with them. */
+  public List<Wish> beginningWith(List<Signal> presses, Place state) {
+    List<Signal> heard = presses.stream().map(this::heard).toList();
+    return wishes.stream()
+        .filter(
+            w ->
+                ways(w.trigger).stream()
+                    .anyMatch(
+                        y ->
+                            y.size() >= heard.size()
+                                && y.subList(0, heard.size()).equals(heard)
+                                && isHeard(w, y, state)))
+        .toList();
+  }
+
   /** Clause 4: whether something longer is still to be waited for. */
   private boolean waits(List<Signal> presses, Place state, List<Wish> first) {
     if (first.stream().anyMatch(w -> w.trigger instanceof Trigger.Held)) {

@@ -17,6 +17,7 @@ import foldtwice.routine.Routine;
 import foldtwice.run.Trace;
 import foldtwice.script.Ecmascript;
 import foldtwice.standin.StandIns;
+import foldtwice.text.Counted;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Press;
@@ -151,7 +152,7 @@ final class LiveListen implements Callable<Integer> {
           "%s",
           presses.isEmpty()
               ? "no other program has any of the keys now"
-              : "taken by another program: " + presses.size() + " keys");
+              : "taken by another program: " + Counted.of(presses.size(), "key"));
     }
 
     @Override

@@ -12,6 +12,7 @@ import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Json;
 import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
+import foldtwice.text.Counted;
 import foldtwice.text.Csv;
 import foldtwice.text.DiskWords;
 import foldtwice.words.EffortWords;
@@ -274,6 +275,6 @@ final class ShowPayback implements Callable<Integer> {
   }
 
   private static String bindings(int count) {
-    return count == 1 ? "1 binding" : count + " bindings";
+    return Counted.of(count, "binding");
   }
 }

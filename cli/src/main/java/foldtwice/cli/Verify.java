@@ -14,6 +14,7 @@ import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.run.Computer;
 import foldtwice.standin.Checks;
+import foldtwice.text.Counted;
 import foldtwice.text.DiskWords;
 import foldtwice.words.CheckWords;
 import foldtwice.words.Words;
@@ -105,8 +106,7 @@ final class Verify implements Callable<Integer> {
     }
     if (!wrong.isEmpty()) {
       throw new Unusable(
-          wrong.size()
-              + (wrong.size() == 1 ? " check" : " checks")
+          Counted.of(wrong.size(), "check")
               + " can be made on no station: "
               + String.join("; ", wrong));
     }

@@ -104,9 +104,10 @@ public record Atlas(Map<KeyCode, Key> keys) {
 
   private static Key here(
       Library library, Keymap keymap, Troubles troubles, Place state, List<Signal> presses) {
-    List<Claim> here = keymap.heard(state, presses);
     String types = types(keymap, presses.getLast());
-    Outcome outcome = last(keymap, state, presses);
+    Came came = last(keymap, state, presses);
+    Outcome outcome = came.outcome;
+    List<Claim> here = keymap.heard(state, came.by);
     Key.Part part =
         switch (outcome) {
           case Outcome.Fired(Claim claim) -> part(claim.owner());
@@ -134,8 +135,10 @@ public record Atlas(Map<KeyCode, Key> keys) {
         types);
   }
 
-  /** What the last of some presses comes to, before time passes. */
-  private static Outcome last(Keymap keymap, Place state, List<Signal> presses) {
+  /** What the last of some presses comes to, and by which of them: others were let go before. */
+  private record Came(Outcome outcome, List<Signal> by) {}
+
+  private static Came last(Keymap keymap, Place state, List<Signal> presses) {
     Resolver resolver = new Resolver(keymap);
     Resolver.State now = Resolver.start(state);
     Outcome outcome = new Outcome.Unclaimed(presses.getFirst());
@@ -144,7 +147,21 @@ public record Atlas(Map<KeyCode, Key> keys) {
       now = answer.next();
       outcome = answer.outcomes().getLast();
     }
-    return outcome;
+    return new Came(
+        outcome,
+        switch (outcome) {
+          case Outcome.Waiting w -> now.pending();
+          case Outcome.Fired(Claim claim) -> made(claim, presses);
+          case Outcome.Undecided(List<Claim> claims) -> made(claims.getFirst(), presses);
+          case Outcome.Typed t -> presses;
+          case Outcome.Unclaimed u -> presses;
+        });
+  }
+
+  /** The last of these, as many as the trigger of a claim has strokes. */
+  private static List<Signal> made(Claim claim, List<Signal> presses) {
+    int strokes = Math.max(1, claim.trigger().keyStrokes().size());
+    return presses.subList(presses.size() - strokes, presses.size());
   }
 
   private static Key.Part part(Owner owner) {

@@ -12,6 +12,7 @@ import foldtwice.place.Place;
 import foldtwice.text.Csv;
 import foldtwice.text.DiskWords;
 import foldtwice.text.Encoding;
+import foldtwice.text.Refusals;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.NotationException;
 import foldtwice.trigger.Trigger;
@@ -139,17 +140,16 @@ public final class CommandList {
   public static Table read(byte[] bytes, LongConsumer progress, BooleanSupplier cancelled)
       throws UnreadableException {
     if (bytes.length > LARGEST) {
-      throw new UnreadableException(
-          "expected at most " + LARGEST + " bytes, found " + bytes.length);
+      throw new UnreadableException(Refusals.says("collecting.too-large", LARGEST, bytes.length));
     }
     String text;
     try {
       text = Encoding.decoded(bytes);
     } catch (CharacterCodingException e) {
-      throw new UnreadableException("expected a text in UTF-8 or UTF-16, found other bytes");
+      throw new UnreadableException(Refusals.says("collecting.expected-text-utf-or"));
     }
     if (text.isBlank()) {
-      throw new UnreadableException("expected a table with a row of headings, found nothing");
+      throw new UnreadableException(Refusals.says("collecting.no-table"));
     }
     if (text.stripLeading().startsWith("{") || text.stripLeading().startsWith("[")) {
       return CommandListJson.read(text, progress, cancelled);
@@ -162,29 +162,30 @@ public final class CommandList {
         String[] cells = all.nextValue();
         if (cells.length > MOST_COLUMNS) {
           throw new UnreadableException(
-              "line " + line + ": expected at most " + MOST_COLUMNS + " columns, found more");
+              Refusals.says("collecting.many-columns", line, MOST_COLUMNS));
         }
         if (Arrays.stream(cells).anyMatch(c -> !c.isBlank())) {
           rows.add(new Row(line, Arrays.asList(cells)));
         }
         if (rows.size() > MOST_ROWS + 1) {
-          throw new UnreadableException("expected at most " + MOST_ROWS + " rows, found more");
+          throw new UnreadableException(Refusals.says("collecting.many-rows", MOST_ROWS));
         }
         if (rows.size() % 5000 == 0) {
           progress.accept(rows.size());
           if (cancelled.getAsBoolean()) {
-            throw new UnreadableException("reading was given up after " + rows.size() + " rows");
+            throw new UnreadableException(Refusals.says("collecting.given-up", rows.size()));
           }
         }
       }
     } catch (JsonProcessingException e) {
       throw new UnreadableException(
-          where(e) + "expected a table, found: " + e.getOriginalMessage());
+          Refusals.says("collecting.torn-table", where(e), e.getOriginalMessage()));
     } catch (IOException e) {
-      throw new UnreadableException("it cannot be read: " + DiskWords.reason(e));
+      throw new UnreadableException(
+          Refusals.says("collecting.it-cannot-be-read", DiskWords.reason(e)));
     }
     if (rows.size() < 2) {
-      throw new UnreadableException("expected rows below the headings, found none");
+      throw new UnreadableException(Refusals.says("collecting.no-rows"));
     }
     return new Table(separator, rows.getFirst().cells(), rows.subList(1, rows.size()));
   }

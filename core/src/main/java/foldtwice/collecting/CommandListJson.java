@@ -10,6 +10,7 @@ import foldtwice.collecting.CommandList.Table;
 import foldtwice.collecting.CommandList.UnreadableException;
 import foldtwice.text.DiskWords;
 import foldtwice.text.JsonComplaint;
+import foldtwice.text.Refusals;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -40,40 +41,36 @@ final class CommandListJson {
         rows.add(new Row(line, cells(in.readValueAsTree(), columns)));
         if (columns.size() > CommandList.MOST_COLUMNS) {
           throw new UnreadableException(
-              "line "
-                  + line
-                  + ": expected at most "
-                  + CommandList.MOST_COLUMNS
-                  + " different fields, found more");
+              Refusals.says("collecting.many-fields", line, CommandList.MOST_COLUMNS));
         }
         if (rows.size() > CommandList.MOST_ROWS) {
           throw new UnreadableException(
-              "expected at most " + CommandList.MOST_ROWS + " commands, found more");
+              Refusals.says("collecting.many-commands", CommandList.MOST_ROWS));
         }
         if (rows.size() % 5000 == 0) {
           progress.accept(rows.size());
           if (cancelled.getAsBoolean()) {
-            throw new UnreadableException("reading was given up after " + rows.size() + " rows");
+            throw new UnreadableException(Refusals.says("collecting.given-up", rows.size()));
           }
         }
       }
       if (in.currentToken() != JsonToken.END_ARRAY) {
         throw new UnreadableException(
-            "line "
-                + in.currentTokenLocation().getLineNr()
-                + ": expected a command as an object, found "
-                + in.getText());
+            Refusals.says(
+                "collecting.no-object", in.currentTokenLocation().getLineNr(), in.getText()));
       }
     } catch (JsonProcessingException e) {
       throw new UnreadableException(
-          CommandList.where(e)
-              + "this is no JSON that can be read: "
-              + JsonComplaint.plainly(e.getOriginalMessage()));
+          Refusals.says(
+              "collecting.no-json",
+              CommandList.where(e),
+              JsonComplaint.plainly(e.getOriginalMessage())));
     } catch (IOException e) {
-      throw new UnreadableException("it cannot be read: " + DiskWords.reason(e));
+      throw new UnreadableException(
+          Refusals.says("collecting.it-cannot-be-read", DiskWords.reason(e)));
     }
     if (rows.isEmpty()) {
-      throw new UnreadableException("expected commands in the list, found none");
+      throw new UnreadableException(Refusals.says("collecting.no-commands"));
     }
     return new Table(' ', List.copyOf(columns.keySet()), rows);
   }
@@ -91,8 +88,7 @@ final class CommandListJson {
       }
       in.skipChildren();
     }
-    throw new UnreadableException(
-        "expected a list of commands, or an object with one in \"commands\", found neither");
+    throw new UnreadableException(Refusals.says("collecting.no-list"));
   }
 
   private static List<String> cells(JsonNode command, Map<String, Integer> columns) {

@@ -1,6 +1,7 @@
 package foldtwice.describe;
 
 import foldtwice.known.Touch;
+import foldtwice.text.Refusals;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -132,12 +133,7 @@ public final class DoesNotation {
           case "undo" -> new Does.Undoes();
           case "redo" -> new Does.Redoes();
           case "change" -> new Does.Changes(in.one(Touch.values()));
-          default ->
-              throw new IllegalArgumentException(
-                  "expected one of set, turn, give, raise, select, add, remove, go to, undo, redo,"
-                      + " change, found \""
-                      + verb
-                      + "\"");
+          default -> throw new IllegalArgumentException(Refusals.says("describe.no-verb", verb));
         };
     in.end();
     return does;
@@ -177,7 +173,7 @@ public final class DoesNotation {
       String found = word();
       if (!found.equals(word)) {
         throw new IllegalArgumentException(
-            "expected \"" + word + "\", found \"" + found + "\" in " + text.strip());
+            Refusals.says("describe.other-word", word, found, text.strip()));
       }
     }
 
@@ -188,11 +184,10 @@ public final class DoesNotation {
       return one.orElseThrow(
           () ->
               new IllegalArgumentException(
-                  "expected one of "
-                      + Arrays.stream(all).map(DoesNotation::word).collect(Collectors.joining(", "))
-                      + ", found \""
-                      + found
-                      + "\""));
+                  Refusals.says(
+                      "describe.none-of",
+                      Arrays.stream(all).map(DoesNotation::word).collect(Collectors.joining(", ")),
+                      found)));
     }
 
     /** What is left, as a name. */
@@ -203,7 +198,7 @@ public final class DoesNotation {
       String name = rest().strip();
       at = text.length();
       if (name.isEmpty()) {
-        throw new IllegalArgumentException("expected a name after \"" + text.strip() + "\"");
+        throw new IllegalArgumentException(Refusals.says("describe.no-name", text.strip()));
       }
       return name;
     }
@@ -222,7 +217,7 @@ public final class DoesNotation {
       int end = (rest() + " ").indexOf(" " + word + " ");
       if (end <= 0) {
         throw new IllegalArgumentException(
-            "expected a name and then \"" + word + "\" in \"" + text.strip() + "\"");
+            Refusals.says("describe.no-name-then", word, text.strip()));
       }
       String name = rest().substring(0, end).strip();
       at += end;
@@ -243,7 +238,7 @@ public final class DoesNotation {
           at = end < 0 ? at : end;
         }
         if (at >= text.length() || text.charAt(at) != ']') {
-          throw new IllegalArgumentException("expected ] after the field in " + text.strip());
+          throw new IllegalArgumentException(Refusals.says("describe.field-open", text.strip()));
         }
         at++;
         blanks();
@@ -265,7 +260,7 @@ public final class DoesNotation {
         name.append(text.charAt(at));
       }
       if (isAtEnd()) {
-        throw new IllegalArgumentException("expected a \" at the end of " + text.strip());
+        throw new IllegalArgumentException(Refusals.says("describe.quote-open", text.strip()));
       }
       at++;
       blanks();
@@ -275,10 +270,7 @@ public final class DoesNotation {
     void end() {
       if (!isAtEnd()) {
         throw new IllegalArgumentException(
-            "expected nothing more after \""
-                + text.substring(0, at).strip()
-                + "\", found "
-                + rest());
+            Refusals.says("describe.more", text.substring(0, at).strip(), rest()));
       }
     }
   }

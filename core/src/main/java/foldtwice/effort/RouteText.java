@@ -3,6 +3,8 @@ package foldtwice.effort;
 import foldtwice.routine.Yardstick;
 import foldtwice.routine.Yardstick.Meant;
 import foldtwice.routine.Yardstick.Move;
+import foldtwice.text.Counted;
+import foldtwice.text.Refusals;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -58,7 +60,7 @@ public final class RouteText {
     return switch (move) {
       case Move.Keys(int count, Meant meant) ->
           switch (meant) {
-            case COMMAND -> count == 1 ? "1 key" : count + " keys";
+            case COMMAND -> Counted.of(count, "key");
             case ARGUMENT -> "type " + count;
             case END -> count == 1 ? "end" : count + " ends";
           };
@@ -94,14 +96,14 @@ public final class RouteText {
         group(part, open, depth, into);
       }
       if (into.size() > Yardstick.MOST) {
-        throw new Unreadable("a route has at most " + Yardstick.MOST + " moves");
+        throw new Unreadable(Refusals.says("effort.many-moves", Yardstick.MOST));
       }
     }
   }
 
   private static void group(String part, int open, int depth, List<Move> into) throws Unreadable {
     if (!part.endsWith(")") || depth > 1) {
-      throw new Unreadable("expected brackets such as 1 in 20 (click, type 3): " + part);
+      throw new Unreadable(Refusals.says("effort.no-brackets", part));
     }
     String head = part.substring(0, open).strip();
     List<Move> inside = new ArrayList<>();
@@ -110,7 +112,7 @@ public final class RouteText {
     Matcher repeat = REPEAT.matcher(head);
     if (slip.matches() && Integer.parseInt(slip.group(1)) > 0) {
       if (inside.stream().anyMatch(m -> m instanceof Move.Slip)) {
-        throw new Unreadable("what puts a slip right has no slips of its own: " + part);
+        throw new Unreadable(Refusals.says("effort.slip-in-slip", part));
       }
       into.add(new Move.Slip(Integer.parseInt(slip.group(1)), inside));
     } else if (repeat.matches()) {
@@ -118,7 +120,7 @@ public final class RouteText {
         into.addAll(inside);
       }
     } else {
-      throw new Unreadable("expected 1 in 20 ( \u2026 ) or 4 \u00d7 ( \u2026 ), found: " + part);
+      throw new Unreadable(Refusals.says("effort.no-group", part));
     }
   }
 
@@ -131,7 +133,7 @@ public final class RouteText {
       char c = i < text.length() ? text.charAt(i) : ',';
       depth += c == '(' ? 1 : c == ')' ? -1 : 0;
       if (depth < 0 || (i == text.length() && depth > 0)) {
-        throw new Unreadable("a bracket has no other: " + text.strip());
+        throw new Unreadable(Refusals.says("effort.bracket-alone", text.strip()));
       }
       if (depth == 0 && (c == ',' || c == '\n')) {
         if (!part.toString().isBlank()) {
@@ -182,9 +184,6 @@ public final class RouteText {
         };
       }
     }
-    throw new Unreadable(
-        "expected keys, type 5, end, click, point 300 wide 60, thing, menu 3, hand, find 12 or wait"
-            + " 0.7 s, found: "
-            + part);
+    throw new Unreadable(Refusals.says("effort.no-move", part));
   }
 }

@@ -2,6 +2,7 @@ package foldtwice.sql;
 
 import foldtwice.place.Danger;
 import foldtwice.routine.Template;
+import foldtwice.text.Refusals;
 import java.util.Collections;
 import java.util.List;
 import java.util.Set;
@@ -60,10 +61,10 @@ public sealed interface SqlText {
   static SqlText of(Template template) {
     String sql = plain(template);
     if (sql.isBlank()) {
-      return new Unreadable("expected a statement, found an empty text");
+      return new Unreadable(Refusals.says("sql.no-statement"));
     }
     if (sql.length() > MOST_LETTERS) {
-      return new Unreadable("expected at most " + MOST_LETTERS + " letters, found " + sql.length());
+      return new Unreadable(Refusals.says("sql.too-long", MOST_LETTERS, sql.length()));
     }
     try {
       Statements all = parse(sql);

@@ -56,7 +56,13 @@ public final class StepWords {
           text("step.adjust." + way, value, expr(to), text("edge." + edge));
       case Step.Select(Whom whom, boolean adding, Step.Edge edge) -> selected(whom, adding, edge);
       case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) ->
-          text("step.offset", expr(rows), expr(columns), text("edge." + edge));
+          text(
+              "step.offset",
+              expr(rows),
+              expr(columns),
+              text("edge." + edge),
+              many(rows),
+              many(columns));
       case Step.TypeText(Template text) -> text.source();
       case Step.PressKeys(Trigger.Keys keys) -> Notation.write(keys);
       case Step.SetVariable(String name, Expr value) -> text("step.set", name, expr(value));
@@ -87,7 +93,7 @@ public final class StepWords {
       case Step.Pause(Template note, List<Step.Question> offers) ->
           offers.isEmpty() ? note.source() : text("step.pause", note.source(), names(offers));
       case Step.If(Condition condition, var then, var otherwise) -> ConditionText.write(condition);
-      case Step.Repeat(Expr times, var body) -> text("step.repeat", expr(times));
+      case Step.Repeat(Expr times, var body) -> text("step.repeat", expr(times), many(times));
       case Step.ForEach(String variable, Step.Items items, var body) ->
           text("step.each", variable, StepParts.items(items));
       case Step.Stop(Template reason) -> reason.source();
@@ -101,6 +107,11 @@ public final class StepWords {
 
   private static String expr(Expr e) {
     return e instanceof Expr.Written(Template t) ? t.source() : ExprNotation.write(e);
+  }
+
+  /** What a noun after an expression agrees with: one, or more than one. */
+  private static int many(Expr e) {
+    return expr(e).equals("1") ? 1 : 2;
   }
 
   private static String exprs(List<Expr> list) {
@@ -164,7 +175,7 @@ public final class StepWords {
       case Step.SetVariable(String name, var value) -> text("line.change", name, detail);
       case Step.SelectOffset s -> text("line.offset", detail);
       case Step.If i -> rest(step) + ": " + detail;
-      case Step.Repeat r -> text("step.repeat", detail);
+      case Step.Repeat r -> text("step.repeat", detail, detail.equals("1") ? 1 : 2);
       case Step.ForEach(String variable, var items, var body) ->
           text("line.each", variable, detail);
       default -> detail.isEmpty() ? rest(step) : detail;

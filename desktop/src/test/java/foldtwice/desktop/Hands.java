@@ -19,7 +19,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
@@ -45,8 +44,7 @@ import javafx.stage.Window;
 /** The real window, worked with real keys and clicks, and read as it is shown. */
 final class Hands implements AutoCloseable {
 
-  private static final long PATIENCE_MILLIS = 40_000;
-  private static boolean started;
+  private static final long PATIENCE_MILLIS = Toolkit.PATIENCE_MILLIS;
 
   /** What nobody expected to go wrong. */
   static final Faults FAULTS = new Faults();
@@ -98,23 +96,13 @@ final class Hands implements AutoCloseable {
     return new Libraries(FAULTS, new Chosen(), Lately.mine());
   }
 
-  static synchronized void start() throws InterruptedException {
-    if (!started) {
-      CountDownLatch up = new CountDownLatch(1);
-      Platform.startup(up::countDown);
-      up.await();
-      Platform.setImplicitExit(false);
-      started = true;
-    }
-  }
-
   /** A window over a fresh copy of the demo library in this folder, or over the copy there. */
   static Hands open(Path folder) throws Exception {
     return open(folder, "tester");
   }
 
   static Hands open(Path folder, String who) throws Exception {
-    start();
+    Toolkit.start();
     Path file = folder.resolve("fernhollow.json");
     if (!Files.exists(file)) {
       Files.copy(root().resolve("demo/fernhollow.json"), file);
@@ -133,7 +121,7 @@ final class Hands implements AutoCloseable {
               stage.setY(0);
               stage.show();
               stage.requestFocus();
-              return new Hands(stage, session, new Robot(), chosen, frame);
+              return new Hands(stage, session, Toolkit.robot(), chosen, frame);
             });
     hands.waitUntil("it is audited", () -> hands.session.now().audited());
     hands.settle();
@@ -146,13 +134,7 @@ final class Hands implements AutoCloseable {
 
   /** Does something on the interface thread. */
   static <T> T ask(Callable<T> what) {
-    FutureTask<T> task = new FutureTask<>(what);
-    Platform.runLater(task);
-    try {
-      return task.get(PATIENCE_MILLIS, TimeUnit.MILLISECONDS);
-    } catch (Exception e) {
-      throw new AssertionError("on the interface thread", e);
-    }
+    return Toolkit.ask(what);
   }
 
   private static void run(Runnable what) {

@@ -186,7 +186,7 @@ class KeepingByHandTest {
 
   @Test
   void aLibraryWithAPartThatCannotBeReadIsRepairedInTheWindow() throws Exception {
-    Hands.start();
+    Toolkit.start();
     String demo = Files.readString(Hands.root().resolve("demo/fernhollow.json"));
     Files.writeString(
         file(),
@@ -231,7 +231,7 @@ class KeepingByHandTest {
   /** What goes wrong at the end is said in the window, which stays. */
   @Test
   void aFailureAtClosingIsSeen() throws Exception {
-    Hands.start();
+    Toolkit.start();
     Files.copy(Hands.root().resolve("demo/fernhollow.json"), file());
     Stage stage = Hands.ask(Stage::new);
     Opening opening =

@@ -5,6 +5,7 @@ import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.Ui;
 import java.util.Optional;
 import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.input.Clipboard;
@@ -33,16 +34,9 @@ final class FaultBar extends HBox {
                 Ui.text("fault.copy"),
                 () -> faults.lastProperty().get().ifPresent(f -> copy(f.details()))),
             Parts.button("fault-read", Ui.text("fault.read"), faults::read));
-    sceneProperty()
-        .addListener(
-            (o, a, scene) -> {
-              faults.lastProperty().removeListener(listener); // goes when its window goes
-              if (scene != null) {
-                faults.lastProperty().addListener(listener);
-                show(faults.lastProperty().get());
-              }
-            });
-    show(Optional.empty());
+    // all windows listen to the same faults: one that is closed must not stay because of it
+    faults.lastProperty().addListener(new WeakChangeListener<>(listener));
+    show(faults.lastProperty().get());
   }
 
   private static void copy(String details) {

@@ -50,7 +50,11 @@ final class Tasks extends VBox {
     Label name = Parts.label(t.name(), "strong");
     Label where =
         Parts.label(
-            Ui.text("payback.task", words.application(t.application()), Words.number(t.uses())),
+            Ui.text(
+                "payback.task",
+                words.application(t.application()),
+                Words.number(t.uses()),
+                t.uses()),
             "soft");
     VBox text = new VBox(name, where);
     text.setMinWidth(0);

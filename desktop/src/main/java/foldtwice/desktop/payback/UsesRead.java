@@ -99,13 +99,15 @@ final class UsesRead extends VBox {
   private void show(Found read) {
     found = read;
     UseLog log = read.log();
+    double weeks = Math.round(log.weeks() * 10) / 10.0;
     says.setText(
         Ui.text(
             "payback.uses.found",
             log.rows(),
             log.counts().size(),
-            Words.number(Math.round(log.weeks() * 10) / 10.0),
-            log.repeated()));
+            Words.number(weeks),
+            log.repeated(),
+            weeks));
     unknown.getChildren().clear();
     if (log.uncounted() > 0) {
       unknown

@@ -8,6 +8,7 @@ import foldtwice.run.Change;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
+import foldtwice.text.Counted;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -105,7 +106,8 @@ public record OpenDialog(Dialog view, Map<String, Button> buttons) {
     if (f.decimals() >= 0) {
       Optional<BigDecimal> number = number(text);
       if (number.isEmpty() || number.get().scale() > f.decimals()) {
-        return not("a number with at most " + f.decimals() + " decimals", "\"" + text + "\"");
+        return not(
+            "a number with at most " + Counted.of(f.decimals(), "decimal"), "\"" + text + "\"");
       }
     }
     if (f.range().isPresent()) {

@@ -15,6 +15,7 @@ import foldtwice.run.Change;
 import foldtwice.run.Dialog;
 import foldtwice.run.Reply;
 import foldtwice.run.Simulated;
+import foldtwice.text.Counted;
 import foldtwice.text.Nearness;
 import java.time.Clock;
 import java.time.Instant;
@@ -291,7 +292,7 @@ public abstract class StandIn<D> implements Simulated {
   protected final Reply becomeForGood(D next) {
     List<Change> changes = changes();
     changes.addAll(differences(document, next));
-    compare(changes, "undo history", history.depth() + " steps", "0 steps");
+    compare(changes, "undo history", Counted.of(history.depth(), "step"), Counted.of(0, "step"));
     document = next;
     history.empty(next);
     return new Reply.Done(changes);
@@ -631,7 +632,7 @@ public abstract class StandIn<D> implements Simulated {
   @Override
   public Reply select(int rows, int columns, Step.Edge edge) {
     if (columns != 0) {
-      return new Reply.Refused("an offset by rows only", columns + " columns");
+      return new Reply.Refused("an offset by rows only", Counted.of(columns, "column"));
     }
     List<String> all = names();
     if (all.isEmpty()) {

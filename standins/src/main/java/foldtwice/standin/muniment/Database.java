@@ -1,6 +1,7 @@
 package foldtwice.standin.muniment;
 
 import foldtwice.routine.Value;
+import foldtwice.text.Counted;
 import java.math.BigDecimal;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -114,7 +115,7 @@ final class Database implements AutoCloseable {
   }
 
   private static String rows(int count) {
-    return count == 1 ? "1 row" : count + " rows";
+    return Counted.of(count, "row");
   }
 
   @Override

@@ -13,6 +13,7 @@ import foldtwice.standin.base.OpenDialog;
 import foldtwice.standin.base.StandIn;
 import foldtwice.standin.vasculum.Register.Cell;
 import foldtwice.standin.vasculum.Register.Cells;
+import foldtwice.text.Counted;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
@@ -532,7 +533,7 @@ public final class Vasculum extends StandIn<Register> {
     int right = Math.clamp(columns, -now.left(), lastColumn() - now.right());
     if ((down != rows || right != columns) && edge != Step.Edge.CLAMP) {
       return new Reply.Refused(
-          "room for " + rows + " rows and " + columns + " columns more",
+          "room for " + Counted.of(rows, "more row") + " and " + Counted.of(columns, "more column"),
           "the edge of the register");
     }
     return become(r.selecting(now.shifted(down, right)));
