@@ -247,7 +247,7 @@ class PaybackByHandTest {
       hands.lookUp("go to payback");
       hands.choosing(uses);
       hands.lookUp("read a use log");
-      hands.waitForText("#uses-says", "2 rows counted, of 1 binding, over 1 weeks");
+      hands.waitForText("#uses-says", "2 rows counted, of 1 binding, over 1 week.");
     }
   }
 
