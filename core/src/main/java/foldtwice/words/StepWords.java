@@ -61,8 +61,8 @@ public final class StepWords {
               expr(rows),
               expr(columns),
               text("edge." + edge),
-              many(rows),
-              many(columns));
+              many(expr(rows)),
+              many(expr(columns)));
       case Step.TypeText(Template text) -> text.source();
       case Step.PressKeys(Trigger.Keys keys) -> Notation.write(keys);
       case Step.SetVariable(String name, Expr value) -> text("step.set", name, expr(value));
@@ -93,7 +93,7 @@ public final class StepWords {
       case Step.Pause(Template note, List<Step.Question> offers) ->
           offers.isEmpty() ? note.source() : text("step.pause", note.source(), names(offers));
       case Step.If(Condition condition, var then, var otherwise) -> ConditionText.write(condition);
-      case Step.Repeat(Expr times, var body) -> text("step.repeat", expr(times), many(times));
+      case Step.Repeat(Expr times, var body) -> text("step.repeat", expr(times), many(expr(times)));
       case Step.ForEach(String variable, Step.Items items, var body) ->
           text("step.each", variable, StepParts.items(items));
       case Step.Stop(Template reason) -> reason.source();
@@ -110,8 +110,8 @@ public final class StepWords {
   }
 
   /** What a noun after an expression agrees with: one, or more than one. */
-  private static int many(Expr e) {
-    return expr(e).equals("1") ? 1 : 2;
+  private static int many(String shown) {
+    return shown.equals("1") ? 1 : 2;
   }
 
   private static String exprs(List<Expr> list) {
@@ -175,7 +175,7 @@ public final class StepWords {
       case Step.SetVariable(String name, var value) -> text("line.change", name, detail);
       case Step.SelectOffset s -> text("line.offset", detail);
       case Step.If i -> rest(step) + ": " + detail;
-      case Step.Repeat r -> text("step.repeat", detail, detail.equals("1") ? 1 : 2);
+      case Step.Repeat r -> text("step.repeat", detail, many(detail));
       case Step.ForEach(String variable, var items, var body) ->
           text("line.each", variable, detail);
       default -> detail.isEmpty() ? rest(step) : detail;

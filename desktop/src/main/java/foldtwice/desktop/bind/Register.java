@@ -39,6 +39,7 @@ final class Register extends TableView<Row> {
   private final Rows rows = new Rows();
   private final FilteredList<Row> filtered = new FilteredList<>(rows.all());
   private final ReadOnlyObjectWrapper<String> chosen = new ReadOnlyObjectWrapper<>("");
+  private final Label nothing = Parts.wrapped("", "soft");
   private Snapshot shown;
 
   private String application = "";
@@ -53,6 +54,7 @@ final class Register extends TableView<Row> {
     sorted.comparatorProperty().bind(comparatorProperty());
     setItems(sorted);
     setFixedCellSize(29);
+    setPlaceholder(nothing);
     setColumnResizePolicy(CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
     column(
@@ -204,8 +206,7 @@ final class Register extends TableView<Row> {
     filling = true;
     try {
       rows.show(now);
-      setPlaceholder(
-          Parts.wrapped(Ui.text(rows.all().isEmpty() ? "bind.nothing" : "bind.empty"), "soft"));
+      nothing.setText(Ui.text(rows.all().isEmpty() ? "bind.nothing" : "bind.empty"));
       select(chosen.get());
     } finally {
       filling = false;
