@@ -49,6 +49,7 @@ final class Hands implements AutoCloseable {
   /** What nobody expected to go wrong. */
   static final Faults FAULTS = new Faults();
 
+  private final Windows windows;
   private final Stage stage;
   private final Scene scene;
   private final Robot robot;
@@ -82,7 +83,9 @@ final class Hands implements AutoCloseable {
     chosen.next = List.of(files);
   }
 
-  private Hands(Stage stage, Session session, Robot robot, Chosen chosen, Frame frame) {
+  private Hands(
+      Windows windows, Stage stage, Session session, Robot robot, Chosen chosen, Frame frame) {
+    this.windows = windows;
     this.frame = frame;
     this.chosen = chosen;
     this.stage = stage;
@@ -102,6 +105,10 @@ final class Hands implements AutoCloseable {
   }
 
   static Hands open(Path folder, String who) throws Exception {
+    return open(folder, who, Windows.AGAIN);
+  }
+
+  static Hands open(Path folder, String who, Windows windows) throws Exception {
     Toolkit.start();
     Path file = folder.resolve("fernhollow.json");
     if (!Files.exists(file)) {
@@ -112,16 +119,11 @@ final class Hands implements AutoCloseable {
     Hands hands =
         ask(
             () -> {
-              Theme.install();
               Session session = new Session(store, chosen);
-              Stage stage = new Stage();
-              Frame frame = new Frame(session, new Theme(), FAULTS);
-              stage.setScene(frame.scene(1280, 800));
-              stage.setX(0);
-              stage.setY(0);
-              stage.show();
-              stage.requestFocus();
-              return new Hands(stage, session, Toolkit.robot(), chosen, frame);
+              Theme theme = new Theme();
+              Frame frame = new Frame(session, theme, FAULTS);
+              Stage stage = windows.open(frame, theme);
+              return new Hands(windows, stage, session, Toolkit.robot(), chosen, frame);
             });
     hands.waitUntil("it is audited", () -> hands.session.now().audited());
     hands.settle();
@@ -733,7 +735,7 @@ final class Hands implements AutoCloseable {
           found.toFront();
           found.requestFocus();
         });
-    Hands there = new Hands(found, null, robot, chosen, null);
+    Hands there = new Hands(Windows.OWN, found, null, robot, chosen, null);
     there.settle();
     return there;
   }
@@ -763,7 +765,7 @@ final class Hands implements AutoCloseable {
 
   @Override
   public void close() throws java.io.IOException {
-    run(stage::hide);
+    run(() -> windows.close(stage));
     if (session != null) {
       session.close();
     }

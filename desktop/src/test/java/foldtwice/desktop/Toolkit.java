@@ -1,5 +1,6 @@
 package foldtwice.desktop;
 
+import foldtwice.desktop.parts.Theme;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.FutureTask;
@@ -18,13 +19,18 @@ public final class Toolkit {
 
   private Toolkit() {}
 
-  /** Starts it, once. */
+  /** Starts it, once, and lays the theme under everything. */
   public static synchronized void start() throws InterruptedException {
     if (!started) {
       CountDownLatch up = new CountDownLatch(1);
       Platform.startup(up::countDown);
       up.await();
       Platform.setImplicitExit(false);
+      ask(
+          () -> {
+            Theme.install();
+            return true;
+          });
       started = true;
     }
   }

@@ -1,6 +1,7 @@
 package foldtwice.desktop.atlas;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.place.Place;
@@ -128,7 +129,7 @@ final class ChainPane extends VBox {
     VBox box = new VBox(1, what);
     if (!under.isEmpty()) {
       Label where = Parts.label(under, "soft");
-      where.setTooltip(new javafx.scene.control.Tooltip(under));
+      Tips.on(where, under);
       where.setMaxWidth(210);
       box.getChildren().add(where);
     }

@@ -4,6 +4,7 @@ import foldtwice.atlas.Key;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Corners;
 import foldtwice.desktop.parts.Fitting;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Shape;
 import java.util.ArrayList;
@@ -12,7 +13,6 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Polygon;
 import javafx.scene.text.Font;
@@ -37,7 +37,6 @@ final class KeyNode extends Pane {
   private final Text does = new Text();
   private final Polygon ear = Corners.ear(EAR, "yours");
   private final Polygon second = Corners.second(EAR, Weight.COSTS);
-  private final Tooltip tooltip = new Tooltip();
   private Key key;
   private String prints = "";
   private String fits = "";
@@ -53,7 +52,6 @@ final class KeyNode extends Pane {
       text.setTextOrigin(VPos.TOP);
     }
     getChildren().addAll(ear, second, legend, does);
-    Tooltip.install(this, tooltip);
   }
 
   KeyCode code() {
@@ -81,7 +79,7 @@ final class KeyNode extends Pane {
       fits = label;
       requestLayout();
     }
-    tooltip.setText(says);
+    Tips.on(this, says);
     setAccessibleText(says);
     List<String> styles = new ArrayList<>(4);
     styles.add("atlas-key");

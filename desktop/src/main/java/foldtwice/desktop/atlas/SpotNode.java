@@ -3,10 +3,10 @@ package foldtwice.desktop.atlas;
 import foldtwice.atlas.Key;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Corners;
+import foldtwice.desktop.parts.Tips;
 import java.util.Locale;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Polygon;
 
@@ -32,7 +32,7 @@ final class SpotNode extends Pane {
     press.setMinSize(WIDTH, HEIGHT);
     press.setMaxSize(WIDTH, HEIGHT);
     press.setAccessibleText(says);
-    press.setTooltip(new Tooltip(says));
+    Tips.on(press, says);
     press.pseudoClassStateChanged(CHOSEN, chosen);
     getChildren().add(press);
     if (key.part() != Key.Part.FREE) {

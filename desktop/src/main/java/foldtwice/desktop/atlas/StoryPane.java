@@ -7,6 +7,7 @@ import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -262,7 +263,7 @@ final class StoryPane extends VBox {
           Parts.label(Notation.write(Trigger.Keys.of(now.keymap().layout().stroke(press))), "mono");
       name.setMinWidth(118);
       Label says = Parts.label(does);
-      says.setTooltip(new javafx.scene.control.Tooltip(does));
+      Tips.on(says, does);
       HBox row = new HBox(8, name, says);
       row.getStyleClass().add("why-row");
       Parts.leads(row, name.getText() + ": " + does, () -> onPress.accept(press));

@@ -6,6 +6,7 @@ import foldtwice.desktop.parts.AdviceLines;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Refill;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
@@ -24,7 +25,6 @@ import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -200,7 +200,7 @@ final class AdvicePanel extends VBox {
         Parts.button("near-" + notation, "", () -> onChosen.accept(trigger), "caps-link");
     button.setGraphic(Parts.label(Notation.word(trigger.strokes().getLast().key()), "cap"));
     button.setAccessibleText(notation);
-    button.setTooltip(new Tooltip(notation));
+    Tips.on(button, notation);
     return button;
   }
 }

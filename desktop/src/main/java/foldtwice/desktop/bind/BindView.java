@@ -2,6 +2,7 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -27,7 +28,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -98,7 +98,7 @@ public final class BindView extends BorderPane implements View {
     Parts.prompt(filter, Ui.text("bind.filter"));
     filter.setPrefColumnCount(9);
     filter.setMinWidth(48);
-    filter.setTooltip(Acts.tooltip("filter", ""));
+    Acts.tip(filter, "filter", "");
     filter.textProperty().addListener((o, a, b) -> refilter());
     filter.setOnKeyPressed(
         e -> {
@@ -113,7 +113,7 @@ public final class BindView extends BorderPane implements View {
         });
     count.setId("count");
     count.setMinWidth(USE_PREF_SIZE);
-    Tooltip.install(count, new Tooltip(Ui.text("bind.counted")));
+    Tips.on(count, Ui.text("bind.counted"));
     Button fold =
         Parts.icon(
             "fold-trifold-button",

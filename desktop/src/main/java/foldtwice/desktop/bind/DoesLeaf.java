@@ -3,6 +3,7 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.parts.UsesField;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -36,7 +37,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -96,7 +96,7 @@ final class DoesLeaf extends Leaf {
     asksRow.setAlignment(Pos.CENTER_LEFT);
     Button copy = Parts.button("copy", Ui.text("does.copy"), () -> add(binding.arguments()));
     Button family = Parts.button("family-open", Ui.text("bind.family"), onFamily);
-    family.setTooltip(new Tooltip(Ui.text("bind.family.hint")));
+    Tips.on(family, Ui.text("bind.family.hint"));
     FlowPane buttons = new FlowPane(8, 6, copy, opposite, family);
     body(
         routine,

@@ -6,6 +6,7 @@ import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.family.Series;
@@ -15,7 +16,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -40,7 +40,7 @@ final class FamilyOutcome extends Leaf {
     this.make = make;
     this.apart = apart;
     apart.managedProperty().bind(apart.visibleProperty());
-    apart.setTooltip(new Tooltip(Ui.text("family.apart.hint")));
+    Tips.on(apart, Ui.text("family.apart.hint"));
     says.setId("family-says");
     rows.setId("family-rows");
     apart.getStyleClass().add("link");
@@ -93,7 +93,7 @@ final class FamilyOutcome extends Leaf {
       Label brief =
           Parts.wrapped(now.words().brief(worst.get()), Marks.style(worst.get().weight()));
       brief.setPrefWidth(150);
-      brief.setTooltip(new Tooltip(now.words().sentence(worst.get())));
+      Tips.on(brief, now.words().sentence(worst.get()));
       row.getChildren().addAll(Marks.of(worst.get().weight()), brief);
     } else if (m.advice().isPresent()) {
       row.getChildren().add(Parts.label(Ui.text("clear"), "soft"));

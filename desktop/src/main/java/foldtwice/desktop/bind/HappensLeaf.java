@@ -76,7 +76,7 @@ final class HappensLeaf extends Leaf {
     fire.setId("fire");
     fire.getStyleClass().add("main");
     fire.setMinWidth(USE_PREF_SIZE);
-    fire.setTooltip(Acts.tooltip("fire", ""));
+    Acts.tip(fire, "fire", "");
     fire.setOnAction(e -> fire());
     undo = Parts.button("undo-run", Ui.text("happens.undo"), this::undoRun, "link");
     preview.setPrefHeight(122);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.bind;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import javafx.geometry.Pos;
 import javafx.scene.Group;
@@ -26,7 +27,7 @@ abstract class Leaf extends StackPane {
     setId(id);
     Button heading = Parts.button(id + "-fold", title, this::fold, "quiet", "heading");
     heading.setStyle("-fx-padding: 4 4 4 0; -fx-text-fill: -soft;");
-    heading.setTooltip(new javafx.scene.control.Tooltip(Ui.text("leaf.fold")));
+    Tips.on(heading, Ui.text("leaf.fold"));
     HBox head = new HBox(8, heading, Parts.gap());
     head.getChildren().addAll(beside);
     head.setAlignment(Pos.CENTER_LEFT);
@@ -35,7 +36,7 @@ abstract class Leaf extends StackPane {
     open.getChildren().add(head);
     Button unfold = Parts.button(id + "-unfold", title, this::unfold, "quiet", "heading");
     unfold.setRotate(90);
-    unfold.setTooltip(new javafx.scene.control.Tooltip(Ui.text("leaf.unfold")));
+    Tips.on(unfold, Ui.text("leaf.unfold"));
     spine.getStyleClass().addAll("leaf", "leaf-folded");
     spine.getChildren().add(new Group(unfold));
     spine.setAlignment(Pos.TOP_CENTER);

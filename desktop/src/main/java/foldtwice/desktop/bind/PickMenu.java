@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.OpensForm;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -18,7 +19,6 @@ import java.util.Map;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 
@@ -113,7 +113,7 @@ final class PickMenu extends VBox {
     button.setMaxWidth(104);
     button.setMinWidth(104);
     button.setStyle("-fx-font-size: 11px; -fx-padding: 2 4 2 4;");
-    button.setTooltip(new Tooltip(Words.direction(d)));
+    Tips.on(button, Words.direction(d));
     return button;
   }
 

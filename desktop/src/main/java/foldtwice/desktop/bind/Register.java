@@ -1,37 +1,27 @@
 package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
-import foldtwice.desktop.parts.KeyCaps;
-import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.trigger.Layout;
-import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.function.BiConsumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.collections.transformation.FilteredList;
 import javafx.collections.transformation.SortedList;
-import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.SelectionMode;
-import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
-import javafx.scene.control.Tooltip;
-import javafx.scene.layout.HBox;
 
 /** The table of bindings. Filter, order and selection stay when the library changes. */
 final class Register extends TableView<Row> {
@@ -57,37 +47,18 @@ final class Register extends TableView<Row> {
     setPlaceholder(nothing);
     setColumnResizePolicy(CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-    column(
-            "trigger",
-            232,
-            Comparator.comparing(Row::trigger),
-            (row, cell) -> {
-              cell.setGraphic(triggers(row));
-              cell.setTooltip(row.trigger().isEmpty() ? null : new Tooltip(row.trigger()));
-            })
+    column("trigger", 232, Comparator.comparing(Row::trigger), RowCell.Triggers::new)
         .setMinWidth(190);
-    column(
-        "does",
-        276,
-        Comparator.comparing(r -> r.routine() + r.arguments()),
-        (row, cell) -> cell.setGraphic(does(row)));
-    column("where", 170, Comparator.comparing(Row::place), (row, cell) -> text(cell, row.place()));
-    column(
-        "readiness",
-        90,
-        Comparator.comparing(Row::readiness),
-        (row, cell) -> cell.setGraphic(readiness(row)));
-    column(
-        "conflict",
-        260,
-        Comparator.comparing(Register::severity),
-        (row, cell) -> cell.setGraphic(conflict(row)));
+    column("does", 276, Comparator.comparing(r -> r.routine() + r.arguments()), RowCell.Does::new);
+    column("where", 170, Comparator.comparing(Row::place), () -> new RowCell.Plain(Row::place));
+    column("readiness", 90, Comparator.comparing(Row::readiness), RowCell.Ready::new);
+    column("conflict", 260, Comparator.comparing(Register::severity), RowCell.Trouble::new);
     TableColumn<Row, Row> used =
         column(
             "used",
             96,
             Comparator.comparing(r -> r.binding().usesPerWeek()),
-            (row, cell) -> text(cell, Words.number(row.binding().usesPerWeek())));
+            () -> new RowCell.Plain(r -> Words.number(r.binding().usesPerWeek())));
     used.getStyleClass().add("number");
     used.setSortType(TableColumn.SortType.DESCENDING);
     getSortOrder().add(used);
@@ -106,7 +77,7 @@ final class Register extends TableView<Row> {
   }
 
   private TableColumn<Row, Row> column(
-      String name, double width, Comparator<Row> order, BiConsumer<Row, TableCell<Row, Row>> fill) {
+      String name, double width, Comparator<Row> order, Supplier<RowCell> cell) {
     TableColumn<Row, Row> column = new TableColumn<>(Ui.text("col." + name));
     column.setId("col-" + name);
     column.setPrefWidth(width);
@@ -115,89 +86,13 @@ final class Register extends TableView<Row> {
     column.setReorderable(false);
     column.setCellValueFactory(c -> new SimpleObjectProperty<>(c.getValue()));
     column.setCellFactory(
-        c ->
-            new TableCell<>() {
-              private Row filled;
-              private Layout by;
-
-              @Override
-              protected void updateItem(Row row, boolean empty) {
-                super.updateItem(row, empty);
-                Layout layout = shown == null ? null : shown.keymap().layout();
-                if (!empty
-                    && row != null
-                    && Question.Same.is(row, filled)
-                    && Question.Same.is(layout, by)) {
-                  return; // asked again at every change of any row
-                }
-                filled = empty ? null : row;
-                by = layout;
-                setText(null);
-                setGraphic(null);
-                setTooltip(null);
-                if (!empty && row != null) {
-                  fill.accept(row, this);
-                }
-              }
-            });
+        c -> {
+          RowCell made = cell.get();
+          made.on(() -> shown);
+          return made;
+        });
     getColumns().add(column);
     return column;
-  }
-
-  private static void text(TableCell<Row, Row> cell, String text) {
-    cell.setText(text);
-  }
-
-  private Node triggers(Row row) {
-    if (row.triggers().isEmpty()) {
-      return Parts.label(Ui.text("notrigger"), "soft");
-    }
-    HBox all = new HBox(8);
-    all.setAlignment(Pos.CENTER_LEFT);
-    for (Trigger t : row.triggers()) {
-      all.getChildren().add(KeyCaps.of(t, shown.words()));
-    }
-    all.setOpacity(row.binding().isOff() ? 0.45 : 1);
-    return all;
-  }
-
-  private static Node does(Row row) {
-    HBox does = new HBox(7, Parts.label(row.routine(), "strong"));
-    does.setAlignment(Pos.CENTER_LEFT);
-    if (!row.arguments().isEmpty()) {
-      Label arguments = Parts.label(row.arguments(), "argument");
-      arguments.setTooltip(new Tooltip(row.arguments()));
-      does.getChildren().add(arguments);
-    }
-    if (!row.family().isEmpty()) {
-      Label family = Parts.label(row.family().replaceFirst(":.*", ""), "soft");
-      family.setMinWidth(USE_PREF_SIZE);
-      family.setTooltip(new Tooltip(row.family()));
-      does.getChildren().add(family);
-    }
-    return does;
-  }
-
-  private static Node readiness(Row row) {
-    String style =
-        switch (row.readiness()) {
-          case PROVEN -> "good";
-          case WORKING -> "strong";
-          case OFF -> "soft";
-          case DRAFT, PLACED, WAITING -> "costs";
-        };
-    return Parts.label(Ui.text("readiness." + row.readiness()), style);
-  }
-
-  private static Node conflict(Row row) {
-    if (row.conflict().isEmpty()) {
-      return Parts.label(Ui.text("clear"), "soft");
-    }
-    Label text = Parts.label(row.conflictText(), Marks.style(row.conflict().get().weight()));
-    text.setTooltip(new Tooltip(row.conflictText()));
-    HBox box = new HBox(6, Marks.of(row.conflict().get().weight()), text);
-    box.setAlignment(Pos.CENTER_LEFT);
-    return box;
   }
 
   /** Shows the bindings of a library. */

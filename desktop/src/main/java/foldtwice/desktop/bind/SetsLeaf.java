@@ -72,7 +72,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     this.advice = new AdvicePanel(session, this::offer);
     this.capture = new Capture(() -> session.now().keymap().layout(), this::mostStrokes, this);
     press.setId("press-keys");
-    press.setTooltip(Acts.tooltip("press-keys", ""));
+    Acts.tip(press, "press-keys", "");
     press.setOnAction(e -> toggle());
     press.setMinWidth(USE_PREF_SIZE);
     where = new WhereRows(session, several);

@@ -6,6 +6,7 @@ import foldtwice.desktop.parts.GestureForm;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.PointerForm;
 import foldtwice.desktop.parts.RoutineField;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -21,7 +22,6 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
@@ -173,9 +173,8 @@ final class TriggerPicker extends VBox {
           if (taken) {
             button.getStyleClass().add("taken");
           }
-          button.setTooltip(
-              new Tooltip(
-                  faces().does(trigger).orElse(Ui.text(taken ? "picker.used" : "device.free"))));
+          Tips.on(
+              button, faces().does(trigger).orElse(Ui.text(taken ? "picker.used" : "device.free")));
           slots.getChildren().add(button);
         }
         all.add(slots);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import foldtwice.outline.Outline;
 import foldtwice.reading.Mark;
@@ -20,7 +21,6 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -179,7 +179,7 @@ sealed interface OutlineRow {
     HBox box = new HBox(8, number, verb, text);
     if (!comesTo.isEmpty()) {
       Label preview = Parts.label(comesTo, "mono", "soft");
-      preview.setTooltip(new Tooltip(Ui.text("collect.preview")));
+      Tips.on(preview, Ui.text("collect.preview"));
       preview.setMinWidth(0);
       preview.setMaxWidth(190);
       box.getChildren().add(preview);

@@ -56,7 +56,7 @@ final class RoutineHead extends VBox {
             "record",
             Ui.text("act.record.button"),
             () -> chosen.routine().ifPresent(r -> going.to(new Target.Recording(r.application()))));
-    record.setTooltip(Acts.tooltip("record", ""));
+    Acts.tip(record, "record", "");
     HBox head = new HBox(8, name, Parts.gap(), record, acts.button("step-routine"), run);
     head.setAlignment(Pos.CENTER_LEFT);
     with.setId("run-with");

@@ -2,6 +2,7 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.routine.Routine;
@@ -16,7 +17,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -211,7 +211,7 @@ final class RoutineList extends VBox {
       Label name = Parts.label(r.name(), r.card().off() || r.card().setAside() ? "soft" : "plain");
       name.setMinWidth(0);
       String keys = entry.keys().isEmpty() ? Ui.text("notrigger") : String.join(", ", entry.keys());
-      name.setTooltip(new Tooltip(Ui.text("collect.rowsays", r.name(), keys)));
+      Tips.on(name, Ui.text("collect.rowsays", r.name(), keys));
       HBox row = new HBox(6, KindMarks.of(r), name, Parts.gap());
       flag(r)
           .ifPresent(

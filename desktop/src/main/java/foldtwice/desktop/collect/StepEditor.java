@@ -2,6 +2,7 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.KeysField;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Known;
 import foldtwice.outline.Outline;
@@ -31,7 +32,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
@@ -195,7 +195,7 @@ final class StepEditor extends VBox implements PartField.Host {
             Ui.text("step.parameter", brief(c.value().shown())),
             () -> actions.parameter(c),
             "make");
-    make.setTooltip(new Tooltip(Ui.text("step.parameter", c.value().shown())));
+    Tips.on(make, Ui.text("step.parameter", c.value().shown()));
     return make;
   }
 

@@ -3,6 +3,7 @@ package foldtwice.desktop.conflicts;
 import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.place.Station;
@@ -13,7 +14,6 @@ import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.VPos;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -81,9 +81,8 @@ final class RemedyRows extends GridPane {
     }
     put(way, 0, at);
     Label solves = Parts.wrapped(solves(remedy), "good");
-    solves.setTooltip(
-        new Tooltip(
-            remedy.solves().stream().map(words::sentence).collect(Collectors.joining("\n"))));
+    Tips.on(
+        solves, remedy.solves().stream().map(words::sentence).collect(Collectors.joining("\n")));
     put(solves, 1, at);
     put(causes(remedy, words), 2, at);
     var take =

@@ -5,6 +5,7 @@ import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
@@ -27,7 +28,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 
@@ -175,8 +175,7 @@ final class Stations extends TableView<Stations.Trouble> {
                 protected void updateItem(Conflict conflict, boolean empty) {
                   super.updateItem(conflict, empty);
                   setGraphic(empty || conflict == null ? null : brief(conflict, words));
-                  setTooltip(
-                      empty || conflict == null ? null : new Tooltip(words.sentence(conflict)));
+                  Tips.on(this, () -> empty || conflict == null ? "" : words.sentence(conflict));
                 }
               });
       getColumns().add(on);
@@ -191,7 +190,7 @@ final class Stations extends TableView<Stations.Trouble> {
     Label kind = Parts.label(Words.kind(t.worst().kind()), "strong");
     kind.setMinWidth(USE_PREF_SIZE);
     Label says = Parts.label(words.sentence(t.worst()), "soft");
-    says.setTooltip(new Tooltip(says.getText()));
+    Tips.on(says, says.getText());
     HBox box = new HBox(10, kind, says);
     box.setAlignment(Pos.CENTER_LEFT);
     return box;

@@ -19,6 +19,7 @@ import foldtwice.resolve.Keymap;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.event.EventHandler;
 import javafx.geometry.Insets;
 import javafx.scene.Scene;
 import javafx.scene.control.TextInputControl;
@@ -78,12 +79,18 @@ public final class Frame extends StackPane implements Going {
     session.background().showing(answer -> SameKeys.during(this, answer));
     show(session.now(), null);
     to(new Target.Sheet("bind"));
+    EventHandler<KeyEvent> pressed = this::key;
+    EventHandler<KeyEvent> released = held::follow;
     sceneProperty()
         .addListener(
-            (o, a, scene) -> {
+            (o, left, scene) -> {
+              if (left != null) {
+                left.removeEventFilter(KeyEvent.KEY_PRESSED, pressed);
+                left.removeEventFilter(KeyEvent.KEY_RELEASED, released);
+              }
               if (scene != null) {
-                scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-                scene.addEventFilter(KeyEvent.KEY_RELEASED, held::follow);
+                scene.addEventFilter(KeyEvent.KEY_PRESSED, pressed);
+                scene.addEventFilter(KeyEvent.KEY_RELEASED, released);
                 Platform.runLater(() -> sheets.view().ifPresent(View::takeKeys));
               }
             });

@@ -2,6 +2,7 @@ package foldtwice.desktop.frame;
 
 import foldtwice.desktop.parts.Emblem;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.LiveDesk;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -21,7 +22,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
@@ -134,7 +134,7 @@ final class Strip extends HBox {
         () -> {
           String says = Ui.text(live.isListening() ? "strip.listening.off" : "strip.listen");
           listen.setAccessibleText(says);
-          listen.setTooltip(new Tooltip(says));
+          Tips.on(listen, says);
         };
     live.stateProperty().addListener((o, was, is) -> show.run());
     show.run();
@@ -174,7 +174,7 @@ final class Strip extends HBox {
 
   private static Button icon(String id, Feather picture, String name, Deeds deeds) {
     Button button = Parts.icon(id, new FontIcon(picture), name, () -> deeds.perform(id));
-    button.setTooltip(Acts.tooltip(id, name));
+    Acts.tip(button, id, name);
     return button;
   }
 
@@ -197,7 +197,7 @@ final class Strip extends HBox {
     String to = Ui.text(isNight ? "day" : "night");
     night.setGraphic(new FontIcon(isNight ? Feather.SUN : Feather.MOON));
     night.setAccessibleText(to);
-    night.setTooltip(Acts.tooltip("day-night", to));
+    Acts.tip(night, "day-night", to);
   }
 
   void takeKeys() {

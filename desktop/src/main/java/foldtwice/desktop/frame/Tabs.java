@@ -25,7 +25,7 @@ final class Tabs extends VBox {
       tab.setId("tab-" + kind.id());
       tab.getStyleClass().add("tab-leaf");
       tab.setToggleGroup(group);
-      tab.setTooltip(Acts.tooltip(kind.id(), ""));
+      Acts.tip(tab, kind.id(), "");
       tab.setOnAction(
           e -> {
             tab.setSelected(true); // also when it was chosen already

@@ -1,6 +1,7 @@
 package foldtwice.desktop.handover;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.DiskWork;
 import foldtwice.desktop.session.Question;
@@ -341,7 +342,7 @@ final class CompareLeaf extends BorderPane {
       how.setMinWidth(70);
       Label what = Parts.label(line.says());
       what.setMinWidth(0);
-      what.setTooltip(new javafx.scene.control.Tooltip(line.says()));
+      Tips.on(what, line.says());
       HBox row = new HBox(8, how, what);
       row.setAlignment(Pos.CENTER_LEFT);
       row.setPrefWidth(100);

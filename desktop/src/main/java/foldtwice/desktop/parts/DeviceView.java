@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
@@ -152,7 +151,7 @@ public final class DeviceView extends Pane {
     Icons.dress(key, shown.face(), 13);
     key.setWrapText(true);
     key.setAccessibleText(shown.says());
-    key.setTooltip(new Tooltip(shown.says()));
+    Tips.on(key, shown.says());
     double width = cap.width() * unit - GAP;
     double height = cap.height() * row - GAP;
     key.setMinSize(width, height);
@@ -238,7 +237,7 @@ public final class DeviceView extends Pane {
             turned(knob, e.getDeltaY() > 0 ? Trigger.Turn.RIGHT : Trigger.Turn.LEFT, needle);
           }
         });
-    Tooltip.install(dial, new Tooltip(shown.says()));
+    Tips.on(dial, shown.says());
     return dial;
   }
 

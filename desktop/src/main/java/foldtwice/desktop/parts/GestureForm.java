@@ -12,7 +12,6 @@ import java.util.function.Function;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -87,7 +86,7 @@ public final class GestureForm extends VBox {
   private Button way(Direction d) {
     Button way = Parts.button("picker-way-" + d.id(), ARROWS.get(d), () -> add(d), "make");
     way.setAccessibleText(Words.direction(d));
-    way.setTooltip(new Tooltip(Words.direction(d)));
+    Tips.on(way, Words.direction(d));
     way.setMinWidth(34);
     return way;
   }

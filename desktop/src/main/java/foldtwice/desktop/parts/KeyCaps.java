@@ -6,45 +6,71 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 
 /** A trigger as key caps. */
 public final class KeyCaps extends HBox {
 
-  private KeyCaps() {
+  /** One label of it: a cap, what stands between two, or a tag. */
+  private record Piece(String text, double least, List<String> styles) {
+
+    static Piece of(String text, double least, String... styles) {
+      return new Piece(text, least, List.of(styles));
+    }
+
+    Label label() {
+      Label label = new Label(text);
+      label.getStyleClass().addAll(styles);
+      label.setMinWidth(least);
+      return label;
+    }
+
+    boolean isLike(Node there) {
+      return there instanceof Label l
+          && l.getStyleClass().subList(1, l.getStyleClass().size()).equals(styles);
+    }
+  }
+
+  public KeyCaps() {
     setSpacing(3);
     setAlignment(Pos.CENTER_LEFT);
-    setMinWidth(USE_PREF_SIZE);
   }
 
   /** Keys as caps; anything else as a tag that names it. */
   public static KeyCaps of(Trigger trigger, Words words) {
     KeyCaps caps = new KeyCaps();
-    switch (trigger) {
-      case Trigger.Keys(List<Stroke> strokes) -> caps.add(strokes, words::caps);
-      case Trigger.Held(Stroke stroke, Trigger.Edge edge) -> {
-        caps.add(List.of(stroke), words::caps);
-        caps.getChildren().add(joint(Ui.text("held." + edge)));
-      }
-      default -> {
-        Label tag = Parts.label(words.trigger(trigger), "tag");
-        tag.setMinWidth(0);
-        caps.setMinWidth(0);
-        caps.getChildren().add(tag);
-      }
-    }
-    caps.setAccessibleText(words.trigger(trigger));
+    caps.show(trigger, words);
     return caps;
   }
 
   public static KeyCaps of(List<Stroke> strokes) {
     KeyCaps caps = new KeyCaps();
-    caps.add(strokes, Notation::caps);
+    caps.setMinWidth(USE_PREF_SIZE);
+    caps.lay(pieces(strokes, Notation::caps));
     return caps;
+  }
+
+  /** Shows another trigger, with the same labels as far as they go. */
+  public void show(Trigger trigger, Words words) {
+    List<Piece> pieces =
+        switch (trigger) {
+          case Trigger.Keys(List<Stroke> strokes) -> pieces(strokes, words::caps);
+          case Trigger.Held(Stroke stroke, Trigger.Edge edge) -> {
+            List<Piece> held = pieces(List.of(stroke), words::caps);
+            held.add(joint(Ui.text("held." + edge)));
+            yield held;
+          }
+          default -> List.of(Piece.of(words.trigger(trigger), 0, "tag"));
+        };
+    setMinWidth(pieces.getFirst().least());
+    lay(pieces);
+    setAccessibleText(words.trigger(trigger));
   }
 
   /** Caps large enough to head a leaf. */
@@ -54,31 +80,43 @@ public final class KeyCaps extends HBox {
     return this;
   }
 
-  private void add(List<Stroke> strokes, Function<Stroke, List<String>> on) {
-    for (int i = 0; i < strokes.size(); i++) {
-      if (i > 0) {
-        getChildren().add(joint(Ui.text("then")));
-      }
-      List<String> words = on.apply(strokes.get(i));
-      for (int j = 0; j < words.size(); j++) {
-        if (j > 0) {
-          getChildren().add(joint("+"));
-        }
-        Label cap = new Label(words.get(j));
-        cap.getStyleClass().add("cap");
-        cap.setMinWidth(USE_PREF_SIZE);
-        if (j == words.size() - 1 && strokes.get(i).key() instanceof Key.At) {
-          cap.getStyleClass().add("cap-position");
-        }
-        getChildren().add(cap);
+  private void lay(List<Piece> pieces) {
+    List<Node> there = getChildren();
+    for (int i = 0; i < pieces.size(); i++) {
+      Piece piece = pieces.get(i);
+      if (i == there.size()) {
+        there.add(piece.label());
+      } else if (piece.isLike(there.get(i))) {
+        ((Label) there.get(i)).setText(piece.text());
+      } else {
+        there.set(i, piece.label());
       }
     }
+    there.subList(pieces.size(), there.size()).clear();
   }
 
-  private static Label joint(String text) {
-    Label joint = new Label(text);
-    joint.getStyleClass().add("caps-joint");
-    joint.setMinWidth(USE_PREF_SIZE);
-    return joint;
+  private static List<Piece> pieces(List<Stroke> strokes, Function<Stroke, List<String>> on) {
+    List<Piece> pieces = new ArrayList<>();
+    for (Stroke stroke : strokes) {
+      if (!pieces.isEmpty()) {
+        pieces.add(joint(Ui.text("then")));
+      }
+      List<String> caps = on.apply(stroke);
+      for (int j = 0; j < caps.size(); j++) {
+        if (j > 0) {
+          pieces.add(joint("+"));
+        }
+        boolean position = j == caps.size() - 1 && stroke.key() instanceof Key.At;
+        pieces.add(
+            position
+                ? Piece.of(caps.get(j), USE_PREF_SIZE, "cap", "cap-position")
+                : Piece.of(caps.get(j), USE_PREF_SIZE, "cap"));
+      }
+    }
+    return pieces;
+  }
+
+  private static Piece joint(String text) {
+    return Piece.of(text, USE_PREF_SIZE, "caps-joint");
   }
 }

@@ -20,7 +20,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -61,7 +60,7 @@ public final class Parts {
     Button button = button(id, "", action, "quiet");
     button.setGraphic(picture);
     button.setAccessibleText(name);
-    button.setTooltip(new Tooltip(name));
+    Tips.on(button, name);
     return button;
   }
 

@@ -33,7 +33,10 @@ public final class Theme {
 
   /** Lays this sheet over a scene. */
   public void on(Scene scene) {
-    scene.getStylesheets().setAll(css(night ? "night.css" : "day.css"), css("sheet.css"));
+    List<String> sheets = List.of(css(night ? "night.css" : "day.css"), css("sheet.css"));
+    if (!scene.getStylesheets().equals(sheets)) { // else all that was matched is matched again
+      scene.getStylesheets().setAll(sheets);
+    }
   }
 
   public boolean isNight() {

@@ -1,6 +1,7 @@
 package foldtwice.desktop.payback;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import foldtwice.effort.Operator;
 import foldtwice.effort.Timed;
@@ -9,7 +10,6 @@ import foldtwice.words.EffortWords;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 
@@ -48,7 +48,7 @@ final class OperatorBar extends HBox {
     box.setMinWidth(Math.max(3, width));
     box.setMaxWidth(Math.max(3, width));
     box.setAlignment(Pos.CENTER);
-    box.setTooltip(new Tooltip(says(t)));
+    Tips.on(box, says(t));
     return box;
   }
 

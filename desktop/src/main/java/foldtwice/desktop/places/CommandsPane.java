@@ -2,6 +2,7 @@ package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -24,7 +25,6 @@ import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -138,15 +138,14 @@ final class CommandsPane extends VBox {
                 super.updateItem(command, empty);
                 setText(null);
                 setGraphic(null);
-                setTooltip(null);
                 if (!empty && command != null) {
                   Node shown = graphic.apply(command);
                   setGraphic(shown);
                   String says = text.apply(command);
                   setText(shown == null ? says : null);
-                  if (!says.isEmpty()) {
-                    setTooltip(new Tooltip(says));
-                  }
+                  Tips.on(this, says);
+                } else {
+                  Tips.on(this, "");
                 }
               }
             });

@@ -4,6 +4,7 @@ import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.OpensForm;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -23,7 +24,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -135,8 +135,7 @@ final class SummonedPane extends VBox {
             });
     button.setMinWidth(132);
     button.setMaxWidth(132);
-    button.setTooltip(
-        new Tooltip(Words.direction(d) + ": " + (does.isEmpty() ? Ui.text("device.free") : does)));
+    Tips.on(button, Words.direction(d) + ": " + (does.isEmpty() ? Ui.text("device.free") : does));
     if (d == chosen) {
       button.getStyleClass().add("taken");
     }

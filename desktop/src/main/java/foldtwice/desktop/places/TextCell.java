@@ -1,12 +1,12 @@
 package foldtwice.desktop.places;
 
+import foldtwice.desktop.parts.Tips;
 import foldtwice.table.Row;
 import java.util.function.IntPredicate;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 
@@ -111,7 +111,7 @@ final class TextCell extends TableCell<Row, String> {
   protected void updateItem(String text, boolean none) {
     super.updateItem(text, none);
     getStyleClass().remove("faulty");
-    setTooltip(null);
+    Tips.on(this, none || isEditing() || text == null ? "" : text);
     if (none || isEditing()) {
       setText(null);
       setGraphic(isEditing() ? field : null);
@@ -119,9 +119,6 @@ final class TextCell extends TableCell<Row, String> {
     }
     setGraphic(null);
     setText(text);
-    if (text != null && !text.isEmpty()) {
-      setTooltip(new Tooltip(text));
-    }
     if (faulty.test(getIndex())) {
       getStyleClass().add("faulty");
     }

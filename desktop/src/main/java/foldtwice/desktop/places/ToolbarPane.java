@@ -4,6 +4,7 @@ import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.Icons;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -21,7 +22,6 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.Dragboard;
@@ -140,7 +140,7 @@ final class ToolbarPane extends VBox {
               show(session.now(), toolbar);
             });
     Icons.dress(button, shows, 15);
-    button.setTooltip(new Tooltip(does.isEmpty() ? Ui.text("device.free") : does));
+    Tips.on(button, does.isEmpty() ? Ui.text("device.free") : does);
     if (slot == chosen) {
       button.getStyleClass().add("taken");
     }

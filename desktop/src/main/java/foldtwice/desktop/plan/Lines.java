@@ -2,6 +2,7 @@ package foldtwice.desktop.plan;
 
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.plan.Plan;
@@ -23,7 +24,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.SelectionMode;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -150,7 +150,7 @@ final class Lines extends VBox {
               l.gain() < 0 ? "costs" : l.moves() ? "good" : "soft");
       sized(gain, gains);
       Label why = Parts.label(done ? Ui.text("plan.taken") : why(l), done ? "good" : "soft");
-      why.setTooltip(new Tooltip(why.getText()));
+      Tips.on(why, why.getText());
       why.setMinWidth(0);
       why.setMaxWidth(Double.MAX_VALUE);
       HBox.setHgrow(why, Priority.ALWAYS);

@@ -3,6 +3,7 @@ package foldtwice.desktop.trying;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -26,7 +27,6 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -202,7 +202,7 @@ final class OfferingPane extends VBox {
       field.getStyleClass().add("value");
       field.setPrefColumnCount(6);
       field.setAccessibleText(p.name());
-      field.setTooltip(new Tooltip(p.name()));
+      Tips.on(field, p.name());
       field.setOnAction(e -> runWith(routine, fields));
       fields.put(p.name(), field);
       if (fields.size() <= 2) {

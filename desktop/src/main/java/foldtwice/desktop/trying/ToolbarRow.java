@@ -2,6 +2,7 @@ package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Icons;
+import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import foldtwice.surface.Toolbar;
 import foldtwice.trigger.Trigger;
@@ -9,7 +10,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 
@@ -63,7 +63,7 @@ final class ToolbarRow extends FlowPane {
       button.setFocusTraversable(true);
       String says = does.orElse(Ui.text("toolbar.nothere"));
       button.setAccessibleText(says);
-      button.setTooltip(new Tooltip(Ui.text("toolbar.tip", says, toolbar.name(), slot)));
+      Tips.on(button, Ui.text("toolbar.tip", says, toolbar.name(), slot));
       button.setOnAction(e -> onPressed.accept(trigger));
       getChildren().add(button);
     }

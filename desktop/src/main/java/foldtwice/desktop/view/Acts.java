@@ -1,13 +1,14 @@
 package foldtwice.desktop.view;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Tips;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.Tooltip;
 
 /** The actions of one view that is there, as buttons and menus. */
 public final class Acts<V> {
@@ -34,7 +35,7 @@ public final class Acts<V> {
   public Button button(String id, String... styles) {
     Act<V> act = act(id);
     Button button = Parts.button(id, act.onButton(), () -> act.does().accept(view), styles);
-    button.setTooltip(tooltip(id, ""));
+    tip(button, id, "");
     buttons.put(act, button);
     return button;
   }
@@ -66,14 +67,13 @@ public final class Acts<V> {
     items.forEach((act, item) -> item.setDisable(!act.applies().test(view)));
   }
 
-  /** A tooltip that tells the key an action has when it is shown. */
-  public static Tooltip tooltip(String id, String says) {
-    Tooltip tooltip = new Tooltip(says);
-    tooltip.setOnShowing(
-        e -> {
+  /** Says something of a control, and the key that an action has when it is said. */
+  public static void tip(Node node, String id, String says) {
+    Tips.on(
+        node,
+        () -> {
           String keys = OwnKeys.get().keys(id);
-          tooltip.setText(says.isEmpty() || keys.isEmpty() ? says + keys : says + "  " + keys);
+          return says.isEmpty() || keys.isEmpty() ? says + keys : says + "  " + keys;
         });
-    return tooltip;
   }
 }
