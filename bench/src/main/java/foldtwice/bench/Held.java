@@ -41,7 +41,9 @@ public final class Held {
 
   /** Takes the names of the views that count; all when there is none. */
   public static void main(String[] views) throws Exception {
-    System.setProperty("glass.platform", "Headless");
+    if (System.getProperty("glass.platform") == null) {
+      System.setProperty("glass.platform", "Headless");
+    }
     System.setProperty("prism.order", "sw");
     Path file = OnScreen.library(Files.createTempDirectory("held"));
     CountDownLatch up = new CountDownLatch(1);

@@ -1,6 +1,7 @@
 package foldtwice.library.file;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.io.JsonStringEncoder;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.cfg.JsonNodeFeature;
@@ -89,7 +90,7 @@ public final class Json {
     int most = from + WIDTH - 2 * depth - taken;
     if (node.isValueNode() || node.isEmpty() || (depth > 0 && flat(node, most, out))) {
       if (out.length() == from) {
-        out.append(node);
+        value(node, out);
       }
       return;
     }
@@ -100,9 +101,9 @@ public final class Json {
     if (object) {
       for (var e : node.properties()) {
         out.append(between).repeat(' ', 2 * depth + 2);
-        String name = MAPPER.createObjectNode().textNode(e.getKey()) + ": ";
-        out.append(name);
-        print(e.getValue(), depth + 1, name.length(), out);
+        int name = out.length();
+        name(e.getKey(), out);
+        print(e.getValue(), depth + 1, out.length() - name, out);
         between = ",\n";
       }
     } else {
@@ -118,7 +119,7 @@ public final class Json {
   /** Writes on one line; false, and not all of it, when that is longer than so many letters. */
   private static boolean flat(JsonNode node, int most, StringBuilder out) {
     if (node.isValueNode() || node.isEmpty()) {
-      out.append(node);
+      value(node, out);
       return out.length() <= most;
     }
     out.append(node.isObject() ? "{" : "[");
@@ -127,7 +128,7 @@ public final class Json {
     if (node.isObject()) {
       for (var fields = node.properties().iterator(); fits && fields.hasNext(); ) {
         var e = fields.next();
-        out.append(between).append(MAPPER.createObjectNode().textNode(e.getKey())).append(": ");
+        name(e.getKey(), out.append(between));
         fits = flat(e.getValue(), most, out);
         between = ", ";
       }
@@ -140,6 +141,26 @@ public final class Json {
     }
     out.append(node.isObject() ? '}' : ']');
     return fits && out.length() <= most;
+  }
+
+  /** What holds nothing else. Most of it is texts: a writer for each would take longer than all. */
+  private static void value(JsonNode node, StringBuilder out) {
+    if (node.isTextual()) {
+      quoted(node.textValue(), out);
+    } else {
+      out.append(node);
+    }
+  }
+
+  private static void name(String name, StringBuilder out) {
+    quoted(name, out);
+    out.append(": ");
+  }
+
+  private static void quoted(String text, StringBuilder out) {
+    out.append('"');
+    JsonStringEncoder.getInstance().quoteAsString(text, out);
+    out.append('"');
   }
 
   /** Writes back what was not understood. */

@@ -28,21 +28,39 @@ record Row(
     String besides) {
 
   static Row of(Binding b, String family, Snapshot now, Words words) {
-    List<Conflict> conflicts = now.conflictsOf(b.id());
-    Optional<Conflict> worst = conflicts.stream().findFirst();
     List<Trigger> triggers = b.isOff() ? b.fitting().parked() : b.triggers();
     return new Row(
-        b,
-        triggers,
-        triggers.stream().map(words::trigger).collect(Collectors.joining(", ")),
-        words.routineName(b),
-        words.arguments(b),
-        words.place(b.place()),
-        family,
-        now.outlook(b).stage(),
-        worst,
-        worst.map(c -> brief(c, b, words)).orElse(""),
-        now.library().routineOf(b).map(FoundBy::of).orElse("") + " " + words.sight(triggers));
+            b,
+            triggers,
+            triggers.stream().map(words::trigger).collect(Collectors.joining(", ")),
+            words.routineName(b),
+            words.arguments(b),
+            words.place(b.place()),
+            family,
+            now.outlook(b).stage(),
+            Optional.empty(),
+            "",
+            now.library().routineOf(b).map(FoundBy::of).orElse("") + " " + words.sight(triggers))
+        .told(now, words);
+  }
+
+  /** The same with what is told of it now. */
+  Row told(Snapshot now, Words words) {
+    Optional<Conflict> worst = now.conflictsOf(binding.id()).stream().findFirst();
+    return worst.equals(conflict)
+        ? this
+        : new Row(
+            binding,
+            triggers,
+            trigger,
+            routine,
+            arguments,
+            place,
+            family,
+            readiness,
+            worst,
+            worst.map(c -> brief(c, binding, words)).orElse(""),
+            besides);
   }
 
   /** A double claim names the other of the two, from whichever side it is told. */

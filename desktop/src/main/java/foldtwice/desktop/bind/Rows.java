@@ -18,6 +18,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.collections.ObservableList;
 
@@ -53,6 +54,38 @@ final class Rows {
 
   /** Shows another moment. */
   void show(Snapshot now) {
+    if (shown != null && now.isOnlyLookedThrough(shown)) {
+      tell(now);
+    } else {
+      follow(now);
+    }
+    shown = now;
+  }
+
+  /** Nothing is other than what is wrong. */
+  private void tell(Snapshot now) {
+    Set<String> touched = new HashSet<>();
+    unlike(shown.conflictsByBinding(), now.conflictsByBinding(), touched);
+    Words words = now.words();
+    put(touched, row -> row.told(now, words));
+  }
+
+  /** Puts anew the rows of some bindings that are there, where they are other than they were. */
+  private void put(Set<String> bindings, UnaryOperator<Row> anew) {
+    Map<Integer, Row> fresh = new TreeMap<>();
+    for (String id : bindings) {
+      Integer i = at.get(id);
+      if (i != null) {
+        Row row = anew.apply(all.get(i));
+        if (!row.equals(all.get(i))) {
+          fresh.put(i, row);
+        }
+      }
+    }
+    all.put(fresh);
+  }
+
+  private void follow(Snapshot now) {
     List<Difference<Binding>> bindings =
         shown == null
             ? List.of()
@@ -63,18 +96,15 @@ final class Rows {
     }
     if (shown != null && isSameAround(now) && isSameOrder(now)) {
       Words words = now.words();
-      Map<Integer, Row> fresh = new TreeMap<>();
-      for (String id : touched(now, bindings, before)) {
-        Row row = Row.of(now.library().bindings().get(id), family(id), now, words);
-        if (!row.equals(all.get(at.get(id)))) {
-          fresh.put(at.get(id), row);
-        }
-      }
-      all.put(fresh);
+      put(
+          touched(now, bindings, before),
+          row -> {
+            String id = row.binding().id();
+            return Row.of(now.library().bindings().get(id), family(id), now, words);
+          });
     } else {
       fill(now);
     }
-    shown = now;
   }
 
   private void fill(Snapshot now) {
@@ -151,7 +181,6 @@ final class Rows {
         }
       }
     }
-    touched.removeIf(id -> !at.containsKey(id));
     return touched;
   }
 
