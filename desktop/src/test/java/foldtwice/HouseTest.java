@@ -1,13 +1,16 @@
 package foldtwice;
 
+import static com.tngtech.archunit.core.domain.JavaAccess.Predicates.target;
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.ArchConfiguration;
 import com.tngtech.archunit.core.domain.Dependency;
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.properties.HasName;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import foldtwice.desktop.App;
@@ -23,10 +26,15 @@ import org.junit.jupiter.api.Test;
 /** The arrows of the house run one way. Runs before everything else. */
 class HouseTest {
 
-  private static final JavaClasses HOUSE =
-      new ClassFileImporter()
-          .withImportOption(new ImportOption.DoNotIncludeTests())
-          .importPackages("foldtwice");
+  private static final JavaClasses HOUSE = house();
+
+  /** What others have made is asked for its name and package only, and not read. */
+  private static JavaClasses house() {
+    ArchConfiguration.get().setResolveMissingDependenciesFromClassPath(false);
+    return new ClassFileImporter()
+        .withImportOption(new ImportOption.DoNotIncludeTests())
+        .importPackages("foldtwice");
+  }
 
   /**
    * The floors of the house, lowest first. What lies on one floor may know of lower floors and of
@@ -159,7 +167,10 @@ class HouseTest {
    */
   @Test
   void nothingPrintsAStackOfItself() {
-    noClasses().should().callMethod(Throwable.class, "printStackTrace").check(HOUSE);
+    noClasses()
+        .should()
+        .callMethodWhere(target(HasName.Predicates.name("printStackTrace")))
+        .check(HOUSE);
   }
 
   @Test

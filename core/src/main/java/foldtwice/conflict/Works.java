@@ -228,7 +228,8 @@ final class Works {
               KNOWN_NOT_TO_WORK,
               OTHER_VERSION,
               OTHER_LANGUAGE,
-              NOTHING_INSIDE ->
+              NOTHING_INSIDE,
+              ASKED_TWICE ->
               true;
           case CIRCLE -> false; // circles have a kind of their own
         };
@@ -253,7 +254,8 @@ final class Works {
       case Hindrance.NoStatement s -> Weight.COSTS;
       case Hindrance.Step(var mark)
           when mark.fault() == Mark.Fault.KNOWN_NOT_TO_WORK
-              || mark.fault() == Mark.Fault.NOTHING_INSIDE ->
+              || mark.fault() == Mark.Fault.NOTHING_INSIDE
+              || mark.fault() == Mark.Fault.ASKED_TWICE ->
           Weight.COSTS;
       default -> Weight.BLOCKS;
     };

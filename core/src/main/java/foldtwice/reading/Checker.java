@@ -22,9 +22,12 @@ import foldtwice.routine.Whom;
 import foldtwice.source.Helpers;
 import foldtwice.source.Named;
 import foldtwice.source.Wanted;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +40,9 @@ import java.util.function.Function;
  * the nearest right name is sought only where something is wrong.
  */
 public final class Checker {
+
+  /** A run goes round no more often than this. */
+  private static final BigDecimal MOST_TURNS = BigDecimal.valueOf(1_000_000);
 
   private final Known known;
   private final Types types = new Types();
@@ -91,8 +97,8 @@ public final class Checker {
         step(step);
       }
       case Wanted.Answer(Step.Ask ask) -> step(ask);
-      case Wanted.Read(Readout what) -> readout(what);
-      case Wanted.Test(Condition condition) -> condition(condition);
+      case Wanted.Read(Readout what) -> readout(what, w -> null);
+      case Wanted.Test(Condition condition) -> condition(condition, w -> null);
       case Wanted.Compute(Expr value) -> slips.expr(value);
       case Wanted.Through(Step.Items items) -> items(items);
       case Wanted.Use u -> {}
@@ -117,7 +123,7 @@ public final class Checker {
       case Step.Fill(String field, Expr value) -> dialogs.fill(field, value);
       case Step.PressButton(String label) -> dialogs.press(label);
       case Step.Read(Readout what, String variable) -> {
-        readout(what);
+        readout(what, w -> new Step.Read(w, variable));
         types.put(variable, typeOf(what));
       }
       case Step.ChangeSetting(String setting, Expr value, Step.Lasting lasting) ->
@@ -146,13 +152,13 @@ public final class Checker {
           slips.names(file, t -> new Step.Capture(area, new Template(t)));
       case Step.RunRoutine(String id, Map<String, Expr> arguments) -> run(id, arguments);
       case Step.StartProgram(String application, List<Template> arguments) -> {
-        arguments.forEach(a -> slips.names(a, t -> step));
+        arguments.forEach(a -> slips.names(a, t -> null));
         program(application, a -> new Step.StartProgram(a, arguments));
       }
       case Step.BringToFront(String application) ->
           program(application, a -> new Step.BringToFront(a));
       case Step.WaitUntil(Condition condition, Expr limit) -> {
-        condition(condition);
+        condition(condition, c -> new Step.WaitUntil(c, limit));
         ValueType type = slips.expr(limit);
         if (!type.fits(ValueType.amount(foldtwice.routine.Scale.SECOND))
             && !type.equals(ValueType.NUMBER)) {
@@ -162,15 +168,15 @@ public final class Checker {
       }
       case Step.Ask(Template text, List<Step.Question> questions) -> {
         slips.names(text, t -> new Step.Ask(new Template(t), questions));
-        questions(questions);
+        questions(questions, q -> new Step.Ask(text, q));
       }
       case Step.Pause(Template note, List<Step.Question> offers) -> {
         slips.names(note, t -> new Step.Pause(new Template(t), offers));
-        questions(offers);
+        questions(offers, q -> new Step.Pause(note, q));
         dialogs.unsure();
       }
       case Step.If(Condition condition, List<Line> then, List<Line> otherwise) -> {
-        condition(condition);
+        condition(condition, c -> new Step.If(c, then, otherwise));
         Optional<Boolean> sure = sure(condition);
         Optional<Facts.Dialog> before = dialogs.open();
         if (sure.isPresent()) { // what is for another version is not held against this one
@@ -187,6 +193,7 @@ public final class Checker {
       }
       case Step.Repeat(Expr times, List<Line> body) -> {
         slips.wants(times, ValueType.NUMBER);
+        turns(times);
         types.put(Builtin.TURN, ValueType.NUMBER);
         loop(body, here);
       }
@@ -212,6 +219,17 @@ public final class Checker {
       case Condition.Not(Condition of) -> sure(of).map(yes -> !yes);
       default -> Optional.empty();
     };
+  }
+
+  /** So often a run goes round, and no more. */
+  private void turns(Expr times) {
+    if (times.constant().orElse(null) instanceof Value.Amount(BigDecimal n)
+        && (n.scale() > 0 || n.abs().compareTo(MOST_TURNS) > 0)) {
+      slips.mark(
+          Mark.Fault.OUT_OF_RANGE,
+          ExprNotation.write(times),
+          "a whole number of at most a million");
+    }
   }
 
   private void loop(List<Line> body, String here) {
@@ -334,13 +352,26 @@ public final class Checker {
       Optional<Parameter> p = routine.get().parameter(e.getKey());
       if (p.isEmpty()) {
         slips.mark(
-            Mark.Fault.NO_SUCH_PARAMETER, e.getKey(), "a parameter of " + routine.get().name());
+            Mark.Fault.NO_SUCH_PARAMETER,
+            e.getKey(),
+            "a parameter of " + routine.get().name(),
+            routine.get().parameters().stream()
+                .map(Parameter::name)
+                .filter(n -> !arguments.containsKey(n))
+                .toList(),
+            near -> new Step.RunRoutine(id, renamed(arguments, e.getKey(), near)));
       } else if (!types.of(e.getValue()).fits(Types.of(p.get().kind()))) {
         slips.mark(
             Mark.Fault.WRONG_KIND, ExprNotation.write(e.getValue()), p.get().kind().allowed());
       }
     }
     dialogs.unsure();
+  }
+
+  private static Map<String, Expr> renamed(Map<String, Expr> all, String from, String to) {
+    Map<String, Expr> next = new LinkedHashMap<>();
+    all.forEach((name, value) -> next.put(name.equals(from) ? to : name, value));
+    return next;
   }
 
   /** True when a routine runs or uses another one, directly or around. */
@@ -381,16 +412,46 @@ public final class Checker {
         .toList();
   }
 
-  private void questions(List<Step.Question> questions) {
-    for (Step.Question q : questions) {
+  private void questions(List<Step.Question> questions, Function<List<Step.Question>, Step> mend) {
+    Set<String> names = new LinkedHashSet<>();
+    for (int i = 0; i < questions.size(); i++) {
+      Step.Question q = questions.get(i);
       if (!slips.expr(q.otherwise()).fits(Types.of(q.kind()))) {
         slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(q.otherwise()), q.kind().allowed());
+      }
+      if (!names.add(q.variable())) {
+        String free = free(q.variable(), questions);
+        List<Step.Question> other = new ArrayList<>(questions);
+        other.set(i, q.named(free));
+        slips.add(
+            new Mark(
+                slips.number(),
+                Mark.Fault.ASKED_TWICE,
+                "\u2039" + q.variable() + "\u203a",
+                "a name of its own for each question",
+                Optional.ofNullable(mend.apply(other)),
+                Optional.of(free)));
       }
       types.put(q.variable(), Types.of(q.kind()));
     }
   }
 
-  private void condition(Condition condition) {
+  /** The name with the least number after it that no question has. */
+  private static String free(String name, List<Step.Question> questions) {
+    for (int n = 2; ; n++) {
+      String next = name + " " + n;
+      if (questions.stream().noneMatch(q -> q.variable().equals(next))) {
+        return next;
+      }
+    }
+  }
+
+  /**
+   * What is wrong with a condition.
+   *
+   * @param in the step with another condition in its place
+   */
+  private void condition(Condition condition, Function<Condition, Step> in) {
     switch (condition) {
       case Condition.Compare(Expr left, var relation, Expr right) -> {
         ValueType a = slips.expr(left);
@@ -401,45 +462,81 @@ public final class Checker {
         }
       }
       case Condition.Reads(Readout what, var relation, Expr value) -> {
-        readout(what);
+        readout(what, w -> in.apply(new Condition.Reads(w, relation, value)));
         if (!slips.expr(value).fits(typeOf(what))) {
           slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(value), typeOf(what).words());
         }
       }
       case Condition.Ticked(List<Template> path) -> {
+        path.forEach(label -> slips.names(label, t -> null));
         if (tells(Facts.Aspect.COMMANDS)
             && facts.get().commands().stream().noneMatch(c -> Reading.mayBe(path, c.menu()))) {
-          dialogs.noMenu(path);
+          dialogs.noMenu(path, near -> in.apply(new Condition.Ticked(near)));
         }
       }
       case Condition.DialogOpen(String title) -> {
         if (tells(Facts.Aspect.DIALOGS) && facts.get().dialog(title).isEmpty()) {
           slips.mark(
-              Mark.Fault.NO_SUCH_DIALOG, title, "a dialog of " + known.nameOf(macro.application()));
+              Mark.Fault.NO_SUCH_DIALOG,
+              title,
+              "a dialog of " + known.nameOf(macro.application()),
+              facts.get().dialogs().stream().map(Facts.Dialog::title).toList(),
+              near -> in.apply(new Condition.DialogOpen(near)));
         }
       }
       case Condition.InFront(String application) ->
-          program(application, a -> new Step.BringToFront(a));
-      case Condition.Not(Condition of) -> condition(of);
-      case Condition.All(List<Condition> of) -> of.forEach(this::condition);
-      case Condition.Any(List<Condition> of) -> of.forEach(this::condition);
+          program(application, near -> in.apply(new Condition.InFront(near)));
+      case Condition.Not(Condition of) -> condition(of, c -> in.apply(new Condition.Not(c)));
+      case Condition.All(List<Condition> of) -> each(of, all -> in.apply(new Condition.All(all)));
+      case Condition.Any(List<Condition> of) -> each(of, any -> in.apply(new Condition.Any(any)));
       case Condition.VersionAtLeast v -> {}
       case Condition.SomethingSelected s -> {}
     }
   }
 
-  private void readout(Readout what) {
+  private void each(List<Condition> of, Function<List<Condition>, Step> in) {
+    for (int i = 0; i < of.size(); i++) {
+      int at = i;
+      condition(
+          of.get(i),
+          c -> {
+            List<Condition> other = new ArrayList<>(of);
+            other.set(at, c);
+            return in.apply(other);
+          });
+    }
+  }
+
+  /**
+   * What is wrong with something that is read.
+   *
+   * @param in the step with something else in its place
+   */
+  private void readout(Readout what, Function<Readout, Step> in) {
     switch (what) {
       case Readout.Setting(String name) ->
           there(
-              Facts.Aspect.SETTINGS, Mark.Fault.NO_SUCH_SETTING, name, f -> f.settings().keySet());
+              Facts.Aspect.SETTINGS,
+              Mark.Fault.NO_SUCH_SETTING,
+              name,
+              f -> f.settings().keySet(),
+              near -> in.apply(new Readout.Setting(near)));
       case Readout.Adjustable(String name) ->
-          there(Facts.Aspect.VALUES, Mark.Fault.NO_SUCH_VALUE, name, f -> f.values().keySet());
+          there(
+              Facts.Aspect.VALUES,
+              Mark.Fault.NO_SUCH_VALUE,
+              name,
+              f -> f.values().keySet(),
+              near -> in.apply(new Readout.Adjustable(near)));
       case Readout.Indicator(String name) ->
-          there(Facts.Aspect.INDICATORS, Mark.Fault.NO_SUCH_VALUE, name, Facts::indicators);
-      case Readout.Field(String label) -> {
-        dialogs.readField(label);
-      }
+          there(
+              Facts.Aspect.INDICATORS,
+              Mark.Fault.NO_SUCH_VALUE,
+              name,
+              Facts::indicators,
+              near -> in.apply(new Readout.Indicator(near)));
+      case Readout.Field(String label) ->
+          dialogs.readField(label, near -> in.apply(new Readout.Field(near)));
       case Readout.Of of -> {}
     }
   }
@@ -450,13 +547,19 @@ public final class Checker {
   }
 
   private void there(
-      Facts.Aspect aspect, Mark.Fault fault, String name, Function<Facts, Set<String>> all) {
+      Facts.Aspect aspect,
+      Mark.Fault fault,
+      String name,
+      Function<Facts, Set<String>> all,
+      Function<String, Step> mend) {
     Set<String> right = facts.map(all).orElse(Set.of());
     if (tells(aspect) && !right.contains(name)) {
       slips.mark(
           fault,
           name,
-          right.isEmpty() ? "nothing: it has none" : "one of " + String.join(", ", right));
+          right.isEmpty() ? "nothing: it has none" : "one of " + String.join(", ", right),
+          right,
+          mend);
     }
   }
 

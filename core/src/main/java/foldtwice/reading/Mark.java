@@ -39,6 +39,7 @@ public record Mark(
     KNOWN_NOT_TO_WORK,
     OTHER_VERSION,
     OTHER_LANGUAGE,
-    NOTHING_INSIDE
+    NOTHING_INSIDE,
+    ASKED_TWICE
   }
 }

@@ -17,6 +17,7 @@ import foldtwice.text.Refusals;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * Follows which dialog stands open while a macro is walked through, and marks menu paths, fields
@@ -55,9 +56,14 @@ final class WorkedDialogs {
   }
 
   /** A field of the open dialog is read. */
-  void readField(String label) {
+  void readField(String label, Function<String, Step> mend) {
     if (open != null && !unsure && open.field(label).isEmpty()) {
-      slips.mark(Mark.Fault.NO_SUCH_FIELD, label, "a field of \"" + open.title() + "\"");
+      slips.mark(
+          Mark.Fault.NO_SUCH_FIELD,
+          label,
+          "a field of \"" + open.title() + "\"",
+          open.fields().stream().map(Facts.Field::label).toList(),
+          mend);
     }
   }
 
@@ -91,7 +97,7 @@ final class WorkedDialogs {
             : facts.get().commands().stream().filter(c -> Reading.mayBe(path, c.menu())).toList();
     if (may.isEmpty()) {
       if (facts.get().tells(Facts.Aspect.COMMANDS)) {
-        noMenu(path);
+        noMenu(path, Step.Choose::new);
       }
       closed();
       unsure(); // what it would have opened is not marked again in every step after it
@@ -143,8 +149,12 @@ final class WorkedDialogs {
             .toList());
   }
 
-  /** Says in which version a menu path is, or which path is near. */
-  void noMenu(List<Template> path) {
+  /**
+   * Says in which version a menu path is, or which path is near.
+   *
+   * @param mend the step with another path in its place
+   */
+  void noMenu(List<Template> path, Function<List<Template>, Step> mend) {
     String text = StepParts.path(path);
     for (Facts other : known.otherVersions()) {
       if (!other.application().equals(macro.application())) {
@@ -177,7 +187,7 @@ final class WorkedDialogs {
                       + facts.get().version()
                       + "; this one is of "
                       + other.version(),
-              here.map(c -> new Step.Choose(Template.all(c.menu()))),
+              here.map(c -> mend.apply(Template.all(c.menu()))),
               here.map(c -> String.join(StepParts.UNDER, c.menu()))));
       return;
     }
@@ -186,7 +196,7 @@ final class WorkedDialogs {
         text,
         "a menu path of " + known.nameOf(macro.application()) + " " + facts.get().version(),
         menu.keySet().stream().map(p -> String.join(StepParts.UNDER, p)).toList(),
-        near -> new Step.Choose(StepParts.menu(near)));
+        near -> mend.apply(StepParts.menu(near)));
   }
 
   private static String named(Facts facts) {

@@ -209,6 +209,11 @@ public sealed interface Step {
     public Question(String variable, Kind kind, Expr otherwise) {
       this(variable, kind, otherwise, List.of(), false);
     }
+
+    /** The same under another name. */
+    public Question named(String other) {
+      return new Question(other, kind, otherwise, offered, kept);
+    }
   }
 
   /** What a loop goes through. */
