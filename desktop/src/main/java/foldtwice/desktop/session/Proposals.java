@@ -22,9 +22,11 @@ import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.stream.Collectors;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.util.Duration;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -66,6 +68,9 @@ public final class Proposals {
     }
   }
 
+  /** Nobody waits for it: it is looked for when the person rests, so long after an edit. */
+  private static final Duration REST = Duration.millis(700);
+
   /** So long the programs are waited for. */
   private static final int PATIENCE_SECONDS = 5;
 
@@ -75,6 +80,8 @@ public final class Proposals {
   private final Set<Proposal> dismissed = new HashSet<>();
   private final Question<List<Proposal>> question;
   private final Session session;
+  private final PauseTransition rest = new PauseTransition(REST);
+  private Map<String, Routine> last = Map.of();
 
   Proposals(Session session) {
     this.session = session;
@@ -103,9 +110,16 @@ public final class Proposals {
     all.set(all.get().stream().filter(p -> !p.equals(proposal)).toList());
   }
 
-  /** Looks whether there is something new to fold. */
-  void look(Library library) {
-    question.ask(new Question.Same(library.routines()), () -> find(library));
+  /**
+   * Looks whether there is something new to fold, as soon as nothing has been edited for a while.
+   */
+  private void look(Library library) {
+    if (!Question.Same.is(library.routines(), last)) {
+      last = library.routines();
+      rest.setOnFinished(
+          e -> question.ask(new Question.Same(library.routines()), () -> find(library)));
+      rest.playFromStart();
+    }
   }
 
   /** The programs as they are, from the thread that works them; empty when that has no time. */

@@ -40,22 +40,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
-import javafx.util.Duration;
 
 /**
  * One window's state. Used on the interface thread only; what takes long is done elsewhere and
  * comes back as a new {@link Snapshot}.
  */
 public final class Session implements AutoCloseable {
-
-  /** What nobody misses at once is not looked for before this, in milliseconds. */
-  private static final double SHOWN_WITHIN = 700;
 
   private final OnDisk disk;
   private final FileAsking files;
@@ -95,9 +90,6 @@ public final class Session implements AutoCloseable {
     Station first = store.library().stations().values().iterator().next();
     publish(store.history(), first, Keymap.of(store.library(), first));
     Platform.runLater(() -> audits.look(now().subject())); // the window first
-    PauseTransition open = new PauseTransition(Duration.millis(SHOWN_WITHIN));
-    open.setOnFinished(e -> proposals.look(library()));
-    open.play();
     guests = new Guests(this);
     LastHere here = new LastHere(store.file());
     lastHere = here.when();
