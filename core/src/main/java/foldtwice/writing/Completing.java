@@ -16,6 +16,7 @@ import foldtwice.routine.Step;
 import foldtwice.routine.StepKinds;
 import foldtwice.routine.Template;
 import foldtwice.routine.Value;
+import foldtwice.routine.ValueException;
 import foldtwice.routine.Whom;
 import java.util.Arrays;
 import java.util.Collection;
@@ -150,7 +151,7 @@ public final class Completing {
       if (all.size() < MOST
           && (begins.toLowerCase(Locale.ROOT).startsWith(half)
               || shown.toLowerCase(Locale.ROOT).startsWith(half))
-          && !text.equals(half())) {
+          && !text.strip().equals(half().strip())) {
         all.add(new Completion(from, text, shown));
       }
     }
@@ -176,7 +177,9 @@ public final class Completing {
     List<String> above =
         last == 0
             ? List.of()
-            : StepParts.menu(half.substring(0, last)).stream().map(Template::source).toList();
+            : StepParts.menu(half.substring(0, last - StepParts.UNDER.length())).stream()
+                .map(Template::source)
+                .toList();
     found.at(from + last);
     facts
         .map(Facts::commands)
@@ -277,6 +280,12 @@ public final class Completing {
             .orElse(0);
     String half = written.substring(from);
     int is = half.indexOf(" is ");
+    int word = wordAt(written);
+    if (word > from && isWhole(written.substring(from, word))) {
+      found.at(word);
+      found.add("and ");
+      found.add("or ");
+    }
     if (half.startsWith("menu ")) {
       menu(found, from + "menu ".length(), " is ticked");
     } else if (half.startsWith("dialog ")) {
@@ -291,6 +300,14 @@ public final class Completing {
       readout(found, from, true);
       found.at(from);
       ConditionText.beginnings().forEach(b -> found.add(isNamed(b) ? b + " " : b, b));
+    }
+  }
+
+  private static boolean isWhole(String condition) {
+    try {
+      return ConditionText.read(condition) != null;
+    } catch (ValueException e) {
+      return false;
     }
   }
 
