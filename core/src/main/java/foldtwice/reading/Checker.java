@@ -50,6 +50,7 @@ public final class Checker {
   private final Routine.Macro macro;
   private final Slips slips;
   private final WorkedDialogs dialogs;
+  private final Conditions conditions;
 
   private Checker(Routine.Macro macro, Known known) {
     this.macro = macro;
@@ -57,6 +58,7 @@ public final class Checker {
     this.facts = known.program(macro.application());
     this.slips = new Slips(macro, types, facts.map(Facts::labels).orElse(Labels.AS_DESCRIBED));
     this.dialogs = new WorkedDialogs(macro, known, slips);
+    this.conditions = new Conditions(macro, known, slips, dialogs);
   }
 
   /** What is wrong, in the order of the steps. */
@@ -97,8 +99,8 @@ public final class Checker {
         step(step);
       }
       case Wanted.Answer(Step.Ask ask) -> step(ask);
-      case Wanted.Read(Readout what) -> readout(what, w -> null);
-      case Wanted.Test(Condition condition) -> condition(condition, w -> null);
+      case Wanted.Read(Readout what) -> conditions.readout(what, w -> null);
+      case Wanted.Test(Condition condition) -> conditions.check(condition, w -> null);
       case Wanted.Compute(Expr value) -> slips.expr(value);
       case Wanted.Through(Step.Items items) -> items(items);
       case Wanted.Use u -> {}
@@ -123,8 +125,8 @@ public final class Checker {
       case Step.Fill(String field, Expr value) -> dialogs.fill(field, value);
       case Step.PressButton(String label) -> dialogs.press(label);
       case Step.Read(Readout what, String variable) -> {
-        readout(what, w -> new Step.Read(w, variable));
-        types.put(variable, typeOf(what));
+        conditions.readout(what, w -> new Step.Read(w, variable));
+        types.put(variable, conditions.typeOf(what));
       }
       case Step.ChangeSetting(String setting, Expr value, Step.Lasting lasting) ->
           setting(setting, List.of(value), s -> new Step.ChangeSetting(s, value, lasting));
@@ -153,12 +155,12 @@ public final class Checker {
       case Step.RunRoutine(String id, Map<String, Expr> arguments) -> run(id, arguments);
       case Step.StartProgram(String application, List<Template> arguments) -> {
         arguments.forEach(a -> slips.names(a, t -> null));
-        program(application, a -> new Step.StartProgram(a, arguments));
+        conditions.program(application, a -> new Step.StartProgram(a, arguments));
       }
       case Step.BringToFront(String application) ->
-          program(application, a -> new Step.BringToFront(a));
+          conditions.program(application, a -> new Step.BringToFront(a));
       case Step.WaitUntil(Condition condition, Expr limit) -> {
-        condition(condition, c -> new Step.WaitUntil(c, limit));
+        conditions.check(condition, c -> new Step.WaitUntil(c, limit));
         ValueType type = slips.expr(limit);
         if (!type.fits(ValueType.amount(foldtwice.routine.Scale.SECOND))
             && !type.equals(ValueType.NUMBER)) {
@@ -176,7 +178,7 @@ public final class Checker {
         dialogs.unsure();
       }
       case Step.If(Condition condition, List<Line> then, List<Line> otherwise) -> {
-        condition(condition, c -> new Step.If(c, then, otherwise));
+        conditions.check(condition, c -> new Step.If(c, then, otherwise));
         Optional<Boolean> sure = sure(condition);
         Optional<Facts.Dialog> before = dialogs.open();
         if (sure.isPresent()) { // what is for another version is not held against this one
@@ -263,7 +265,7 @@ public final class Checker {
 
   private void setting(String name, List<Expr> values, Function<String, Step> mend) {
     List<ValueType> kinds = values.stream().map(slips::expr).toList();
-    if (!tells(Facts.Aspect.SETTINGS)) {
+    if (!conditions.tells(Facts.Aspect.SETTINGS)) {
       return;
     }
     Kind kind = facts.get().settings().get(name);
@@ -295,7 +297,7 @@ public final class Checker {
 
   private void adjust(String name, Step.Adjusting way, Expr to, Step.Edge edge) {
     ValueType type = slips.expr(to);
-    if (!tells(Facts.Aspect.VALUES)) {
+    if (!conditions.tells(Facts.Aspect.VALUES)) {
       return;
     }
     Kind.Measure range = facts.get().values().get(name);
@@ -318,17 +320,10 @@ public final class Checker {
       case Whom.Named(Template name) ->
           slips.names(name, t -> new Step.Select(new Whom.Named(new Template(t)), adding, edge));
       case Whom.Group group -> {
-        if (tells(Facts.Aspect.SELECTING) && !facts.get().selects().contains(group)) {
+        if (conditions.tells(Facts.Aspect.SELECTING) && !facts.get().selects().contains(group)) {
           slips.mark(Mark.Fault.NO_SUCH_VALUE, group.toString(), "a way of selecting it has");
         }
       }
-    }
-  }
-
-  private void program(String application, Function<String, Step> mend) {
-    List<String> all = known.windows();
-    if (!all.contains(application)) {
-      slips.mark(Mark.Fault.NO_SUCH_PROGRAM, application, "a program there is", all, mend);
     }
   }
 
@@ -444,135 +439,5 @@ public final class Checker {
         return next;
       }
     }
-  }
-
-  /**
-   * What is wrong with a condition.
-   *
-   * @param in the step with another condition in its place
-   */
-  private void condition(Condition condition, Function<Condition, Step> in) {
-    switch (condition) {
-      case Condition.Compare(Expr left, var relation, Expr right) -> {
-        ValueType a = slips.expr(left);
-        ValueType b = slips.expr(right);
-        if (!a.fits(b)) {
-          slips.mark(
-              Mark.Fault.WRONG_KIND, ExprNotation.write(right), a.words() + ", to compare with");
-        }
-      }
-      case Condition.Reads(Readout what, var relation, Expr value) -> {
-        readout(what, w -> in.apply(new Condition.Reads(w, relation, value)));
-        if (!slips.expr(value).fits(typeOf(what))) {
-          slips.mark(Mark.Fault.WRONG_KIND, ExprNotation.write(value), typeOf(what).words());
-        }
-      }
-      case Condition.Ticked(List<Template> path) -> {
-        path.forEach(label -> slips.names(label, t -> null));
-        if (tells(Facts.Aspect.COMMANDS)
-            && facts.get().commands().stream().noneMatch(c -> Reading.mayBe(path, c.menu()))) {
-          dialogs.noMenu(path, near -> in.apply(new Condition.Ticked(near)));
-        }
-      }
-      case Condition.DialogOpen(String title) -> {
-        if (tells(Facts.Aspect.DIALOGS) && facts.get().dialog(title).isEmpty()) {
-          slips.mark(
-              Mark.Fault.NO_SUCH_DIALOG,
-              title,
-              "a dialog of " + known.nameOf(macro.application()),
-              facts.get().dialogs().stream().map(Facts.Dialog::title).toList(),
-              near -> in.apply(new Condition.DialogOpen(near)));
-        }
-      }
-      case Condition.InFront(String application) ->
-          program(application, near -> in.apply(new Condition.InFront(near)));
-      case Condition.Not(Condition of) -> condition(of, c -> in.apply(new Condition.Not(c)));
-      case Condition.All(List<Condition> of) -> each(of, all -> in.apply(new Condition.All(all)));
-      case Condition.Any(List<Condition> of) -> each(of, any -> in.apply(new Condition.Any(any)));
-      case Condition.VersionAtLeast v -> {}
-      case Condition.SomethingSelected s -> {}
-    }
-  }
-
-  private void each(List<Condition> of, Function<List<Condition>, Step> in) {
-    for (int i = 0; i < of.size(); i++) {
-      int at = i;
-      condition(
-          of.get(i),
-          c -> {
-            List<Condition> other = new ArrayList<>(of);
-            other.set(at, c);
-            return in.apply(other);
-          });
-    }
-  }
-
-  /**
-   * What is wrong with something that is read.
-   *
-   * @param in the step with something else in its place
-   */
-  private void readout(Readout what, Function<Readout, Step> in) {
-    switch (what) {
-      case Readout.Setting(String name) ->
-          there(
-              Facts.Aspect.SETTINGS,
-              Mark.Fault.NO_SUCH_SETTING,
-              name,
-              f -> f.settings().keySet(),
-              near -> in.apply(new Readout.Setting(near)));
-      case Readout.Adjustable(String name) ->
-          there(
-              Facts.Aspect.VALUES,
-              Mark.Fault.NO_SUCH_VALUE,
-              name,
-              f -> f.values().keySet(),
-              near -> in.apply(new Readout.Adjustable(near)));
-      case Readout.Indicator(String name) ->
-          there(
-              Facts.Aspect.INDICATORS,
-              Mark.Fault.NO_SUCH_VALUE,
-              name,
-              Facts::indicators,
-              near -> in.apply(new Readout.Indicator(near)));
-      case Readout.Field(String label) ->
-          dialogs.readField(label, near -> in.apply(new Readout.Field(near)));
-      case Readout.Of of -> {}
-    }
-  }
-
-  /** What is not known of a program is not held against anybody. */
-  private boolean tells(Facts.Aspect aspect) {
-    return facts.filter(f -> f.tells(aspect)).isPresent();
-  }
-
-  private void there(
-      Facts.Aspect aspect,
-      Mark.Fault fault,
-      String name,
-      Function<Facts, Set<String>> all,
-      Function<String, Step> mend) {
-    Set<String> right = facts.map(all).orElse(Set.of());
-    if (tells(aspect) && !right.contains(name)) {
-      slips.mark(
-          fault,
-          name,
-          right.isEmpty() ? "nothing: it has none" : "one of " + String.join(", ", right),
-          right,
-          mend);
-    }
-  }
-
-  private ValueType typeOf(Readout what) {
-    return switch (what) {
-      case Readout.Setting(String name) ->
-          facts.map(f -> f.settings().get(name)).map(Types::of).orElse(ValueType.ANY);
-      case Readout.Adjustable(String name) ->
-          facts.map(f -> f.values().get(name)).map(k -> Types.of(k)).orElse(ValueType.ANY);
-      case Readout.Indicator i -> ValueType.NUMBER;
-      case Readout.Field f -> ValueType.TEXT;
-      case Readout.Of.SELECTED_COUNT -> ValueType.NUMBER;
-      case Readout.Of.SELECTED_TEXT, Readout.Of.CLIPBOARD -> ValueType.TEXT;
-    };
   }
 }

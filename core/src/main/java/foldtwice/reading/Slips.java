@@ -103,11 +103,7 @@ final class Slips {
 
   void names(Template text, Function<String, Step> mend) {
     for (String name : text.names()) {
-      known(
-          name,
-          near ->
-              mend.apply(
-                  text.source().replace("\u2039" + name + "\u203a", "\u2039" + near + "\u203a")));
+      known(name, near -> mend.apply(text.renamed(name, near).source()));
     }
   }
 

@@ -139,14 +139,7 @@ final class WorkedDialogs {
   }
 
   private static Step swapped(List<Template> path, String wrong, String right) {
-    return new Step.Choose(
-        path.stream()
-            .map(
-                t ->
-                    new Template(
-                        t.source()
-                            .replace("\u2039" + wrong + "\u203a", "\u2039" + right + "\u203a")))
-            .toList());
+    return new Step.Choose(path.stream().map(t -> t.renamed(wrong, right)).toList());
   }
 
   /**

@@ -59,6 +59,11 @@ public record Template(String source) {
     return out.append(source, from, source.length()).toString();
   }
 
+  /** The same text with another name for one; written as it is read, without blanks around it. */
+  public Template renamed(String from, String to) {
+    return new Template(with(name -> OPEN + (name.equals(from) ? to : name) + CLOSE));
+  }
+
   /** Texts as templates. */
   public static List<Template> all(List<String> texts) {
     return texts.stream().map(Template::new).toList();

@@ -44,8 +44,8 @@ public final class Csv {
    * A text as a cell; one that a spreadsheet would take for a formula begins with an apostrophe.
    */
   public static String cell(String text) {
-    boolean ours = text.startsWith("'") && text.length() > 1;
-    return isFormula(text) || (ours && isFormula(text.substring(1))) ? "'" + text : text;
+    boolean readOtherwise = !text(text).equals(text);
+    return isFormula(text) || readOtherwise ? "'" + text : text;
   }
 
   /** The text of a cell that {@link #cell} wrote. */

@@ -11,7 +11,8 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * The names a step can use: parameters, and variables that a step before it, or around it, sets.
+ * The names a step can use: parameters, and variables that a step before it, or around it, sets. A
+ * step that is switched off sets none.
  */
 public final class InScope {
 
@@ -25,12 +26,20 @@ public final class InScope {
   public static List<String> of(Routine.Macro macro, String number) {
     Set<String> names = new LinkedHashSet<>();
     macro.parameters().stream().map(Parameter::name).forEach(names::add);
+    String off = "";
     for (Outline.Row row : Outline.rows(macro.steps())) {
       if (row.number().equals(number)) {
         break;
       }
-      boolean around = number.startsWith(row.number() + ".");
-      names.addAll(set(row.line().step(), around));
+      if (!off.isEmpty() && row.number().startsWith(off)) {
+        continue;
+      }
+      boolean inside = number.startsWith(row.number() + ".");
+      if (!row.line().on() && !inside) {
+        off = row.number() + ".";
+        continue;
+      }
+      names.addAll(set(row.line().step(), inside));
     }
     names.addAll(Builtin.ALWAYS);
     return new ArrayList<>(names);

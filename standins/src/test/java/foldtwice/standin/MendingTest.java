@@ -255,6 +255,29 @@ class MendingTest {
                 List.of(note("too"))));
   }
 
+  /** A name may be written with blanks around it: they do not matter. */
+  @Test
+  void anInsertionWithBlanksIsMendedToo() {
+    Template wrong = new Template("\u2039 today \u203a and \u2039 tody \u203a");
+    for (Step step :
+        List.of(
+            new Step.Note(wrong),
+            new Step.TypeText(wrong),
+            new Step.Stop(wrong),
+            new Step.Choose(List.of(new Template("Image"), wrong)))) {
+      Mark mark =
+          Checker.check(macro("copystand", step), HERE).stream()
+              .filter(m -> m.fault() == Mark.Fault.UNKNOWN_NAME)
+              .findFirst()
+              .orElseThrow();
+      Step mended = mark.mended().orElseThrow();
+      assertThat(Checker.check(macro("copystand", mended), HERE))
+          .as(step.toString())
+          .noneMatch(m -> m.fault() == Mark.Fault.UNKNOWN_NAME);
+      assertThat(mended.toString()).contains("\u2039today\u203a and \u2039today\u203a");
+    }
+  }
+
   @Test
   void twoQuestionsOfOneNameAreToldAndParted() {
     Kind text = new Kind.Words();

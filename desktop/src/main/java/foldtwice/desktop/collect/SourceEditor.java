@@ -219,13 +219,31 @@ final class SourceEditor extends VBox {
     goTo(from);
     int at = area.getCaretPosition();
     for (int i = 0; i < were.size(); i++) {
-      at = area.getText().indexOf(were.get(i), at);
+      at = standing(area.getText(), were.get(i), at);
       if (at < 0) {
         return; // it was typed over meanwhile
       }
       area.replaceText(at, at + were.get(i).length(), are.get(i));
       at += are.get(i).length();
     }
+  }
+
+  /** Where a name stands by itself and not as a part of a longer one; -1 where it does not. */
+  static int standing(String text, String name, int from) {
+    for (int at = text.indexOf(name, from); at >= 0; at = text.indexOf(name, at + 1)) {
+      int end = at + name.length();
+      boolean begins = at == 0 || !isWord(text.charAt(at - 1)) || !isWord(name.charAt(0));
+      boolean ends =
+          end == text.length() || !isWord(text.charAt(end)) || !isWord(text.charAt(end - 1));
+      if (begins && ends) {
+        return at;
+      }
+    }
+    return -1;
+  }
+
+  private static boolean isWord(char c) {
+    return Character.isLetterOrDigit(c) || c == '_';
   }
 
   private static StyleSpans<Collection<String>> spans(String text) {

@@ -44,6 +44,7 @@ final class Finder {
   private final Words words;
   private final Going going;
   private final CommandTexts texts;
+  private final String typed;
   private final String query;
   private final String asWord;
   private final String[] queried;
@@ -55,7 +56,8 @@ final class Finder {
     this.texts = texts;
     this.words = now.words();
     this.going = going;
-    this.query = query.strip().toLowerCase(Locale.ROOT);
+    this.typed = query.strip();
+    this.query = typed.toLowerCase(Locale.ROOT);
     this.asWord = " " + this.query;
     this.queried = this.query.split("\\s+");
   }
@@ -129,7 +131,7 @@ final class Finder {
   /** When it reads as a trigger: everybody who has it, wherever. */
   private void keys() {
     try {
-      Trigger.Keys trigger = Notation.read(query);
+      Trigger.Keys trigger = Notation.read(typed); // names of positions have capitals
       if (trigger.strokes().size() == 1
           && trigger.strokes().getFirst().modifiers().isEmpty()
           && query.length() > 1

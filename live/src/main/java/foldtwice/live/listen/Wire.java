@@ -6,6 +6,8 @@ import foldtwice.trigger.Press;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
@@ -69,6 +71,8 @@ final class Wire {
   /** A key that went down is answered within this, in milliseconds, or it is passed on. */
   static final long ANSWERED = 250;
 
+  private static final Pattern PRESS = Pattern.compile("(\\w+):(\\d{1,2})");
+
   private Wire() {}
 
   static String write(Press p) {
@@ -83,13 +87,14 @@ final class Wire {
     return presses.stream().map(Wire::write).sorted().collect(Collectors.joining(" "));
   }
 
+  /** A press as it was written; empty for anything else, such as a line that was cut. */
   static Optional<Press> press(String word) {
-    int colon = word.indexOf(':');
-    if (colon < 0) {
+    Matcher press = PRESS.matcher(word);
+    if (!press.matches() || Integer.parseInt(press.group(2)) >= 1 << Modifiers.WIDTH) {
       return Optional.empty();
     }
-    return KeyCode.of(word.substring(0, colon))
-        .map(c -> new Press(c, new Modifiers(Integer.parseInt(word.substring(colon + 1)))));
+    Modifiers held = new Modifiers(Integer.parseInt(press.group(2)));
+    return KeyCode.of(press.group(1)).map(c -> new Press(c, held));
   }
 
   static List<Press> presses(List<String> words) {
