@@ -4,19 +4,18 @@ import foldtwice.routine.Expr;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Line;
 import foldtwice.routine.Step;
+import foldtwice.routine.Template;
 import java.util.List;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Gives a name another one wherever a step mentions it. */
 public final class Renaming {
 
-  private final Pattern from;
+  private final String from;
   private final String to;
 
   private Renaming(String from, String to) {
-    this.from = Pattern.compile("\u2039\\s*+" + Pattern.quote(from) + "\\s*+\u203a");
-    this.to = Matcher.quoteReplacement("\u2039" + to + "\u203a");
+    this.from = from;
+    this.to = to;
   }
 
   /** The step with {@code ‹from›} as {@code ‹to›} in all its parts, but for the lines inside. */
@@ -66,6 +65,6 @@ public final class Renaming {
   }
 
   private String text(String text) {
-    return from.matcher(text).replaceAll(to);
+    return new Template(text).renamed(from, to).source();
   }
 }

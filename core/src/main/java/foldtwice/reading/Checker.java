@@ -22,12 +22,10 @@ import foldtwice.routine.Whom;
 import foldtwice.source.Helpers;
 import foldtwice.source.Named;
 import foldtwice.source.Wanted;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,9 +38,6 @@ import java.util.function.Function;
  * the nearest right name is sought only where something is wrong.
  */
 public final class Checker {
-
-  /** A run goes round no more often than this. */
-  private static final BigDecimal MOST_TURNS = BigDecimal.valueOf(1_000_000);
 
   private final Known known;
   private final Types types = new Types();
@@ -134,13 +129,13 @@ public final class Checker {
           setting(setting, values, s -> new Step.Cycle(s, values, lasting));
       case Step.Adjust(String value, Step.Adjusting way, Expr to, Step.Edge edge) ->
           adjust(value, way, to, edge);
-      case Step.Select(Whom whom, boolean adding, Step.Edge edge) -> select(whom, adding, edge);
+      case Step.Select(Whom whom, boolean adding, Step.Edge edge) -> select(whom);
       case Step.SelectOffset(Expr rows, Expr columns, Step.Edge edge) -> {
         slips.wants(rows, ValueType.NUMBER);
         slips.wants(columns, ValueType.NUMBER);
       }
       case Step.TypeText(Template text) -> {
-        slips.names(text, t -> new Step.TypeText(new Template(t)));
+        slips.names(text);
         if (text.source().isEmpty()) {
           slips.mark(Mark.Fault.NOTHING_INSIDE, "nothing", "a text to type");
         }
@@ -150,11 +145,10 @@ public final class Checker {
         types.put(name, types.of(value));
       }
       case Step.Leave l -> dialogs.closed();
-      case Step.Capture(Step.Area area, Template file) ->
-          slips.names(file, t -> new Step.Capture(area, new Template(t)));
+      case Step.Capture(Step.Area area, Template file) -> slips.names(file);
       case Step.RunRoutine(String id, Map<String, Expr> arguments) -> run(id, arguments);
       case Step.StartProgram(String application, List<Template> arguments) -> {
-        arguments.forEach(a -> slips.names(a, t -> null));
+        arguments.forEach(slips::names);
         conditions.program(application, a -> new Step.StartProgram(a, arguments));
       }
       case Step.BringToFront(String application) ->
@@ -169,11 +163,11 @@ public final class Checker {
         }
       }
       case Step.Ask(Template text, List<Step.Question> questions) -> {
-        slips.names(text, t -> new Step.Ask(new Template(t), questions));
+        slips.names(text);
         questions(questions, q -> new Step.Ask(text, q));
       }
       case Step.Pause(Template note, List<Step.Question> offers) -> {
-        slips.names(note, t -> new Step.Pause(new Template(t), offers));
+        slips.names(note);
         questions(offers, q -> new Step.Pause(note, q));
         dialogs.unsure();
       }
@@ -204,8 +198,8 @@ public final class Checker {
         types.put(Builtin.TURN, ValueType.NUMBER);
         loop(body, here);
       }
-      case Step.Stop(Template reason) -> slips.names(reason, t -> new Step.Stop(new Template(t)));
-      case Step.Note(Template text) -> slips.names(text, t -> new Step.Note(new Template(t)));
+      case Step.Stop(Template reason) -> slips.names(reason);
+      case Step.Note(Template text) -> slips.names(text);
       case Step.PressKeys k -> dialogs.unsure();
       case Step.Again a -> dialogs.unsure();
       case Step.Modifiers m -> {}
@@ -225,12 +219,8 @@ public final class Checker {
 
   /** So often a run goes round, and no more. */
   private void turns(Expr times) {
-    if (times.constant().orElse(null) instanceof Value.Amount(BigDecimal n)
-        && (n.scale() > 0 || n.abs().compareTo(MOST_TURNS) > 0)) {
-      slips.mark(
-          Mark.Fault.OUT_OF_RANGE,
-          ExprNotation.write(times),
-          "a whole number of at most a million");
+    if (times.constant().orElse(null) instanceof Value.Amount n && !n.counts()) {
+      slips.mark(Mark.Fault.OUT_OF_RANGE, ExprNotation.write(times), Value.Amount.COUNTING);
     }
   }
 
@@ -256,7 +246,7 @@ public final class Checker {
         yield ValueType.TEXT;
       }
       case Step.Items.LinesOfFile(Template file) -> {
-        slips.names(file, t -> null);
+        slips.names(file);
         yield ValueType.TEXT;
       }
       case Step.Items.Selected() -> ValueType.TEXT;
@@ -315,10 +305,9 @@ public final class Checker {
     }
   }
 
-  private void select(Whom whom, boolean adding, Step.Edge edge) {
+  private void select(Whom whom) {
     switch (whom) {
-      case Whom.Named(Template name) ->
-          slips.names(name, t -> new Step.Select(new Whom.Named(new Template(t)), adding, edge));
+      case Whom.Named(Template name) -> slips.names(name);
       case Whom.Group group -> {
         if (conditions.tells(Facts.Aspect.SELECTING) && !facts.get().selects().contains(group)) {
           slips.mark(Mark.Fault.NO_SUCH_VALUE, group.toString(), "a way of selecting it has");
@@ -408,7 +397,7 @@ public final class Checker {
   }
 
   private void questions(List<Step.Question> questions, Function<List<Step.Question>, Step> mend) {
-    Set<String> names = new LinkedHashSet<>();
+    Set<String> names = new HashSet<>();
     for (int i = 0; i < questions.size(); i++) {
       Step.Question q = questions.get(i);
       if (!slips.expr(q.otherwise()).fits(Types.of(q.kind()))) {

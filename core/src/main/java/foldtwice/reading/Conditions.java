@@ -58,7 +58,7 @@ final class Conditions {
         }
       }
       case Condition.Ticked(List<Template> path) -> {
-        path.forEach(label -> slips.names(label, t -> null));
+        path.forEach(slips::names);
         if (tells(Facts.Aspect.COMMANDS)
             && facts.get().commands().stream().noneMatch(c -> Reading.mayBe(path, c.menu()))) {
           dialogs.noMenu(path, near -> in.apply(new Condition.Ticked(near)));

@@ -79,8 +79,8 @@ final class Slips {
   ValueType expr(Expr e) {
     switch (e) {
       case Expr.Literal l -> {}
-      case Expr.Name(String name) -> known(name, n -> null);
-      case Expr.Written(Template text) -> text.names().forEach(name -> known(name, n -> null));
+      case Expr.Name(String name) -> known(name);
+      case Expr.Written(Template text) -> names(text);
       case Expr.Opposite(Expr of) -> expr(of);
       case Expr.UnitOf(Expr length) -> wants(length, ValueType.LENGTH);
       case Expr.Joined(Expr left, Expr.Operator operator, Expr right) -> {
@@ -101,36 +101,30 @@ final class Slips {
     return types.of(e);
   }
 
-  void names(Template text, Function<String, Step> mend) {
-    for (String name : text.names()) {
-      known(name, near -> mend.apply(text.renamed(name, near).source()));
-    }
+  void names(Template text) {
+    text.names().forEach(this::known);
   }
 
-  void known(String name, Function<String, Step> mend) {
+  /** A name that nobody gives is told, with the step in which the nearest one stands for it. */
+  void known(String name) {
     if (types.knows(name)) {
       return;
     }
     Optional<String> near = Nearness.nearest(name, types.names());
-    Optional<Step> mended = near.flatMap(n -> mended(name, n, mend));
     marks.add(
         new Mark(
             number,
             Mark.Fault.UNKNOWN_NAME,
             "\u2039" + name + "\u203a",
             Refusals.says("reading.parameter-or-variable-set"),
-            mended,
+            near.flatMap(n -> mended(name, n)),
             near));
   }
 
-  /** The step with another name in it; none outside of the steps of a macro. */
-  private Optional<Step> mended(String name, String near, Function<String, Step> mend) {
-    return Optional.ofNullable(mend.apply(near))
-        .or(
-            () ->
-                number.isEmpty()
-                    ? Optional.empty()
-                    : Outline.at(macro.steps(), number)
-                        .map(line -> Renaming.in(line.step(), name, near)));
+  /** None outside of the steps of a macro. */
+  private Optional<Step> mended(String name, String near) {
+    return number.isEmpty()
+        ? Optional.empty()
+        : Outline.at(macro.steps(), number).map(line -> Renaming.in(line.step(), name, near));
   }
 }

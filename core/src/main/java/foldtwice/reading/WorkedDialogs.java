@@ -78,7 +78,7 @@ final class WorkedDialogs {
     for (Template label : path) {
       plain &= label.names().isEmpty();
       for (String name : label.names()) {
-        slips.known(name, n -> swapped(path, name, n));
+        slips.known(name);
       }
     }
     if (facts.isEmpty()) {
@@ -136,10 +136,6 @@ final class WorkedDialogs {
                 : Refusals.says("reading.command-known-work-note", note),
             works.map(path -> new Step.Choose(Template.all(path))),
             works.map(path -> String.join(StepParts.UNDER, path))));
-  }
-
-  private static Step swapped(List<Template> path, String wrong, String right) {
-    return new Step.Choose(path.stream().map(t -> t.renamed(wrong, right)).toList());
   }
 
   /**

@@ -61,7 +61,9 @@ public record Template(String source) {
 
   /** The same text with another name for one; written as it is read, without blanks around it. */
   public Template renamed(String from, String to) {
-    return new Template(with(name -> OPEN + (name.equals(from) ? to : name) + CLOSE));
+    return names().contains(from)
+        ? new Template(with(name -> OPEN + (name.equals(from) ? to : name) + CLOSE))
+        : this;
   }
 
   /** Texts as templates. */

@@ -19,8 +19,18 @@ public sealed interface Value {
       amount = plain(amount);
     }
 
+    /** What {@link #counts} allows. */
+    public static final String COUNTING = "a whole number of at most a million";
+
+    private static final BigDecimal MOST = BigDecimal.valueOf(1_000_000);
+
     public static Amount of(long amount) {
       return new Amount(BigDecimal.valueOf(amount));
+    }
+
+    /** True for a whole number small enough to count with. */
+    public boolean counts() {
+      return amount.scale() <= 0 && amount.abs().compareTo(MOST) <= 0;
     }
   }
 

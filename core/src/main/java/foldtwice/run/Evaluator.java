@@ -115,12 +115,10 @@ final class Evaluator {
 
   /** A whole number small enough to count with. */
   int whole(Expr e) throws StepFailure {
-    if (value(e) instanceof Value.Amount(BigDecimal n)
-        && n.scale() <= 0
-        && n.abs().compareTo(BigDecimal.valueOf(1_000_000)) <= 0) {
-      return n.intValueExact();
+    if (value(e) instanceof Value.Amount n && n.counts()) {
+      return n.amount().intValueExact();
     }
-    throw mismatch("a whole number of at most a million", e);
+    throw mismatch(Value.Amount.COUNTING, e);
   }
 
   String text(Template template) throws StepFailure {

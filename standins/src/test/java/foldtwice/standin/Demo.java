@@ -60,17 +60,20 @@ final class Demo {
 
   /** The programs of a station, and the routines of the library. */
   static Known known(String station) {
+    List<Facts> programs =
+        StandIns.on(LIBRARY.stations().get(station), LIBRARY).values().stream()
+            .map(StandIn::facts)
+            .toList();
+    List<Facts> others = StandIns.everyVersion();
     return new Known() {
       @Override
       public List<Facts> programs() {
-        return StandIns.on(LIBRARY.stations().get(station), LIBRARY).values().stream()
-            .map(StandIn::facts)
-            .toList();
+        return programs;
       }
 
       @Override
       public List<Facts> otherVersions() {
-        return StandIns.everyVersion();
+        return others;
       }
 
       @Override

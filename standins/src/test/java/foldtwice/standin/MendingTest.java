@@ -41,39 +41,12 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Taking the nearest right thing mends what is wrong with a step and leaves all else of it. */
 class MendingTest {
 
-  private static final Known HERE = once(Demo.known("camera-bench"));
+  private static final Known HERE = Demo.known("camera-bench");
   private static final Station STATION = Demo.LIBRARY.stations().get("camera-bench");
   private static final Expr ONE = new Expr.Literal(Value.Amount.of(1));
 
   /** A name somebody has to get right, and the steps it can stand in. */
   private record Spot(String right, Function<String, Step> in) {}
-
-  /** The same, and its programs made once. */
-  private static Known once(Known known) {
-    List<Facts> programs = known.programs();
-    List<Facts> others = known.otherVersions();
-    return new Known() {
-      @Override
-      public List<Facts> programs() {
-        return programs;
-      }
-
-      @Override
-      public List<Facts> otherVersions() {
-        return others;
-      }
-
-      @Override
-      public Optional<Routine> routine(String id) {
-        return known.routine(id);
-      }
-
-      @Override
-      public List<String> routines() {
-        return known.routines();
-      }
-    };
-  }
 
   private static Line note(String text) {
     return new Line(new Step.Note(new Template(text)));

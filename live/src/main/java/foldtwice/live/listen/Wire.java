@@ -71,7 +71,7 @@ final class Wire {
   /** A key that went down is answered within this, in milliseconds, or it is passed on. */
   static final long ANSWERED = 250;
 
-  private static final Pattern PRESS = Pattern.compile("(\\w+):(\\d{1,2})");
+  private static final Pattern PRESS = Pattern.compile("(\\w+):(\\d{1,3})");
 
   private Wire() {}
 
