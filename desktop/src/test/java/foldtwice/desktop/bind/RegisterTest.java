@@ -10,13 +10,10 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Snapshots;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryJson;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -48,10 +45,7 @@ class RegisterTest {
   @BeforeAll
   static void read() throws Exception {
     Toolkit.start();
-    demo =
-        LibraryJson.read(
-            Files.readAllBytes(
-                Path.of(System.getProperty("project.root"), "demo", "fernhollow.json")));
+    demo = Snapshots.demo();
   }
 
   private Snapshot moment(Optional<Snapshot> before) {

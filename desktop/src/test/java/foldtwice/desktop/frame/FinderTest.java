@@ -9,7 +9,6 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Act;
 import foldtwice.desktop.view.Target;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryJson;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Station;
@@ -19,8 +18,6 @@ import foldtwice.routine.Routine;
 import foldtwice.surface.Surface;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -60,10 +57,7 @@ class FinderTest {
 
   @BeforeAll
   static void read() throws Exception {
-    Library demo =
-        LibraryJson.read(
-            Files.readAllBytes(
-                Path.of(System.getProperty("project.root"), "demo", "fernhollow.json")));
+    Library demo = Snapshots.demo();
     Station station = demo.stations().values().iterator().next();
     now = Snapshots.edited(demo, station, Setup.of(demo, station.id()), Optional.empty());
     COMMANDS.prepare(demo);

@@ -3,13 +3,11 @@ package foldtwice.desktop.parts;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.desktop.Toolkit;
+import foldtwice.desktop.session.Snapshots;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryJson;
 import foldtwice.resolve.Keymap;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -30,10 +28,7 @@ class KeyCapsTest {
   @BeforeAll
   static void read() throws Exception {
     Toolkit.start();
-    Library demo =
-        LibraryJson.read(
-            Files.readAllBytes(
-                Path.of(System.getProperty("project.root"), "demo", "fernhollow.json")));
+    Library demo = Snapshots.demo();
     triggers =
         demo.bindings().values().stream().flatMap(b -> b.triggers().stream()).distinct().toList();
     words = new Words(demo, Keymap.of(demo, demo.stations().values().iterator().next()).layout());

@@ -11,12 +11,9 @@ import foldtwice.desktop.session.Background.Lane;
 import foldtwice.library.Acceptance;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryJson;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.trigger.Notation;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -42,10 +39,7 @@ class AuditsTest {
   @BeforeAll
   static void start() throws Exception {
     Toolkit.start();
-    demo =
-        LibraryJson.read(
-            Files.readAllBytes(
-                Path.of(System.getProperty("project.root"), "demo", "fernhollow.json")));
+    demo = Snapshots.demo();
   }
 
   @BeforeEach

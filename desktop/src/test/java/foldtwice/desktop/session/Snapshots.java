@@ -3,17 +3,26 @@ package foldtwice.desktop.session;
 import foldtwice.conflict.Audit;
 import foldtwice.known.Known;
 import foldtwice.library.Library;
+import foldtwice.library.file.LibraryJson;
 import foldtwice.place.Station;
 import foldtwice.ready.Heard;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
 import foldtwice.standin.StandIns;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Optional;
 
 /** Moments as a session makes them, without a window. */
 public final class Snapshots {
 
   private Snapshots() {}
+
+  /** The demo library as it ships. */
+  public static Library demo() throws Exception {
+    return LibraryJson.read(
+        Files.readAllBytes(Path.of(System.getProperty("project.root"), "demo", "fernhollow.json")));
+  }
 
   /** A moment right after an edit: what is wrong is still told of another, if there was one. */
   public static Snapshot edited(

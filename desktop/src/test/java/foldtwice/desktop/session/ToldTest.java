@@ -8,14 +8,11 @@ import foldtwice.conflict.Weight;
 import foldtwice.library.Acceptance;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryJson;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Owner;
 import foldtwice.trigger.Notation;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,10 +31,7 @@ class ToldTest {
 
   @BeforeAll
   static void read() throws Exception {
-    demo =
-        LibraryJson.read(
-            Files.readAllBytes(
-                Path.of(System.getProperty("project.root"), "demo", "fernhollow.json")));
+    demo = Snapshots.demo();
   }
 
   private static List<Conflict> found(Library library, Station station) {
