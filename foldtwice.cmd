@@ -27,7 +27,8 @@ if defined old (
   if not exist "%jars%" mkdir "%jars%"
   type nul > "%jars%\built.new"
   pushd "%home%"
-  call mvn -q -B -ntp -pl desktop -am package -Dmaven.test.skip=true -Dspotless.check.skip=true 1>&2
+  set "JAVA_HOME=%jdk%"
+  call mvn -q -B -ntp -P-checks -pl desktop -am package -Dmaven.test.skip=true 1>&2
   if errorlevel 1 (
     popd
     exit /b 2
