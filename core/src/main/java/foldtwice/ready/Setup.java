@@ -11,8 +11,10 @@ import foldtwice.place.Need;
 import foldtwice.place.WayIn;
 import foldtwice.routine.Routine;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -20,6 +22,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
@@ -114,18 +117,36 @@ public record Setup(Map<String, Program> programs) {
 
   /**
    * What is to be remembered of the files of programs, now that a library has been changed or they
-   * have: those that are not as the library remembers them. Costs a pass over the bindings for each
-   * application that copies files.
+   * have: those that are not as the library remembers them. Costs a pass over the bindings.
    *
    * @param setups by station
    */
   public static List<ProgramFile> toRemember(Library library, Map<String, Setup> setups) {
+    return toRemember(
+        library,
+        library.applications().values().stream()
+            .filter(a -> a.ways().stream().anyMatch(Setup::isCopied))
+            .toList(),
+        setups);
+  }
+
+  /**
+   * The same after a change of the library alone, before which nothing was left to be remembered.
+   * Costs what is different between the two, and a pass over the bindings where that may have
+   * changed what programs have in files: most edits do not.
+   */
+  public static List<ProgramFile> toRemember(Library was, Library is, Map<String, Setup> setups) {
+    if (!isSameAround(was, is) || !was.files().equals(is.files())) {
+      return toRemember(is, setups);
+    }
+    return toRemember(is, touched(was, is, Setup::isCopied), setups);
+  }
+
+  private static List<ProgramFile> toRemember(
+      Library library, List<Application> applications, Map<String, Setup> setups) {
     List<ProgramFile> fresh = new ArrayList<>();
-    Map<String, List<Binding>> bindings = byApplication(library);
-    for (Application a : library.applications().values()) {
-      if (a.ways().stream().noneMatch(Setup::isCopied)) {
-        continue;
-      }
+    Map<String, List<Binding>> bindings = byApplication(library, applications);
+    for (Application a : applications) {
       Map<String, Given> all = copiedOf(a, puts(library, a, bindings));
       setups.forEach(
           (station, setup) -> {
@@ -139,12 +160,31 @@ public record Setup(Map<String, Program> programs) {
     return List.copyOf(fresh);
   }
 
-  private static Map<String, List<Binding>> byApplication(Library library) {
+  /** The applications with bindings that come by such a way and are not as they were. */
+  private static List<Application> touched(Library was, Library is, Predicate<WayIn> way) {
+    Set<String> touched = new HashSet<>();
+    for (Difference<Binding> d : Difference.between(was.bindings(), is.bindings(), Binding::id)) {
+      Stream.concat(d.was().stream(), d.is().stream())
+          .filter(b -> keptWay(is, b).filter(way).isPresent())
+          .flatMap(b -> b.place().applicationId().stream())
+          .forEach(touched::add);
+    }
+    return is.applications().values().stream().filter(a -> touched.contains(a.id())).toList();
+  }
+
+  /** True when what bindings are read against is as it was. */
+  private static boolean isSameAround(Library was, Library is) {
+    return was.applications().equals(is.applications()) && was.routines().equals(is.routines());
+  }
+
+  private static Map<String, List<Binding>> byApplication(
+      Library library, Collection<Application> applications) {
     Map<String, List<Binding>> all = new HashMap<>();
-    for (Binding b : library.bindings().values()) {
-      b.place()
-          .applicationId()
-          .ifPresent(id -> all.computeIfAbsent(id, i -> new ArrayList<>()).add(b));
+    applications.forEach(a -> all.put(a.id(), new ArrayList<>()));
+    if (!all.isEmpty()) {
+      for (Binding b : library.bindings().values()) {
+        b.place().applicationId().map(all::get).ifPresent(of -> of.add(b));
+      }
     }
     return all;
   }
@@ -160,28 +200,10 @@ public record Setup(Map<String, Program> programs) {
     return copied;
   }
 
-  /**
-   * True when a change of the library may have changed what is to be remembered: bindings that
-   * programs have in files, or what these depend on. Most edits do not.
-   */
-  public static boolean mayChangeFiles(Library before, Library after) {
-    return !before.applications().equals(after.applications())
-        || !before.routines().equals(after.routines())
-        || !before.files().equals(after.files())
-        || Difference.between(before.bindings(), after.bindings(), Binding::id).stream()
-            .anyMatch(
-                d ->
-                    d.was().flatMap(b -> keptWay(before, b)).filter(Setup::isCopied).isPresent()
-                        || d.is()
-                            .flatMap(b -> keptWay(after, b))
-                            .filter(Setup::isCopied)
-                            .isPresent());
-  }
-
   /** A computer on which everything of a library is in and has been for long. */
   public static Setup settled(Library library) {
     Setup setup = new Setup(Map.of());
-    Map<String, List<Binding>> bindings = byApplication(library);
+    Map<String, List<Binding>> bindings = byApplication(library, library.applications().values());
     for (Application a : library.applications().values()) {
       if (a.ways().stream().anyMatch(Setup::isKept)) {
         Map<String, Given> all = puts(library, a, bindings);
@@ -229,7 +251,7 @@ public record Setup(Map<String, Program> programs) {
 
   /** What there is of an application that comes by ways to be kept, as far as there are slots. */
   static Map<String, Given> puts(Library library, Application application) {
-    return puts(library, application, byApplication(library));
+    return puts(library, application, byApplication(library, List.of(application)));
   }
 
   private static Map<String, Given> puts(
@@ -258,18 +280,11 @@ public record Setup(Map<String, Program> programs) {
 
   /** The same computer after a change of the library: what needs no copying is there at once. */
   public Setup following(Library library) {
-    Setup next = this;
-    Map<String, List<Binding>> bindings = byApplication(library);
-    for (Application a : library.applications().values()) {
-      if (a.ways().stream().anyMatch(w -> isKept(w) && !isCopied(w))) {
-        next =
-            next.with(
-                a.id(),
-                next.program(a.id())
-                    .withFile(withCopied(puts(library, a, bindings), a, program(a.id()).file())));
-      }
-    }
-    return next;
+    return following(
+        library,
+        library.applications().values().stream()
+            .filter(a -> a.ways().stream().anyMatch(Setup::isThereAtOnce))
+            .toList());
   }
 
   /**
@@ -277,14 +292,27 @@ public record Setup(Map<String, Program> programs) {
    * a pass over the bindings where that comes by ways to be kept.
    */
   public Setup following(Library was, Library is) {
-    if (!was.applications().equals(is.applications()) || !was.routines().equals(is.routines())) {
-      return following(is);
+    return isSameAround(was, is)
+        ? following(is, touched(was, is, Setup::isThereAtOnce))
+        : following(is);
+  }
+
+  private Setup following(Library library, List<Application> applications) {
+    Setup next = this;
+    Map<String, List<Binding>> bindings = byApplication(library, applications);
+    for (Application a : applications) {
+      next =
+          next.with(
+              a.id(),
+              next.program(a.id())
+                  .withFile(withCopied(puts(library, a, bindings), a, program(a.id()).file())));
     }
-    boolean kept =
-        Difference.between(was.bindings(), is.bindings(), Binding::id).stream()
-            .flatMap(d -> Stream.concat(d.was().stream(), d.is().stream()))
-            .anyMatch(b -> keptWay(is, b).isPresent());
-    return kept ? following(is) : this;
+    return next;
+  }
+
+  /** True when what is kept by this way needs no copying. */
+  private static boolean isThereAtOnce(WayIn way) {
+    return isKept(way) && !isCopied(way);
   }
 
   private static Optional<WayIn> keptWay(Library library, Binding binding) {

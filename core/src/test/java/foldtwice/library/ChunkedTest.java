@@ -53,6 +53,9 @@ class ChunkedTest {
           .containsExactlyInAnyOrderElementsOf(Difference.between(was, plain, Item::id));
       assertThat(Difference.between(chunked, before.get(i), Item::id))
           .containsExactlyInAnyOrderElementsOf(Difference.between(plain, was, Item::id));
+      assertThat(Difference.isSameOrder(before.get(i), chunked))
+          .as("the same ids in the same order")
+          .isEqualTo(List.copyOf(was.keySet()).equals(List.copyOf(plain.keySet())));
     }
   }
 

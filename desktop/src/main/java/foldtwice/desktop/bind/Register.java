@@ -1,6 +1,7 @@
 package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -32,6 +33,9 @@ final class Register extends TableView<Row> {
   private final Label nothing = Parts.wrapped("", "soft");
   private Snapshot shown;
 
+  /** What has to be filled again when an audit tells. */
+  private final List<RowCell> troubleCells = new ArrayList<>();
+
   private String application = "";
   private String filter = "";
   private boolean filling;
@@ -41,7 +45,12 @@ final class Register extends TableView<Row> {
     setId("register");
     setAccessibleText(Ui.text("bind.register"));
     SortedList<Row> sorted = new SortedList<>(filtered);
-    sorted.comparatorProperty().bind(comparatorProperty());
+    sorted
+        .comparatorProperty()
+        .bind(
+            comparatorProperty()
+                .map(order -> order.thenComparing(Comparator.comparingInt(rows::place))));
+    setSortPolicy(table -> true); // what is alike stands in the order of the library
     setItems(sorted);
     setFixedCellSize(29);
     setPlaceholder(nothing);
@@ -52,7 +61,7 @@ final class Register extends TableView<Row> {
     column("does", 276, Comparator.comparing(r -> r.routine() + r.arguments()), RowCell.Does::new);
     column("where", 170, Comparator.comparing(Row::place), () -> new RowCell.Plain(Row::place));
     column("readiness", 90, Comparator.comparing(Row::readiness), RowCell.Ready::new);
-    column("conflict", 260, Comparator.comparing(Register::severity), RowCell.Trouble::new);
+    column("conflict", 260, Comparator.comparing(this::severity), this::troubleCell);
     TableColumn<Row, Row> used =
         column(
             "used",
@@ -72,8 +81,14 @@ final class Register extends TableView<Row> {
             });
   }
 
-  private static int severity(Row row) {
-    return row.conflict().map(c -> c.weight().ordinal()).orElse(9);
+  private int severity(Row row) {
+    return rows.worst(row).map(c -> c.weight().ordinal()).orElse(9);
+  }
+
+  private RowCell troubleCell() {
+    RowCell.Trouble cell = new RowCell.Trouble(rows::trouble);
+    troubleCells.add(cell);
+    return cell;
   }
 
   private TableColumn<Row, Row> column(
@@ -97,15 +112,41 @@ final class Register extends TableView<Row> {
 
   /** Shows the bindings of a library. */
   void show(Snapshot now) {
+    boolean toldAnew =
+        shown == null || !Lists.isSame(shown.conflictsByBinding(), now.conflictsByBinding());
     shown = now;
     filling = true;
     try {
-      rows.show(now);
+      if (rows.show(now)) {
+        sort();
+      }
+      if (toldAnew) {
+        tell();
+      }
+      troubleCells.forEach(RowCell::again);
       nothing.setText(Ui.text(rows.all().isEmpty() ? "bind.nothing" : "bind.empty"));
       select(chosen.get());
     } finally {
       filling = false;
     }
+  }
+
+  /** What is wrong is part of no row, but may decide where it stands, and whether. */
+  private void tell() {
+    if (!filter.isEmpty()) {
+      refilter();
+    }
+    if (getSortOrder().stream().anyMatch(c -> c.getId().equals("col-conflict"))) {
+      sort();
+    }
+  }
+
+  private void refilter() {
+    filtered.setPredicate(
+        r ->
+            r.isIn(application)
+                && (filter.isEmpty()
+                    || r.matches(filter, rows.trouble(r).map(Row.Trouble::says).orElse(""))));
   }
 
   /** True for a binding that is there, but that the filter hides. */
@@ -170,8 +211,7 @@ final class Register extends TableView<Row> {
     this.filter = words.strip();
     filling = true;
     try {
-      filtered.setPredicate(
-          r -> r.isIn(this.application) && (filter.isEmpty() || r.matches(filter)));
+      refilter();
       select(chosen.get());
     } finally {
       filling = false;

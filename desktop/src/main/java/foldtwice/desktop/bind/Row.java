@@ -6,11 +6,14 @@ import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.FoundBy;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.resolve.Claim;
+import foldtwice.resolve.Owner;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** A binding as the register shows it. */
@@ -23,57 +26,43 @@ record Row(
     String place,
     String family,
     Readiness readiness,
-    Optional<Conflict> conflict,
-    String conflictText,
     String besides) {
+
+  /**
+   * The worst that is wrong with a binding.
+   *
+   * @param says it in few words
+   */
+  record Trouble(Conflict worst, String says) {
+
+    static Trouble of(Conflict worst, Binding b, Words words) {
+      return new Trouble(worst, brief(worst, b, words));
+    }
+
+    /** A double claim names the other of the two, from whichever side it is told. */
+    private static String brief(Conflict c, Binding b, Words words) {
+      List<Claim> claims = new ArrayList<>(c.claims());
+      claims.sort(Comparator.comparing(claim -> !claim.owner().equals(new Owner.Yours(b.id()))));
+      return words.brief(c.toldFrom(claims));
+    }
+  }
 
   static Row of(Binding b, String family, Snapshot now, Words words) {
     List<Trigger> triggers = b.isOff() ? b.fitting().parked() : b.triggers();
     return new Row(
-            b,
-            triggers,
-            triggers.stream().map(words::trigger).collect(Collectors.joining(", ")),
-            words.routineName(b),
-            words.arguments(b),
-            words.place(b.place()),
-            family,
-            now.outlook(b).stage(),
-            Optional.empty(),
-            "",
-            now.library().routineOf(b).map(FoundBy::of).orElse("") + " " + words.sight(triggers))
-        .told(now, words);
+        b,
+        triggers,
+        triggers.stream().map(words::trigger).collect(Collectors.joining(", ")),
+        words.routineName(b),
+        words.arguments(b),
+        words.place(b.place()),
+        family,
+        now.outlook(b).stage(),
+        now.library().routineOf(b).map(FoundBy::of).orElse("") + " " + words.sight(triggers));
   }
 
-  /** The same with what is told of it now. */
-  Row told(Snapshot now, Words words) {
-    Optional<Conflict> worst = now.conflictsOf(binding.id()).stream().findFirst();
-    return worst.equals(conflict)
-        ? this
-        : new Row(
-            binding,
-            triggers,
-            trigger,
-            routine,
-            arguments,
-            place,
-            family,
-            readiness,
-            worst,
-            worst.map(c -> brief(c, binding, words)).orElse(""),
-            besides);
-  }
-
-  /** A double claim names the other of the two, from whichever side it is told. */
-  private static String brief(Conflict c, Binding b, Words words) {
-    List<foldtwice.resolve.Claim> claims = new java.util.ArrayList<>(c.claims());
-    claims.sort(
-        java.util.Comparator.comparing(
-            claim -> !claim.owner().equals(new foldtwice.resolve.Owner.Yours(b.id()))));
-    return words.brief(c.toldFrom(claims));
-  }
-
-  /** True when every word of a filter stands somewhere in the row. */
-  boolean matches(String filter) {
+  /** True when every word of a filter stands somewhere in the row, or in what is wrong with it. */
+  boolean matches(String filter, String trouble) {
     String all =
         String.join(
                 " ",
@@ -83,7 +72,7 @@ record Row(
                 arguments,
                 place,
                 family,
-                conflictText,
+                trouble,
                 Ui.text("readiness." + readiness))
             .toLowerCase(Locale.ROOT);
     for (String word : filter.toLowerCase(Locale.ROOT).split("\\s+")) {

@@ -11,6 +11,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.trigger.Layout;
 import foldtwice.words.Words;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.geometry.Pos;
@@ -59,6 +60,13 @@ abstract sealed class RowCell extends TableCell<Row, Row> {
     filled = row;
     by = layout;
     fill(row, shown.get().words());
+  }
+
+  /** Something else than the row was told anew. */
+  final void again() {
+    if (filled != null) {
+      fill(filled, shown.get().words());
+    }
   }
 
   private static Label label(String style) {
@@ -177,21 +185,30 @@ abstract sealed class RowCell extends TableCell<Row, Row> {
     private final Label clear = Parts.label(Ui.text("clear"), "soft");
     private final Label says = Parts.label("", "soft");
     private final HBox all = box(6);
+    private final Function<Row, Optional<Row.Trouble>> trouble;
     private Weight marked;
+
+    /**
+     * @param trouble what is wrong with a row now
+     */
+    Trouble(Function<Row, Optional<Row.Trouble>> trouble) {
+      this.trouble = trouble;
+    }
 
     @Override
     void fill(Row row, Words words) {
-      if (row.conflict().isEmpty()) {
+      Optional<Row.Trouble> found = trouble.apply(row);
+      if (found.isEmpty()) {
         setGraphic(clear);
         return;
       }
-      Weight weight = row.conflict().get().weight();
+      Weight weight = found.get().worst().weight();
       if (weight != marked) {
         marked = weight;
         style(says, Marks.style(weight));
         all.getChildren().setAll(Marks.of(weight), says);
       }
-      say(says, row.conflictText(), row.conflictText());
+      say(says, found.get().says(), found.get().says());
       setGraphic(all);
     }
   }

@@ -2,6 +2,7 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
+import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.Batched;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.session.Snapshot;
@@ -35,6 +36,9 @@ final class Rows {
   /** Those that have a numbered slot: it depends on the bindings before them. */
   private Set<String> inSlots = Set.of();
 
+  /** By binding, what is wrong as it was said last; only of those that were asked for. */
+  private final Map<String, Row.Trouble> troubles = new HashMap<>();
+
   /** By binding, its part in a family. */
   private Map<String, String> families = Map.of();
 
@@ -47,27 +51,43 @@ final class Rows {
     return at.containsKey(binding);
   }
 
+  /** Where one of the rows stands among all, from 0. */
+  int place(Row row) {
+    return at.getOrDefault(row.binding().id(), 0);
+  }
+
   /** The row of a binding that is there. */
   Optional<Row> of(String binding) {
     return Optional.ofNullable(at.get(binding)).map(all::get);
   }
 
-  /** Shows another moment. */
-  void show(Snapshot now) {
-    if (shown != null && now.isOnlyLookedThrough(shown)) {
-      tell(now);
-    } else {
-      follow(now);
+  /**
+   * The worst that is wrong with one now. It is no part of the row: what an audit tells touches
+   * many, and few of them are seen.
+   */
+  Optional<Row.Trouble> trouble(Row row) {
+    String id = row.binding().id();
+    Optional<Conflict> worst = worst(row);
+    if (worst.isEmpty()) {
+      return Optional.empty();
     }
-    shown = now;
+    Row.Trouble said = troubles.get(id);
+    if (said == null || !said.worst().equals(worst.get())) {
+      said = Row.Trouble.of(worst.get(), row.binding(), shown.words());
+      troubles.put(id, said);
+    }
+    return Optional.of(said);
   }
 
-  /** Nothing is other than what is wrong. */
-  private void tell(Snapshot now) {
-    Set<String> touched = new HashSet<>();
-    unlike(shown.conflictsByBinding(), now.conflictsByBinding(), touched);
-    Words words = now.words();
-    put(touched, row -> row.told(now, words));
+  Optional<Conflict> worst(Row row) {
+    return shown.conflictsOf(row.binding().id()).stream().findFirst();
+  }
+
+  /** Shows another moment; true when others are there now, or they stand otherwise. */
+  boolean show(Snapshot now) {
+    boolean others = (shown == null || !now.isOnlyLookedThrough(shown)) && follow(now);
+    shown = now;
+    return others;
   }
 
   /** Puts anew the rows of some bindings that are there, where they are other than they were. */
@@ -85,11 +105,14 @@ final class Rows {
     all.put(fresh);
   }
 
-  private void follow(Snapshot now) {
+  private boolean follow(Snapshot now) {
     List<Difference<Binding>> bindings =
         shown == null
             ? List.of()
             : Difference.between(shown.library().bindings(), now.library().bindings(), Binding::id);
+    if (shown == null || !bindings.isEmpty() || !isSameAround(now)) {
+      troubles.clear(); // they name other bindings, too
+    }
     Set<String> before = inSlots;
     if (shown == null || !isSameAround(now) || bindings.stream().anyMatch(this::isNumbered)) {
       inSlots = Outlook.inSlots(now.library());
@@ -102,9 +125,10 @@ final class Rows {
             String id = row.binding().id();
             return Row.of(now.library().bindings().get(id), family(id), now, words);
           });
-    } else {
-      fill(now);
+      return false;
     }
+    fill(now);
+    return true;
   }
 
   private void fill(Snapshot now) {
@@ -144,16 +168,7 @@ final class Rows {
 
   /** True when the same bindings stand in the same order. */
   private boolean isSameOrder(Snapshot now) {
-    if (now.library().bindings().size() != all.size()) {
-      return false;
-    }
-    int i = 0;
-    for (String id : now.library().bindings().keySet()) {
-      if (!all.get(i++).binding().id().equals(id)) {
-        return false;
-      }
-    }
-    return true;
+    return Difference.isSameOrder(shown.library().bindings(), now.library().bindings());
   }
 
   /** True when a numbered slot may have come free or been taken. */
@@ -173,7 +188,6 @@ final class Rows {
     bindings.forEach(d -> d.is().ifPresent(b -> touched.add(b.id())));
     differing(slotsBefore, inSlots, touched);
     unlike(shown.library().proofs(), now.library().proofs(), touched);
-    unlike(shown.conflictsByBinding(), now.conflictsByBinding(), touched);
     if (!Lists.isSame(shown.setup(), now.setup())) {
       for (Binding b : now.library().bindings().values()) {
         if (!now.setup().isSameFor(b, shown.setup())) {

@@ -12,6 +12,7 @@ import foldtwice.library.Fingerprint;
 import foldtwice.library.History;
 import foldtwice.library.Ids;
 import foldtwice.library.Library;
+import foldtwice.library.ProgramFile;
 import foldtwice.library.Returning;
 import foldtwice.library.file.Backups;
 import foldtwice.library.file.LibraryStore;
@@ -383,9 +384,7 @@ public final class Session implements AutoCloseable {
 
   private void follow() {
     Snapshot before = now();
-    if (Setup.mayChangeFiles(before.library(), library())) {
-      remember();
-    }
+    give(Setup.toRemember(before.library(), library(), computers.left()));
     Library next = library();
     Keymap keymap = before.keymap().following(before.library(), next);
     computers.follow(before.library(), next);
@@ -402,10 +401,9 @@ public final class Session implements AutoCloseable {
     return computers.setups(library());
   }
 
-  /** Keeps what the programs of all stations have in their files otherwise than the library. */
-  private void remember() {
-    Setup.toRemember(library(), computers.left())
-        .forEach(file -> disk.keep(store -> store.give(file)));
+  /** Keeps what programs have in their files otherwise than the library remembers. */
+  private void give(List<ProgramFile> files) {
+    files.forEach(file -> disk.keep(store -> store.give(file)));
   }
 
   /** Shows a moment; what was wrong in the last one stays until the next audit, where it was. */
@@ -466,7 +464,7 @@ public final class Session implements AutoCloseable {
   private void setUp(Setup next) {
     computers.put(now().station().id(), next, now().library());
     if (mayWrite()) {
-      remember();
+      give(Setup.toRemember(library(), computers.left()));
     }
     now.set(now().with(next));
     audits.look(now().subject());

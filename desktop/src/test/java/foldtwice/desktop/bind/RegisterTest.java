@@ -54,12 +54,23 @@ class RegisterTest {
   }
 
   private static Register shownIn(Snapshot now) {
+    return shownIn(now, "col-used");
+  }
+
+  private static Register shownIn(Snapshot now, String sortedBy) {
     Register register = new Register();
     Scene scene = new Scene(new StackPane(register), 1100, 420);
     register.show(now);
-    register.sort();
+    sorted(register, sortedBy);
     laidOut(scene);
     return register;
+  }
+
+  private static void sorted(Register register, String by) {
+    register
+        .getSortOrder()
+        .setAll(register.getColumns().stream().filter(c -> c.getId().equals(by)).toList());
+    register.sort();
   }
 
   private static void laidOut(Scene scene) {
@@ -144,6 +155,46 @@ class RegisterTest {
             rows += seen.size();
           }
           assertThat(rows).isGreaterThan(20);
+          return true;
+        });
+  }
+
+  /** What an audit tells moves, hides and shows rows as if it had been known from the start. */
+  @ParameterizedTest
+  @ValueSource(longs = {3, 4})
+  void whatIsWrongIsShownWhenItIsTold(long seed) {
+    Random random = new Random(seed);
+    library = demo;
+    station = demo.stations().values().iterator().next();
+    Toolkit.ask(
+        () -> {
+          Snapshot now = moment(Optional.empty());
+          Register register = shownIn(now);
+          int other = 0;
+          for (int i = 0; i < 8; i++) {
+            String by = random.nextBoolean() ? "col-conflict" : "col-used";
+            String filter = random.nextBoolean() ? "" : "blocks";
+            sorted(register, by);
+            register.filter("", filter);
+            happen(random);
+            Setup setup = Setup.of(library, station.id());
+            Snapshot edited = Snapshots.edited(library, station, setup, Optional.of(now));
+            register.show(edited);
+            register.scrollTo(0);
+            laidOut(register.getScene());
+            List<String> before = seen(register);
+            now = Snapshots.looked(edited);
+            register.show(now);
+            register.scrollTo(0);
+            laidOut(register.getScene());
+            Register fresh = shownIn(now, by);
+            fresh.filter("", filter);
+            fresh.scrollTo(0);
+            laidOut(fresh.getScene());
+            assertThat(seen(register)).as("after %s, %s, %s", i, by, filter).isEqualTo(seen(fresh));
+            other += before.equals(seen(register)) ? 0 : 1;
+          }
+          assertThat(other).as("times an audit told something").isPositive();
           return true;
         });
   }

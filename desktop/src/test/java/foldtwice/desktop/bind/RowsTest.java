@@ -107,6 +107,9 @@ class RowsTest {
     assertThat(rows.all()).as("after %s", at).isEqualTo(anew.all());
     assertThat(heard).as("what was heard, after %s", at).isEqualTo(anew.all());
     now.library().bindings().keySet().forEach(id -> assertThat(rows.has(id)).isTrue());
+    assertThat(rows.all().stream().map(rows::trouble).toList())
+        .as("what is wrong, after %s", at)
+        .isEqualTo(anew.all().stream().map(anew::trouble).toList());
   }
 
   private static void hear(ListChangeListener.Change<? extends Row> c, List<Row> heard) {
