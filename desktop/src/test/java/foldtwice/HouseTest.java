@@ -177,6 +177,17 @@ class HouseTest {
         .check(HOUSE);
   }
 
+  /** Who looks at the window sits before a keyboard: keys are called by what is printed there. */
+  @Test
+  void theDesktopHasNoWordsWithoutAKeyboard() {
+    noClasses()
+        .that()
+        .resideInAPackage("foldtwice.desktop..")
+        .should()
+        .callConstructor(foldtwice.words.Words.class, foldtwice.library.Library.class)
+        .check(HOUSE);
+  }
+
   @Test
   void theImportFoundTheHouse() {
     assertThat(HOUSE).hasSizeGreaterThan(150);

@@ -6,6 +6,7 @@ import foldtwice.library.Library;
 import foldtwice.library.file.Json;
 import foldtwice.merge.Differing;
 import foldtwice.words.MergeWords;
+import foldtwice.words.Words;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Locale;
@@ -41,7 +42,7 @@ final class Diff implements Callable<Integer> {
     Library was = Input.library(first);
     Library is = Input.library(second);
     Differing differing = Differing.between(was, is);
-    MergeWords words = new MergeWords(was, is);
+    MergeWords words = new MergeWords(new Words(was), new Words(is));
     PrintWriter out = spec.commandLine().getOut();
     switch (format) {
       case json -> out.print(Json.print(json(differing, words)));

@@ -4,6 +4,7 @@ import foldtwice.check.Checked;
 import foldtwice.check.Checked.State;
 import foldtwice.library.Library;
 import foldtwice.words.CheckWords;
+import foldtwice.words.Words;
 import java.io.StringWriter;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -23,7 +24,7 @@ public final class JUnitXml {
 
   /** The report of what was made, one after the other. */
   public static String of(Library library, List<Checked> made) {
-    CheckWords words = new CheckWords(library);
+    CheckWords words = new CheckWords(new Words(library));
     Map<String, List<Checked>> stations =
         made.stream()
             .collect(

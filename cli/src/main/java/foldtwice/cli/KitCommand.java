@@ -295,7 +295,7 @@ final class KitCommand implements Runnable {
 
     private void tell(Library mine, Taking taking, Landing landing) {
       Lines out = new Lines(spec.commandLine().getOut());
-      MergeWords words = new MergeWords(mine, taking.merged());
+      MergeWords words = new MergeWords(new Words(mine), new Words(taking.merged()));
       for (Differing.Row row : taking.rows()) {
         out.line("%-8s %s", MergeWords.how(row.how()), words.of(row));
       }

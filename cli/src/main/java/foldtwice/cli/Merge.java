@@ -9,6 +9,7 @@ import foldtwice.merge.Merging;
 import foldtwice.merge.Take;
 import foldtwice.text.DiskWords;
 import foldtwice.words.MergeWords;
+import foldtwice.words.Words;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
@@ -68,7 +69,7 @@ final class Merge implements Callable<Integer> {
         throw new Unusable(out + " cannot be written: " + DiskWords.reason(e), e);
       }
     }
-    MergeWords words = new MergeWords(mine, yours);
+    MergeWords words = new MergeWords(new Words(mine), new Words(yours));
     Lines err = new Lines(spec.commandLine().getErr());
     for (Contradiction c : merging.contradictions()) {
       err.line("%s", words.of(c));

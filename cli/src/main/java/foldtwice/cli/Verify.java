@@ -97,7 +97,7 @@ final class Verify implements Callable<Integer> {
   /** Checks that can be made on no station are no input to go on with. */
   private static void unmakeable(Library library, Collection<PressCheck> checks) throws Unusable {
     Words words = new Words(library);
-    CheckWords said = new CheckWords(library);
+    CheckWords said = new CheckWords(new Words(library));
     List<String> wrong = new ArrayList<>();
     for (PressCheck c : checks) {
       Checking.nowhere(c, library, words::dangling)
@@ -130,7 +130,7 @@ final class Verify implements Callable<Integer> {
   }
 
   private static void text(Library library, List<Checked> made, Lines out) {
-    CheckWords words = new CheckWords(library);
+    CheckWords words = new CheckWords(new Words(library));
     for (Checked c : made) {
       out.line("%-8s %-16s %s", state(c), words.station(c), words.title(c.check()));
       if (c.state() != State.HOLDS) {
@@ -142,7 +142,7 @@ final class Verify implements Callable<Integer> {
   }
 
   private static ObjectNode json(Library library, List<Checked> made) {
-    CheckWords words = new CheckWords(library);
+    CheckWords words = new CheckWords(new Words(library));
     ObjectNode out = Json.object().put("library", library.name());
     ArrayNode list = out.putArray("checks");
     for (Checked c : made) {

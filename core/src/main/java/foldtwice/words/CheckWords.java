@@ -23,9 +23,10 @@ public final class CheckWords {
   private final Words words;
   private final Library library;
 
-  public CheckWords(Library library) {
-    this.words = new Words(library);
-    this.library = library;
+  /** In the words of a library. */
+  public CheckWords(Words words) {
+    this.words = words;
+    library = words.library();
   }
 
   /** Its name, or what is pressed where. */

@@ -54,6 +54,12 @@ public final class EffortWords {
     return TEXTS.get("effort.range", time(span.low()), time(span.high()));
   }
 
+  /** What a time becomes more or less by, with its sign. */
+  public static String change(double seconds) {
+    String time = time(seconds);
+    return seconds > 0 && !time.equals(time(0)) ? "+" + time : time;
+  }
+
   /** Weeks as people say them. */
   public static String weeks(double weeks) {
     if (Double.isInfinite(weeks) || weeks > 520) {

@@ -25,11 +25,11 @@ public final class MergeWords {
   /** Longer values are cut, in characters. */
   private static final int LONGEST = 90;
 
-  private final Library was;
-  private final Library is;
+  private final Words was;
+  private final Words is;
 
-  /** Of two libraries, whose parts are called as they are called there. */
-  public MergeWords(Library was, Library is) {
+  /** In the words of two libraries, whose parts are called as they are called there. */
+  public MergeWords(Words was, Words is) {
     this.was = was;
     this.is = is;
   }
@@ -105,17 +105,16 @@ public final class MergeWords {
     return TEXTS.get("merge.field", path, shown(f.was()), shown(f.is()));
   }
 
-  private static String triggers(Library of, String binding) {
-    Words words = new Words(of);
+  private static String triggers(Words words, String binding) {
     String all =
-        of.bindings().get(binding).triggers().stream()
+        words.library().bindings().get(binding).triggers().stream()
             .map(words::trigger)
             .collect(Collectors.joining(", "));
     return all.isEmpty() ? TEXTS.get("merge.nothing") : all;
   }
 
-  private static String place(Library of, Optional<JsonNode> id) {
-    return id.map(p -> new Words(of).place(Place.of(p.asText())))
+  private static String place(Words words, Optional<JsonNode> id) {
+    return id.map(p -> words.place(Place.of(p.asText())))
         .orElseGet(() -> TEXTS.get("merge.nothing"));
   }
 
@@ -150,11 +149,11 @@ public final class MergeWords {
   }
 
   private Words words(String binding) {
-    return new Words(was.bindings().containsKey(binding) ? was : is);
+    return was.library().bindings().containsKey(binding) ? was : is;
   }
 
   private <T> Optional<T> in(Function<Library, Map<String, T>> list, String id) {
-    return Optional.ofNullable(list.apply(was).get(id))
-        .or(() -> Optional.ofNullable(list.apply(is).get(id)));
+    return Optional.ofNullable(list.apply(was.library()).get(id))
+        .or(() -> Optional.ofNullable(list.apply(is.library()).get(id)));
   }
 }

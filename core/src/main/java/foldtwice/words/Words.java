@@ -79,6 +79,15 @@ public final class Words {
     this.layout = layout;
   }
 
+  /** The same before the same keyboard, of another library. */
+  public Words of(Library other) {
+    return new Words(other, layout);
+  }
+
+  Library library() {
+    return library;
+  }
+
   /** The words on the key caps of a stroke, modifiers first. */
   public List<String> caps(Stroke stroke) {
     List<String> caps = new ArrayList<>(Notation.caps(stroke));

@@ -2,9 +2,14 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.desktop.parts.Tips;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Objects;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Control;
@@ -12,22 +17,36 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** What can have the keys has a name, which is what a screen reader says. */
+/**
+ * What can have the keys has a name, which is what a screen reader says; and a key named by its
+ * position is called by what is printed on it, in brackets only where it is typed.
+ */
 class NamesTest {
+
+  private static final Pattern BY_POSITION =
+      Pattern.compile(
+          Stream.of(foldtwice.trigger.KeyCode.values())
+              .map(c -> Pattern.quote("[" + c.code() + "]"))
+              .collect(Collectors.joining("|")));
 
   @TempDir Path folder;
 
   private final TreeSet<String> nameless = new TreeSet<>();
+  private final TreeSet<String> inCode = new TreeSet<>();
   private int named;
 
   @Test
   void everythingThatCanHaveTheKeysHasAName() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       look(hands, "bind");
+      hands.choose("flag cells moss");
+      look(hands, "bind, by position");
       hands.click("#family-open");
       look(hands, "bind, a family");
       hands.click("#family-leave");
@@ -52,7 +71,7 @@ class NamesTest {
       look(hands, "collect, a run");
       hands.click("#take-in");
       look(hands, "collect, taking in");
-      for (String tab : List.of("atlas", "conflicts", "try")) {
+      for (String tab : List.of("atlas", "conflicts", "plan", "payback", "handover", "try")) {
         hands.click("#tab-" + tab);
         look(hands, tab);
       }
@@ -60,11 +79,15 @@ class NamesTest {
       look(hands, "try, recording");
       hands.click("#try-side-checks");
       look(hands, "try, checks");
+      hands.click("#tab-handover");
+      hands.click("#handover-history");
+      look(hands, "handover, history");
       hands.click("#tab-conflicts");
       hands.click("#settle");
       look(hands, "conflicts, settling");
     }
     assertThat(nameless).isEmpty();
+    assertThat(inCode).as("keys as files name them").isEmpty();
     assertThat(named).isGreaterThan(1_000);
   }
 
@@ -80,6 +103,9 @@ class NamesTest {
     if (!node.isVisible()) {
       return;
     }
+    says(node)
+        .filter(s -> BY_POSITION.matcher(s).find())
+        .forEach(s -> inCode.add(where + ": " + s));
     boolean control =
         node instanceof Control
             && node.isFocusTraversable()
@@ -96,6 +122,27 @@ class NamesTest {
     if (node instanceof Parent parent) {
       parent.getChildrenUnmodifiable().forEach(c -> look(c, where, root));
     }
+  }
+
+  private static Stream<String> says(Node node) {
+    String text =
+        switch (node) {
+          case Labeled l -> l.getText();
+          case Text t when !isTyped(t) -> t.getText();
+          default -> "";
+        };
+    return Stream.of(text, node.getAccessibleText(), node instanceof Control c ? Tips.of(c) : "")
+        .filter(Objects::nonNull);
+  }
+
+  /** True for what stands in a field. */
+  private static boolean isTyped(Node node) {
+    for (Node n = node; n != null; n = n.getParent()) {
+      if (n instanceof TextInputControl) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static String name(Node node) {

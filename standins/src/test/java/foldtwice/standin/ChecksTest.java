@@ -24,6 +24,7 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.CheckWords;
+import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
@@ -184,7 +185,7 @@ class ChecksTest {
         Verdict now = verdict(without, station, kept);
         assertThat(now).isInstanceOf(Verdict.Differs.class);
         assertThat(((Verdict.Differs) now).came()).doesNotContain(came.getFirst());
-        assertThat(new CheckWords(without).verdict(new Checked(kept, station.id(), now)))
+        assertThat(new CheckWords(new Words(without)).verdict(new Checked(kept, station.id(), now)))
             .isNotBlank()
             .doesNotContain("{");
         missed++;
@@ -235,7 +236,7 @@ class ChecksTest {
                     List.of(key),
                     new Expected.Nothing(),
                     Extras.NONE))));
-    CheckWords words = new CheckWords(demo);
+    CheckWords words = new CheckWords(new Words(demo));
     for (Checked c : all) {
       assertThat(c.verdict()).as(c.check().id()).isInstanceOf(Verdict.Cannot.class);
       told.add(((Verdict.Cannot) c.verdict()).lack());

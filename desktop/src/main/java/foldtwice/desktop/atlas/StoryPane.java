@@ -24,7 +24,6 @@ import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Layout;
 import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
-import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Signal;
 import foldtwice.trigger.Stroke;
@@ -260,7 +259,8 @@ final class StoryPane extends VBox {
       Press press = new Press(code, m);
       String does = state.map(s -> does(now, s, press)).orElseGet(() -> anywhere(now, press));
       Label name =
-          Parts.label(Notation.write(Trigger.Keys.of(now.keymap().layout().stroke(press))), "mono");
+          Parts.label(
+              now.words().trigger(Trigger.Keys.of(now.keymap().layout().stroke(press))), "mono");
       name.setMinWidth(118);
       Label says = Parts.label(does);
       Tips.on(says, does);

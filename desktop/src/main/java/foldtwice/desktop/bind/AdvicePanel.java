@@ -139,7 +139,7 @@ final class AdvicePanel extends VBox {
   }
 
   private void showFree(List<Trigger.Keys> free) {
-    near.getChildren().setAll(free.stream().map(this::nearCap).toList());
+    near.getChildren().setAll(free.stream().map(t -> nearCap(t, session.now().words())).toList());
     if (free.isEmpty()) {
       near.getChildren().setAll(Parts.label(Ui.text("sets.nonefree"), "soft"));
     }
@@ -182,11 +182,10 @@ final class AdvicePanel extends VBox {
   private record Suggested(Snapshot.Stations stations, List<Suggestion> best) {}
 
   private Node suggestion(int at, Suggestion s, Words words) {
-    String notation = Notation.write(s.trigger());
     Button button =
         Parts.button("suggest-" + at, "", () -> onChosen.accept(s.trigger()), "caps-link");
     button.setGraphic(KeyCaps.of(s.trigger(), words));
-    button.setAccessibleText(notation);
+    button.setAccessibleText(words.trigger(s.trigger()));
     Label why = Parts.wrapped(words.reasons(s), "soft");
     why.setStyle("-fx-font-size: 12px;");
     HBox row = new HBox(8, button, why);
@@ -194,13 +193,14 @@ final class AdvicePanel extends VBox {
     return row;
   }
 
-  private Node nearCap(Trigger.Keys trigger) {
-    String notation = Notation.write(trigger);
+  private Node nearCap(Trigger.Keys trigger, Words words) {
+    String said = words.trigger(trigger);
     Button button =
-        Parts.button("near-" + notation, "", () -> onChosen.accept(trigger), "caps-link");
-    button.setGraphic(Parts.label(Notation.word(trigger.strokes().getLast().key()), "cap"));
-    button.setAccessibleText(notation);
-    Tips.on(button, notation);
+        Parts.button(
+            "near-" + Notation.write(trigger), "", () -> onChosen.accept(trigger), "caps-link");
+    button.setGraphic(Parts.label(words.caps(trigger.strokes().getLast()).getLast(), "cap"));
+    button.setAccessibleText(said);
+    Tips.on(button, said);
     return button;
   }
 }

@@ -92,7 +92,7 @@ final class Stations extends TableView<Stations.Trouble> {
       return;
     }
     shown = now.library();
-    columns(now.library());
+    columns(now.library(), now.words());
     Map<String, Setup> setups = session.setups();
     question.ask(new Question.Same(now.library()), asked -> troubles(now.library(), setups, asked));
   }
@@ -145,10 +145,9 @@ final class Stations extends TableView<Stations.Trouble> {
     return on.values().stream().mapToDouble(c -> c.loss().value()).sum();
   }
 
-  private void columns(Library library) {
+  private void columns(Library library, Words words) {
     getColumns().clear();
     getSelectionModel().setCellSelectionEnabled(true);
-    Words words = new Words(library);
     TableColumn<Trouble, Trouble> what = new TableColumn<>(Ui.text("stations.what"));
     what.setPrefWidth(430);
     what.setCellValueFactory(c -> new SimpleObjectProperty<>(c.getValue()));

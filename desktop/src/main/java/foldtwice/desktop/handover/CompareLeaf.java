@@ -18,6 +18,7 @@ import foldtwice.library.file.LibraryStore;
 import foldtwice.merge.Differing;
 import foldtwice.table.BindingTable;
 import foldtwice.words.MergeWords;
+import foldtwice.words.Words;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -245,7 +246,7 @@ final class CompareLeaf extends BorderPane {
         return;
       }
       heading.setText(Ui.text("against.table", String.valueOf(t.file().getFileName())));
-      comparing.ask(new Question.Same(t), () -> lines(t));
+      comparing.ask(new Question.Same(t), () -> lines(t, now.words()));
       return;
     }
     if (other.isEmpty()) {
@@ -253,11 +254,12 @@ final class CompareLeaf extends BorderPane {
     }
     Other was = other.get();
     heading.setText(Ui.text("against.heading", was.name(), is.name()));
-    comparing.ask(List.of(new Question.Same(was), new Question.Same(is)), () -> lines(was, is));
+    comparing.ask(
+        List.of(new Question.Same(was), new Question.Same(is)), () -> lines(was, now.words(), is));
   }
 
-  private static List<Line> lines(Other was, Library is) {
-    MergeWords words = new MergeWords(was.library(), is);
+  private static List<Line> lines(Other was, Words around, Library is) {
+    MergeWords words = new MergeWords(around.of(was.library()), around);
     return Differing.between(was.library(), is).rows().stream()
         .filter(r -> !was.onlyIts() || r.how() != Differing.How.ADDED)
         .map(r -> Line.of(Optional.of(r), MergeWords.how(r.how()), words.of(r)))
@@ -265,7 +267,7 @@ final class CompareLeaf extends BorderPane {
   }
 
   /** What is wrong first, then what would be another. */
-  private static List<Line> lines(Table t) {
+  private static List<Line> lines(Table t, Words around) {
     List<Line> all = new ArrayList<>();
     for (BindingTable.Row r : t.rows()) {
       if (r.outcome() instanceof BindingTable.Outcome.Wrong(String why)) {
@@ -277,7 +279,7 @@ final class CompareLeaf extends BorderPane {
       }
     }
     Library next = BindingTable.taken(t.rows()).on(t.of());
-    MergeWords words = new MergeWords(t.of(), next);
+    MergeWords words = new MergeWords(around, around.of(next));
     Differing.between(t.of(), next)
         .rows()
         .forEach(r -> all.add(Line.of(Optional.of(r), MergeWords.how(r.how()), words.of(r))));

@@ -15,6 +15,7 @@ import foldtwice.merge.Differing;
 import foldtwice.merge.TakingBack;
 import foldtwice.text.DiskWords;
 import foldtwice.words.MergeWords;
+import foldtwice.words.Words;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
@@ -241,6 +242,11 @@ final class HistoryLeaf extends BorderPane {
         });
   }
 
+  private MergeWords words(Library was, Library is) {
+    Words around = session.now().words();
+    return new MergeWords(around.of(was), around.of(is));
+  }
+
   private void looked(Looked found) {
     looked = Optional.of(found);
     Chronicle.Event event = found.event();
@@ -253,9 +259,7 @@ final class HistoryLeaf extends BorderPane {
                 "soft"),
             Parts.label(Ui.text("history.did"), "heading"));
     Differences.add(
-        told,
-        found.differing().rows(),
-        new MergeWords(found.around().before(), found.around().after()));
+        told, found.differing().rows(), words(found.around().before(), found.around().after()));
     switch (found.back()) {
       case TakingBack.Possible p ->
           told.getChildren().add(Parts.wrapped(Ui.text("history.possible"), "good"));
@@ -263,7 +267,7 @@ final class HistoryLeaf extends BorderPane {
           told.getChildren().add(Parts.wrapped(Ui.text("history.gone"), "soft"));
       case TakingBack.Standing(var now) -> {
         told.getChildren().add(Parts.wrapped(Ui.text("history.standing"), "costs"));
-        MergeWords today = new MergeWords(found.around().after(), found.now());
+        MergeWords today = words(found.around().after(), found.now());
         now.stream()
             .limit(Differences.MOST)
             .forEach(c -> told.getChildren().add(Parts.wrapped(today.standing(c), "costs")));

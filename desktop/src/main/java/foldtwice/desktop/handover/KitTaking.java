@@ -15,7 +15,6 @@ import foldtwice.merge.Contradiction;
 import foldtwice.merge.Take;
 import foldtwice.remedy.Remedy;
 import foldtwice.words.MergeWords;
-import foldtwice.words.Words;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -187,7 +186,7 @@ final class KitTaking extends BorderPane {
         .add(
             new KitLanding(
                 found,
-                new Words(found.then(), session.now().keymap().layout()),
+                session.now().words().of(found.then()),
                 helps,
                 ticked,
                 this::help,
@@ -197,7 +196,9 @@ final class KitTaking extends BorderPane {
 
   private void rows(KitLooked found) {
     Taking taking = found.taking();
-    MergeWords words = new MergeWords(found.mine(), taking.merged());
+    MergeWords words =
+        new MergeWords(
+            session.now().words().of(found.mine()), session.now().words().of(taking.merged()));
     told.getChildren()
         .add(
             Parts.label(

@@ -15,6 +15,7 @@ import foldtwice.library.file.FormatException;
 import foldtwice.routine.Routine;
 import foldtwice.sheet.About;
 import foldtwice.words.MergeWords;
+import foldtwice.words.Words;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -196,7 +197,8 @@ final class KitsLeaf extends BorderPane {
   private void chosen(Kit.Choice found) {
     choice = Optional.of(found);
     Library in = found.library();
-    MergeWords words = new MergeWords(in, in);
+    Words its = session.now().words().of(in);
+    MergeWords words = new MergeWords(its, its);
     along
         .getChildren()
         .setAll(

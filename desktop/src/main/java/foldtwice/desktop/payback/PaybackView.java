@@ -284,7 +284,7 @@ public final class PaybackView extends BorderPane implements View {
   }
 
   private Words words(Payback payback) {
-    return new Words(payback.library(), session.now().keymap().layout());
+    return session.now().words().of(payback.library());
   }
 
   /** Another line is looked at. */

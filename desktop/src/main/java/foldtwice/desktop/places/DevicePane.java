@@ -17,7 +17,6 @@ import foldtwice.suggest.Suggestions;
 import foldtwice.surface.Device;
 import foldtwice.surface.Face;
 import foldtwice.surface.Page;
-import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
@@ -244,7 +243,7 @@ final class DevicePane extends VBox {
           .add(
               Parts.button(
                   "pool-" + pool.getChildren().size(),
-                  Notation.write(t),
+                  session.now().words().trigger(t),
                   () -> itself(Optional.of(new Page.Sends.Chord(t))),
                   "small-make"));
     }

@@ -8,7 +8,6 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.OwnCheck;
 import foldtwice.desktop.view.OwnKeys;
-import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Locale;
@@ -110,7 +109,7 @@ final class OwnKeysPane extends VBox {
                     .add(
                         Parts.button(
                             "own-shipped",
-                            Ui.text("own.shipped", Notation.write(s)),
+                            Ui.text("own.shipped", session.now().words().trigger(s)),
                             () -> give(Optional.of(s)))));
     VBox box = new VBox(6, keys, ways, advice);
     box.setMaxWidth(620);
@@ -144,7 +143,7 @@ final class OwnKeysPane extends VBox {
         Ui.text(
             "said.changed",
             OwnKeys.get().acts().get(chosen)
-                + trigger.map(t -> ": " + Notation.write(t)).orElse("")));
+                + trigger.map(t -> ": " + session.now().words().trigger(t)).orElse("")));
     chosen = "";
     fill();
     filter.requestFocus();

@@ -146,7 +146,7 @@ final class Lines extends VBox {
               : sized(Parts.label(Ui.text("plan.asitis"), "soft"), keys);
       Label gain =
           Parts.label(
-              l.moves() ? EffortWords.time(-l.gain()) : "\u2013",
+              l.moves() ? EffortWords.change(-l.gain()) : "\u2013",
               l.gain() < 0 ? "costs" : l.moves() ? "good" : "soft");
       sized(gain, gains);
       Label why = Parts.label(done ? Ui.text("plan.taken") : why(l), done ? "good" : "soft");

@@ -105,6 +105,7 @@ public final class PlanView extends BorderPane implements View {
     moves.setEditable(true);
     moves.setPrefWidth(80);
     moves.setAccessibleText(Ui.text("plan.moves"));
+    moves.getEditor().setAccessibleText(Ui.text("plan.moves"));
     allStations.setId("plan-stations");
     allStations.setSelected(true);
     displacing.setId("plan-displacing");

@@ -107,19 +107,24 @@ final class Reach extends VBox {
       legend.getStyleClass().add("plan-legend");
       legend.setTextOrigin(VPos.TOP);
       legend.setX(c.x() * unit + 4);
-      legend.setY(c.y() * unit + 2);
-      if (legend.getLayoutBounds().getWidth() > c.width() * unit - GAP - 4) {
+      legend.setY(c.y() * unit);
+      keys.getChildren().addAll(key, legend);
+      if (width(legend) > c.width() * unit - GAP - 4) {
         legend.setText("");
       }
-      keys.getChildren().addAll(key, legend);
       if (used > 0 && unit >= NUMBERED) {
         Text number = new Text(Words.number(Math.rint(used)));
         number.getStyleClass().add("plan-number");
-        double width = number.getLayoutBounds().getWidth();
-        number.setX((c.x() + c.width()) * unit - GAP - 4 - width);
-        number.setY((c.y() + 1) * unit - GAP - 4);
         keys.getChildren().add(number);
+        number.setX((c.x() + c.width()) * unit - GAP - 3 - width(number));
+        number.setY((c.y() + 1) * unit - GAP - 3);
       }
     }
+  }
+
+  /** As wide as it is drawn: styled before it is measured. */
+  private static double width(Text text) {
+    text.applyCss();
+    return text.getLayoutBounds().getWidth();
   }
 }

@@ -134,7 +134,7 @@ final class ChecksPane extends VBox {
   }
 
   private VBox row(PressCheck check) {
-    CheckWords words = new CheckWords(shown);
+    CheckWords words = words();
     TextField name = new TextField(check.name());
     name.setId("check-" + check.id());
     Parts.prompt(name, words.title(check));
@@ -186,6 +186,10 @@ final class ChecksPane extends VBox {
     return row;
   }
 
+  private CheckWords words() {
+    return new CheckWords(session.now().words());
+  }
+
   private boolean isFailed(PressCheck check) {
     return results.getOrDefault(check.id(), List.of()).stream()
         .anyMatch(c -> c.state() == State.FAILED);
@@ -201,13 +205,13 @@ final class ChecksPane extends VBox {
 
   private void keep(PressCheck was, PressCheck is) {
     if (!is.equals(was) && was.equals(session.now().library().checks().get(was.id()))) {
-      String title = new CheckWords(shown).title(is);
+      String title = words().title(is);
       session.make(new Edit.PutCheck(is), Ui.text("said.changed", title));
     }
   }
 
   private void remove(PressCheck check) {
-    String title = new CheckWords(shown).title(check);
+    String title = words().title(check);
     session.make(new Edit.RemoveCheck(check.id()), Ui.text("said.removed", title));
   }
 
@@ -223,7 +227,7 @@ final class ChecksPane extends VBox {
             List.of(press),
             came,
             Extras.NONE);
-    String title = new CheckWords(now.library()).title(fresh);
+    String title = words().title(fresh);
     session.make(new Edit.PutCheck(fresh), Ui.text("said.checkkept", title));
     make(
         now.library(),

@@ -137,7 +137,7 @@ final class FiredPanel extends VBox {
 
   /** The words for what the programs know, which may be more or less than the library. */
   private Words words() {
-    return new Words(session.now().heard().library(), session.now().keymap().layout());
+    return session.now().words().of(session.now().heard().library());
   }
 
   /** True when something was shown that may go on. */

@@ -53,11 +53,13 @@ public final class OwnCheck {
                 .withContexts(List.of(text))));
     of.stations().values().forEach(s -> edits.add(new Edit.PutStation(s)));
     acts.forEach((id, says) -> bind(edits, says, binding(id, Optional.ofNullable(keys.get(id)))));
-    Words words = new Words(of);
     for (Binding b : of.bindings().values()) {
       if (b.place() instanceof Place.Everywhere) {
         String id = Ids.free("other-" + b.id(), acts::containsKey);
-        bind(edits, words.routineName(b), Binding.fresh(id, id, b.place(), b.triggers(), Map.of()));
+        bind(
+            edits,
+            of.routineOf(b).map(Routine::name).orElse(b.routine()),
+            Binding.fresh(id, id, b.place(), b.triggers(), Map.of()));
       }
     }
     library = new Edit.Together(edits).on(Library.empty(of.name()));
