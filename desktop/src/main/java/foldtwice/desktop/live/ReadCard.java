@@ -54,7 +54,7 @@ final class ReadCard extends VBox {
     VBox.setVgrow(differences, Priority.ALWAYS);
     without.setId("live-without");
     dialogs.setId("live-dialogs");
-    Parts.prompt(dialogs, Ui.text("live.dialogof"));
+    Parts.prompt(dialogs, Ui.text("live.dialogof.prompt"));
     Parts.shows(dialogs, i -> String.join(" \u203a ", i.path()));
     Parts.onChosen(dialogs, acts::refresh);
     dialogs.setMaxWidth(300);

@@ -23,6 +23,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
@@ -108,14 +109,18 @@ public final class GiveForm extends VBox {
     does.getChildren().clear();
     for (Binding b : now.library().bindings().values()) {
       if (b.triggers().contains(of)) {
+        VBox what =
+            new VBox(
+                Parts.wrapped(now.words().binding(b), "strong"),
+                Parts.wrapped(now.words().place(b.place()), "soft"));
+        HBox.setHgrow(what, Priority.ALWAYS);
         HBox row =
             new HBox(
                 8,
-                Parts.label(now.words().binding(b), "strong"),
-                Parts.label(now.words().place(b.place()), "soft"),
+                what,
                 Parts.button(
                     "give-away-" + b.id(), Ui.text("sets.away"), () -> takeAway(b), "link"));
-        row.setAlignment(Pos.CENTER_LEFT);
+        row.setAlignment(Pos.TOP_LEFT);
         does.getChildren().add(row);
       }
     }
