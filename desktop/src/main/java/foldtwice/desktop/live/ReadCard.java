@@ -55,6 +55,7 @@ final class ReadCard extends VBox {
     without.setId("live-without");
     dialogs.setId("live-dialogs");
     Parts.prompt(dialogs, Ui.text("live.dialogof.prompt"));
+    dialogs.setAccessibleText(Ui.text("live.dialogof"));
     Parts.shows(dialogs, i -> String.join(" \u203a ", i.path()));
     Parts.onChosen(dialogs, acts::refresh);
     dialogs.setMaxWidth(300);
