@@ -9,6 +9,7 @@ import foldtwice.routine.Line;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import foldtwice.text.Nearness;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Collectors;
@@ -129,6 +130,32 @@ class OutlineTest {
     assertThat(pairs.stream().flatMap(p -> p.left().stream())).containsExactlyElementsOf(a);
     assertThat(pairs.stream().flatMap(p -> p.right().stream())).containsExactlyElementsOf(b);
     assertThat(pairs.stream().filter(Comparison.Pair::same).count()).isEqualTo(longest(a, b));
+  }
+
+  /** Halved and counted 64 places at a time, the common run is as long as by one table. */
+  @Property(tries = 200)
+  void longListsHaveAsMuchInCommonAsByOneTable(@ForAll long seed) {
+    Random random = new Random(seed);
+    int numbers = 1 + random.nextInt(random.nextBoolean() ? 4 : 300);
+    int[] a = random.ints(random.nextInt(400), 0, numbers).toArray();
+    int[] b =
+        random.nextBoolean()
+            ? random.ints(random.nextInt(400), 0, numbers).toArray()
+            : Arrays.stream(a).filter(x -> random.nextInt(5) > 0).toArray();
+    int[] at = CommonRun.of(a, b, numbers, 1 + random.nextInt(60));
+    int before = -1;
+    int paired = 0;
+    for (int i = 0; i < a.length; i++) {
+      if (at[i] >= 0) {
+        assertThat(at[i]).as("in order").isGreaterThan(before);
+        assertThat(b[at[i]]).isEqualTo(a[i]);
+        before = at[i];
+        paired++;
+      }
+    }
+    long byTable =
+        Arrays.stream(CommonRun.of(a, b, numbers, Integer.MAX_VALUE)).filter(p -> p >= 0).count();
+    assertThat(paired).isEqualTo((int) byTable);
   }
 
   private static long longest(List<Integer> a, List<Integer> b) {

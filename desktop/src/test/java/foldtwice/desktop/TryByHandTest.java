@@ -2,8 +2,18 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
+import foldtwice.routine.ExprNotation;
+import foldtwice.routine.Line;
+import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -46,6 +56,39 @@ class TryByHandTest {
           .contains("fired")
           .contains("native")
           .contains("kept by the desktop");
+    }
+  }
+
+  /** What a long run did is told whole, and no more of it is laid out than is seen. */
+  @Test
+  void aLongRunIsToldInAListThatScrolls() throws Exception {
+    int turns = 2_500;
+    try (Hands hands = tagpress()) {
+      Line next = new Line(new Step.Choose(Template.all(List.of("Edit", "Next box"))));
+      Line repeat =
+          new Line(new Step.Repeat(ExprNotation.read(Integer.toString(turns)), List.of(next)));
+      Binding b = hands.session.now().library().bindings().get("b01");
+      Edit edit =
+          new Edit.Together(
+              List.of(
+                  new Edit.PutRoutine(
+                      Routine.Macro.of("round", "Round", "tagpress", List.of(), List.of(repeat))),
+                  new Edit.PutBinding(b.withRoutine("round", Map.of()))));
+      Hands.ask(
+          () -> {
+            hands.session.make(edit, "a long one");
+            return true;
+          });
+      hands.press(KeyCode.ALT, KeyCode.PERIOD);
+      hands.waitForText("#try-why", "Done");
+      ListView<?> told = (ListView<?>) hands.node("#try-why .plain-rows");
+      assertThat(Hands.ask(() -> told.getItems().size())).isGreaterThanOrEqualTo(turns);
+      assertThat(Hands.ask(() -> hands.scene().getRoot().lookupAll(".why-row").size()))
+          .as("rows that are laid out")
+          .isLessThan(100);
+      hands.giveKeys("#try-why .plain-rows");
+      hands.press(KeyCode.END);
+      hands.waitForText("#try-why .plain-rows", "1.1 Choose");
     }
   }
 

@@ -32,7 +32,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -267,10 +266,7 @@ final class HappensLeaf extends Leaf {
         result.getChildren().add(head);
         List<Change> changes =
             ran.run().status() instanceof Status.Over ? net(ran.trace()) : List.of();
-        for (Change c : changes) {
-          Label line = Parts.wrapped(WhyRows.changed(c), "changed");
-          result.getChildren().add(line);
-        }
+        result.getChildren().addAll(WhyRows.changes(changes, "changed"));
         session.say(Ui.text("said.fired", keys, name, words.binding(ran.binding())));
         if (ran.run().status() instanceof Status.Over) {
           session.prove(ran);

@@ -1,6 +1,9 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.WrappingCell;
+import foldtwice.desktop.session.Background;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Ui;
 import foldtwice.outline.Comparison;
 import foldtwice.routine.Routine;
@@ -9,9 +12,11 @@ import foldtwice.words.Words;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -23,73 +28,113 @@ final class ComparePanel extends VBox {
   record State(String name, Routine routine) {}
 
   private final Words words;
-  private final VBox rows = new VBox();
+  private final Question<List<Comparison.Pair<RoutineRows.Row>>> question;
+  private final Label count = Parts.label("", "soft");
+  private final ListView<Comparison.Pair<RoutineRows.Row>> rows = new ListView<>();
   private final ComboBox<State> left = new ComboBox<>();
   private final ComboBox<State> right = new ComboBox<>();
 
   /**
    * @param states what can be held against each other, the one in view first, then the nearest
    */
-  ComparePanel(List<State> states, Words words, Runnable close) {
+  ComparePanel(List<State> states, Words words, Background background, Runnable close) {
     this.words = words;
+    question = background.question(Background.Lane.WORK, this::show, count::setText);
     setId("compare");
     setSpacing(8);
     side(left, "compare-left", "compare.left", states);
     side(right, "compare-with", "compare.right", states);
     left.setValue(states.getFirst());
     right.setValue(states.get(Math.min(1, states.size() - 1)));
+    Label beside = Parts.label(Ui.text("compare.with"), "soft");
+    beside.setMinWidth(USE_PREF_SIZE);
     HBox head =
         new HBox(
             8,
             left,
-            Parts.label(Ui.text("compare.with"), "soft"),
+            beside,
             right,
             Parts.gap(),
             Parts.button("compare-close", Ui.text("compare.close"), close));
     head.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(head, rows);
-    show();
+    count.setId("compare-count");
+    rows.setId("compared");
+    rows.getStyleClass().add("plain-rows");
+    rows.setAccessibleText(Ui.text("compare.rows"));
+    rows.setCellFactory(list -> new Cell());
+    VBox.setVgrow(rows, Priority.ALWAYS);
+    getChildren().addAll(head, count, rows);
+    compare();
   }
 
   private void side(ComboBox<State> box, String id, String says, List<State> states) {
     box.setId(id);
     box.setAccessibleText(Ui.text(says));
     box.getItems().setAll(states);
+    box.setMinWidth(90);
     box.setMaxWidth(230);
     Parts.shows(box, State::name);
-    Parts.onChosen(box, this::show);
+    Parts.onChosen(box, this::compare);
   }
 
-  private void show() {
-    rows.getChildren().clear();
-    int differing = 0;
-    List<Comparison.Pair<RoutineRows.Row>> pairs =
-        Comparison.of(
-            RoutineRows.of(left.getValue().routine(), words),
-            RoutineRows.of(right.getValue().routine(), words),
-            RoutineRows.Row::isLike);
-    for (Comparison.Pair<RoutineRows.Row> pair : pairs) {
-      differing += pair.same() ? 0 : 1;
-      HBox row = new HBox(8, side(pair.left(), pair.same()), side(pair.right(), pair.same()));
-      row.getStyleClass().add("why-row");
-      rows.getChildren().add(row);
-    }
-    Label count =
-        Parts.label(
-            differing == 0 ? Ui.text("compare.same") : Ui.text("compare.differ", differing),
-            "soft");
-    count.setId("compare-count");
-    rows.getChildren().addFirst(count);
+  private void compare() {
+    Routine one = left.getValue().routine();
+    Routine other = right.getValue().routine();
+    question.ask(
+        List.of(new Question.Same(one), new Question.Same(other)),
+        () ->
+            Comparison.of(
+                RoutineRows.of(one, words), RoutineRows.of(other, words), RoutineRows.Row::isLike));
   }
 
-  private static Node side(Optional<RoutineRows.Row> row, boolean same) {
-    Label label = Parts.wrapped(row.map(RoutineRows.Row::shown).orElse(""));
-    label.setMaxWidth(Double.MAX_VALUE);
-    label.setPrefWidth(100);
-    HBox.setHgrow(label, Priority.ALWAYS);
-    if (!same) {
-      label.getStyleClass().add(row.isPresent() ? "differs" : "absent");
+  private void show(List<Comparison.Pair<RoutineRows.Row>> pairs) {
+    long differing = pairs.stream().filter(p -> !p.same()).count();
+    count.setText(differing == 0 ? Ui.text("compare.same") : Ui.text("compare.differ", differing));
+    rows.getItems().setAll(pairs);
+  }
+
+  /** A row of one beside its counterpart; as high as the longer text. */
+  private static final class Cell extends WrappingCell<Comparison.Pair<RoutineRows.Row>> {
+
+    private final Label one = side();
+    private final Label other = side();
+    private final GridPane both = new GridPane(8, 0);
+
+    Cell() {
+      both.getStyleClass().add("why-row");
+      ColumnConstraints half = new ColumnConstraints();
+      half.setPercentWidth(50);
+      both.getColumnConstraints().addAll(half, half);
+      both.addRow(0, one, other);
     }
-    return label;
+
+    private static Label side() {
+      Label label = Parts.wrapped("");
+      label.setMaxWidth(Double.MAX_VALUE);
+      return label;
+    }
+
+    @Override
+    protected void updateItem(Comparison.Pair<RoutineRows.Row> pair, boolean empty) {
+      super.updateItem(pair, empty);
+      if (empty || pair == null) {
+        setGraphic(null);
+        setAccessibleText(null);
+        return;
+      }
+      fill(one, pair.left(), pair.same());
+      fill(other, pair.right(), pair.same());
+      setAccessibleText(
+          pair.same() ? one.getText() : Ui.text("compare.row", one.getText(), other.getText()));
+      setGraphic(both);
+    }
+
+    private static void fill(Label label, Optional<RoutineRows.Row> row, boolean same) {
+      label.setText(row.map(RoutineRows.Row::shown).orElse(""));
+      label.getStyleClass().removeAll("differs", "absent");
+      if (!same) {
+        label.getStyleClass().add(row.isPresent() ? "differs" : "absent");
+      }
+    }
   }
 }

@@ -50,7 +50,13 @@ final class Instead {
     chosen
         .routine()
         .ifPresent(
-            r -> show(new ComparePanel(making.comparable(r), session.now().words(), this::back)));
+            r ->
+                showWhole(
+                    new ComparePanel(
+                        making.comparable(r),
+                        session.now().words(),
+                        session.background(),
+                        this::back)));
   }
 
   /** A macro becomes a script, a script a macro; asks first when something would be lost. */
@@ -115,6 +121,12 @@ final class Instead {
   private void show(Region panel) {
     panel.getStyleClass().add("collect-middle");
     in.setCenter(Parts.leaf(panel, true));
+  }
+
+  /** One that scrolls by itself. */
+  private void showWhole(Region panel) {
+    panel.getStyleClass().add("collect-middle");
+    in.setCenter(panel);
   }
 
   /** Shows the routine again. */

@@ -99,10 +99,7 @@ final class FiredCard extends VBox {
         .ifPresent(
             s -> {
               all.getChildren()
-                  .addAll(
-                      whole
-                          ? WhyRows.trace(s.trace())
-                          : List.of(WhyRows.trace(s.trace()).getLast()));
+                  .addAll(whole ? WhyRows.trace(s.trace()) : List.of(WhyRows.ending(s.trace())));
               session
                   .live()
                   .commandAsked()

@@ -19,6 +19,7 @@ import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -107,28 +108,47 @@ public final class WhyRows {
 
   /** One row a step, and how it ended. */
   public static List<Node> trace(Trace trace) {
-    List<Node> rows = entries(trace.entries());
-    rows.add(
-        row(
-            "",
-            millis(trace.nanos()),
-            StepWords.ending(trace.ending()),
-            trace.endedBadly() ? "blocks" : "good"));
+    List<Node> rows = new ArrayList<>(entries(trace.entries()));
+    rows.add(ending(trace));
     return rows;
+  }
+
+  /** How it ended. */
+  public static Node ending(Trace trace) {
+    return row(
+        "",
+        millis(trace.nanos()),
+        StepWords.ending(trace.ending()),
+        trace.endedBadly() ? "blocks" : "good");
+  }
+
+  /** A step, or what it changed. */
+  private record Told(Trace.Entry entry, Optional<Change> change) {
+    Node row() {
+      if (change.isPresent()) {
+        return WhyRows.row("", "", changed(change.get()), "change");
+      }
+      String number = entry instanceof Trace.Taken t ? t.number() + " " : "";
+      String style = entry instanceof Trace.NotPutBack ? "blocks" : "plain";
+      return WhyRows.row(
+          number + StepWords.verb(entry), millis(entry.nanos()), StepWords.line(entry), style);
+    }
   }
 
   /** One row a step, its changes under it. */
   public static List<Node> entries(List<Trace.Entry> entries) {
-    List<Node> rows = new ArrayList<>();
+    List<Told> told = new ArrayList<>();
     for (Trace.Entry e : entries) {
-      String number = e instanceof Trace.Taken t ? t.number() + " " : "";
-      String style = e instanceof Trace.NotPutBack ? "blocks" : "plain";
-      rows.add(row(number + StepWords.verb(e), millis(e.nanos()), StepWords.line(e), style));
-      for (Change c : e.changes()) {
-        rows.add(row("", "", changed(c), "change"));
-      }
+      told.add(new Told(e, Optional.empty()));
+      e.changes().forEach(c -> told.add(new Told(e, Optional.of(c))));
     }
-    return rows;
+    return FewOrMany.rows(told, Told::row, Ui.text("why.steps", entries.size()));
+  }
+
+  /** What was changed. */
+  public static List<Node> changes(List<Change> changes, String style) {
+    return FewOrMany.rows(
+        changes, c -> Parts.wrapped(changed(c), style), Ui.text("why.changes", changes.size()));
   }
 
   /** A change as {@code box 1 x 12 mm → 12.5 mm}. */

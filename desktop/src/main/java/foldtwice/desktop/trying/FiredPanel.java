@@ -194,8 +194,7 @@ final class FiredPanel extends VBox {
   private static List<Node> rows(Effect effect) {
     return switch (effect) {
       case Effect.Ran ran -> WhyRows.trace(ran.trace());
-      case Effect.Native(var command, Reply.Done(var changes)) ->
-          changes.stream().<Node>map(c -> Parts.wrapped(WhyRows.changed(c), "mono")).toList();
+      case Effect.Native(var command, Reply.Done(var changes)) -> WhyRows.changes(changes, "mono");
       case Effect.Native(var command, Reply.Refused(var expected, var found)) ->
           List.of(Parts.wrapped(Ui.text("standin.refused", expected, found), "refused"));
       default -> List.of();
