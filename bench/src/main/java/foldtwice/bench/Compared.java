@@ -40,7 +40,7 @@ public final class Compared {
     double[] took = new double[ROUNDS];
     for (int i = 0; i < ROUNDS; i++) {
       long began = System.nanoTime();
-      int rows = Comparison.of(left, right, (a, b) -> true).size();
+      int rows = Comparison.of(left, right, line -> 0).size();
       took[i] = (System.nanoTime() - began) / 1e6;
       if (rows < left.size()) {
         throw new IllegalStateException(rows + " rows for " + left.size());

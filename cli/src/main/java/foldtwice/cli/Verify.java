@@ -97,7 +97,7 @@ final class Verify implements Callable<Integer> {
   /** Checks that can be made on no station are no input to go on with. */
   private static void unmakeable(Library library, Collection<PressCheck> checks) throws Unusable {
     Words words = new Words(library);
-    CheckWords said = new CheckWords(new Words(library));
+    CheckWords said = new CheckWords(words);
     List<String> wrong = new ArrayList<>();
     for (PressCheck c : checks) {
       Checking.nowhere(c, library, words::dangling)

@@ -5,7 +5,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiPredicate;
+import java.util.function.BiConsumer;
+import java.util.function.Function;
 
 /**
  * Two lists of rows side by side: the longest common run of equal rows in order, the others marked.
@@ -14,82 +15,66 @@ import java.util.function.BiPredicate;
  */
 public final class Comparison {
 
-  /** Between two equal rows, more than so many pairs are not all looked at for likeness. */
-  private static final long MOST_PAIRS = 200_000;
-
   /** A pair of rows; one side is empty where a row has no counterpart. */
   public record Pair<T>(Optional<T> left, Optional<T> right, boolean same) {}
 
   private Comparison() {}
 
   /**
-   * The rows, equal ones beside each other.
+   * The rows, equal ones beside each other; between these, as many as can be beside one of their
+   * kind.
    *
-   * @param alike whether two that differ are shown beside each other all the same
+   * @param kind rows of one kind are shown beside each other though they differ
    */
-  public static <T> List<Pair<T>> of(List<T> left, List<T> right, BiPredicate<T, T> alike) {
-    Map<T, Integer> numbers = new HashMap<>();
-    int[] a = numbered(left, numbers);
-    int[] b = numbered(right, numbers);
+  public static <T> List<Pair<T>> of(List<T> left, List<T> right, Function<T, ?> kind) {
+    List<Pair<T>> pairs = new ArrayList<>(Math.max(left.size(), right.size()));
+    beside(
+        left,
+        right,
+        row -> row,
+        (a, b) ->
+            beside(
+                a, b, kind, (c, d) -> alone(c, d, pairs), (c, d) -> pairs.add(pair(c, d, false))),
+        (a, b) -> pairs.add(pair(a, b, true)));
+    return pairs;
+  }
+
+  /** Goes through both lists: what lies between two that belong together, then these. */
+  private static <T> void beside(
+      List<T> left,
+      List<T> right,
+      Function<T, ?> by,
+      BiConsumer<List<T>, List<T>> between,
+      BiConsumer<T, T> together) {
+    Map<Object, Integer> numbers = new HashMap<>();
+    int[] a = numbered(left, by, numbers);
+    int[] b = numbered(right, by, numbers);
     int[] at = CommonRun.of(a, b, numbers.size());
-    List<Pair<T>> pairs = new ArrayList<>(Math.max(a.length, b.length));
     int i = 0;
     int j = 0;
     for (int k = 0; k < at.length; k++) {
       if (at[k] >= 0) {
-        between(left.subList(i, k), right.subList(j, at[k]), alike, pairs);
-        pairs.add(new Pair<>(Optional.of(left.get(k)), Optional.of(right.get(at[k])), true));
+        between.accept(left.subList(i, k), right.subList(j, at[k]));
+        together.accept(left.get(k), right.get(at[k]));
         i = k + 1;
         j = at[k] + 1;
       }
     }
-    between(left.subList(i, left.size()), right.subList(j, right.size()), alike, pairs);
-    return pairs;
+    between.accept(left.subList(i, left.size()), right.subList(j, right.size()));
   }
 
-  private static <T> int[] numbered(List<T> rows, Map<T, Integer> numbers) {
-    int[] all = new int[rows.size()];
-    for (int i = 0; i < all.length; i++) {
-      Integer known = numbers.putIfAbsent(rows.get(i), numbers.size());
-      all[i] = known == null ? numbers.size() - 1 : known;
-    }
-    return all;
+  private static <T> int[] numbered(List<T> rows, Function<T, ?> by, Map<Object, Integer> numbers) {
+    return rows.stream()
+        .mapToInt(row -> numbers.computeIfAbsent(by.apply(row), x -> numbers.size()))
+        .toArray();
   }
 
-  /** Rows without an equal one: as many as can be beside one that is like it. */
-  private static <T> void between(
-      List<T> a, List<T> b, BiPredicate<T, T> alike, List<Pair<T>> pairs) {
-    boolean few = (long) a.size() * b.size() <= MOST_PAIRS;
-    int[][] most = few ? most(a, b, alike) : new int[0][];
-    int i = 0;
-    int j = 0;
-    while (i < a.size() && j < b.size()) {
-      boolean paired =
-          alike.test(a.get(i), b.get(j)) && (!few || most[i + 1][j + 1] + 1 == most[i][j]);
-      boolean leftAlone = !paired && (few ? most[i + 1][j] >= most[i][j + 1] : i <= j);
-      pairs.add(
-          new Pair<>(
-              paired || leftAlone ? Optional.of(a.get(i)) : Optional.empty(),
-              paired || !leftAlone ? Optional.of(b.get(j)) : Optional.empty(),
-              false));
-      i += paired || leftAlone ? 1 : 0;
-      j += paired || !leftAlone ? 1 : 0;
-    }
-    a.subList(i, a.size())
-        .forEach(t -> pairs.add(new Pair<>(Optional.of(t), Optional.empty(), false)));
-    b.subList(j, b.size())
-        .forEach(t -> pairs.add(new Pair<>(Optional.empty(), Optional.of(t), false)));
+  private static <T> Pair<T> pair(T left, T right, boolean same) {
+    return new Pair<>(Optional.of(left), Optional.of(right), same);
   }
 
-  /** How many can stand beside one like it, from each place on. */
-  private static <T> int[][] most(List<T> a, List<T> b, BiPredicate<T, T> alike) {
-    int[][] most = new int[a.size() + 1][b.size() + 1];
-    for (int i = a.size() - 1; i >= 0; i--) {
-      for (int j = b.size() - 1; j >= 0; j--) {
-        int paired = alike.test(a.get(i), b.get(j)) ? most[i + 1][j + 1] + 1 : 0;
-        most[i][j] = Math.max(paired, Math.max(most[i + 1][j], most[i][j + 1]));
-      }
-    }
-    return most;
+  private static <T> void alone(List<T> left, List<T> right, List<Pair<T>> pairs) {
+    left.forEach(t -> pairs.add(new Pair<>(Optional.of(t), Optional.empty(), false)));
+    right.forEach(t -> pairs.add(new Pair<>(Optional.empty(), Optional.of(t), false)));
   }
 }

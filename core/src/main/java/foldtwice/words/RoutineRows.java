@@ -22,9 +22,9 @@ public final class RoutineRows {
       return "  ".repeat(depth) + (verb.isEmpty() ? text : verb + " " + text);
     }
 
-    /** The same kind of row in the same depth: shown beside the other where they differ. */
-    public boolean isLike(Row other) {
-      return depth == other.depth && verb.equals(other.verb);
+    /** Rows of the same kind in the same depth are shown beside each other where they differ. */
+    public Object kind() {
+      return List.of(depth, verb);
     }
   }
 

@@ -84,7 +84,7 @@ final class ComparePanel extends VBox {
         List.of(new Question.Same(one), new Question.Same(other)),
         () ->
             Comparison.of(
-                RoutineRows.of(one, words), RoutineRows.of(other, words), RoutineRows.Row::isLike));
+                RoutineRows.of(one, words), RoutineRows.of(other, words), RoutineRows.Row::kind));
   }
 
   private void show(List<Comparison.Pair<RoutineRows.Row>> pairs) {
