@@ -66,16 +66,24 @@ class QuestionTest {
     Toolkit.ask(() -> true);
   }
 
-  private static String after(Semaphore gate, String answer) {
-    gate.acquireUninterruptibly();
-    return answer;
+  /** Asks, and returns once that is under way: it ends when the gate is opened. */
+  private void holds(Object about, Semaphore gate, Supplier<String> answer) {
+    Semaphore begun = new Semaphore(0);
+    asks(
+        about,
+        () -> {
+          begun.release();
+          gate.acquireUninterruptibly();
+          return answer.get();
+        });
+    begun.acquireUninterruptibly();
   }
 
   @Test
   void theLatestAskingIsShownAndNoOther() {
     Semaphore gate = new Semaphore(0);
     AtomicInteger begun = new AtomicInteger();
-    asks(1, () -> after(gate, "one"));
+    holds(1, gate, () -> "one");
     asks(
         2,
         () -> {
@@ -151,10 +159,10 @@ class QuestionTest {
   @Test
   void theFailureOfWhatWasDroppedIsNotSaid() {
     Semaphore gate = new Semaphore(0);
-    asks(
+    holds(
         1,
+        gate,
         () -> {
-          gate.acquireUninterruptibly();
           throw new IllegalStateException("too late");
         });
     asks(2, () -> "two");
@@ -202,7 +210,7 @@ class QuestionTest {
   @Test
   void noLaneWaitsForAnother() {
     Semaphore gate = new Semaphore(0);
-    asks("slow", () -> after(gate, "slow"));
+    holds("slow", gate, () -> "slow");
     for (Lane lane : Lane.values()) {
       if (lane != Lane.WORK) {
         over(lane);
