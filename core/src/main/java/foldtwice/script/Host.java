@@ -1,5 +1,8 @@
 package foldtwice.script;
 
+import com.oracle.truffle.api.Truffle;
+import com.oracle.truffle.api.nodes.Node;
+import com.oracle.truffle.api.source.SourceSection;
 import foldtwice.run.Scripts;
 import foldtwice.source.Given;
 import java.util.ArrayList;
@@ -15,6 +18,9 @@ import org.graalvm.polyglot.proxy.ProxyExecutable;
 /** What the interface calls: says what is asked and waits for what comes of it. */
 final class Host implements ProxyExecutable {
 
+  /** The name a script's source has, by which its lines are told from the interface's. */
+  static final String SCRIPT = "script";
+
   private Function<Talk.Asked, Scripts.Answer> asking;
   private Function<String, Object> using;
 
@@ -29,14 +35,13 @@ final class Host implements ProxyExecutable {
 
   @Override
   public Object execute(Value... given) {
-    int line = given[0].asInt();
-    String what = given[1].asString();
-    if (given[2].getArraySize() > Talk.MOST_GIVEN) {
+    String what = given[0].asString();
+    if (given[1].getArraySize() > Talk.MOST_GIVEN) {
       return refused("at most " + Talk.MOST_GIVEN + " values", "more");
     }
     List<Given> rest = new ArrayList<>();
-    for (long i = 0; i < given[2].getArraySize(); i++) {
-      Given one = Values.fromScript(given[2].getArrayElement(i));
+    for (long i = 0; i < given[1].getArraySize(); i++) {
+      Given one = Values.fromScript(given[1].getArrayElement(i));
       if (one instanceof Given.Plain(var value) && Talk.isTooLong(value)) {
         return refused(Talk.shorter(), "more");
       }
@@ -45,7 +50,24 @@ final class Host implements ProxyExecutable {
     if (what.equals("use")) {
       return using.apply(rest.getFirst().shown());
     }
-    return answer(asking.apply(new Talk.Asked(line, what, rest, named(given[3]), named(given[4]))));
+    return answer(
+        asking.apply(new Talk.Asked(line(), what, rest, named(given[2]), named(given[3]))));
+  }
+
+  /**
+   * The line of the script that is being worked, counted from 1; 0 where it cannot be told. Read
+   * off the engine's frames: a stack trace in the language itself took three quarters of a call.
+   */
+  private static int line() {
+    Integer line =
+        Truffle.getRuntime()
+            .iterateFrames(frame -> frame.getCallNode() == null ? null : line(frame.getCallNode()));
+    return line == null ? 0 : line;
+  }
+
+  private static Integer line(Node call) {
+    SourceSection at = call.getEncapsulatingSourceSection();
+    return at != null && at.getSource().getName().equals(SCRIPT) ? at.getStartLine() : null;
   }
 
   /** Names and values by turns. */

@@ -38,9 +38,6 @@ public final class ScriptProcess {
 
   private static final String JS = "js";
 
-  /** The name a script's source has, by which its lines are told from the interface's. */
-  private static final String SCRIPT = "script";
-
   /** What stands before it, on its first line. */
   private static final String STRICT = "'use strict';";
 
@@ -114,7 +111,9 @@ public final class ScriptProcess {
     try {
       ready.begin().execute(arguments(start.arguments(), start.now()));
       began = THREADS.getCurrentThreadCpuTime();
-      ready.context().eval(Source.newBuilder(JS, STRICT + start.source(), SCRIPT).buildLiteral());
+      ready
+          .context()
+          .eval(Source.newBuilder(JS, STRICT + start.source(), Host.SCRIPT).buildLiteral());
     } catch (PolyglotException e) {
       spot = spot(e);
       broken = message(e);
@@ -167,7 +166,7 @@ public final class ScriptProcess {
     Ready stage = make();
     stage.host().join(asked -> new Scripts.Answer.Done(Map.of()), id -> null);
     stage.begin().execute(arguments(Map.of(), Instant.EPOCH));
-    stage.context().eval(Source.newBuilder(JS, REHEARSAL, SCRIPT).buildLiteral());
+    stage.context().eval(Source.newBuilder(JS, REHEARSAL, Host.SCRIPT).buildLiteral());
     stage.context().close(true);
   }
 
@@ -224,12 +223,12 @@ public final class ScriptProcess {
 
   private static Spot spot(PolyglotException e) {
     SourceSection at = e.getSourceLocation();
-    if (at != null && at.getSource().getName().equals(SCRIPT)) {
+    if (at != null && at.getSource().getName().equals(Host.SCRIPT)) {
       return Spot.of(at, STRICT);
     }
     for (PolyglotException.StackFrame frame : e.getPolyglotStackTrace()) {
       SourceSection section = frame.getSourceLocation();
-      if (section != null && section.getSource().getName().equals(SCRIPT)) {
+      if (section != null && section.getSource().getName().equals(Host.SCRIPT)) {
         return Spot.of(section, STRICT);
       }
     }

@@ -2,8 +2,7 @@
 (function (host) {
   'use strict';
   const freeze = Object.freeze, entries = Object.entries;
-  const String_ = String, parse = parseInt, stringify = JSON.stringify;
-  Error.stackTraceLimit = 4; // from line() out to the one who calls the interface
+  const String_ = String, stringify = JSON.stringify;
   for (const name of ['print', 'printErr', 'load', 'loadWithNewGlobal', 'console', 'Graal', 'quit',
     'exit', 'read', 'readbuffer', 'readline', 'java', 'javax', 'Java', 'Packages', 'Polyglot',
     // what tells the machine's time, or could be made to
@@ -78,16 +77,9 @@
     return all;
   }
 
-  /** The line of the script that is being worked; 0 where it cannot be told. */
-  function line() {
-    const at = '' + new Error().stack;
-    const from = at.indexOf('script:');
-    return from < 0 ? 0 : parse(at.substring(from + 7, from + 13)) || 0;
-  }
-
   /** Asks the host, which checks what is given. */
   function ask(what, given, names = {}) {
-    const answer = host(line(), what, given, entries(names).flat(), visible.length ? seen() : []);
+    const answer = host(what, given, entries(names).flat(), visible.length ? seen() : []);
     if (typeof answer !== 'object' || answer === null) {
       return answer;
     }
@@ -121,7 +113,7 @@
 
   function use(id) {
     if (!used.has(id)) {
-      const begin = host(line(), 'use', [id], [], []);
+      const begin = host('use', [id], [], []);
       if (typeof begin !== 'function') {
         throw new Refusal(begin[1], begin[2]);
       }

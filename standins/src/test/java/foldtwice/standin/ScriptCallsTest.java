@@ -41,6 +41,7 @@ class ScriptCallsTest {
           "far", "exports.far = use('edges').clamp(99, 0, 10);",
           "round", "exports.a = use('about').a;",
           "about", "exports.a = use('round').a;",
+          "deep", "exports.f = n => n ? exports.f(n - 1) : log('from below');",
           "broken", "exports.f = () => {\n  return undefined.x;\n};");
 
   private Around around(SimulatedComputer on) {
@@ -235,6 +236,36 @@ class ScriptCallsTest {
     Trace.Broke broke = (Trace.Broke) run("log(0);\nuse('broken').f();").ending();
     assertThat(broke.number()).isEqualTo("2");
     assertThat(broke.message()).startsWith("in broken, line 2, column 10: ");
+  }
+
+  /** Each step stands at the line of the script that led to it, however it was called. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "log(1);\\nlog(\\n  2);|1 2",
+        "const f = n => {\\n  log(n);\\n};\\nf(1);\\nlog(2);|2 5",
+        "['a',\\n 'b'].forEach(\\n  log);|1 1",
+        "['a'].forEach(\\n  one =>\\n    log(one));|3",
+        "class A { get x() {\\n  log(1); return 1; } }\\nnew A().x; log(2);|2 3",
+        "try {\\n  program.fill('x', 1);\\n} catch (e) {\\n  log(e.found);\\n}|4",
+        "const {f} = use('deep');\\nf(0);\\nf(50);|2 3",
+        "const deep = n => n\\n  ? deep(n - 1)\\n  : log(1);\\ndeep(200);|3",
+        "[3, 1].map(\\n  n => {\\n    log(n); return n; });|3 3",
+      })
+  void eachStepStandsAtTheLineThatLedToIt(String source, String lines) {
+    for (Around on : List.of(around(computer), around(computer).watching())) {
+      computer.bringToFront("tagpress");
+      Trace trace = Run.of(script("s", source.replace("\\n", "\n")), Map.of(), on).toEnd();
+      assertThat(trace.ending()).as(source).isInstanceOf(Trace.Finished.class);
+      assertThat(
+              trace.entries().stream()
+                  .filter(Trace.Taken.class::isInstance)
+                  .map(e -> ((Trace.Taken) e).number())
+                  .toList())
+          .as(source)
+          .containsExactly(lines.split(" "));
+    }
   }
 
   /** Stepping shows what a script has computed so far, where it is. */
