@@ -10,6 +10,7 @@ import foldtwice.desktop.parts.Corners;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.RoutineField;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -58,7 +59,7 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
   static final String BINDING = "fold-twice/binding/";
 
   private final Session session;
-  private final ComboBox<Optional<Place>> places = new ComboBox<>();
+  private final ComboBox<Optional<Place>> places = Skins.on(new ComboBox<>());
   private final Map<Modifiers, ToggleButton> holding = new LinkedHashMap<>();
   private final KeyBoard keys = new KeyBoard(this);
   private final StoryPane story;
@@ -110,7 +111,7 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
     top.getChildren().add(Parts.label(Ui.text("atlas.holding"), "soft"));
     ToggleGroup group = new ToggleGroup();
     for (Modifiers m : StoryPane.LAYERS) {
-      ToggleButton chip = new ToggleButton(name(m));
+      ToggleButton chip = Skins.on(new ToggleButton(name(m)));
       chip.setId("holding-" + name(m).replace("+", "-"));
       chip.getStyleClass().addAll("chip", "small-chip");
       chip.setToggleGroup(group);

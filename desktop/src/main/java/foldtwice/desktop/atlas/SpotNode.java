@@ -3,6 +3,7 @@ package foldtwice.desktop.atlas;
 import foldtwice.atlas.Key;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Corners;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import java.util.Locale;
 import javafx.css.PseudoClass;
@@ -25,7 +26,7 @@ final class SpotNode extends Pane {
    * @param says the same in a sentence
    */
   SpotNode(String id, Key key, String legend, String does, String says, boolean chosen) {
-    Button press = new Button(does.isEmpty() ? legend : legend + "\n" + does);
+    Button press = Skins.on(new Button(does.isEmpty() ? legend : legend + "\n" + does));
     press.setId(id);
     String part = "part-" + key.part().name().toLowerCase(Locale.ROOT);
     press.getStyleClass().setAll("atlas-key", "spot", part);

@@ -7,6 +7,7 @@ import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
@@ -141,7 +142,7 @@ final class SurfacesPane extends HBox {
     chips.getChildren().clear();
     ToggleGroup group = new ToggleGroup();
     for (Side s : sides) {
-      ToggleButton chip = new ToggleButton(s.name());
+      ToggleButton chip = Skins.on(new ToggleButton(s.name()));
       chip.setId("atlas-" + s.id());
       chip.getStyleClass().addAll("chip", "small-chip");
       chip.setToggleGroup(group);

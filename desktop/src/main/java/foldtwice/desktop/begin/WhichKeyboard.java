@@ -2,6 +2,7 @@ package foldtwice.desktop.begin;
 
 import foldtwice.desktop.parts.KeepsKeys;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.KeyboardSearch;
@@ -146,7 +147,9 @@ final class WhichKeyboard extends VBox implements KeepsKeys {
       if (cap.y() > 3 || cap.x() + cap.width() > 15.1) {
         continue; // the bottom row and the arrows are the same everywhere
       }
-      Label key = new Label(dark.filter(cap.code()::equals).isPresent() ? "?" : legend(cap.code()));
+      Label key =
+          Skins.on(
+              new Label(dark.filter(cap.code()::equals).isPresent() ? "?" : legend(cap.code())));
       key.getStyleClass().add("begin-key");
       if (key.getText().isEmpty()) {
         key.getStyleClass().add("begin-key-open");

@@ -2,6 +2,7 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -72,7 +73,7 @@ public final class BindView extends BorderPane implements View {
   private final Session session;
   private final Acts<BindView> acts = new Acts<>(this, ACTS);
   private final Register register = new Register();
-  private final TextField filter = new TextField();
+  private final TextField filter = Skins.on(new TextField());
   private final PlaceChips chips = new PlaceChips(this::refilter);
   private final SplitPane sheet = new SplitPane();
   private final Label count = Parts.label("", "soft");

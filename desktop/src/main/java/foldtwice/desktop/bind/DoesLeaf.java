@@ -3,6 +3,7 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.parts.UsesField;
 import foldtwice.desktop.session.Session;
@@ -49,7 +50,7 @@ final class DoesLeaf extends Leaf {
   private final Several several;
   private final UsesField uses = new UsesField("uses", this::keepUses);
   private final Consumer<Binding> onAdd;
-  private final ComboBox<Routine> routine = new ComboBox<>();
+  private final ComboBox<Routine> routine = Skins.on(new ComboBox<>());
   private final Label kind = Parts.wrapped("", "soft");
   private final VBox arguments = new VBox(6);
   private final Label acts = Parts.wrapped("");
@@ -59,7 +60,7 @@ final class DoesLeaf extends Leaf {
   private final HBox sightRow = Parts.fact(Ui.text("does.sight"), sight);
   private final HBox here = Parts.fact(Ui.text("does.here"), hinders);
   private final Button opposite;
-  private final ComboBox<Optional<Manner.Asking>> asks = new ComboBox<>();
+  private final ComboBox<Optional<Manner.Asking>> asks = Skins.on(new ComboBox<>());
   private final HBox asksRow;
   private Binding binding;
   private Routine shown;
@@ -261,7 +262,7 @@ final class DoesLeaf extends Leaf {
   }
 
   private Node choice(Parameter p, List<String> options, Value value) {
-    ComboBox<String> box = new ComboBox<>();
+    ComboBox<String> box = Skins.on(new ComboBox<>());
     box.setId("arg-" + p.name());
     box.getItems().setAll(options);
     box.setValue(value.shown());
@@ -272,7 +273,7 @@ final class DoesLeaf extends Leaf {
   }
 
   private TextField field(Parameter p, Value value, Label hint, Label wrong) {
-    TextField field = new TextField(Words.value(p, value));
+    TextField field = Skins.on(new TextField(Words.value(p, value)));
     field.setId("arg-" + p.name());
     field.getStyleClass().add("value");
     field.setPrefColumnCount(9);

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.RoutineField;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -35,12 +36,12 @@ final class FamilyMembers extends Leaf {
 
   private final Session session;
   private final Runnable onChanged;
-  private final TextField name = new TextField();
-  private final ComboBox<Parameter> parameter = new ComboBox<>();
+  private final TextField name = Skins.on(new TextField());
+  private final ComboBox<Parameter> parameter = Skins.on(new ComboBox<>());
   private final HBox parameterRow;
   private final VBox values = new VBox(4);
   private final VBox there = new VBox(3);
-  private final TextField typed = new TextField();
+  private final TextField typed = Skins.on(new TextField());
   private final Label wrong = Parts.wrapped("", "blocks");
   private final Set<Value> ticked = new LinkedHashSet<>();
   private final RoutineField further =
@@ -150,7 +151,7 @@ final class FamilyMembers extends Leaf {
   }
 
   private <T> CheckBox tick(String text, T value, Set<T> of, boolean on) {
-    CheckBox box = new CheckBox(text);
+    CheckBox box = Skins.on(new CheckBox(text));
     box.setId("family-tick-" + text.replaceAll("[^\\p{L}\\d]+", "-"));
     box.setSelected(on);
     box.setOnAction(
@@ -219,7 +220,7 @@ final class FamilyMembers extends Leaf {
                       : Ui.text("family.unbound", members.size(), unbound),
                   "soft"));
       for (Binding b : members) {
-        CheckBox box = new CheckBox(now.words().binding(b));
+        CheckBox box = Skins.on(new CheckBox(now.words().binding(b)));
         box.setId("family-member-" + b.id());
         box.setSelected(true);
         box.setOnAction(

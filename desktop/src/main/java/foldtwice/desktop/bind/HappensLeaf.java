@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Asking;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Refill;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.Background;
 import foldtwice.desktop.session.Question;
@@ -64,7 +65,7 @@ final class HappensLeaf extends Leaf {
    * @param ways where to go and what to do about what stands in the way
    */
   HappensLeaf(Session session, ReadyRows.Ways ways) {
-    this(session, ways, new Button(Ui.text("happens.fire")));
+    this(session, ways, Skins.on(new Button(Ui.text("happens.fire"))));
   }
 
   private HappensLeaf(Session session, ReadyRows.Ways ways, Button fire) {

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -39,7 +40,7 @@ final class PickDevice extends VBox {
   private final Faces faces;
   private final FlowPane chips = new FlowPane(5, 5);
   private final VBox view = new VBox();
-  private final CheckBox both = new CheckBox();
+  private final CheckBox both = Skins.on(new CheckBox());
   private final Optional<Map<String, Value>> opposite;
 
   /** Draws what is in view again, and how wide a key was drawn. */
@@ -94,7 +95,7 @@ final class PickDevice extends VBox {
     for (Device d : devices) {
       for (Page p : d.pages()) {
         String name = p.name().isEmpty() ? d.name() : Ui.text("picker.page", d.name(), p.name());
-        ToggleButton chip = new ToggleButton(name);
+        ToggleButton chip = Skins.on(new ToggleButton(name));
         chip.setId("picker-" + d.id() + (p.id().isEmpty() ? "" : "-" + p.id()));
         chip.getStyleClass().addAll("chip", "small-chip");
         chip.setToggleGroup(group);

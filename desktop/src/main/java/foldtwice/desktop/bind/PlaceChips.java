@@ -2,6 +2,7 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import java.util.ArrayList;
@@ -23,7 +24,7 @@ final class PlaceChips extends HBox {
 
   private final Runnable onChosen;
   private final Map<String, ToggleButton> chips = new LinkedHashMap<>();
-  private final ComboBox<String> list = new ComboBox<>();
+  private final ComboBox<String> list = Skins.on(new ComboBox<>());
   private Map<String, String> names = Map.of();
   private String chosen = "";
   private boolean small;
@@ -114,7 +115,7 @@ final class PlaceChips extends HBox {
     List<ToggleButton> all = new ArrayList<>();
     names.forEach(
         (id, name) -> {
-          ToggleButton chip = new ToggleButton(name);
+          ToggleButton chip = Skins.on(new ToggleButton(name));
           chip.setId("place-" + id);
           chip.getStyleClass().add("chip");
           chip.setToggleGroup(group);

@@ -3,6 +3,7 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.words.Words;
@@ -102,7 +103,7 @@ final class Register extends TableView<Row> {
     column.setCellValueFactory(c -> new SimpleObjectProperty<>(c.getValue()));
     column.setCellFactory(
         c -> {
-          RowCell made = cell.get();
+          RowCell made = Skins.on(cell.get());
           made.on(() -> shown);
           return made;
         });

@@ -5,6 +5,7 @@ import foldtwice.conflict.Advice;
 import foldtwice.desktop.parts.AdviceLines;
 import foldtwice.desktop.parts.Capture;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -60,7 +61,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
    * @param onNext goes to the next binding without a trigger
    */
   SetsLeaf(Session session, Several several, Runnable onNext) {
-    this(session, several, onNext, new Button(Ui.text("sets.press")));
+    this(session, several, onNext, Skins.on(new Button(Ui.text("sets.press"))));
   }
 
   private SetsLeaf(Session session, Several several, Runnable onNext, Button press) {

@@ -3,6 +3,7 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Switching;
@@ -81,7 +82,7 @@ final class TriggerCards {
 
   /** A field to type a trigger into. */
   static final class Typed extends VBox {
-    private final TextField field = new TextField();
+    private final TextField field = Skins.on(new TextField());
 
     /**
      * @param onTyped gets what can be read while it is typed, and null while it cannot

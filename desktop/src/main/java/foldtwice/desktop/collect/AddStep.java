@@ -1,6 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.routine.Step;
 import foldtwice.words.StepWords;
@@ -24,7 +25,7 @@ final class AddStep extends VBox {
   private static final double ROW = 32;
   private static final int MOST_ROWS = 7;
 
-  private final TextField field = new TextField();
+  private final TextField field = Skins.on(new TextField());
   private final ListView<Step> list = new ListView<>();
   private final Supplier<StepFinder> finder;
   private final Function<Step, String> words;
@@ -66,7 +67,7 @@ final class AddStep extends VBox {
     list.getStyleClass().add("look-list");
     list.setFixedCellSize(ROW);
     list.setFocusTraversable(false);
-    list.setCellFactory(v -> new Cell());
+    list.setCellFactory(v -> Skins.on(new Cell()));
     list.setOnMouseClicked(e -> take());
     showList(false);
     getChildren().addAll(field, list);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.WrappingCell;
 import foldtwice.desktop.session.Background;
 import foldtwice.desktop.session.Question;
@@ -31,8 +32,8 @@ final class ComparePanel extends VBox {
   private final Question<List<Comparison.Pair<RoutineRows.Row>>> question;
   private final Label count = Parts.label("", "soft");
   private final ListView<Comparison.Pair<RoutineRows.Row>> rows = new ListView<>();
-  private final ComboBox<State> left = new ComboBox<>();
-  private final ComboBox<State> right = new ComboBox<>();
+  private final ComboBox<State> left = Skins.on(new ComboBox<>());
+  private final ComboBox<State> right = Skins.on(new ComboBox<>());
 
   /**
    * @param states what can be held against each other, the one in view first, then the nearest
@@ -61,7 +62,7 @@ final class ComparePanel extends VBox {
     rows.setId("compared");
     rows.getStyleClass().add("plain-rows");
     rows.setAccessibleText(Ui.text("compare.rows"));
-    rows.setCellFactory(list -> new Cell());
+    rows.setCellFactory(list -> Skins.on(new Cell()));
     VBox.setVgrow(rows, Priority.ALWAYS);
     getChildren().addAll(head, count, rows);
     compare();

@@ -3,6 +3,7 @@ package foldtwice.desktop.collect;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -128,7 +129,7 @@ final class FactsPanel extends VBox {
   }
 
   private static TextField text(String id, String now, Consumer<String> onChanged) {
-    TextField field = new TextField(now);
+    TextField field = Skins.on(new TextField(now));
     field.setId("card-" + id);
     field.setMinWidth(0);
     Runnable keep =

@@ -1,6 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
@@ -52,12 +53,12 @@ final class Namesakes extends VBox {
     Label path = Parts.wrapped(String.join(" \u203a ", command.menuPath()));
     path.setMinWidth(110);
     path.setPrefWidth(150);
-    ComboBox<Choice> choice = new ComboBox<>();
+    ComboBox<Choice> choice = Skins.on(new ComboBox<>());
     choice.setId("found-" + command.id());
     choice.getItems().setAll(Choice.values());
     choice.setValue(Choice.of(command.finding()));
     choice.setMinWidth(USE_PREF_SIZE);
-    TextField note = new TextField(command.finding().map(Finding::note).orElse(""));
+    TextField note = Skins.on(new TextField(command.finding().map(Finding::note).orElse("")));
     note.setId("found-note-" + command.id());
     Parts.prompt(note, Ui.text("namesakes.note"));
     note.setMinWidth(60);

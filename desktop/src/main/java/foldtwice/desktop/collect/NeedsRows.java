@@ -1,6 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
@@ -104,7 +105,7 @@ final class NeedsRows extends VBox {
   }
 
   private static TextField text(String id, String now, String prompt, Consumer<String> onChanged) {
-    TextField field = new TextField(now);
+    TextField field = Skins.on(new TextField(now));
     field.setId(id);
     field.setMinWidth(0);
     Parts.prompt(field, Ui.text(prompt));
@@ -121,7 +122,7 @@ final class NeedsRows extends VBox {
   /** A choice of a value. */
   static <T> ComboBox<T> choice(
       String id, T[] values, T now, Function<T, String> words, Consumer<T> onChosen) {
-    ComboBox<T> box = new ComboBox<>();
+    ComboBox<T> box = Skins.on(new ComboBox<>());
     box.setId(id);
     box.getItems().setAll(values);
     Parts.shows(box, words);

@@ -58,11 +58,11 @@ final class OutlineView extends VBox {
     void fromClipboard();
   }
 
-  /** So many rows are there at most, but for those of the chosen line. */
-  static final int MOST_ROWS = 80;
+  /** What is open below a row counts for so many rows when it is a question what stays there. */
+  private static final int OPEN_WEIGHT = 80;
 
-  /** So many rows before the first that is seen are there. */
-  private static final int BEFORE = 25;
+  /** Rows taken as seen while it is not laid out yet. */
+  private static final int FIRST_SEEN = 20;
 
   private static final double ROW_HEIGHT = 28;
 
@@ -87,7 +87,10 @@ final class OutlineView extends VBox {
   /** The node of a row, and what that reads as. */
   private record Made(Node node, List<String> reads) {}
 
+  /** The first row that is there, and how many are. */
   private int from;
+
+  private int filled;
   private ScrollPane around;
   private boolean going;
 
@@ -155,8 +158,9 @@ final class OutlineView extends VBox {
 
   /** Puts the rows of the window there, and takes the others away. */
   private void fill() {
-    int most = Math.min(rows.size(), MOST_ROWS);
+    int most = Math.min(rows.size(), most());
     from = Math.clamp(from, 0, rows.size() - most);
+    filled = most;
     List<Node> wanted = new ArrayList<>();
     Map<Object, Made> next = new HashMap<>();
     above.setMinHeight(from * ROW_HEIGHT);
@@ -184,7 +188,7 @@ final class OutlineView extends VBox {
       wanted.add(Parts.wrapped(Ui.text("collect.nosteps"), "soft"));
     }
     Children.follow(
-        getChildren(), wanted, n -> n.equals(editor) || n.equals(several) ? MOST_ROWS : 1);
+        getChildren(), wanted, n -> n.equals(editor) || n.equals(several) ? OPEN_WEIGHT : 1);
   }
 
   private Node nodeOf(OutlineRow row) {
@@ -219,14 +223,34 @@ final class OutlineView extends VBox {
 
   // what is seen of it
 
+  /** How many rows have room in what is seen. */
+  private int seen() {
+    double high = around == null ? 0 : around.getViewportBounds().getHeight();
+    return high > 0 ? (int) Math.ceil(high / ROW_HEIGHT) : FIRST_SEEN;
+  }
+
+  /**
+   * So many rows before the first that is seen are there, and after the last: a third, and some.
+   */
+  private int spare() {
+    return seen() / 3 + 4;
+  }
+
+  /** So many rows are there at most, but for those of the chosen line. */
+  private int most() {
+    return seen() + 2 * spare();
+  }
+
   private void scrolled() {
-    if (rows.size() <= MOST_ROWS || getScene() == null || going) {
+    if (rows.size() <= filled || getScene() == null || going) {
       return;
     }
     int first = firstSeen();
-    boolean upwards = from > 0 && first < from + BEFORE / 4;
-    if (upwards || first > from + MOST_ROWS - 2 * BEFORE) {
-      from = Math.clamp(first - BEFORE, 0, rows.size() - MOST_ROWS);
+    int near = spare() / 3;
+    boolean upwards = from > 0 && first < from + near;
+    boolean downwards = from + filled < rows.size() && first + seen() > from + filled - near;
+    if (upwards || downwards) {
+      from = Math.clamp(first - spare(), 0, Math.max(0, rows.size() - most()));
       fill();
     }
   }
@@ -243,7 +267,7 @@ final class OutlineView extends VBox {
     if (top > below.getLayoutY()) {
       return rows.size() - (int) ((getHeight() - top) / ROW_HEIGHT);
     }
-    for (int i = from; i < Math.min(from + MOST_ROWS, rows.size()); i++) {
+    for (int i = from; i < Math.min(from + filled, rows.size()); i++) {
       Node node = nodeOf(rows.get(i));
       if (node != null && node.getBoundsInParent().getMaxY() > top) {
         return i;
@@ -262,8 +286,8 @@ final class OutlineView extends VBox {
   private Optional<Node> rowOf(String number) {
     for (int i = 0; i < rows.size(); i++) {
       if (rows.get(i).number().equals(number)) {
-        if (i < from || i >= from + MOST_ROWS) {
-          from = Math.clamp(i - BEFORE, 0, Math.max(0, rows.size() - MOST_ROWS));
+        if (i < from || i >= from + filled) {
+          from = Math.clamp(i - spare(), 0, Math.max(0, rows.size() - most()));
           fill();
         }
         return Optional.ofNullable(nodeOf(rows.get(i)));
@@ -292,7 +316,7 @@ final class OutlineView extends VBox {
     while (node != null && !this.equals(node.getParent())) {
       node = node.getParent();
     }
-    for (int i = from; node != null && i < Math.min(from + MOST_ROWS, rows.size()); i++) {
+    for (int i = from; node != null && i < Math.min(from + filled, rows.size()); i++) {
       if (node.equals(nodeOf(rows.get(i)))) {
         return Optional.of(rows.get(i));
       }

@@ -1,6 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.outline.ParameterText;
 import foldtwice.outline.ParameterText.Sort;
@@ -31,7 +32,7 @@ final class ParameterForm extends VBox {
     void leave();
   }
 
-  private final ComboBox<Sort> sort = new ComboBox<>();
+  private final ComboBox<Sort> sort = Skins.on(new ComboBox<>());
   private final Map<String, TextField> fields = new LinkedHashMap<>();
   private final VBox rows = new VBox(4);
   private final VBox more = new VBox(4);
@@ -55,8 +56,8 @@ final class ParameterForm extends VBox {
 
   /** What a person is asked: besides the same, answers that are offered and whether one is kept. */
   static ParameterForm ofQuestion(QuestionText text, boolean isNew, Ways<Step.Question> ways) {
-    TextField offered = new TextField(text.offered());
-    CheckBox kept = new CheckBox(Ui.text("question.kept"));
+    TextField offered = Skins.on(new TextField(text.offered()));
+    CheckBox kept = Skins.on(new CheckBox(Ui.text("question.kept")));
     ParameterForm form =
         new ParameterForm(
             text.parameter(),
@@ -137,7 +138,7 @@ final class ParameterForm extends VBox {
   }
 
   private void field(String name, String text) {
-    TextField field = new TextField(text);
+    TextField field = Skins.on(new TextField(text));
     field.setId("parameter-" + name);
     field.setAccessibleText(Ui.text("parameter." + name));
     field.setMinWidth(0);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.outline.StepParts;
 import foldtwice.routine.Step;
 import foldtwice.routine.ValueException;
@@ -56,7 +57,7 @@ final class PartField extends VBox {
   private static final double LETTER = 6.5;
   private static final Said QUIET = new Said("", false);
 
-  private final TextField field = new TextField();
+  private final TextField field = Skins.on(new TextField());
   private final VBox rows = new VBox();
   private final Label says = Parts.wrapped("");
   private final Host host;

@@ -2,6 +2,7 @@ package foldtwice.desktop.collect;
 
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Acts;
@@ -31,14 +32,14 @@ import javafx.scene.layout.VBox;
 final class RoutineHead extends VBox {
 
   private final Chosen chosen;
-  private final TextField name = new TextField();
+  private final TextField name = Skins.on(new TextField());
   private final Label about = Parts.wrapped("", "soft");
-  private final ComboBox<Binding> with = new ComboBox<>();
+  private final ComboBox<Binding> with = Skins.on(new ComboBox<>());
   private final Button run;
   private final Button unfold;
   private String named = "";
   private boolean typingName;
-  private final ComboBox<Application> program = new ComboBox<>();
+  private final ComboBox<Application> program = Skins.on(new ComboBox<>());
   private boolean filling;
 
   RoutineHead(Chosen chosen, Going going, Acts<CollectView> acts) {

@@ -2,6 +2,7 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -32,7 +33,7 @@ final class RoutineList extends VBox {
     record One(RoutineOrder.Entry entry, String figure) implements Item {}
   }
 
-  private final TextField filter = new TextField();
+  private final TextField filter = Skins.on(new TextField());
   private final ListView<Item> list = new ListView<>();
   private final ComboBox<RoutineOrder.Shown> shown =
       chooser("routine-show", RoutineOrder.Shown.values());
@@ -63,7 +64,7 @@ final class RoutineList extends VBox {
     list.setId("routines");
     list.setAccessibleText(Ui.text("collect.routines"));
     list.setFixedCellSize(27);
-    list.setCellFactory(v -> new Cell());
+    list.setCellFactory(v -> Skins.on(new Cell()));
     list.getSelectionModel().selectedItemProperty().addListener((o, a, item) -> pick());
     VBox.setVgrow(list, Priority.ALWAYS);
     shown.setAccessibleText(Ui.text("collect.show"));
@@ -73,7 +74,7 @@ final class RoutineList extends VBox {
   }
 
   private <T> ComboBox<T> chooser(String id, T[] values) {
-    ComboBox<T> box = new ComboBox<>();
+    ComboBox<T> box = Skins.on(new ComboBox<>());
     box.setId(id);
     box.getItems().setAll(values);
     box.setValue(values[0]);

@@ -2,6 +2,7 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.KeysField;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Known;
@@ -78,7 +79,7 @@ final class StepEditor extends VBox implements PartField.Host {
   private final Map<Integer, ComboBox<String>> words = new HashMap<>();
   private final QuestionList questions;
   private final FlowPane parts = new FlowPane(10, 6);
-  private final TextField comment = new TextField();
+  private final TextField comment = Skins.on(new TextField());
   private final FlowPane makes = new FlowPane(6, 6);
   private final Map<Action, Button> deeds = new EnumMap<>(Action.class);
   private Routine.Macro macro;
@@ -206,7 +207,7 @@ final class StepEditor extends VBox implements PartField.Host {
     Node input;
     Node named;
     if (!part.options().isEmpty()) {
-      ComboBox<String> box = new ComboBox<>();
+      ComboBox<String> box = Skins.on(new ComboBox<>());
       box.getItems().setAll(part.options());
       box.setValue(part.text());
       box.setId(id);

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.collecting.Collecting;
 import foldtwice.collecting.Found;
 import foldtwice.desktop.parts.AdviceLines;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Advised;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
@@ -49,10 +50,13 @@ final class TakeInKeys {
   /** Whether it is bound to the keys it came with; first it is looked what would follow. */
   Node row(Found.Item item) {
     CheckBox box =
-        new CheckBox(
-            Ui.text(
-                "takein.keys",
-                item.triggers().stream().map(Notation::write).collect(Collectors.joining(", "))));
+        Skins.on(
+            new CheckBox(
+                Ui.text(
+                    "takein.keys",
+                    item.triggers().stream()
+                        .map(Notation::write)
+                        .collect(Collectors.joining(", ")))));
     box.setId("keys-" + item.routine().id());
     box.setSelected(true);
     bound.put(item, box);

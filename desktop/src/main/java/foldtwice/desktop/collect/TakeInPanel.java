@@ -4,6 +4,7 @@ import foldtwice.collecting.Collecting;
 import foldtwice.collecting.Found;
 import foldtwice.collecting.Licence;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
@@ -38,7 +39,7 @@ final class TakeInPanel extends VBox {
 
   private final Session session;
   private final Consumer<String> onTaken;
-  private final TextArea pasted = new TextArea();
+  private final TextArea pasted = Skins.on(new TextArea());
   private final VBox rows = new VBox(4);
   private final Map<Found.Item, CheckBox> wanted = new LinkedHashMap<>();
   private final TakeInKeys itsKeys;
@@ -180,7 +181,7 @@ final class TakeInPanel extends VBox {
 
   private Node row(Found.Routines file, Found.Item item) {
     Routine routine = item.routine();
-    CheckBox box = new CheckBox(routine.name());
+    CheckBox box = Skins.on(new CheckBox(routine.name()));
     box.setId("take-" + routine.id());
     box.setSelected(item.equal().isEmpty());
     box.selectedProperty().addListener((o, a, b) -> count());

@@ -4,6 +4,7 @@ import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -57,7 +58,7 @@ final class ConflictList extends ListView<ConflictList.Row> {
     setId("conflicts");
     setAccessibleText(Ui.text("tab.conflicts"));
     getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-    setCellFactory(v -> new Cell());
+    setCellFactory(v -> Skins.on(new Cell()));
     setPlaceholder(Parts.wrapped(Ui.text("conflicts.none"), "soft"));
     widthProperty().addListener(o -> refresh()); // as high as it is wide
   }

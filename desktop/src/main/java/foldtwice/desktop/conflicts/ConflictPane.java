@@ -5,6 +5,7 @@ import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
@@ -55,7 +56,7 @@ final class ConflictPane extends VBox {
   private final Label remediesHeading = heading("conflicts.remedies");
   private final RemedyRows remedies;
   private final Label looking = Parts.label("", "soft");
-  private final TextField reason = new TextField();
+  private final TextField reason = Skins.on(new TextField());
   private final Button accept;
   private final VBox accepting;
   private final VBox acceptance = new VBox(4);

@@ -4,6 +4,7 @@ import foldtwice.cli.Sarif;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Saving;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -66,7 +67,7 @@ public final class ConflictsView extends BorderPane implements View {
   private final Stations stations;
   private final Settling settling;
   private final ScrollPane scroll = new ScrollPane();
-  private final TextField filter = new TextField();
+  private final TextField filter = Skins.on(new TextField());
   private final Label counts = Parts.label("", "soft");
   private final HBox groups = new HBox(5);
   private final Map<Scope, ToggleButton> scopes;

@@ -4,6 +4,7 @@ import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
@@ -87,7 +88,7 @@ final class Settling extends VBox {
     head.setText(Ui.text("settling.title", all.size(), clean.of()));
     Snapshot now = session.now();
     for (Remedy r : all) {
-      CheckBox box = new CheckBox(now.words().way(r.way()));
+      CheckBox box = Skins.on(new CheckBox(now.words().way(r.way())));
       box.setId("settle-" + boxes.size());
       box.setSelected(!movesAnotherPlatform(r, now));
       box.setOnAction(e -> count());

@@ -1,6 +1,7 @@
 package foldtwice.desktop.frame;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
@@ -30,8 +31,9 @@ final class LookUp {
   private final CommandTexts commands = new CommandTexts();
   private final Session session;
   private final Going going;
-  private final TextField field = new TextField();
+  private final TextField field = Skins.on(new TextField());
   private final ListView<Hit> list = new ListView<>();
+  private final Label none = Parts.label("", "soft");
   private final StackPane bar = new StackPane();
   private final Pane overlay;
   private Node cameFrom;
@@ -57,8 +59,9 @@ final class LookUp {
     list.setId("look-list");
     list.getStyleClass().add("look-list");
     list.setFixedCellSize(32);
+    list.setPlaceholder(none);
     list.setFocusTraversable(false);
-    list.setCellFactory(v -> new Cell());
+    list.setCellFactory(v -> Skins.on(new Cell()));
     list.setOnMouseClicked(e -> go());
     field.textProperty().addListener((o, a, b) -> search());
     field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -104,9 +107,12 @@ final class LookUp {
     if (!field.isFocused()) {
       cameFrom = field.getScene().getFocusOwner();
     }
-    field.requestFocus();
+    boolean open = field.isFocused();
+    field.requestFocus(); // which searches, if it had not the keys
     field.selectAll();
-    search();
+    if (open) {
+      search();
+    }
   }
 
   private void search() {
@@ -115,7 +121,7 @@ final class LookUp {
     }
     List<Hit> found = Finder.find(session.now(), going, doable, commands, field.getText());
     list.getItems().setAll(found);
-    list.setPlaceholder(Parts.label(Ui.text("look.none", field.getText()), "soft"));
+    none.setText(Ui.text("look.none", field.getText()));
     list.getSelectionModel().selectFirst();
     Bounds under = overlay.sceneToLocal(bar.localToScene(bar.getBoundsInLocal()));
     double rows = Math.clamp(found.size(), 2, MOST_ROWS);
@@ -178,26 +184,33 @@ final class LookUp {
   }
 
   private static final class Cell extends ListCell<Hit> {
+    private final Label kind = Parts.label("", "soft");
+    private final Label title = Parts.label("", "strong");
+    private final Label detail = Parts.label("", "soft");
+    private final HBox row = new HBox(10, kind, title, Parts.gap(), detail);
+
+    Cell() {
+      kind.setMinWidth(KIND_WIDTH);
+      kind.setPrefWidth(KIND_WIDTH);
+      title.setMinWidth(USE_PREF_SIZE);
+      detail.setMinWidth(0);
+      row.setAlignment(Pos.CENTER_LEFT);
+      row.setMaxWidth(WIDTH - 30);
+      row.setPrefWidth(WIDTH - 30);
+      setPrefWidth(0);
+      setText(null);
+    }
+
     @Override
     protected void updateItem(Hit found, boolean empty) {
       super.updateItem(found, empty);
-      setText(null);
-      setGraphic(null);
-      setPrefWidth(0);
-      if (!empty && found != null) {
-        Label kind = Parts.label(found.kind(), "soft");
-        kind.setMinWidth(KIND_WIDTH);
-        kind.setPrefWidth(KIND_WIDTH);
-        Label title = Parts.label(found.title(), "strong");
-        Label detail = Parts.label(found.detail(), "soft");
-        detail.setMinWidth(0);
-        title.setMinWidth(USE_PREF_SIZE);
-        HBox row = new HBox(10, kind, title, Parts.gap(), detail);
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.setMaxWidth(WIDTH - 30);
-        row.setPrefWidth(WIDTH - 30);
-        setGraphic(row);
+      boolean shown = !empty && found != null;
+      if (shown) {
+        kind.setText(found.kind());
+        title.setText(found.title());
+        detail.setText(found.detail());
       }
+      setGraphic(shown ? row : null);
     }
   }
 }

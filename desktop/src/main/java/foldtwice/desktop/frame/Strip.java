@@ -2,6 +2,7 @@ package foldtwice.desktop.frame;
 
 import foldtwice.desktop.parts.Emblem;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.LiveDesk;
 import foldtwice.desktop.session.Session;
@@ -32,8 +33,8 @@ final class Strip extends HBox {
   /** Below this width what can be guessed is left out. */
   private static final double NARROW = 1150;
 
-  private final ComboBox<Station> station = new ComboBox<>();
-  private final MenuButton library = new MenuButton();
+  private final ComboBox<Station> station = Skins.on(new ComboBox<>());
+  private final MenuButton library = Skins.on(new MenuButton());
   private final Button undo;
   private final Button redo;
   private final Button night;

@@ -1,5 +1,6 @@
 package foldtwice.desktop.frame;
 
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Acts;
 import foldtwice.desktop.view.Going;
@@ -21,7 +22,7 @@ final class Tabs extends VBox {
     getStyleClass().add("tabs");
     ToggleGroup group = new ToggleGroup();
     for (Kind<?> kind : Views.ALL) {
-      ToggleButton tab = new ToggleButton(Ui.text("tab." + kind.id()));
+      ToggleButton tab = Skins.on(new ToggleButton(Ui.text("tab." + kind.id())));
       tab.setId("tab-" + kind.id());
       tab.getStyleClass().add("tab-leaf");
       tab.setToggleGroup(group);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.handover;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.DiskWork;
@@ -71,7 +72,7 @@ final class CompareLeaf extends BorderPane {
   private final Going going;
   private final Label heading = Parts.label("", "title");
   private final Label says = Parts.wrapped(Ui.text("against.nothing"), "soft");
-  private final TextField filter = new TextField();
+  private final TextField filter = Skins.on(new TextField());
   private final ListView<Line> list = new ListView<>();
   private final Question<Other> reading;
   private final Question<List<Line>> comparing;
@@ -102,7 +103,7 @@ final class CompareLeaf extends BorderPane {
     list.setId("compare-rows");
     list.setAccessibleText(Ui.text("handover.compare"));
     list.setFixedCellSize(30);
-    list.setCellFactory(v -> new Cell());
+    list.setCellFactory(v -> Skins.on(new Cell()));
     list.setOnKeyPressed(
         e -> {
           if (e.getCode() == KeyCode.ENTER) {

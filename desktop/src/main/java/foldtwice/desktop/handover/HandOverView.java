@@ -1,6 +1,7 @@
 package foldtwice.desktop.handover;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.OnDisk;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -96,7 +97,7 @@ public final class HandOverView extends BorderPane implements View {
   private final KitsLeaf kits;
   private final CompareLeaf compare;
   private final HistoryLeaf history;
-  private final MenuButton kept = new MenuButton(Ui.text("history.kept"));
+  private final MenuButton kept = Skins.on(new MenuButton(Ui.text("history.kept")));
   private final Label which = Parts.label("", "soft");
   private final HBox forSheets;
   private final HBox forKits;

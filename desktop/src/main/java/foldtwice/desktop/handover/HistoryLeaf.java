@@ -1,6 +1,7 @@
 package foldtwice.desktop.handover;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.DiskWork;
 import foldtwice.desktop.session.Question;
@@ -71,11 +72,11 @@ final class HistoryLeaf extends BorderPane {
 
   private final Session session;
   private final Runnable onChosen;
-  private final TextField filter = new TextField();
+  private final TextField filter = Skins.on(new TextField());
   private final ListView<Chronicle.Event> list = new ListView<>();
   private final Label count = Parts.label("", "soft");
-  private final CheckBox since = new CheckBox();
-  private final TextField name = new TextField();
+  private final CheckBox since = Skins.on(new CheckBox());
+  private final TextField name = Skins.on(new TextField());
   private final VBox told = new VBox(8);
   private final Question<Listed> reading;
   private final Question<Looked> looking;
@@ -112,7 +113,7 @@ final class HistoryLeaf extends BorderPane {
     list.setId("history");
     list.setAccessibleText(Ui.text("handover.history"));
     list.setFixedCellSize(28);
-    list.setCellFactory(v -> new Cell());
+    list.setCellFactory(v -> Skins.on(new Cell()));
     list.setPlaceholder(Parts.wrapped(Ui.text("history.none"), "soft"));
     list.getSelectionModel().selectedItemProperty().addListener((o, a, b) -> look());
     VBox.setVgrow(list, Priority.ALWAYS);

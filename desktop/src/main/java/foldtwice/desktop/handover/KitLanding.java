@@ -2,6 +2,7 @@ package foldtwice.desktop.handover;
 
 import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.remedy.Remedy;
 import foldtwice.words.Words;
@@ -98,7 +99,7 @@ final class KitLanding extends VBox {
     int number = 0;
     for (Map.Entry<String, Integer> e : waits.entrySet()) {
       String what = e.getKey();
-      CheckBox done = new CheckBox(Ui.text("kits.waitsof", what, e.getValue()));
+      CheckBox done = Skins.on(new CheckBox(Ui.text("kits.waitsof", what, e.getValue())));
       done.setId("kit-wait-" + number++);
       done.setWrapText(true);
       done.setSelected(ticked.contains(what));

@@ -1,6 +1,7 @@
 package foldtwice.desktop.handover;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.DiskWork;
 import foldtwice.desktop.session.Question;
@@ -41,15 +42,15 @@ final class KitsLeaf extends BorderPane {
   private final Session session;
   private final Runnable onChosen;
   private final KitTaking taking;
-  private final TextField filter = new TextField();
+  private final TextField filter = Skins.on(new TextField());
   private final ListView<About> list = new ListView<>();
   private final Set<About> chosen = new LinkedHashSet<>();
   private final VBox along = new VBox(5);
-  private final TextField name = new TextField();
-  private final TextField release = new TextField();
-  private final TextField from = new TextField();
-  private final TextField licence = new TextField();
-  private final TextField notes = new TextField();
+  private final TextField name = Skins.on(new TextField());
+  private final TextField release = Skins.on(new TextField());
+  private final TextField from = Skins.on(new TextField());
+  private final TextField licence = Skins.on(new TextField());
+  private final TextField notes = Skins.on(new TextField());
   private final Question<Kit.Choice> choosing;
   private final VBox left;
   private final ScrollPane middle;
@@ -68,7 +69,7 @@ final class KitsLeaf extends BorderPane {
     list.setId("kit-about");
     list.setAccessibleText(Ui.text("kits.about"));
     list.setFixedCellSize(30);
-    list.setCellFactory(v -> new Cell());
+    list.setCellFactory(v -> Skins.on(new Cell()));
     list.addEventHandler(
         KeyEvent.KEY_PRESSED,
         e -> {
@@ -289,7 +290,7 @@ final class KitsLeaf extends BorderPane {
       }
       String says =
           Ui.text("sheets.about." + about.getClass().getSimpleName(), about.name(library));
-      CheckBox box = new CheckBox(says);
+      CheckBox box = Skins.on(new CheckBox(says));
       box.setSelected(chosen.contains(about));
       box.setFocusTraversable(false);
       box.setOnAction(e -> toggle(about));

@@ -1,6 +1,7 @@
 package foldtwice.desktop.handover;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
@@ -28,9 +29,9 @@ final class OnSheet extends VBox {
   private static final int MOST = 12;
 
   private final Going going;
-  private final ComboBox<Paper> paper = new ComboBox<>();
-  private final CheckBox natives = new CheckBox(Ui.text("sheets.natives"));
-  private final CheckBox all = new CheckBox(Ui.text("sheets.all"));
+  private final ComboBox<Paper> paper = Skins.on(new ComboBox<>());
+  private final CheckBox natives = Skins.on(new CheckBox(Ui.text("sheets.natives")));
+  private final CheckBox all = Skins.on(new CheckBox(Ui.text("sheets.all")));
   private final VBox told = new VBox(5);
   private final VBox checked = new VBox(5);
 

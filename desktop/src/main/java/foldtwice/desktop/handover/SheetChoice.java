@@ -1,6 +1,7 @@
 package foldtwice.desktop.handover;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -22,7 +23,7 @@ import javafx.scene.layout.VBox;
 final class SheetChoice extends VBox {
 
   private final Runnable onChosen;
-  private final TextField filter = new TextField();
+  private final TextField filter = Skins.on(new TextField());
   private final ListView<About> about = new ListView<>();
   private final ListView<SheetKind> kinds = new ListView<>();
   private Library library;
@@ -39,13 +40,13 @@ final class SheetChoice extends VBox {
     about.setId("sheet-about");
     about.setAccessibleText(Ui.text("sheets.about"));
     about.setFixedCellSize(28);
-    about.setCellFactory(v -> new AboutCell());
+    about.setCellFactory(v -> Skins.on(new AboutCell()));
     VBox.setVgrow(about, Priority.ALWAYS);
     kinds.setId("sheet-kinds");
     kinds.setAccessibleText(Ui.text("sheets.as"));
     kinds.setFixedCellSize(42);
     kinds.getItems().setAll(SheetKind.values());
-    kinds.setCellFactory(v -> new KindCell());
+    kinds.setCellFactory(v -> Skins.on(new KindCell()));
     kinds.setMinHeight(SheetKind.values().length * 42 + 4);
     kinds.setPrefHeight(SheetKind.values().length * 42 + 4);
     kinds.getSelectionModel().selectFirst();

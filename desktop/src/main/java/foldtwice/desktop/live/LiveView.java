@@ -1,6 +1,7 @@
 package foldtwice.desktop.live;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.LiveDesk;
 import foldtwice.desktop.session.LiveState;
 import foldtwice.desktop.session.Session;
@@ -75,7 +76,7 @@ public final class LiveView extends BorderPane implements View {
   private final Label reach = Parts.wrapped("", "soft");
   private final Label listening = Parts.wrapped("", "soft");
   private final Label wrongKeys = Parts.wrapped("", "blocks");
-  private final ComboBox<Routine> routines = new ComboBox<>();
+  private final ComboBox<Routine> routines = Skins.on(new ComboBox<>());
   private final ReadCard reading;
   private final FiredCard fired;
   private final BorderPane right = new BorderPane();
@@ -113,7 +114,7 @@ public final class LiveView extends BorderPane implements View {
     setTop(new VBox(top, wrongKeys));
     programs.setId("live-programs");
     programs.setAccessibleText(Ui.text("live.programs"));
-    programs.setCellFactory(l -> new ProgramCell());
+    programs.setCellFactory(l -> Skins.on(new ProgramCell()));
     programs.setFixedCellSize(46);
     programs.getSelectionModel().selectedItemProperty().addListener((o, a, b) -> acts.refresh());
     programs.setOnMouseClicked(

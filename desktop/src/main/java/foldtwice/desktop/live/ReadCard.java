@@ -1,6 +1,7 @@
 package foldtwice.desktop.live;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.LiveReading;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
@@ -32,8 +33,8 @@ final class ReadCard extends VBox {
   private final Label says = Parts.wrapped("", "soft");
   private final Label conflicts = Parts.wrapped("", "costs");
   private final ListView<Proposal.Difference> differences = new ListView<>();
-  private final CheckBox without = new CheckBox(Ui.text("live.without"));
-  private final ComboBox<Survey.Item> dialogs = new ComboBox<>();
+  private final CheckBox without = Skins.on(new CheckBox(Ui.text("live.without")));
+  private final ComboBox<Survey.Item> dialogs = Skins.on(new ComboBox<>());
   private final List<List<String>> opened = new ArrayList<>();
   private Optional<Live.Running> running = Optional.empty();
   private Optional<LiveReading> read = Optional.empty();
@@ -49,7 +50,7 @@ final class ReadCard extends VBox {
     conflicts.managedProperty().bind(conflicts.textProperty().isNotEmpty());
     differences.setId("live-differences");
     differences.setAccessibleText(Ui.text("live.differences"));
-    differences.setCellFactory(l -> new Row());
+    differences.setCellFactory(l -> Skins.on(new Row()));
     differences.setFixedCellSize(30);
     VBox.setVgrow(differences, Priority.ALWAYS);
     without.setId("live-without");

@@ -111,13 +111,13 @@ public final class Asking extends VBox {
     Control made =
         switch (asked.kind()) {
           case Kind.Choice(var options) -> {
-            ComboBox<String> box = new ComboBox<>();
+            ComboBox<String> box = Skins.on(new ComboBox<>());
             box.getItems().setAll(options);
             box.setValue(asked.otherwise().shown());
             yield box;
           }
           case Kind k when !asked.offered().isEmpty() -> {
-            ComboBox<String> box = new ComboBox<>();
+            ComboBox<String> box = Skins.on(new ComboBox<>());
             box.setEditable(true);
             box.getItems().setAll(asked.offered().stream().map(Value::shown).toList());
             box.getEditor().setText(asked.otherwise().shown());
@@ -125,7 +125,7 @@ public final class Asking extends VBox {
             yield box;
           }
           case Kind k -> {
-            TextField text = new TextField(asked.otherwise().shown());
+            TextField text = Skins.on(new TextField(asked.otherwise().shown()));
             text.getStyleClass().add("value");
             text.setPrefColumnCount(12);
             text.setOnAction(e -> goOn());

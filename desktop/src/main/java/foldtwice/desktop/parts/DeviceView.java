@@ -145,7 +145,7 @@ public final class DeviceView extends Pane {
   }
 
   private Button key(Device.Cap cap, Shown shown) {
-    Button key = new Button(shown.text());
+    Button key = Skins.on(new Button(shown.text()));
     key.setId("pad-" + cap.id());
     key.getStyleClass().setAll("key", "pad-key");
     Icons.dress(key, shown.face(), 13);
@@ -216,7 +216,7 @@ public final class DeviceView extends Pane {
     needle.setTranslateY(-row * 0.15);
     needle.getStyleClass().add("dial-needle");
     StackPane face = new StackPane(rim, needle);
-    Button push = new Button();
+    Button push = Skins.on(new Button());
     push.setGraphic(face);
     push.setId("dial-" + knob.id() + "-push");
     push.getStyleClass().setAll("dial-face");
@@ -242,7 +242,7 @@ public final class DeviceView extends Pane {
   }
 
   private Button turn(Device.Knob knob, Trigger.Turn way, String sign, Line needle) {
-    Button button = new Button(sign);
+    Button button = Skins.on(new Button(sign));
     button.setId("dial-" + knob.id() + "-" + (way == Trigger.Turn.LEFT ? "left" : "right"));
     button.getStyleClass().setAll("key", "dial-turn");
     button.setAccessibleText(Ui.text("device." + way, knob.label()));

@@ -32,7 +32,7 @@ public final class FewOrMany {
     list.setAccessibleText(says);
     list.setMinHeight(HIGH);
     list.setPrefHeight(HIGH);
-    list.setCellFactory(l -> new Cell<>(row));
+    list.setCellFactory(l -> Skins.on(new Cell<>(row)));
     list.getItems().setAll(all);
     return List.of(list);
   }

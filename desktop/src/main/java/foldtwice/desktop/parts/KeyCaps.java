@@ -25,7 +25,7 @@ public final class KeyCaps extends HBox {
     }
 
     Label label() {
-      Label label = new Label(text);
+      Label label = Skins.on(new Label(text));
       label.getStyleClass().addAll(styles);
       label.setMinWidth(least);
       return label;

@@ -25,7 +25,7 @@ public final class KeysField extends VBox implements Capture.Listener {
   private final Supplier<Layout> layout;
   private final Consumer<Trigger.Keys> onChosen;
   private final Capture capture;
-  private final TextField field = new TextField();
+  private final TextField field = Skins.on(new TextField());
   private final Button press;
   private final Label wrong = Parts.wrapped("", "blocks");
 

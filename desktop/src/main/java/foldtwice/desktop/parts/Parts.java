@@ -33,7 +33,7 @@ public final class Parts {
   private Parts() {}
 
   public static Label label(String text, String... styles) {
-    Label label = new Label(text);
+    Label label = Skins.on(new Label(text));
     label.getStyleClass().addAll(styles);
     return label;
   }
@@ -47,7 +47,7 @@ public final class Parts {
   }
 
   public static Button button(String id, String text, Runnable action, String... styles) {
-    Button button = new Button(text);
+    Button button = Skins.on(new Button(text));
     button.setId(id);
     button.getStyleClass().addAll(styles);
     button.setMinWidth(Region.USE_PREF_SIZE);
@@ -105,7 +105,7 @@ public final class Parts {
 
   /** A field so many letters wide, with what is to be typed into it. */
   public static TextField input(String id, String says, int columns) {
-    TextField field = new TextField();
+    TextField field = Skins.on(new TextField());
     field.setId(id);
     field.setPrefColumnCount(columns);
     prompt(field, says);
@@ -228,7 +228,7 @@ public final class Parts {
     Map<K, ToggleButton> chips = new EnumMap<>(kinds);
     ToggleGroup group = new ToggleGroup();
     for (K kind : kinds.getEnumConstants()) {
-      ToggleButton chip = new ToggleButton(says.apply(kind));
+      ToggleButton chip = Skins.on(new ToggleButton(says.apply(kind)));
       chip.setId(id + kind.name().toLowerCase(Locale.ROOT));
       chip.getStyleClass().addAll("chip", "small-chip");
       chip.setToggleGroup(group);

@@ -37,7 +37,7 @@ public final class PointerForm extends VBox {
     this.onTaken = onTaken;
     FlowPane chips = new FlowPane(5, 5, Parts.label(Ui.text("picker.pointer.held"), "soft"));
     for (Modifier m : HELD) {
-      ToggleButton chip = new ToggleButton(m.word());
+      ToggleButton chip = Skins.on(new ToggleButton(m.word()));
       chip.setId("picker-held-" + m.word().toLowerCase(Locale.ROOT));
       chip.getStyleClass().addAll("chip", "small-chip");
       chip.selectedProperty()

@@ -27,7 +27,7 @@ public final class RoutineField extends VBox {
 
   private static final int MOST_ROWS = 6;
 
-  private final TextField field = new TextField();
+  private final TextField field = Skins.on(new TextField());
   private final VBox rows = new VBox();
   private final Function<Routine, String> says;
   private final Runnable onChosen;

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.KeepsKeys;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -38,7 +39,7 @@ final class Practice extends BorderPane implements KeepsKeys {
   private final Label what = Parts.label("", "strong");
   private final HBox caps = new HBox(8);
   private final Label result = Parts.wrapped("", "soft");
-  private final CheckBox hidden = new CheckBox(Ui.text("payback.practice.hidden"));
+  private final CheckBox hidden = Skins.on(new CheckBox(Ui.text("payback.practice.hidden")));
   private final Button done =
       Parts.button("practice-done", Ui.text("payback.practice.done"), this::next);
   private Snapshot now;

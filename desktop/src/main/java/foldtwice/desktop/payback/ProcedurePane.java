@@ -3,6 +3,7 @@ package foldtwice.desktop.payback;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.effort.Payback;
@@ -77,12 +78,12 @@ final class ProcedurePane extends VBox {
     parts.setId("procedure-parts");
     parts.setAccessibleText(Ui.text("payback.procedure.parts"));
     parts.setFixedCellSize(28);
-    parts.setCellFactory(v -> new PartCell());
+    parts.setCellFactory(v -> Skins.on(new PartCell()));
     parts.setPlaceholder(Parts.wrapped(Ui.text("payback.procedure.noparts"), "soft"));
     found.setId("procedure-found");
     found.setAccessibleText(Ui.text("payback.procedure.find"));
     found.setFixedCellSize(28);
-    found.setCellFactory(v -> new FoundCell());
+    found.setCellFactory(v -> Skins.on(new FoundCell()));
     found.setOnKeyPressed(
         e -> {
           if (e.getCode() == KeyCode.ENTER) {

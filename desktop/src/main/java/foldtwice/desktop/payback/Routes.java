@@ -2,6 +2,7 @@ package foldtwice.desktop.payback;
 
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Going;
@@ -44,14 +45,14 @@ final class Routes extends VBox {
   private final Session session;
   private final Going going;
   private final Outlays outlays;
-  private final ComboBox<Payback.Row> which = new ComboBox<>();
+  private final ComboBox<Payback.Row> which = Skins.on(new ComboBox<>());
   private final VBox bars = new VBox(6);
   private final Label saves = Parts.label("", "good");
   private final Label name = Parts.label("", "title");
   private final Label uses = Parts.label("", "soft");
   private final Label says = Parts.wrapped("", "soft");
   private final HBox caps = new HBox(4);
-  private final TextArea route = new TextArea();
+  private final TextArea route = Skins.on(new TextArea());
   private final Label wrong = Parts.wrapped("", "blocks");
   private final VBox why = new VBox(3);
   private final VBox editing = new VBox(6);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.payback;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.effort.Span;
 import foldtwice.words.EffortWords;
@@ -37,7 +38,7 @@ final class Shares extends VBox {
     list.setId("payback-shares");
     list.setAccessibleText(Ui.text("payback.most"));
     list.setFixedCellSize(30);
-    list.setCellFactory(v -> new Cell());
+    list.setCellFactory(v -> Skins.on(new Cell()));
     list.setPlaceholder(Parts.wrapped(Ui.text("payback.nothing"), "soft"));
     list.getSelectionModel()
         .selectedItemProperty()

@@ -2,6 +2,7 @@ package foldtwice.desktop.places;
 
 import foldtwice.describe.Description;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -32,9 +33,9 @@ import javafx.scene.layout.VBox;
 final class ApplicationPane extends HBox {
 
   private final Session session;
-  private final TextField name = new TextField();
-  private final TextField version = new TextField();
-  private final TextField language = new TextField();
+  private final TextField name = Skins.on(new TextField());
+  private final TextField version = Skins.on(new TextField());
+  private final TextField language = Skins.on(new TextField());
   private final CommandsPane list;
   private final ContextsPane contexts;
   private final RulesPane rules;
@@ -126,7 +127,7 @@ final class ApplicationPane extends HBox {
 
   /** A part of what is said of it, or its commands as they are found and bound. */
   private void chip(Part part) {
-    ToggleButton chip = new ToggleButton();
+    ToggleButton chip = Skins.on(new ToggleButton());
     chip.setId(part == null ? "part-list" : "part-" + part.name().toLowerCase(Locale.ROOT));
     chip.getStyleClass().addAll("chip", "small-chip");
     chip.setToggleGroup(parts);

@@ -2,6 +2,7 @@ package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -32,12 +33,12 @@ import javafx.scene.layout.VBox;
 /** The commands of a program: found by words and group, the chosen one with its keys below. */
 final class CommandsPane extends VBox {
 
-  private final TextField filter = new TextField();
+  private final TextField filter = Skins.on(new TextField());
   private final Label count = Parts.label("", "soft");
   private final Label none = Parts.label("", "soft");
   private final TableView<NativeCommand> commands = new TableView<>();
   private final CommandPane command;
-  private final ComboBox<String> group = new ComboBox<>();
+  private final ComboBox<String> group = Skins.on(new ComboBox<>());
   private final Session session;
   private Application application;
   private CommandNames names;

@@ -1,6 +1,7 @@
 package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
@@ -26,7 +27,7 @@ final class ComparedStations extends VBox {
     setId("compared-stations");
     List<Station> others =
         library.stations().values().stream().filter(s -> !s.id().equals(here.id())).toList();
-    ComboBox<Station> other = new ComboBox<>();
+    ComboBox<Station> other = Skins.on(new ComboBox<>());
     other.setId("compare-station");
     other.setAccessibleText(Ui.text("places.compare"));
     Parts.shows(other, Station::name);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -33,10 +34,10 @@ final class ContextsPane extends VBox {
   private final Session session;
   private final BiConsumer<String, List<Resetting.Change>> onReset;
   private final VBox rows = new VBox();
-  private final TextField name = new TextField();
-  private final CheckBox text = new CheckBox(Ui.text("places.text"));
-  private final CheckBox group = new CheckBox(Ui.text("context.grouponly"));
-  private final CheckBox pointer = new CheckBox(Ui.text("places.bypointer"));
+  private final TextField name = Skins.on(new TextField());
+  private final CheckBox text = Skins.on(new CheckBox(Ui.text("places.text")));
+  private final CheckBox group = Skins.on(new CheckBox(Ui.text("context.grouponly")));
+  private final CheckBox pointer = Skins.on(new CheckBox(Ui.text("places.bypointer")));
   private final VBox form;
 
   /** How many there are, by place. */

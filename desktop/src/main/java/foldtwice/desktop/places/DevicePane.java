@@ -5,6 +5,7 @@ import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.KeysField;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
@@ -41,16 +42,16 @@ final class DevicePane extends VBox {
 
   private final Session session;
   private final Question<List<Trigger.Keys>> poolQuestion;
-  private final TextField name = new TextField();
+  private final TextField name = Skins.on(new TextField());
   private final FlowPane pages = new FlowPane(5, 5);
-  private final TextField pageName = new TextField();
+  private final TextField pageName = Skins.on(new TextField());
   private final VBox picture = new VBox();
   private final Label of = Parts.label("", "heading");
   private final FaceForm face;
   private final GiveForm give;
   private final KeysField sends;
   private final FlowPane pool = new FlowPane(5, 4);
-  private final ComboBox<Page> turns = new ComboBox<>();
+  private final ComboBox<Page> turns = Skins.on(new ComboBox<>());
   private final Button alone;
   private final VBox itself;
   private Device device;
@@ -275,7 +276,7 @@ final class DevicePane extends VBox {
     pages.getChildren().clear();
     ToggleGroup group = new ToggleGroup();
     for (Page p : device.pages()) {
-      ToggleButton chip = new ToggleButton(p.name().isEmpty() ? p.id() : p.name());
+      ToggleButton chip = Skins.on(new ToggleButton(p.name().isEmpty() ? p.id() : p.name()));
       chip.setId("page-" + p.id());
       chip.setAccessibleText(p.name().isEmpty() ? Ui.text("device.page") : p.name());
       chip.getStyleClass().addAll("chip", "small-chip");

@@ -2,6 +2,7 @@ package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Icons;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.routine.Card;
@@ -28,9 +29,9 @@ final class FaceForm extends VBox {
 
   private final Session session;
   private final Consumer<Face> onChanged;
-  private final TextField label = new TextField();
-  private final ComboBox<String> colour = new ComboBox<>();
-  private final TextField search = new TextField();
+  private final TextField label = Skins.on(new TextField());
+  private final ComboBox<String> colour = Skins.on(new ComboBox<>());
+  private final TextField search = Skins.on(new TextField());
   private final FlowPane icons = new FlowPane(4, 4);
   private final Label wrong = Parts.wrapped("", "blocks");
   private Face face = Face.PLAIN;

@@ -3,6 +3,7 @@ package foldtwice.desktop.places;
 import foldtwice.collecting.CommandList;
 import foldtwice.collecting.CommandList.Column;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
@@ -42,7 +43,7 @@ final class ImportPane extends VBox {
   private final Session session;
   private final Consumer<String> onTaken;
   private final Runnable onLeft;
-  private final TextField name = new TextField();
+  private final TextField name = Skins.on(new TextField());
   private final VBox columns = new VBox(4);
   private final VBox preview = new VBox(3);
   private final Label state = Parts.wrapped("");
@@ -234,7 +235,7 @@ final class ImportPane extends VBox {
     List<String> headings = new ArrayList<>(List.of(Ui.text("import.nocolumn")));
     headings.addAll(table.headings());
     for (Column c : Column.values()) {
-      ComboBox<String> box = new ComboBox<>();
+      ComboBox<String> box = Skins.on(new ComboBox<>());
       box.setId("column-" + c.name().toLowerCase(Locale.ROOT));
       box.getItems().setAll(headings);
       box.getSelectionModel().select(mapping.containsKey(c) ? mapping.get(c) + 1 : 0);

@@ -4,6 +4,7 @@ import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.KeysField;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.OwnCheck;
@@ -29,7 +30,7 @@ final class OwnKeysPane extends VBox {
   private static final int MOST_STROKES = 1;
 
   private final Session session;
-  private final TextField filter = new TextField();
+  private final TextField filter = Skins.on(new TextField());
   private final VBox rows = new VBox(2);
   private final KeysField keys;
   private final VBox advice = new VBox(3);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -117,7 +118,7 @@ public final class PlacesView extends BorderPane implements View {
     list.setId("places");
     list.setAccessibleText(Ui.text("tab.places"));
     list.setFixedCellSize(30);
-    list.setCellFactory(v -> new Cell());
+    list.setCellFactory(v -> Skins.on(new Cell()));
     list.getSelectionModel()
         .selectedItemProperty()
         .addListener(

@@ -1,6 +1,7 @@
 package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -36,9 +37,9 @@ final class RulesPane extends VBox {
 
   private final Session session;
   private final VBox rows = new VBox();
-  private final ComboBox<Kind> kind = new ComboBox<>();
-  private final TextField what = new TextField();
-  private final ComboBox<Place> where = new ComboBox<>();
+  private final ComboBox<Kind> kind = Skins.on(new ComboBox<>());
+  private final TextField what = Skins.on(new TextField());
+  private final ComboBox<Place> where = Skins.on(new ComboBox<>());
   private final Label wrong = Parts.wrapped("", "blocks");
   private Application application;
 

@@ -3,6 +3,7 @@ package foldtwice.desktop.places;
 import foldtwice.describe.Description;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -43,7 +44,7 @@ import javafx.scene.layout.VBox;
 final class StationPane extends VBox {
 
   private final Session session;
-  private final TextField name = new TextField();
+  private final TextField name = Skins.on(new TextField());
   private Station station;
 
   StationPane(Session session) {
@@ -106,7 +107,7 @@ final class StationPane extends VBox {
     heading("places.devices");
     FlowPane devices = new FlowPane(14, 6);
     for (Device d : now.library().devices()) {
-      CheckBox plugged = new CheckBox(d.name());
+      CheckBox plugged = Skins.on(new CheckBox(d.name()));
       plugged.setId("plugged-" + d.id());
       plugged.setSelected(of.devices().contains(d.id()));
       plugged.setOnAction(e -> plug(d.id(), plugged.isSelected()));
@@ -146,12 +147,12 @@ final class StationPane extends VBox {
   private void installed(Application a) {
     Optional<Station.Installed> here =
         station.installed().stream().filter(i -> i.application().equals(a.id())).findFirst();
-    TextField version = new TextField(here.map(Station.Installed::version).orElse(""));
+    TextField version = Skins.on(new TextField(here.map(Station.Installed::version).orElse("")));
     version.setId("installed-" + a.id());
     Parts.prompt(version, a.version());
     version.setPrefColumnCount(5);
     version.getStyleClass().add("value");
-    TextField addOns = new TextField(here.map(i -> Words.addOns(i.addOns())).orElse(""));
+    TextField addOns = Skins.on(new TextField(here.map(i -> Words.addOns(i.addOns())).orElse("")));
     addOns.setId("addons-" + a.id());
     Parts.prompt(addOns, Ui.text("places.addons.hint"));
     HBox.setHgrow(addOns, Priority.ALWAYS);
@@ -176,7 +177,7 @@ final class StationPane extends VBox {
   /** The language of its labels here: one in which it is described, or any other. */
   private ComboBox<String> language(Application a, String here) {
     Description said = session.now().library().description(a.id());
-    ComboBox<String> box = new ComboBox<>();
+    ComboBox<String> box = Skins.on(new ComboBox<>());
     box.setId("language-" + a.id());
     box.setEditable(true);
     box.setAccessibleText(Ui.text("places.installed.language", a.name()));
@@ -234,7 +235,7 @@ final class StationPane extends VBox {
 
   /** What kinds of desktops keep, to be taken in one go. */
   private Node desktops() {
-    ComboBox<Desktops.Kind> kinds = new ComboBox<>();
+    ComboBox<Desktops.Kind> kinds = Skins.on(new ComboBox<>());
     kinds.setId("station-desktop");
     Parts.prompt(kinds, Ui.text("places.desktops"));
     kinds.getItems().setAll(Desktops.ALL);
@@ -250,11 +251,11 @@ final class StationPane extends VBox {
   }
 
   private Node reserve() {
-    TextField keys = new TextField();
+    TextField keys = Skins.on(new TextField());
     keys.setId("reserve-keys");
     Parts.prompt(keys, Ui.text("places.reserve.keys"));
     keys.setPrefColumnCount(11);
-    TextField what = new TextField();
+    TextField what = Skins.on(new TextField());
     what.setId("reserve-what");
     Parts.prompt(what, Ui.text("places.reserve.what"));
     Label wrong = Parts.wrapped("", "blocks");
@@ -304,7 +305,7 @@ final class StationPane extends VBox {
 
   private <T> ComboBox<T> choice(
       String id, List<T> of, T now, Function<T, String> says, Consumer<T> onChosen) {
-    ComboBox<T> box = new ComboBox<>();
+    ComboBox<T> box = Skins.on(new ComboBox<>());
     box.setAccessibleText(Ui.text("names." + id.replace("station-", "")));
     box.setId(id);
     box.getItems().setAll(of);

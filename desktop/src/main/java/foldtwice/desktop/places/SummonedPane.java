@@ -4,6 +4,7 @@ import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.OpensForm;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -32,8 +33,8 @@ import javafx.scene.layout.VBox;
 final class SummonedPane extends VBox {
 
   private final Session session;
-  private final TextField name = new TextField();
-  private final ComboBox<Place> place = new ComboBox<>();
+  private final TextField name = Skins.on(new TextField());
+  private final ComboBox<Place> place = Skins.on(new ComboBox<>());
   private final OpensForm opens;
   private final GridPane choices = new GridPane(4, 4);
   private final Label of = Parts.label("", "heading");

@@ -3,6 +3,7 @@ package foldtwice.desktop.places;
 import foldtwice.describe.Description;
 import foldtwice.describe.Slip;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -140,7 +141,7 @@ final class TablePane extends VBox {
       column.setCellValueFactory(r -> new SimpleStringProperty(r.getValue().cell(c)));
       column.setSortable(false);
       column.setPrefWidth(width(c));
-      column.setCellFactory(x -> new TextCell(row -> isFaulty(row, c), this::after));
+      column.setCellFactory(x -> Skins.on(new TextCell(row -> isFaulty(row, c), this::after)));
       column.setOnEditCommit(
           e -> {
             int row = e.getTablePosition().getRow();

@@ -1,5 +1,6 @@
 package foldtwice.desktop.places;
 
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.table.Row;
 import java.util.function.IntPredicate;
@@ -53,7 +54,7 @@ final class TextCell extends TableCell<Row, String> {
     }
     Object begins = getTableView().getProperties().get(BEGINS);
     boolean over = begins instanceof String text && !text.isEmpty();
-    field = new TextField(over ? (String) begins : getItem());
+    field = Skins.on(new TextField(over ? (String) begins : getItem()));
     field.getStyleClass().add("cell-field");
     field.setAccessibleText(getTableColumn().getText());
     field.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);

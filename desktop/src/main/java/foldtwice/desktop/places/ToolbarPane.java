@@ -4,6 +4,7 @@ import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.Icons;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -37,14 +38,14 @@ import javafx.scene.layout.VBox;
 final class ToolbarPane extends VBox {
 
   private final Session session;
-  private final TextField name = new TextField();
-  private final ComboBox<Integer> slots = new ComboBox<>();
-  private final ComboBox<Integer> group = new ComboBox<>();
+  private final TextField name = Skins.on(new TextField());
+  private final ComboBox<Integer> slots = Skins.on(new ComboBox<>());
+  private final ComboBox<Integer> group = Skins.on(new ComboBox<>());
   private final FlowPane row = new FlowPane(4, 6);
   private final Label of = Parts.label("", "heading");
   private final FaceForm face;
   private final GiveForm give;
-  private final CheckBox inDocument = new CheckBox(Ui.text("toolbar.document"));
+  private final CheckBox inDocument = Skins.on(new CheckBox(Ui.text("toolbar.document")));
   private Toolbar toolbar;
   private int chosen = 1;
   private boolean filling;

@@ -1,6 +1,7 @@
 package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.extras.Extras;
 import foldtwice.place.Application;
@@ -20,11 +21,11 @@ import javafx.scene.layout.VBox;
 final class WayForm extends VBox {
 
   private final Consumer<WayIn> onMade;
-  private final TextField name = new TextField();
+  private final TextField name = Skins.on(new TextField());
   private final Map<Need, CheckBox> needs = new EnumMap<>(Need.class);
-  private final CheckBox arguments = new CheckBox(Ui.text("ways.passes"));
-  private final CheckBox free = new CheckBox(Ui.text("ways.isfree"));
-  private final TextField slots = new TextField();
+  private final CheckBox arguments = Skins.on(new CheckBox(Ui.text("ways.passes")));
+  private final CheckBox free = Skins.on(new CheckBox(Ui.text("ways.isfree")));
+  private final TextField slots = Skins.on(new TextField());
 
   WayForm(Application application, Consumer<WayIn> onMade) {
     super(4);
@@ -38,7 +39,7 @@ final class WayForm extends VBox {
     slots.setId("way-slots");
     Parts.prompt(slots, Ui.text("ways.slots.hint"));
     for (Need need : Need.values()) {
-      CheckBox box = new CheckBox(Words.need(need));
+      CheckBox box = Skins.on(new CheckBox(Words.need(need)));
       box.setId("way-" + need.name().toLowerCase(Locale.ROOT));
       box.setWrapText(true);
       needs.put(need, box);

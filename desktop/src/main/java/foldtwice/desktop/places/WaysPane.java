@@ -1,6 +1,7 @@
 package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -94,7 +95,7 @@ final class WaysPane extends VBox {
     }
     for (Need need : List.of(Need.HELPER_RUNNING, Need.DOCUMENT_OPEN, Need.TOOLBAR_SHOWN)) {
       if (way.needs().contains(need) && session.programs().containsKey(application.id())) {
-        CheckBox runs = new CheckBox(Ui.text("ways." + need));
+        CheckBox runs = Skins.on(new CheckBox(Ui.text("ways." + need)));
         runs.setId("ways-" + need.name().toLowerCase(Locale.ROOT));
         runs.setSelected(now.setup().program(application.id()).running().contains(need));
         runs.setOnAction(e -> session.run(application, need, runs.isSelected()));

@@ -2,6 +2,7 @@ package foldtwice.desktop.plan;
 
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
@@ -69,7 +70,7 @@ final class Lines extends VBox {
     list.setId("plan-lines");
     list.setAccessibleText(Ui.text("plan.lines"));
     list.setFixedCellSize(36);
-    list.setCellFactory(v -> new Cell());
+    list.setCellFactory(v -> Skins.on(new Cell()));
     list.setPlaceholder(Parts.wrapped(Ui.text("plan.nolines"), "soft"));
     list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
     list.getSelectionModel()

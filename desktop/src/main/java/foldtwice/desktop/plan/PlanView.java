@@ -2,6 +2,7 @@ package foldtwice.desktop.plan;
 
 import foldtwice.conflict.Subject;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
@@ -70,10 +71,10 @@ public final class PlanView extends BorderPane implements View {
   private final Session session;
   private final Going going;
   private final Acts<PlanView> acts = new Acts<>(this, ACTS);
-  private final ComboBox<String> application = new ComboBox<>();
+  private final ComboBox<String> application = Skins.on(new ComboBox<>());
   private final Spinner<Integer> moves = new Spinner<>(0, 500, 8);
-  private final CheckBox allStations = new CheckBox(Ui.text("plan.allstations"));
-  private final CheckBox displacing = new CheckBox(Ui.text("plan.displacing"));
+  private final CheckBox allStations = Skins.on(new CheckBox(Ui.text("plan.allstations")));
+  private final CheckBox displacing = Skins.on(new CheckBox(Ui.text("plan.displacing")));
   private final Gauge gauge = new Gauge();
   private final Lines lines;
   private final Reach today = new Reach(Ui.text("plan.keystoday"), "plan-keys-today");

@@ -1,6 +1,7 @@
 package foldtwice.desktop.standin;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.standin.muniment.Answer;
 import foldtwice.standin.muniment.Muniment;
@@ -33,7 +34,7 @@ final class ConsolePicture extends Picture {
     double top = whole ? Math.max(90, getHeight() * 0.3) : 0;
     if (whole) {
       boolean keys = !program.inAnswer();
-      Label text = new Label(program.document().text() + (keys ? "\u2502" : ""));
+      Label text = Skins.on(new Label(program.document().text() + (keys ? "\u2502" : "")));
       text.setId("console-text");
       text.getStyleClass().addAll("console-text", keys ? "keys-here" : "quiet-keys");
       text.setWrapText(true);
@@ -75,11 +76,11 @@ final class ConsolePicture extends Picture {
     for (int c = 0; c < answer.columns().size() && x < getWidth(); c++) {
       boolean end = c == answer.columns().size() - 1;
       double wide = end ? Math.max(60, getWidth() - x) : width(answer, c);
-      Label head = new Label(answer.columns().get(c));
+      Label head = Skins.on(new Label(answer.columns().get(c)));
       head.getStyleClass().add("grid-head");
       place(head, x, top, wide, HEAD);
       for (int r = first; r < Math.min(answer.rows().size(), first + fit); r++) {
-        Label cell = new Label(answer.rows().get(r).get(c));
+        Label cell = Skins.on(new Label(answer.rows().get(r).get(c)));
         cell.getStyleClass().addAll("grid-cell", "mono");
         if (selected.contains(r + 1)) {
           cell.getStyleClass().add("selected");

@@ -1,6 +1,7 @@
 package foldtwice.desktop.standin;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.standin.desk.Desk;
 import java.util.List;
@@ -32,7 +33,7 @@ final class DeskPicture extends Picture {
     folder(folder);
     windows(folder + 24);
     if (program.launching()) {
-      Label launcher = new Label(program.launcher() + "\u2502");
+      Label launcher = Skins.on(new Label(program.launcher() + "\u2502"));
       launcher.setId("desk-launcher");
       launcher.getStyleClass().add("launcher");
       place(launcher, getWidth() / 2 - 150, 20, 300, 36);
@@ -48,7 +49,7 @@ final class DeskPicture extends Picture {
       if (y + 24 > getHeight()) {
         break;
       }
-      Label row = new Label(file);
+      Label row = Skins.on(new Label(file));
       row.getStyleClass().add("desk-file");
       if (program.document().selected().contains(file)) {
         row.getStyleClass().add("selected");
@@ -101,7 +102,7 @@ final class DeskPicture extends Picture {
           case Desk.ID -> Ui.text("standin.desk.nothing");
           default -> Ui.text("standin.desk.elsewhere");
         };
-    Label label = new Label(text);
+    Label label = Skins.on(new Label(text));
     label.setId("desk-inside");
     label.setWrapText(true);
     label.getStyleClass().add(window.equals(Desk.ID) ? "soft" : "mono");

@@ -1,6 +1,7 @@
 package foldtwice.desktop.standin;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.run.Act;
 import foldtwice.run.Dialog;
@@ -43,7 +44,7 @@ final class DialogCard extends VBox {
     HBox buttons = new HBox(8);
     buttons.setAlignment(Pos.CENTER_RIGHT);
     for (String label : dialog.buttons()) {
-      Button button = new Button(label);
+      Button button = Skins.on(new Button(label));
       button.setId("dialog-" + label);
       button.setOnAction(e -> press(label));
       buttons.getChildren().add(button);
@@ -72,7 +73,7 @@ final class DialogCard extends VBox {
   }
 
   private TextField text(Dialog.Field field, Runnable onEnter) {
-    TextField text = new TextField(field.text());
+    TextField text = Skins.on(new TextField(field.text()));
     text.getStyleClass().add("value");
     boolean words = field.decimals() < 0;
     text.setPrefColumnCount(words ? 16 : 8);
@@ -82,7 +83,7 @@ final class DialogCard extends VBox {
   }
 
   private ComboBox<String> choice(Dialog.Field field) {
-    ComboBox<String> box = new ComboBox<>();
+    ComboBox<String> box = Skins.on(new ComboBox<>());
     box.getItems().setAll(field.options());
     box.setValue(field.text());
     Parts.onChosen(box, () -> fill(field.label(), box.getValue()));

@@ -1,5 +1,6 @@
 package foldtwice.desktop.standin;
 
+import foldtwice.desktop.parts.Skins;
 import foldtwice.standin.trackway.Fieldmap;
 import foldtwice.standin.trackway.Leg;
 import foldtwice.standin.trackway.Stop;
@@ -77,7 +78,7 @@ final class MapPicture extends Picture {
     shelf.getStyleClass().add("map-shelf");
     shelf.pseudoClassStateChanged(POINTED, program.pane().equals(Trackway.SHELF));
     for (int n = 1; n <= Trackway.PLACES; n++) {
-      Label place = new Label(set.contains(n) ? "Place " + n : "\u2013 " + n);
+      Label place = Skins.on(new Label(set.contains(n) ? "Place " + n : "\u2013 " + n));
       place.getStyleClass().add(set.contains(n) ? "map-place-set" : "map-place");
       shelf.getChildren().add(place);
     }

@@ -1,5 +1,6 @@
 package foldtwice.desktop.standin;
 
+import foldtwice.desktop.parts.Skins;
 import foldtwice.standin.vasculum.Register;
 import foldtwice.standin.vasculum.Register.Cell;
 import foldtwice.standin.vasculum.Register.Cells;
@@ -78,7 +79,7 @@ final class RegisterPicture extends Picture {
   }
 
   private static Label head(int column, boolean keysHere) {
-    Label head = new Label(Register.COLUMNS.get(column));
+    Label head = Skins.on(new Label(Register.COLUMNS.get(column)));
     head.getStyleClass().add("grid-head");
     if (keysHere) {
       head.getStyleClass().add("keys-here");
@@ -89,7 +90,8 @@ final class RegisterPicture extends Picture {
   private Label cell(Register register, int row, int column) {
     Cell at = new Cell(row, column);
     boolean editing = program.editing().filter(at::equals).isPresent();
-    Label cell = new Label(editing ? program.typed() + "\u2502" : register.text(row, column));
+    Label cell =
+        Skins.on(new Label(editing ? program.typed() + "\u2502" : register.text(row, column)));
     cell.getStyleClass().add("grid-cell");
     String flag = register.flags().get(at);
     if (flag != null) {

@@ -1,5 +1,6 @@
 package foldtwice.desktop.standin;
 
+import foldtwice.desktop.parts.Skins;
 import foldtwice.routine.LengthUnit;
 import foldtwice.routine.Value.Length;
 import foldtwice.standin.tagpress.Box;
@@ -137,7 +138,9 @@ final class SheetPicture extends Picture {
       add(bar, "text-bar");
     } else {
       Label text =
-          new Label(box.text() + (editing ? "\u2502" : "") + (box.locked() ? "  (locked)" : ""));
+          Skins.on(
+              new Label(
+                  box.text() + (editing ? "\u2502" : "") + (box.locked() ? "  (locked)" : "")));
       text.getStyleClass().add("box-text");
       text.setMouseTransparent(true);
       text.relocate(

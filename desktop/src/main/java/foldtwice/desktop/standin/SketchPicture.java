@@ -1,6 +1,7 @@
 package foldtwice.desktop.standin;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.place.Context;
 import foldtwice.place.Place;
@@ -76,7 +77,7 @@ final class SketchPicture extends Picture {
       if (c.groupOnly() || program.described().isByPointer(c.id())) {
         continue;
       }
-      ToggleButton chip = new ToggleButton(c.name());
+      ToggleButton chip = Skins.on(new ToggleButton(c.name()));
       chip.setId("context-" + c.id());
       chip.getStyleClass().add("chip");
       chip.setFocusTraversable(false);
@@ -101,7 +102,7 @@ final class SketchPicture extends Picture {
         return;
       }
       String name = thing.name();
-      Label row = new Label(name);
+      Label row = Skins.on(new Label(name));
       row.setGraphicTextGap(12);
       if (whole && !thing.values().isEmpty()) {
         row.setContentDisplay(ContentDisplay.RIGHT);

@@ -2,6 +2,7 @@ package foldtwice.desktop.standin;
 
 import foldtwice.desktop.parts.KeepsKeys;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.run.Act;
 import foldtwice.run.Program;
@@ -46,9 +47,9 @@ public final class StandInWindow extends VBox implements KeepsKeys {
   private final Label pending = Parts.label("", "right");
   private final Label refused = Parts.label("", "refused");
   private final StackPane content = new StackPane();
-  private final Button restart = new Button(Ui.text("standin.restart"));
-  private final Button newWindow = new Button(Ui.text("standin.newwindow"));
-  private final Button stop = new Button(Ui.text("standin.stop"));
+  private final Button restart = Skins.on(new Button(Ui.text("standin.restart")));
+  private final Button newWindow = Skins.on(new Button(Ui.text("standin.newwindow")));
+  private final Button stop = Skins.on(new Button(Ui.text("standin.stop")));
   private boolean watching;
   private OnAct onAct = (act, reply) -> {};
   private Runnable onRestart = () -> {};

@@ -4,6 +4,7 @@ import foldtwice.check.Checked;
 import foldtwice.check.Checked.State;
 import foldtwice.cli.JUnitXml;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Saving;
@@ -135,7 +136,7 @@ final class ChecksPane extends VBox {
 
   private VBox row(PressCheck check) {
     CheckWords words = words();
-    TextField name = new TextField(check.name());
+    TextField name = Skins.on(new TextField(check.name()));
     name.setId("check-" + check.id());
     Parts.prompt(name, words.title(check));
     name.getStyleClass().add("check-name");
@@ -156,7 +157,7 @@ final class ChecksPane extends VBox {
                 session.now().words().place(check.place()),
                 words.expected(check.expected())),
             "soft");
-    ToggleButton all = new ToggleButton(where(check));
+    ToggleButton all = Skins.on(new ToggleButton(where(check)));
     all.setId("check-all-" + check.id());
     all.getStyleClass().addAll("chip", "small-chip");
     all.setSelected(check.station().isEmpty());

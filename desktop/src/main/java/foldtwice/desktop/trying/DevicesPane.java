@@ -3,6 +3,7 @@ package foldtwice.desktop.trying;
 import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.PadHand;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -126,7 +127,7 @@ final class DevicesPane extends VBox {
   }
 
   private void chip(ToggleGroup group, String id, String name) {
-    ToggleButton chip = new ToggleButton(name);
+    ToggleButton chip = Skins.on(new ToggleButton(name));
     chip.setId("device-" + (id.isEmpty() ? "keyboard" : id));
     chip.getStyleClass().addAll("chip", "small-chip");
     chip.setToggleGroup(group);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.Corners;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
@@ -68,7 +69,9 @@ final class KeyboardView extends Pane {
     ears.clear();
     for (Shape.Cap cap : keymap.station().shape().caps()) {
       Button key =
-          new Button(cap.code() == KeyCode.SPACE ? "" : Legends.of(keymap.layout(), cap.code()));
+          Skins.on(
+              new Button(
+                  cap.code() == KeyCode.SPACE ? "" : Legends.of(keymap.layout(), cap.code())));
       key.getStyleClass().setAll("key");
       style(key, "word", key.getText().length() > 1);
       key.setId("key-" + cap.code().code());
@@ -163,19 +166,21 @@ final class KeyboardView extends Pane {
               code.isModifier() ? Optional.empty() : owner(resolver, new Press(code, held));
           Polygon ear = ears.get(code);
           ear.setVisible(owner.isPresent());
-          ear.getStyleClass()
-              .setAll(
-                  owner
-                      .map(
-                          o ->
-                              switch (o) {
-                                case Owner.Yours y -> "ear-yours-shape";
-                                case Owner.Menu m -> "ear-yours-shape";
-                                case Owner.Key k -> "ear-yours-shape";
-                                case Owner.Native n -> "ear-native-shape";
-                                case Owner.Desktop d -> "ear-desktop-shape";
-                              })
-                      .orElse("ear-none"));
+          String shape =
+              owner
+                  .map(
+                      o ->
+                          switch (o) {
+                            case Owner.Yours y -> "ear-yours-shape";
+                            case Owner.Menu m -> "ear-yours-shape";
+                            case Owner.Key k -> "ear-yours-shape";
+                            case Owner.Native n -> "ear-native-shape";
+                            case Owner.Desktop d -> "ear-desktop-shape";
+                          })
+                  .orElse("ear-none");
+          if (!ear.getStyleClass().equals(List.of(shape))) {
+            ear.getStyleClass().setAll(shape);
+          }
         });
   }
 

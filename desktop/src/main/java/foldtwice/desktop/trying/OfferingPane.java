@@ -3,6 +3,7 @@ package foldtwice.desktop.trying;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -61,8 +62,8 @@ final class OfferingPane extends VBox {
   private final Label on = Parts.label("", "strong");
   private final Button up;
   private final Button down;
-  private final CheckBox inside = new CheckBox(Ui.text("offering.inside"));
-  private final TextField filter = new TextField();
+  private final CheckBox inside = Skins.on(new CheckBox(Ui.text("offering.inside")));
+  private final TextField filter = Skins.on(new TextField());
   private final VBox rows = new VBox();
   private final Label wrong = Parts.wrapped("", "blocks");
   private Fits fits;
@@ -197,7 +198,8 @@ final class OfferingPane extends VBox {
     HBox row = new HBox(8, button);
     Map<String, Value> given = arguments(d);
     for (Parameter p : routine.parameters()) {
-      TextField field = new TextField(given.getOrDefault(p.name(), p.otherwise()).shown());
+      TextField field =
+          Skins.on(new TextField(given.getOrDefault(p.name(), p.otherwise()).shown()));
       field.setId("fit-" + routine.id() + "-" + p.name().replace(' ', '-'));
       field.getStyleClass().add("value");
       field.setPrefColumnCount(6);
@@ -239,7 +241,7 @@ final class OfferingPane extends VBox {
   }
 
   private HBox adjusts(Fit.Adjusts a) {
-    TextField field = new TextField(a.now().shown());
+    TextField field = Skins.on(new TextField(a.now().shown()));
     String id = "adjust-" + a.name().replace(' ', '-');
     field.setId(id);
     field.getStyleClass().add("value");

@@ -3,6 +3,7 @@ package foldtwice.desktop.trying;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.PointerReader;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -135,7 +136,7 @@ final class Programs {
         .forEach(
             (id, program) -> {
               windows.put(id, window(id, Windows.of(program)));
-              ToggleButton chip = new ToggleButton(name(id));
+              ToggleButton chip = Skins.on(new ToggleButton(name(id)));
               chip.setId("try-" + id);
               chip.getStyleClass().add("chip");
               chip.setToggleGroup(group);

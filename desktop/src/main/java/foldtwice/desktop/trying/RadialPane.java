@@ -1,6 +1,7 @@
 package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.Faces;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.surface.RadialMenu;
 import foldtwice.trigger.Direction;
@@ -88,7 +89,7 @@ final class RadialPane extends Pane {
       double cy = y + d.down() * (slanted ? SLANTED_Y : UPRIGHT);
       Line spoke = new Line(x, y, cx, cy);
       spoke.getStyleClass().add("radial-spoke");
-      Button button = new Button(label.isEmpty() ? faces.brief(choice) : label);
+      Button button = Skins.on(new Button(label.isEmpty() ? faces.brief(choice) : label));
       button.setId("radial-" + d.id());
       button.getStyleClass().add("radial-choice");
       button.setWrapText(true);

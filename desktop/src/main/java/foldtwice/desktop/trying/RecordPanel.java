@@ -2,6 +2,7 @@ package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.AdviceLines;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Advised;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
@@ -33,8 +34,8 @@ final class RecordPanel extends VBox {
   private final Recorder recorder;
   private final Question<Advised> advising;
   private final VBox advice = new VBox(4);
-  private final TextField name = new TextField();
-  private final TextField trigger = new TextField();
+  private final TextField name = Skins.on(new TextField());
+  private final TextField trigger = Skins.on(new TextField());
   private final Label wrong = Parts.wrapped("", "blocks");
   private final Label state = Parts.label("", "strong");
   private final Button pause;

@@ -2,6 +2,7 @@ package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Icons;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import foldtwice.surface.Toolbar;
@@ -55,7 +56,7 @@ final class ToolbarRow extends FlowPane {
       }
       Trigger trigger = new Trigger.Button(toolbar.id(), slot);
       Optional<String> does = faces.does(trigger);
-      Button button = new Button(label.isEmpty() ? does.orElse("") : label);
+      Button button = Skins.on(new Button(label.isEmpty() ? does.orElse("") : label));
       button.setId("toolbar-" + slot);
       button.getStyleClass().add("toolbar-button");
       Icons.dress(button, toolbar.face(slot), 15);

@@ -2,6 +2,7 @@ package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.PadHand;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -56,8 +57,8 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
   private final RecordPanel recording;
   private final FiredPanel fired;
   private final ChecksPane checks;
-  private final ToggleButton pressesSide = new ToggleButton(Ui.text("try.tab.presses"));
-  private final ToggleButton checksSide = new ToggleButton();
+  private final ToggleButton pressesSide = Skins.on(new ToggleButton(Ui.text("try.tab.presses")));
+  private final ToggleButton checksSide = Skins.on(new ToggleButton());
 
   /** A view of the station's programs. */
   public TryView(Session session, Going going) {

@@ -1,6 +1,7 @@
 package foldtwice.desktop.view;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -42,7 +43,7 @@ public final class Acts<V> {
 
   /** A menu of some, for what is seldom done; an empty id parts them. */
   public MenuButton menu(String id, String text, String... ids) {
-    MenuButton menu = new MenuButton(text);
+    MenuButton menu = Skins.on(new MenuButton(text));
     menu.setId(id);
     menu.getStyleClass().add("quiet-menu");
     for (String one : ids) {

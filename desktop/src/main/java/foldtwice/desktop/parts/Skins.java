@@ -1,0 +1,58 @@
+package foldtwice.desktop.parts;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Control;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.Skin;
+import javafx.scene.control.TableCell;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.skin.ButtonSkin;
+import javafx.scene.control.skin.CheckBoxSkin;
+import javafx.scene.control.skin.ComboBoxListViewSkin;
+import javafx.scene.control.skin.LabelSkin;
+import javafx.scene.control.skin.ListCellSkin;
+import javafx.scene.control.skin.MenuButtonSkin;
+import javafx.scene.control.skin.TableCellSkin;
+import javafx.scene.control.skin.TextAreaSkin;
+import javafx.scene.control.skin.TextFieldSkin;
+import javafx.scene.control.skin.ToggleButtonSkin;
+
+/**
+ * Gives controls the skins they would get anyway, before they are in a scene. One that comes
+ * without is matched with all styles, given its skin, and matched again with all that is in it:
+ * that took a third more.
+ */
+public final class Skins {
+
+  private Skins() {}
+
+  /** The control, with its skin. */
+  public static <C extends Control> C on(C control) {
+    if (control.getSkin() == null) {
+      control.setSkin(of(control));
+    }
+    return control;
+  }
+
+  private static Skin<?> of(Control control) {
+    return switch (control) {
+      case Label label -> new LabelSkin(label);
+      case Button button -> new ButtonSkin(button);
+      case ToggleButton button -> new ToggleButtonSkin(button);
+      case CheckBox box -> new CheckBoxSkin(box);
+      case MenuButton button -> new MenuButtonSkin(button);
+      case TextField field -> new TextFieldSkin(field);
+      case TextArea area -> new TextAreaSkin(area);
+      case ComboBox<?> box -> new ComboBoxListViewSkin<>(box);
+      case ListCell<?> cell -> new ListCellSkin<>(cell);
+      case TableCell<?, ?> cell -> new TableCellSkin<>(cell);
+      default -> throw new IllegalArgumentException("no skin is known for " + control.getClass());
+    };
+  }
+}
