@@ -4,6 +4,7 @@ import foldtwice.atlas.Key;
 import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Corners;
 import foldtwice.desktop.parts.Fitting;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Shape;
@@ -12,7 +13,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.VPos;
-import javafx.scene.Node;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Polygon;
 import javafx.scene.text.Font;
@@ -90,18 +90,11 @@ final class KeyNode extends Pane {
     if (!tint.isEmpty()) {
       styles.add(tint);
     }
-    style(this, styles);
+    Styles.only(this, styles);
     ear.setVisible(ears);
-    style(ear, List.of("ear-" + whose(shown.part()) + "-shape"));
+    Styles.only(ear, List.of("ear-" + whose(shown.part()) + "-shape"));
     second.setVisible(worst.isPresent());
-    worst.ifPresent(w -> style(second, List.of(Corners.style(w))));
-  }
-
-  /** Only what is other is styled anew: with each modifier all keys are shown. */
-  private static void style(Node node, List<String> styles) {
-    if (!node.getStyleClass().equals(styles)) {
-      node.getStyleClass().setAll(styles);
-    }
+    worst.ifPresent(w -> Styles.only(second, List.of(Corners.style(w))));
   }
 
   private static boolean isMarked(Key.Part part) {

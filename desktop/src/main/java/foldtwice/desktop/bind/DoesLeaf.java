@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.parts.UsesField;
 import foldtwice.desktop.session.Session;
@@ -210,8 +211,7 @@ final class DoesLeaf extends Leaf {
               ? Ui.text("does.nothing")
               : Ui.text("does.putback", String.join(", ", reading.putBack())));
     }
-    leaves.getStyleClass().removeAll("good", "costs");
-    leaves.getStyleClass().add(good ? "good" : "costs");
+    Styles.one(leaves, good ? "good" : "costs", List.of("good", "costs"));
   }
 
   private static String kind(Routine of) {
@@ -229,8 +229,7 @@ final class DoesLeaf extends Leaf {
                   ? Ui.text("does.nothing")
                   : Ui.text("facts.leaves", String.join(", ", learnt.leaves())),
               learnt.runs()));
-      leaves.getStyleClass().removeAll("good", "costs");
-      leaves.getStyleClass().add(good ? "good" : "costs");
+      Styles.one(leaves, good ? "good" : "costs", List.of("good", "costs"));
     }
   }
 
@@ -303,16 +302,14 @@ final class DoesLeaf extends Leaf {
   private void take(String of, Parameter p, TextField field, Label hint, Label wrong) {
     try {
       Value value = p.kind().read(field.getText());
-      field.getStyleClass().remove("wrong");
+      Styles.set(field, "wrong", false);
       wrong.setVisible(false);
       wrong.setManaged(false);
       hint.setText(hint(value));
       field.setText(Words.value(p, value));
       put(of, p, value);
     } catch (ValueException e) {
-      if (!field.getStyleClass().contains("wrong")) {
-        field.getStyleClass().add("wrong");
-      }
+      Styles.set(field, "wrong", true);
       wrong.setText(e.getMessage());
       wrong.setVisible(true);
       wrong.setManaged(true);

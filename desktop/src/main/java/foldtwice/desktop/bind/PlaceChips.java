@@ -3,6 +3,7 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import java.util.ArrayList;
@@ -146,10 +147,7 @@ final class PlaceChips extends HBox {
     small = yes;
     setSpacing(yes ? 3 : 8);
     for (ToggleButton chip : chips.values()) {
-      chip.getStyleClass().remove("small-chip");
-      if (yes) {
-        chip.getStyleClass().add("small-chip");
-      }
+      Styles.set(chip, "small-chip", yes);
     }
   }
 }

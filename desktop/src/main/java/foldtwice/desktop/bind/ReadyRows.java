@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.binding.Proof;
 import foldtwice.binding.Readiness;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -79,8 +80,8 @@ final class ReadyRows extends VBox {
     Outlook outlook = now.outlook(b);
     readiness.setText(stage(now, b, outlook));
     boolean proven = outlook.stage() == Readiness.PROVEN;
-    readiness.getStyleClass().removeAll("good", "costs");
-    readiness.getStyleClass().add(outlook.next().isPresent() ? "costs" : proven ? "good" : "label");
+    Styles.set(readiness, "costs", outlook.next().isPresent());
+    Styles.set(readiness, "good", outlook.next().isEmpty() && proven);
     if (Parts.hasKeys(rows)) {
       keysBack.run();
     }

@@ -4,6 +4,7 @@ import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Snapshot;
@@ -89,10 +90,7 @@ abstract sealed class RowCell extends TableCell<Row, Row> {
 
   /** Has a label in this style, and in no other of its own. */
   private static void style(Label label, String style) {
-    List<String> styles = List.of("label", style);
-    if (!label.getStyleClass().equals(styles)) {
-      label.getStyleClass().setAll(styles);
-    }
+    Styles.only(label, List.of("label", style));
   }
 
   private static HBox box(double gap, Node... nodes) {

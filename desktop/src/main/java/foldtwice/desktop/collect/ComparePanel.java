@@ -2,6 +2,7 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.WrappingCell;
 import foldtwice.desktop.session.Background;
 import foldtwice.desktop.session.Question;
@@ -132,10 +133,8 @@ final class ComparePanel extends VBox {
 
     private static void fill(Label label, Optional<RoutineRows.Row> row, boolean same) {
       label.setText(row.map(RoutineRows.Row::shown).orElse(""));
-      label.getStyleClass().removeAll("differs", "absent");
-      if (!same) {
-        label.getStyleClass().add(row.isPresent() ? "differs" : "absent");
-      }
+      Styles.set(label, "differs", !same && row.isPresent());
+      Styles.set(label, "absent", !same && row.isEmpty());
     }
   }
 }

@@ -1,6 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import foldtwice.outline.Outline;
@@ -146,10 +147,10 @@ sealed interface OutlineRow {
   /** Shows the line of a node as the row says: chosen, stood before, failed, marked. */
   static void restyle(Node node, OutlineRow row) {
     if (row instanceof Step step) {
-      style(node, "chosen", step.chosen());
-      style(node, "at", step.at());
-      style(node, "failed", step.failed());
-      style(node, "marked", step.wrong() > 0);
+      Styles.set(node, "chosen", step.chosen());
+      Styles.set(node, "at", step.at());
+      Styles.set(node, "failed", step.failed());
+      Styles.set(node, "marked", step.wrong() > 0);
     }
   }
 
@@ -196,19 +197,10 @@ sealed interface OutlineRow {
     box.setAlignment(Pos.CENTER_LEFT);
     box.setId("step-" + shown.number());
     box.getStyleClass().add("step-row");
-    style(box, "step-inside", shown.row().depth() > 0);
+    Styles.set(box, "step-inside", shown.row().depth() > 0);
     restyle(box, shown);
     VBox.setMargin(box, new Insets(0, 0, 0, shown.row().depth() * INDENT));
     return box;
-  }
-
-  private static void style(Node node, String style, boolean has) {
-    boolean had = node.getStyleClass().contains(style);
-    if (has && !had) {
-      node.getStyleClass().add(style);
-    } else if (had && !has) {
-      node.getStyleClass().remove(style);
-    }
   }
 
   private static Node slot(Slot slot) {
@@ -218,7 +210,7 @@ sealed interface OutlineRow {
     box.setAlignment(Pos.CENTER_LEFT);
     box.setId("slot-" + slot.number());
     box.getStyleClass().addAll("step-row", "step-slot");
-    style(box, "chosen", slot.chosen());
+    Styles.set(box, "chosen", slot.chosen());
     VBox.setMargin(
         box, new Insets(0, 0, 0, slot.depth() * INDENT + (slot.otherwise() ? 42 : INDENT + 42)));
     return box;

@@ -2,6 +2,7 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.outline.StepParts;
 import foldtwice.routine.Step;
 import foldtwice.routine.ValueException;
@@ -164,12 +165,8 @@ final class PartField extends VBox {
   private void say(Said said) {
     says.setText(said.text());
     says.setPrefWidth(said.text().length() * LETTER > WIDE ? WIDE : USE_COMPUTED_SIZE);
-    says.getStyleClass().removeAll("blocks", "soft");
-    says.getStyleClass().add(said.wrong() ? "blocks" : "soft");
-    field.getStyleClass().remove("wrong");
-    if (said.wrong()) {
-      field.getStyleClass().add("wrong");
-    }
+    Styles.one(says, said.wrong() ? "blocks" : "soft", List.of("blocks", "soft"));
+    Styles.set(field, "wrong", said.wrong());
   }
 
   private void offer() {

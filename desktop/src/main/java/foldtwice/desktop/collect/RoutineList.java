@@ -3,6 +3,7 @@ package foldtwice.desktop.collect;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -193,13 +194,12 @@ final class RoutineList extends VBox {
       setGraphic(null);
       setDisable(false);
       setPrefWidth(0); // as wide as the list, never wider
-      getStyleClass().remove("routine-heading");
+      Styles.set(this, "routine-heading", item instanceof Item.Heading);
       if (empty || item == null) {
         return;
       }
       switch (item) {
         case Item.Heading(String text) -> {
-          getStyleClass().add("routine-heading");
           setGraphic(Parts.label(text, "heading"));
           setDisable(true);
         }

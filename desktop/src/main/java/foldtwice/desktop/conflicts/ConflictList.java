@@ -5,6 +5,7 @@ import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -203,14 +204,13 @@ final class ConflictList extends ListView<ConflictList.Row> {
       super.updateItem(row, empty);
       setText(null);
       setGraphic(null);
-      getStyleClass().remove("group-heading");
+      Styles.set(this, "group-heading", row instanceof Row.Heading);
       setDisable(row instanceof Row.Heading);
       if (empty || row == null) {
         return;
       }
       switch (row) {
         case Row.Heading(String text, int count) -> {
-          getStyleClass().add("group-heading");
           setGraphic(
               new HBox(
                   8, Parts.label(text, "heading"), Parts.label(Integer.toString(count), "soft")));

@@ -1,6 +1,7 @@
 package foldtwice.desktop.frame;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.file.Keeping;
@@ -47,10 +48,7 @@ final class TroubleBar extends HBox {
     again.setManaged(failing);
     elsewhere.setVisible(session.mayWrite());
     elsewhere.setManaged(session.mayWrite());
-    getStyleClass().removeAll("trouble-blocks");
-    if (failing) {
-      getStyleClass().add("trouble-blocks");
-    }
+    Styles.set(this, "trouble-blocks", failing);
     setVisible(!trouble.isEmpty());
     setManaged(!trouble.isEmpty());
   }

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.effort.Payback;
@@ -178,7 +179,7 @@ final class ProcedurePane extends VBox {
                             c.byHand().map(EffortWords::span).orElse("?"),
                             c.aWeek().map(EffortWords::span).orElse("?")))
                 .orElse(Ui.text("payback.procedure.noparts")));
-    says.getStyleClass().setAll("label", c.missing() > 0 ? "costs" : "good");
+    Styles.only(says, List.of("label", c.missing() > 0 ? "costs" : "good"));
     if (other) {
       wrong.setText("");
       find.clear();

@@ -2,6 +2,7 @@ package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -346,7 +347,7 @@ public final class PlacesView extends BorderPane implements View {
     @Override
     protected void updateItem(Entry entry, boolean empty) {
       super.updateItem(entry, empty);
-      getStyleClass().remove("routine-heading");
+      Styles.set(this, "routine-heading", entry instanceof Entry.Heading);
       setGraphic(null);
       if (entry instanceof Entry.Heading(String text)) {
         setGraphic(Parts.label(text, "heading"));
@@ -367,11 +368,7 @@ public final class PlacesView extends BorderPane implements View {
                 case Entry.On(Surface s) -> s.name();
                 case Entry.Own o -> Ui.text("app.name");
               });
-      boolean heading = entry instanceof Entry.Heading;
-      setDisable(heading);
-      if (heading) {
-        getStyleClass().add("routine-heading");
-      }
+      setDisable(entry instanceof Entry.Heading);
     }
   }
 }

@@ -1,6 +1,7 @@
 package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.table.Row;
 import java.util.function.IntPredicate;
@@ -111,7 +112,7 @@ final class TextCell extends TableCell<Row, String> {
   @Override
   protected void updateItem(String text, boolean none) {
     super.updateItem(text, none);
-    getStyleClass().remove("faulty");
+    Styles.set(this, "faulty", false);
     Tips.on(this, none || isEditing() || text == null ? "" : text);
     if (none || isEditing()) {
       setText(null);

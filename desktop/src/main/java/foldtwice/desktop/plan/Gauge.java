@@ -1,10 +1,12 @@
 package foldtwice.desktop.plan;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.session.Ui;
 import foldtwice.plan.Plan;
 import foldtwice.plan.Planning;
 import foldtwice.words.EffortWords;
+import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -75,7 +77,7 @@ final class Gauge extends HBox {
                 plan.looked(),
                 plan.options())
             : Ui.text(Planning.proves() ? "plan.notyetproven" : "plan.unproven"));
-    proof.getStyleClass().setAll("label", plan.gap().isPresent() ? "good" : "costs");
+    Styles.only(proof, List.of("label", plan.gap().isPresent() ? "good" : "costs"));
     draw(plan.today(), plan.planned(), plan.bound().orElse(Double.NEGATIVE_INFINITY));
   }
 

@@ -2,6 +2,7 @@ package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.Corners;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
@@ -73,7 +74,7 @@ final class KeyboardView extends Pane {
               new Button(
                   cap.code() == KeyCode.SPACE ? "" : Legends.of(keymap.layout(), cap.code())));
       key.getStyleClass().setAll("key");
-      style(key, "word", key.getText().length() > 1);
+      Styles.set(key, "word", key.getText().length() > 1);
       key.setId("key-" + cap.code().code());
       key.setFocusTraversable(false);
       key.setTextOverrun(OverrunStyle.CLIP);
@@ -112,7 +113,7 @@ final class KeyboardView extends Pane {
     boolean narrow = step < KEY;
     for (Shape.Cap cap : keymap.station().shape().caps()) {
       Button key = keys.get(cap.code());
-      style(key, "narrow", narrow);
+      Styles.set(key, "narrow", narrow);
       double width = Math.floor(cap.width() * step - GAP);
       key.resizeRelocate(Math.floor(cap.x() * step), cap.y() * ROW, width, ROW - 3);
       ears.get(cap.code()).relocate(Math.floor(cap.x() * step) + width - 10, cap.y() * ROW + 1);
@@ -161,7 +162,7 @@ final class KeyboardView extends Pane {
     Resolver resolver = new Resolver(keymap);
     keys.forEach(
         (code, key) -> {
-          style(key, "held", isHeld(code, held) || isPressed(code));
+          Styles.set(key, "held", isHeld(code, held) || isPressed(code));
           Optional<Owner> owner =
               code.isModifier() ? Optional.empty() : owner(resolver, new Press(code, held));
           Polygon ear = ears.get(code);
@@ -178,9 +179,7 @@ final class KeyboardView extends Pane {
                             case Owner.Desktop d -> "ear-desktop-shape";
                           })
                   .orElse("ear-none");
-          if (!ear.getStyleClass().equals(List.of(shape))) {
-            ear.getStyleClass().setAll(shape);
-          }
+          Styles.only(ear, List.of(shape));
         });
   }
 
@@ -194,13 +193,5 @@ final class KeyboardView extends Pane {
       case Outcome.Typed t -> Optional.empty();
       case Outcome.Unclaimed u -> Optional.empty();
     };
-  }
-
-  private static void style(Button key, String style, boolean on) {
-    if (on && !key.getStyleClass().contains(style)) {
-      key.getStyleClass().add(style);
-    } else if (!on) {
-      key.getStyleClass().remove(style);
-    }
   }
 }

@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.PointerReader;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -236,10 +237,7 @@ final class Programs {
               Optional.ofNullable(now.library().applications().get(id)).stream()
                   .flatMap(a -> a.ways().stream())
                   .anyMatch(way -> way.needs().contains(Need.NEW_WINDOW)));
-          w.getStyleClass().remove("keys-here");
-          if (w.isFocusWithin()) {
-            w.getStyleClass().add("keys-here");
-          }
+          Styles.set(w, "keys-here", w.isFocusWithin());
         });
   }
 }
