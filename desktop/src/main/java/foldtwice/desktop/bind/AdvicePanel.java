@@ -134,15 +134,20 @@ final class AdvicePanel extends VBox {
             List.of(binding, trigger, new Question.Same(now.keymap())),
             () -> Advice.freeNear(now.subject(), binding, trigger, NEAR));
     if (isNew) {
-      near.getChildren().clear();
+      near.setVisible(false); // what is free there stands for the trigger of before
     }
   }
 
   private void showFree(List<Trigger.Keys> free) {
-    near.getChildren().setAll(free.stream().map(t -> nearCap(t, session.now().words())).toList());
-    if (free.isEmpty()) {
-      near.getChildren().setAll(Parts.label(Ui.text("sets.nonefree"), "soft"));
-    }
+    Words words = session.now().words();
+    Refill.with(
+        near,
+        free.stream().map(t -> List.of(t, words.trigger(t))).toList(),
+        () ->
+            free.isEmpty()
+                ? List.of(Parts.label(Ui.text("sets.nonefree"), "soft"))
+                : free.stream().map(t -> nearCap(t, words)).toList());
+    near.setVisible(true);
   }
 
   /** Free triggers that would suit the binding; they come when they are found. */

@@ -34,11 +34,17 @@ abstract sealed class RowCell extends TableCell<Row, Row> {
   /** Fills the cell. */
   abstract void fill(Row row, Words words);
 
-  /** Shows nothing. */
-  void clear() {
+  /** Shows nothing; the nodes stay, for the row that comes next. */
+  private void clear() {
     setText(null);
-    setGraphic(null);
+    see(false);
     Tips.on(this, "");
+  }
+
+  private void see(boolean is) {
+    if (getGraphic() != null) {
+      getGraphic().setVisible(is);
+    }
   }
 
   /** What moment it is shown at. */
@@ -61,12 +67,14 @@ abstract sealed class RowCell extends TableCell<Row, Row> {
     filled = row;
     by = layout;
     fill(row, shown.get().words());
+    see(true);
   }
 
   /** Something else than the row was told anew. */
   final void again() {
     if (filled != null) {
       fill(filled, shown.get().words());
+      see(true);
     }
   }
 

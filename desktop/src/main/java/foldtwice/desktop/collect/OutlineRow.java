@@ -2,14 +2,12 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Styles;
-import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import foldtwice.outline.Outline;
 import foldtwice.reading.Mark;
 import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
 import foldtwice.run.Trace;
-import foldtwice.words.StepWords;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -30,7 +28,6 @@ import javafx.scene.layout.VBox;
 sealed interface OutlineRow {
 
   double INDENT = 24;
-  double VERB = 86;
 
   /** The number of the line it is, or of the one that would be put there. */
   String number();
@@ -161,46 +158,11 @@ sealed interface OutlineRow {
    */
   static Node node(OutlineRow row, List<String> reads, OutlineView.Actions actions) {
     return switch (row) {
-      case Step step -> line(step, reads.getFirst(), reads.getLast());
+      case Step step -> new LineNode(step, reads);
       case Wrong(Mark mark, int place, int depth) -> mark(mark, depth, actions);
       case Failed(String says, int depth) -> failed(says, depth);
       case Slot slot -> slot(slot);
     };
-  }
-
-  private static Node line(Step shown, String says, String comesTo) {
-    Line line = shown.row().line();
-    Label number = Parts.label(shown.number(), "mono", "soft", "step-number");
-    number.setMinWidth(34);
-    Label verb = Parts.label(StepWords.verb(line.step()), "strong");
-    verb.setMinWidth(VERB);
-    verb.setPrefWidth(VERB);
-    Node text = StepText.of(says);
-    HBox.setHgrow(text, Priority.ALWAYS);
-    HBox box = new HBox(8, number, verb, text);
-    if (!comesTo.isEmpty()) {
-      Label preview = Parts.label(comesTo, "mono", "soft");
-      Tips.on(preview, Ui.text("collect.preview"));
-      preview.setMinWidth(0);
-      preview.setMaxWidth(190);
-      box.getChildren().add(preview);
-    }
-    if (!line.comment().isEmpty()) {
-      Label comment = Parts.label(line.comment(), "soft", "step-comment");
-      comment.setMinWidth(0);
-      box.getChildren().add(comment);
-    }
-    if (!line.on()) {
-      box.getStyleClass().add("step-off");
-      box.getChildren().add(Parts.label(Ui.text("collect.off"), "soft", "small"));
-    }
-    box.setAlignment(Pos.CENTER_LEFT);
-    box.setId("step-" + shown.number());
-    box.getStyleClass().add("step-row");
-    Styles.set(box, "step-inside", shown.row().depth() > 0);
-    restyle(box, shown);
-    VBox.setMargin(box, new Insets(0, 0, 0, shown.row().depth() * INDENT));
-    return box;
   }
 
   private static Node slot(Slot slot) {

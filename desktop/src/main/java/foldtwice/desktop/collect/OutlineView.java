@@ -2,6 +2,7 @@ package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Children;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Known;
 import foldtwice.outline.Outline;
@@ -15,9 +16,7 @@ import foldtwice.run.Trace;
 import foldtwice.trigger.Layout;
 import foldtwice.words.Words;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -82,10 +81,7 @@ final class OutlineView extends VBox {
   private List<String> chosen = List.of();
   private List<NativeCommand> named = List.of();
   private Optional<Node> namesakes = Optional.empty();
-  private Map<Object, Made> nodes = new HashMap<>();
-
-  /** The node of a row, and what that reads as. */
-  private record Made(Node node, List<String> reads) {}
+  private final RowNodes nodes;
 
   /** The first row that is there, and how many are. */
   private int from;
@@ -98,6 +94,7 @@ final class OutlineView extends VBox {
     this.actions = actions;
     this.editor = new StepEditor(actions, layout);
     this.several = new SeveralBar(actions);
+    this.nodes = new RowNodes(actions);
     setId("outline");
     getStyleClass().add("outline");
     setFocusTraversable(true);
@@ -162,38 +159,23 @@ final class OutlineView extends VBox {
     from = Math.clamp(from, 0, rows.size() - most);
     filled = most;
     List<Node> wanted = new ArrayList<>();
-    Map<Object, Made> next = new HashMap<>();
     above.setMinHeight(from * ROW_HEIGHT);
     below.setMinHeight((rows.size() - from - most) * ROW_HEIGHT);
     wanted.add(above);
     int last = lastChosen();
+    List<Node> there = nodes.show(rows.subList(from, from + most), shown, words, getChildren());
     for (int i = from; i < from + most; i++) {
-      OutlineRow row = rows.get(i);
-      Object key = OutlineRow.key(row);
-      Made made = nodes.get(key);
-      List<String> reads = OutlineRow.reads(row, shown, words);
-      if (made == null || !made.reads().equals(reads)) {
-        made = new Made(OutlineRow.node(row, reads, actions), reads);
-      }
-      OutlineRow.restyle(made.node(), row);
-      next.put(key, made);
-      wanted.add(made.node());
+      wanted.add(there.get(i - from));
       if (i == last) {
-        open(row, wanted);
+        open(rows.get(i), wanted);
       }
     }
     wanted.add(below);
-    nodes = next;
     if (rows.isEmpty()) {
       wanted.add(Parts.wrapped(Ui.text("collect.nosteps"), "soft"));
     }
     Children.follow(
         getChildren(), wanted, n -> n.equals(editor) || n.equals(several) ? OPEN_WEIGHT : 1);
-  }
-
-  private Node nodeOf(OutlineRow row) {
-    Made made = nodes.get(OutlineRow.key(row));
-    return made == null ? null : made.node();
   }
 
   private int lastChosen() {
@@ -268,7 +250,7 @@ final class OutlineView extends VBox {
       return rows.size() - (int) ((getHeight() - top) / ROW_HEIGHT);
     }
     for (int i = from; i < Math.min(from + filled, rows.size()); i++) {
-      Node node = nodeOf(rows.get(i));
+      Node node = nodes.of(rows.get(i));
       if (node != null && node.getBoundsInParent().getMaxY() > top) {
         return i;
       }
@@ -290,7 +272,7 @@ final class OutlineView extends VBox {
           from = Math.clamp(i - spare(), 0, Math.max(0, rows.size() - most()));
           fill();
         }
-        return Optional.ofNullable(nodeOf(rows.get(i)));
+        return Optional.ofNullable(nodes.of(rows.get(i)));
       }
     }
     return Optional.empty();
@@ -317,7 +299,7 @@ final class OutlineView extends VBox {
       node = node.getParent();
     }
     for (int i = from; node != null && i < Math.min(from + filled, rows.size()); i++) {
-      if (node.equals(nodeOf(rows.get(i)))) {
+      if (node.equals(nodes.of(rows.get(i)))) {
         return Optional.of(rows.get(i));
       }
     }
@@ -378,8 +360,8 @@ final class OutlineView extends VBox {
   }
 
   private void dropHere(Object target) {
-    nodes.values().forEach(n -> n.node().getStyleClass().remove("drop-here"));
-    rowAt(target).map(this::nodeOf).ifPresent(n -> n.getStyleClass().add("drop-here"));
+    Node over = rowAt(target).map(nodes::of).orElse(null);
+    nodes.all().forEach(n -> Styles.set(n, "drop-here", n.equals(over)));
   }
 
   // keys

@@ -19,16 +19,16 @@ final class StepText {
 
   private StepText() {}
 
-  /** What a step says after its verb, insertions as chips. */
-  static Node of(String rest) {
+  /** Where what a step says stands; nothing yet. */
+  static TextFlow flow() {
     TextFlow flow = new TextFlow();
     flow.getStyleClass().add("step-text");
     flow.setMinWidth(0);
-    parts(rest).forEach(flow.getChildren()::add);
     return flow;
   }
 
-  private static List<Node> parts(String text) {
+  /** What a step says after its verb, insertions as chips. */
+  static List<Node> parts(String text) {
     List<Node> parts = new ArrayList<>();
     int from = 0;
     for (int open = text.indexOf('\u2039'); open >= 0; open = text.indexOf('\u2039', from)) {
