@@ -19,6 +19,7 @@ import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Press;
 import foldtwice.trigger.Trigger;
+import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -417,10 +418,8 @@ class ListenTest {
   @Test
   void keysAreFreeWhenTheParentIsSilent() throws Exception {
     Process listener = listener();
-    var in = listener.outputWriter();
-    in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\ndone\n");
-    in.flush();
-    Desktop.await("the key to be caught", () -> !desktop.isFree(EVERYWHERE));
+    PrintWriter in = new PrintWriter(listener.outputWriter());
+    catches(in);
     Desktop.await("free keys", () -> desktop.isFree(EVERYWHERE));
     assertThat(listener.waitFor()).isZero();
   }
@@ -429,12 +428,23 @@ class ListenTest {
   @Test
   void keysAreFreeWhenTheParentDies() throws Exception {
     Process listener = listener();
-    var in = listener.outputWriter();
-    in.write("everywhere KeyU:" + EVERYWHERE.held().bits() + "\ndone\n");
-    in.flush();
-    Desktop.await("the key to be caught", () -> !desktop.isFree(EVERYWHERE));
+    PrintWriter in = new PrintWriter(listener.outputWriter());
+    catches(in);
     in.close();
     Desktop.await("free keys", () -> desktop.isFree(EVERYWHERE));
+  }
+
+  /** Has a listener catch a key, and is heard by it until the key is caught. */
+  private static void catches(PrintWriter in) throws InterruptedException {
+    in.println("everywhere KeyU:" + EVERYWHERE.held().bits());
+    in.println("done");
+    Desktop.await(
+        "the key to be caught",
+        () -> {
+          in.println("alive");
+          in.flush();
+          return !desktop.isFree(EVERYWHERE);
+        });
   }
 
   private static Process listener() throws Exception {
