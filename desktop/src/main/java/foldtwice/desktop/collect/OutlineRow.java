@@ -66,6 +66,11 @@ sealed interface OutlineRow {
   record Slot(String number, int depth, boolean otherwise, boolean taken, boolean chosen)
       implements OutlineRow {}
 
+  /** True for what the keys can stand on: a line, or a place that has none yet. */
+  static boolean canBeChosen(OutlineRow row) {
+    return row instanceof Step || (row instanceof Slot s && !s.taken());
+  }
+
   /** The rows of a macro. */
   static List<OutlineRow> of(
       List<Line> steps,

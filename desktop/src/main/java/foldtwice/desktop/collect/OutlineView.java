@@ -18,6 +18,7 @@ import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.geometry.Insets;
@@ -82,6 +83,7 @@ final class OutlineView extends VBox {
   private List<NativeCommand> named = List.of();
   private Optional<Node> namesakes = Optional.empty();
   private final RowNodes nodes;
+  private final OutlineKeys keys;
 
   /** The first row that is there, and how many are. */
   private int from;
@@ -95,12 +97,13 @@ final class OutlineView extends VBox {
     this.editor = new StepEditor(actions, layout);
     this.several = new SeveralBar(actions);
     this.nodes = new RowNodes(actions);
+    this.keys = new OutlineKeys(actions, () -> rows, () -> chosen, this::edit);
     setId("outline");
     getStyleClass().add("outline");
     setFocusTraversable(true);
     setAccessibleText(Ui.text("collect.steps"));
-    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-    addEventHandler(KeyEvent.KEY_TYPED, this::typed);
+    addEventHandler(KeyEvent.KEY_PRESSED, e -> ifMine(e, keys::pressed));
+    addEventHandler(KeyEvent.KEY_TYPED, e -> ifMine(e, keys::typed));
     addEventHandler(MouseEvent.MOUSE_CLICKED, this::clicked);
     drags();
   }
@@ -308,22 +311,19 @@ final class OutlineView extends VBox {
 
   private void clicked(MouseEvent e) {
     rowAt(e.getTarget())
-        .filter(OutlineView::canBeChosen)
+        .filter(OutlineRow::canBeChosen)
         .ifPresent(
             row -> {
               requestFocus();
-              if (e.isShiftDown()) {
-                extendTo(row.number());
-              } else if (e.isShortcutDown()) {
-                toggle(row.number());
-              } else {
-                actions.chooseStep(row.number());
-              }
+              keys.clicked(e, row.number());
             });
   }
 
-  private static boolean canBeChosen(OutlineRow row) {
-    return row instanceof OutlineRow.Step || (row instanceof OutlineRow.Slot s && !s.taken());
+  /** What is typed into the fields of a step is theirs. */
+  private void ifMine(KeyEvent e, Consumer<KeyEvent> does) {
+    if (equals(e.getTarget())) {
+      does.accept(e);
+    }
   }
 
   private void drags() {
@@ -364,131 +364,10 @@ final class OutlineView extends VBox {
     nodes.all().forEach(n -> Styles.set(n, "drop-here", n.equals(over)));
   }
 
-  // keys
-
   /** Puts the keys into the first part of the chosen step. */
   void edit() {
     if (getChildren().contains(editor)) {
       editor.edit();
     }
-  }
-
-  /** Arrow keys go through the lines, with Shift they choose more, with Alt they move them. */
-  private void key(KeyEvent e) {
-    if (e.getTarget() != this) {
-      return;
-    }
-    boolean taken = true;
-    switch (e.getCode()) {
-      case UP -> step(e, StepEditor.Action.UP, -1);
-      case DOWN -> step(e, StepEditor.Action.DOWN, 1);
-      case HOME -> taken = end(0);
-      case END -> taken = end(numbers().size() - 1);
-      case RIGHT -> taken = act(e.isAltDown(), StepEditor.Action.IN);
-      case LEFT -> taken = act(e.isAltDown(), StepEditor.Action.OUT);
-      case DELETE -> actions.act(StepEditor.Action.REMOVE);
-      case SPACE -> actions.act(StepEditor.Action.SWITCH);
-      case ENTER -> edit();
-      case ESCAPE -> taken = alone();
-      case A -> taken = shortcut(e, this::chooseAll);
-      case C -> taken = shortcut(e, () -> actions.toClipboard(false));
-      case X -> taken = shortcut(e, () -> actions.toClipboard(true));
-      case V -> taken = shortcut(e, actions::fromClipboard);
-      default -> taken = false;
-    }
-    if (taken) {
-      e.consume();
-    }
-  }
-
-  /** A letter typed on the lines begins a step after the chosen one. */
-  private void typed(KeyEvent e) {
-    String letter = e.getCharacter();
-    boolean plain = !e.isControlDown() && !e.isAltDown() && !e.isMetaDown();
-    boolean begins = letter.length() == 1 && Character.isLetterOrDigit(letter.charAt(0));
-    if (e.getTarget() == this && plain && begins) {
-      e.consume();
-      actions.beginStep(letter);
-    }
-  }
-
-  private static boolean shortcut(KeyEvent e, Runnable action) {
-    boolean it = e.isShortcutDown() && !e.isShiftDown() && !e.isAltDown();
-    if (it) {
-      action.run();
-    }
-    return it;
-  }
-
-  private boolean act(boolean it, StepEditor.Action action) {
-    if (it) {
-      actions.act(action);
-    }
-    return it;
-  }
-
-  private boolean end(int at) {
-    List<String> numbers = numbers();
-    if (!numbers.isEmpty()) {
-      actions.chooseStep(numbers.get(at));
-    }
-    return true;
-  }
-
-  private boolean alone() {
-    boolean several = chosen.size() > 1;
-    if (several) {
-      actions.chooseStep(chosen.getLast());
-    }
-    return several;
-  }
-
-  private List<String> numbers() {
-    return rows.stream().filter(OutlineView::canBeChosen).map(OutlineRow::number).toList();
-  }
-
-  private void chooseAll() {
-    actions.chooseSteps(
-        rows.stream().filter(r -> r instanceof OutlineRow.Step).map(OutlineRow::number).toList());
-  }
-
-  private void step(KeyEvent e, StepEditor.Action action, int by) {
-    if (e.isAltDown()) {
-      actions.act(action);
-      return;
-    }
-    List<String> numbers = numbers();
-    if (numbers.isEmpty()) {
-      return;
-    }
-    int at = chosen.isEmpty() ? -1 : numbers.indexOf(chosen.getLast());
-    String next = numbers.get(Math.clamp(at + by, 0, numbers.size() - 1));
-    if (e.isShiftDown()) {
-      extendTo(next);
-    } else {
-      actions.chooseStep(next);
-    }
-  }
-
-  /** All from the one that was chosen first to this one. */
-  private void extendTo(String number) {
-    List<String> numbers = numbers();
-    int first = chosen.isEmpty() ? -1 : numbers.indexOf(chosen.getFirst());
-    int last = numbers.indexOf(number);
-    if (first < 0 || last < 0) {
-      actions.chooseStep(number);
-      return;
-    }
-    List<String> all =
-        new ArrayList<>(numbers.subList(Math.min(first, last), Math.max(first, last) + 1));
-    actions.chooseSteps(first <= last ? all : all.reversed());
-  }
-
-  private void toggle(String number) {
-    List<String> all = new ArrayList<>(chosen);
-    if (!all.remove(number)) {
-      all.add(number);
-    }
-    actions.chooseSteps(all);
   }
 }
