@@ -22,6 +22,7 @@ import foldtwice.place.Place;
 import foldtwice.place.Station;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
+import foldtwice.routine.Condition;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Head;
 import foldtwice.routine.Kind;
@@ -183,9 +184,10 @@ class EditorTest {
                 "endless",
                 app,
                 List.of(),
-                new Step.Repeat(
-                    ExprNotation.read("1000"),
-                    List.of(new Line(new Step.TypeText(new Template("x")))))),
+                // While it types, the modifiers of the stop may end it before its key does.
+                new Step.TypeText(new Template("xxx")),
+                new Step.WaitUntil(new Condition.DialogOpen("Never"), ExprNotation.read("60")),
+                new Step.TypeText(new Template("y"))),
             2));
     edits.add(put("b1", "upper", new Place.Whole(app), "Ctrl+J", Map.of()));
     edits.add(
