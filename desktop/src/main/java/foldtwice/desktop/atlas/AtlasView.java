@@ -59,7 +59,7 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
   static final String BINDING = "fold-twice/binding/";
 
   private final Session session;
-  private final ComboBox<Optional<Place>> places = Skins.on(new ComboBox<>());
+  private final ComboBox<Optional<Place>> places = new ComboBox<>();
   private final Map<Modifiers, ToggleButton> holding = new LinkedHashMap<>();
   private final KeyBoard keys = new KeyBoard(this);
   private final StoryPane story;

@@ -52,9 +52,9 @@ public final class BeginPane extends HBox {
   private final Choice choice;
   private final Path folder;
   private final TextField name = Skins.on(new TextField());
-  private final ComboBox<String> layout = Skins.on(new ComboBox<>());
-  private final ComboBox<Shape> shape = Skins.on(new ComboBox<>());
-  private final ComboBox<Desktops.Kind> desktop = Skins.on(new ComboBox<>());
+  private final ComboBox<String> layout = new ComboBox<>();
+  private final ComboBox<Shape> shape = new ComboBox<>();
+  private final ComboBox<Desktops.Kind> desktop = new ComboBox<>();
   private final Label file = Parts.wrapped("", "soft");
   private final Label refused = Parts.wrapped("", "blocks");
   private final Button begin = Parts.button("begin", Ui.text("begin.begin"), this::begin, "main");

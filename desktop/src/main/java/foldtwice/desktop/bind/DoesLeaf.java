@@ -51,7 +51,7 @@ final class DoesLeaf extends Leaf {
   private final Several several;
   private final UsesField uses = new UsesField("uses", this::keepUses);
   private final Consumer<Binding> onAdd;
-  private final ComboBox<Routine> routine = Skins.on(new ComboBox<>());
+  private final ComboBox<Routine> routine = new ComboBox<>();
   private final Label kind = Parts.wrapped("", "soft");
   private final VBox arguments = new VBox(6);
   private final Label acts = Parts.wrapped("");
@@ -61,7 +61,7 @@ final class DoesLeaf extends Leaf {
   private final HBox sightRow = Parts.fact(Ui.text("does.sight"), sight);
   private final HBox here = Parts.fact(Ui.text("does.here"), hinders);
   private final Button opposite;
-  private final ComboBox<Optional<Manner.Asking>> asks = Skins.on(new ComboBox<>());
+  private final ComboBox<Optional<Manner.Asking>> asks = new ComboBox<>();
   private final HBox asksRow;
   private Binding binding;
   private Routine shown;
@@ -261,7 +261,7 @@ final class DoesLeaf extends Leaf {
   }
 
   private Node choice(Parameter p, List<String> options, Value value) {
-    ComboBox<String> box = Skins.on(new ComboBox<>());
+    ComboBox<String> box = new ComboBox<>();
     box.setId("arg-" + p.name());
     box.getItems().setAll(options);
     box.setValue(value.shown());

@@ -37,7 +37,7 @@ final class FamilyMembers extends Leaf {
   private final Session session;
   private final Runnable onChanged;
   private final TextField name = Skins.on(new TextField());
-  private final ComboBox<Parameter> parameter = Skins.on(new ComboBox<>());
+  private final ComboBox<Parameter> parameter = new ComboBox<>();
   private final HBox parameterRow;
   private final VBox values = new VBox(4);
   private final VBox there = new VBox(3);

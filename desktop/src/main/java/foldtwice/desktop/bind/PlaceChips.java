@@ -25,7 +25,7 @@ final class PlaceChips extends HBox {
 
   private final Runnable onChosen;
   private final Map<String, ToggleButton> chips = new LinkedHashMap<>();
-  private final ComboBox<String> list = Skins.on(new ComboBox<>());
+  private final ComboBox<String> list = new ComboBox<>();
   private Map<String, String> names = Map.of();
   private String chosen = "";
   private boolean small;

@@ -3,7 +3,6 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Fitting;
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -32,9 +31,9 @@ final class WhereRows extends VBox {
 
   private final Session session;
   private final Several several;
-  private final ComboBox<Place> where = Skins.on(new ComboBox<>());
-  private final ComboBox<WayIn> ways = Skins.on(new ComboBox<>());
-  private final ComboBox<Integer> rates = Skins.on(new ComboBox<>());
+  private final ComboBox<Place> where = new ComboBox<>();
+  private final ComboBox<WayIn> ways = new ComboBox<>();
+  private final ComboBox<Integer> rates = new ComboBox<>();
   private final HBox wayRow;
   private final HBox rateRow;
   private Binding binding;

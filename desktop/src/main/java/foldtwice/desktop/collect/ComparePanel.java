@@ -33,8 +33,8 @@ final class ComparePanel extends VBox {
   private final Question<List<Comparison.Pair<RoutineRows.Row>>> question;
   private final Label count = Parts.label("", "soft");
   private final ListView<Comparison.Pair<RoutineRows.Row>> rows = new ListView<>();
-  private final ComboBox<State> left = Skins.on(new ComboBox<>());
-  private final ComboBox<State> right = Skins.on(new ComboBox<>());
+  private final ComboBox<State> left = new ComboBox<>();
+  private final ComboBox<State> right = new ComboBox<>();
 
   /**
    * @param states what can be held against each other, the one in view first, then the nearest

@@ -53,7 +53,7 @@ final class Namesakes extends VBox {
     Label path = Parts.wrapped(String.join(" \u203a ", command.menuPath()));
     path.setMinWidth(110);
     path.setPrefWidth(150);
-    ComboBox<Choice> choice = Skins.on(new ComboBox<>());
+    ComboBox<Choice> choice = new ComboBox<>();
     choice.setId("found-" + command.id());
     choice.getItems().setAll(Choice.values());
     choice.setValue(Choice.of(command.finding()));

@@ -122,7 +122,7 @@ final class NeedsRows extends VBox {
   /** A choice of a value. */
   static <T> ComboBox<T> choice(
       String id, T[] values, T now, Function<T, String> words, Consumer<T> onChosen) {
-    ComboBox<T> box = Skins.on(new ComboBox<>());
+    ComboBox<T> box = new ComboBox<>();
     box.setId(id);
     box.getItems().setAll(values);
     Parts.shows(box, words);

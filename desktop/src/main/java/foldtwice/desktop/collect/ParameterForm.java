@@ -32,7 +32,7 @@ final class ParameterForm extends VBox {
     void leave();
   }
 
-  private final ComboBox<Sort> sort = Skins.on(new ComboBox<>());
+  private final ComboBox<Sort> sort = new ComboBox<>();
   private final Map<String, TextField> fields = new LinkedHashMap<>();
   private final VBox rows = new VBox(4);
   private final VBox more = new VBox(4);

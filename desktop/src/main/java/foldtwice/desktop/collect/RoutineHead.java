@@ -34,12 +34,12 @@ final class RoutineHead extends VBox {
   private final Chosen chosen;
   private final TextField name = Skins.on(new TextField());
   private final Label about = Parts.wrapped("", "soft");
-  private final ComboBox<Binding> with = Skins.on(new ComboBox<>());
+  private final ComboBox<Binding> with = new ComboBox<>();
   private final Button run;
   private final Button unfold;
   private String named = "";
   private boolean typingName;
-  private final ComboBox<Application> program = Skins.on(new ComboBox<>());
+  private final ComboBox<Application> program = new ComboBox<>();
   private boolean filling;
 
   RoutineHead(Chosen chosen, Going going, Acts<CollectView> acts) {

@@ -75,7 +75,7 @@ final class RoutineList extends VBox {
   }
 
   private <T> ComboBox<T> chooser(String id, T[] values) {
-    ComboBox<T> box = Skins.on(new ComboBox<>());
+    ComboBox<T> box = new ComboBox<>();
     box.setId(id);
     box.getItems().setAll(values);
     box.setValue(values[0]);

@@ -1,7 +1,6 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
@@ -40,7 +39,7 @@ final class SourcePane extends VBox {
   private final SourceEditor editor = new SourceEditor(this::changed, this::offers);
   private final VBox says = new VBox(6);
   private Routine routine;
-  private final ComboBox<Routine.Stored.Language> language = Skins.on(new ComboBox<>());
+  private final ComboBox<Routine.Stored.Language> language = new ComboBox<>();
   private final HBox languageRow;
   private boolean filling;
   private Optional<Trace.Broke> broken = Optional.empty();

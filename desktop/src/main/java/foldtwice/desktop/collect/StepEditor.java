@@ -207,7 +207,7 @@ final class StepEditor extends VBox implements PartField.Host {
     Node input;
     Node named;
     if (!part.options().isEmpty()) {
-      ComboBox<String> box = Skins.on(new ComboBox<>());
+      ComboBox<String> box = new ComboBox<>();
       box.getItems().setAll(part.options());
       box.setValue(part.text());
       box.setId(id);

@@ -33,7 +33,7 @@ final class Strip extends HBox {
   /** Below this width what can be guessed is left out. */
   private static final double NARROW = 1150;
 
-  private final ComboBox<Station> station = Skins.on(new ComboBox<>());
+  private final ComboBox<Station> station = new ComboBox<>();
   private final MenuButton library = Skins.on(new MenuButton());
   private final Button undo;
   private final Button redo;

@@ -29,7 +29,7 @@ final class OnSheet extends VBox {
   private static final int MOST = 12;
 
   private final Going going;
-  private final ComboBox<Paper> paper = Skins.on(new ComboBox<>());
+  private final ComboBox<Paper> paper = new ComboBox<>();
   private final CheckBox natives = Skins.on(new CheckBox(Ui.text("sheets.natives")));
   private final CheckBox all = Skins.on(new CheckBox(Ui.text("sheets.all")));
   private final VBox told = new VBox(5);

@@ -76,7 +76,7 @@ public final class LiveView extends BorderPane implements View {
   private final Label reach = Parts.wrapped("", "soft");
   private final Label listening = Parts.wrapped("", "soft");
   private final Label wrongKeys = Parts.wrapped("", "blocks");
-  private final ComboBox<Routine> routines = Skins.on(new ComboBox<>());
+  private final ComboBox<Routine> routines = new ComboBox<>();
   private final ReadCard reading;
   private final FiredCard fired;
   private final BorderPane right = new BorderPane();

@@ -34,7 +34,7 @@ final class ReadCard extends VBox {
   private final Label conflicts = Parts.wrapped("", "costs");
   private final ListView<Proposal.Difference> differences = new ListView<>();
   private final CheckBox without = Skins.on(new CheckBox(Ui.text("live.without")));
-  private final ComboBox<Survey.Item> dialogs = Skins.on(new ComboBox<>());
+  private final ComboBox<Survey.Item> dialogs = new ComboBox<>();
   private final List<List<String>> opened = new ArrayList<>();
   private Optional<Live.Running> running = Optional.empty();
   private Optional<LiveReading> read = Optional.empty();

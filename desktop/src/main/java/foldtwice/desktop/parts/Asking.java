@@ -111,13 +111,13 @@ public final class Asking extends VBox {
     Control made =
         switch (asked.kind()) {
           case Kind.Choice(var options) -> {
-            ComboBox<String> box = Skins.on(new ComboBox<>());
+            ComboBox<String> box = new ComboBox<>();
             box.getItems().setAll(options);
             box.setValue(asked.otherwise().shown());
             yield box;
           }
           case Kind k when !asked.offered().isEmpty() -> {
-            ComboBox<String> box = Skins.on(new ComboBox<>());
+            ComboBox<String> box = new ComboBox<>();
             box.setEditable(true);
             box.getItems().setAll(asked.offered().stream().map(Value::shown).toList());
             box.getEditor().setText(asked.otherwise().shown());

@@ -33,7 +33,7 @@ public final class GestureForm extends VBox {
           Direction.UP_LEFT, "\u2196");
 
   private final List<Direction> drawn = new ArrayList<>();
-  private final ComboBox<Trigger.PointerButton> button = Skins.on(new ComboBox<>());
+  private final ComboBox<Trigger.PointerButton> button = new ComboBox<>();
   private final Label says = Parts.wrapped(Ui.text("picker.gesture.hint"), "soft");
   private final Button take;
   private final Function<Trigger, String> words;

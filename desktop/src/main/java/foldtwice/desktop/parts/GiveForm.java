@@ -43,9 +43,9 @@ public final class GiveForm extends VBox {
   private final VBox does = new VBox(3);
   private final RoutineField routines =
       new RoutineField("give-routine", Ui.text("give.routine"), this::named, this::offerPlaces);
-  private final ComboBox<Place> places = Skins.on(new ComboBox<>());
+  private final ComboBox<Place> places = new ComboBox<>();
   private final Map<What, ToggleButton> chips;
-  private final ComboBox<Application> program = Skins.on(new ComboBox<>());
+  private final ComboBox<Application> program = new ComboBox<>();
   private final TextField text = Skins.on(new TextField());
   private final StackPane given = new StackPane();
   private What what = What.ROUTINE;

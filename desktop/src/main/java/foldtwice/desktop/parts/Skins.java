@@ -2,7 +2,6 @@ package foldtwice.desktop.parts;
 
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -14,7 +13,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.skin.ButtonSkin;
 import javafx.scene.control.skin.CheckBoxSkin;
-import javafx.scene.control.skin.ComboBoxListViewSkin;
 import javafx.scene.control.skin.LabelSkin;
 import javafx.scene.control.skin.ListCellSkin;
 import javafx.scene.control.skin.MenuButtonSkin;
@@ -26,7 +24,8 @@ import javafx.scene.control.skin.ToggleButtonSkin;
 /**
  * Gives controls the skins they would get anyway, before they are in a scene. One that comes
  * without is matched with all styles, given its skin, and matched again with all that is in it:
- * that took a third more.
+ * that took a third more. Not for boxes one chooses from: it is their skin that tells what is
+ * chosen, also when it is told to show something.
  */
 public final class Skins {
 
@@ -49,7 +48,6 @@ public final class Skins {
       case MenuButton button -> new MenuButtonSkin(button);
       case TextField field -> new TextFieldSkin(field);
       case TextArea area -> new TextAreaSkin(area);
-      case ComboBox<?> box -> new ComboBoxListViewSkin<>(box);
       case ListCell<?> cell -> new ListCellSkin<>(cell);
       case TableCell<?, ?> cell -> new TableCellSkin<>(cell);
       default -> throw new IllegalArgumentException("no skin is known for " + control.getClass());

@@ -1,7 +1,6 @@
 package foldtwice.desktop.payback;
 
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
@@ -81,7 +80,7 @@ public final class PaybackView extends BorderPane implements View {
   private final Exercise exercise;
   private final Practice practice;
   private final ProcedurePane procedure;
-  private final ComboBox<String> skill = Skins.on(new ComboBox<>());
+  private final ComboBox<String> skill = new ComboBox<>();
   private final Map<Entry.By, ToggleButton> chips;
   private final Question<Payback> working;
   private final StackPane whole = new StackPane();

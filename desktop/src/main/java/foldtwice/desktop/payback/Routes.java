@@ -45,7 +45,7 @@ final class Routes extends VBox {
   private final Session session;
   private final Going going;
   private final Outlays outlays;
-  private final ComboBox<Payback.Row> which = Skins.on(new ComboBox<>());
+  private final ComboBox<Payback.Row> which = new ComboBox<>();
   private final VBox bars = new VBox(6);
   private final Label saves = Parts.label("", "good");
   private final Label name = Parts.label("", "title");

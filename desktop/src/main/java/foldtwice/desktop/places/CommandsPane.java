@@ -38,7 +38,7 @@ final class CommandsPane extends VBox {
   private final Label none = Parts.label("", "soft");
   private final TableView<NativeCommand> commands = new TableView<>();
   private final CommandPane command;
-  private final ComboBox<String> group = Skins.on(new ComboBox<>());
+  private final ComboBox<String> group = new ComboBox<>();
   private final Session session;
   private Application application;
   private CommandNames names;

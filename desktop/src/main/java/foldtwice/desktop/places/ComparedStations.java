@@ -1,7 +1,6 @@
 package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
@@ -27,7 +26,7 @@ final class ComparedStations extends VBox {
     setId("compared-stations");
     List<Station> others =
         library.stations().values().stream().filter(s -> !s.id().equals(here.id())).toList();
-    ComboBox<Station> other = Skins.on(new ComboBox<>());
+    ComboBox<Station> other = new ComboBox<>();
     other.setId("compare-station");
     other.setAccessibleText(Ui.text("places.compare"));
     Parts.shows(other, Station::name);

@@ -51,7 +51,7 @@ final class DevicePane extends VBox {
   private final GiveForm give;
   private final KeysField sends;
   private final FlowPane pool = new FlowPane(5, 4);
-  private final ComboBox<Page> turns = Skins.on(new ComboBox<>());
+  private final ComboBox<Page> turns = new ComboBox<>();
   private final Button alone;
   private final VBox itself;
   private Device device;

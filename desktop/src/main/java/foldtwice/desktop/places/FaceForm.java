@@ -30,7 +30,7 @@ final class FaceForm extends VBox {
   private final Session session;
   private final Consumer<Face> onChanged;
   private final TextField label = Skins.on(new TextField());
-  private final ComboBox<String> colour = Skins.on(new ComboBox<>());
+  private final ComboBox<String> colour = new ComboBox<>();
   private final TextField search = Skins.on(new TextField());
   private final FlowPane icons = new FlowPane(4, 4);
   private final Label wrong = Parts.wrapped("", "blocks");

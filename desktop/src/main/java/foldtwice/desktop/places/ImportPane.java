@@ -235,7 +235,7 @@ final class ImportPane extends VBox {
     List<String> headings = new ArrayList<>(List.of(Ui.text("import.nocolumn")));
     headings.addAll(table.headings());
     for (Column c : Column.values()) {
-      ComboBox<String> box = Skins.on(new ComboBox<>());
+      ComboBox<String> box = new ComboBox<>();
       box.setId("column-" + c.name().toLowerCase(Locale.ROOT));
       box.getItems().setAll(headings);
       box.getSelectionModel().select(mapping.containsKey(c) ? mapping.get(c) + 1 : 0);

@@ -37,9 +37,9 @@ final class RulesPane extends VBox {
 
   private final Session session;
   private final VBox rows = new VBox();
-  private final ComboBox<Kind> kind = Skins.on(new ComboBox<>());
+  private final ComboBox<Kind> kind = new ComboBox<>();
   private final TextField what = Skins.on(new TextField());
-  private final ComboBox<Place> where = Skins.on(new ComboBox<>());
+  private final ComboBox<Place> where = new ComboBox<>();
   private final Label wrong = Parts.wrapped("", "blocks");
   private Application application;
 

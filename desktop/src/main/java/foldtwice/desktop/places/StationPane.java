@@ -177,7 +177,7 @@ final class StationPane extends VBox {
   /** The language of its labels here: one in which it is described, or any other. */
   private ComboBox<String> language(Application a, String here) {
     Description said = session.now().library().description(a.id());
-    ComboBox<String> box = Skins.on(new ComboBox<>());
+    ComboBox<String> box = new ComboBox<>();
     box.setId("language-" + a.id());
     box.setEditable(true);
     box.setAccessibleText(Ui.text("places.installed.language", a.name()));
@@ -235,7 +235,7 @@ final class StationPane extends VBox {
 
   /** What kinds of desktops keep, to be taken in one go. */
   private Node desktops() {
-    ComboBox<Desktops.Kind> kinds = Skins.on(new ComboBox<>());
+    ComboBox<Desktops.Kind> kinds = new ComboBox<>();
     kinds.setId("station-desktop");
     Parts.prompt(kinds, Ui.text("places.desktops"));
     kinds.getItems().setAll(Desktops.ALL);
@@ -305,7 +305,7 @@ final class StationPane extends VBox {
 
   private <T> ComboBox<T> choice(
       String id, List<T> of, T now, Function<T, String> says, Consumer<T> onChosen) {
-    ComboBox<T> box = Skins.on(new ComboBox<>());
+    ComboBox<T> box = new ComboBox<>();
     box.setAccessibleText(Ui.text("names." + id.replace("station-", "")));
     box.setId(id);
     box.getItems().setAll(of);

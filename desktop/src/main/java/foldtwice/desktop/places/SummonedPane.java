@@ -34,7 +34,7 @@ final class SummonedPane extends VBox {
 
   private final Session session;
   private final TextField name = Skins.on(new TextField());
-  private final ComboBox<Place> place = Skins.on(new ComboBox<>());
+  private final ComboBox<Place> place = new ComboBox<>();
   private final OpensForm opens;
   private final GridPane choices = new GridPane(4, 4);
   private final Label of = Parts.label("", "heading");

@@ -39,8 +39,8 @@ final class ToolbarPane extends VBox {
 
   private final Session session;
   private final TextField name = Skins.on(new TextField());
-  private final ComboBox<Integer> slots = Skins.on(new ComboBox<>());
-  private final ComboBox<Integer> group = Skins.on(new ComboBox<>());
+  private final ComboBox<Integer> slots = new ComboBox<>();
+  private final ComboBox<Integer> group = new ComboBox<>();
   private final FlowPane row = new FlowPane(4, 6);
   private final Label of = Parts.label("", "heading");
   private final FaceForm face;

@@ -71,7 +71,7 @@ public final class PlanView extends BorderPane implements View {
   private final Session session;
   private final Going going;
   private final Acts<PlanView> acts = new Acts<>(this, ACTS);
-  private final ComboBox<String> application = Skins.on(new ComboBox<>());
+  private final ComboBox<String> application = new ComboBox<>();
   private final Spinner<Integer> moves = new Spinner<>(0, 500, 8);
   private final CheckBox allStations = Skins.on(new CheckBox(Ui.text("plan.allstations")));
   private final CheckBox displacing = Skins.on(new CheckBox(Ui.text("plan.displacing")));

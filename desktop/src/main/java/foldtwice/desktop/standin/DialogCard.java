@@ -83,7 +83,7 @@ final class DialogCard extends VBox {
   }
 
   private ComboBox<String> choice(Dialog.Field field) {
-    ComboBox<String> box = Skins.on(new ComboBox<>());
+    ComboBox<String> box = new ComboBox<>();
     box.getItems().setAll(field.options());
     box.setValue(field.text());
     Parts.onChosen(box, () -> fill(field.label(), box.getValue()));

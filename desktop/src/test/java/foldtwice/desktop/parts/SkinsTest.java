@@ -12,7 +12,6 @@ import java.util.stream.Stream;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -42,7 +41,6 @@ class SkinsTest {
               "menu", () -> new MenuButton("a"),
               "field", () -> new TextField("a"),
               "area", () -> new TextArea("a"),
-              "box", () -> new ComboBox<String>(),
               "row", () -> new ListCell<String>(),
               "cell", () -> new TableCell<String, String>()));
 
