@@ -11,6 +11,7 @@ import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.RoutineField;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -342,15 +343,15 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
             b -> {
               Advice said = Advice.on(session.now().subject(), b, to);
               String name = session.now().words().trigger(to);
-              advice.getStyleClass().removeAll("good", "blocks", "costs", "note");
-              if (said.conflicts().isEmpty()) {
-                advice.setText(Ui.text("atlas.drop.free", name));
-                advice.getStyleClass().add("good");
-              } else {
-                Conflict worst = said.conflicts().getFirst();
-                advice.setText(Ui.text("atlas.drop.but", name, session.now().words().brief(worst)));
-                advice.getStyleClass().add(Marks.style(worst.weight()));
-              }
+              Optional<Conflict> worst = said.conflicts().stream().findFirst();
+              advice.setText(
+                  worst
+                      .map(c -> Ui.text("atlas.drop.but", name, session.now().words().brief(c)))
+                      .orElseGet(() -> Ui.text("atlas.drop.free", name)));
+              Styles.one(
+                  advice,
+                  worst.map(c -> Marks.style(c.weight())).orElse("good"),
+                  List.of("good", "blocks", "costs", "note"));
             });
   }
 

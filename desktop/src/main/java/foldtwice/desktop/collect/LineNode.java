@@ -1,11 +1,13 @@
 package foldtwice.desktop.collect;
 
+import foldtwice.desktop.parts.Children;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
 import foldtwice.routine.Line;
 import foldtwice.words.StepWords;
+import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -50,7 +52,6 @@ final class LineNode extends HBox {
     comment.setMinWidth(0);
     setAlignment(Pos.CENTER_LEFT);
     getStyleClass().add("step-row");
-    getChildren().addAll(number, verb, text);
     show(step, reads);
   }
 
@@ -65,10 +66,11 @@ final class LineNode extends HBox {
     }
     preview.setText(reads.getLast());
     comment.setText(line.comment());
-    at(3, preview, !reads.getLast().isEmpty());
-    int next = 3 + (has(preview) ? 1 : 0);
-    at(next, comment, !line.comment().isEmpty());
-    at(next + (has(comment) ? 1 : 0), off, !line.on());
+    List<Node> parts = new ArrayList<>(List.of(number, verb, text));
+    add(parts, preview, !reads.getLast().isEmpty());
+    add(parts, comment, !line.comment().isEmpty());
+    add(parts, off, !line.on());
+    Children.follow(getChildren(), parts, part -> 1);
     Styles.set(this, "step-off", !line.on());
     setId("step-" + step.number());
     Styles.set(this, "step-inside", step.row().depth() > 0);
@@ -76,16 +78,9 @@ final class LineNode extends HBox {
     VBox.setMargin(this, new Insets(0, 0, 0, step.row().depth() * OutlineRow.INDENT));
   }
 
-  private boolean has(Node part) {
-    return equals(part.getParent());
-  }
-
-  /** Has a part at a place, or has it not. */
-  private void at(int place, Node part, boolean wanted) {
-    if (wanted && !has(part)) {
-      getChildren().add(place, part);
-    } else if (!wanted) {
-      getChildren().remove(part);
+  private static void add(List<Node> parts, Node part, boolean wanted) {
+    if (wanted) {
+      parts.add(part);
     }
   }
 }

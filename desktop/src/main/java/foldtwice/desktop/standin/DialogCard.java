@@ -2,6 +2,7 @@ package foldtwice.desktop.standin;
 
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.session.Ui;
 import foldtwice.run.Act;
 import foldtwice.run.Dialog;
@@ -106,10 +107,10 @@ final class DialogCard extends VBox {
     }
     for (Node node : lookupAll(".text-field")) {
       if (node instanceof TextField field) {
-        field.getStyleClass().remove("wrong");
+        Styles.set(field, "wrong", false);
         if (window.program().fill((String) field.getUserData(), field.getText())
             instanceof Reply.Refused(String expected, String found)) {
-          field.getStyleClass().add("wrong");
+          Styles.set(field, "wrong", true);
           field.requestFocus();
           say(Ui.text("standin.refused", expected, found));
           return;
