@@ -34,7 +34,6 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -308,16 +307,35 @@ public final class Suggestions {
 
   private Suggestion sequence(Trigger.Keys keys) {
     String letters = letters(keys.strokes());
+    int[] first =
+        words.stream().mapToInt(w -> w.codePointAt(0)).map(Character::toUpperCase).toArray();
     boolean initials =
-        letters.equals(
-            words.stream()
-                .limit(keys.strokes().size())
-                .map(w -> w.substring(0, 1).toUpperCase(Locale.ROOT))
-                .collect(Collectors.joining()));
+        letters.equals(new String(first, 0, Math.min(first.length, keys.strokes().size())));
     double cost = effort.of(keys.strokes());
+    if (!ofItsName(letters, keys.strokes().size())) {
+      return new Suggestion(keys, cost, List.of());
+    }
     return initials
         ? new Suggestion(keys, cost - 4, List.of(new Reason.Initials(letters)))
         : new Suggestion(keys, cost - 2.5, List.of(new Reason.OfItsName(letters)));
+  }
+
+  /**
+   * Whether each stroke makes a letter, the name's first one first and the others as it goes on.
+   */
+  private boolean ofItsName(String letters, int strokes) {
+    int[] each = letters.codePoints().toArray();
+    int[] name = String.join("", words).codePoints().map(Character::toUpperCase).toArray();
+    if (each.length != strokes || name.length == 0 || each[0] != name[0]) {
+      return false;
+    }
+    int found = 0;
+    for (int c : name) {
+      if (found < each.length && each[found] == c) {
+        found++;
+      }
+    }
+    return found == each.length;
   }
 
   private Suggestion chord(Trigger.Keys keys) {
@@ -333,7 +351,7 @@ public final class Suggestions {
   private static String letters(List<Stroke> strokes) {
     StringBuilder letters = new StringBuilder();
     for (Stroke s : strokes) {
-      if (s.key() instanceof Key.Making(Keysym k)) {
+      if (s.key() instanceof Key.Making(Keysym k) && k.types()) {
         letters.appendCodePoint(Character.toUpperCase(k.codePoint()));
       }
     }

@@ -22,6 +22,7 @@ import foldtwice.trigger.Notation;
 import foldtwice.trigger.Shape;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -79,6 +80,71 @@ class SuggestionsTest {
                     r ->
                         assertThat(r.accepts(s.trigger(), Fixture.keymap(library).layout()))
                             .isTrue()));
+  }
+
+  private static final List<String> ANY_KEY =
+      List.of(
+          "A",
+          "M",
+          "S",
+          "4",
+          ".",
+          "F5",
+          "Esc",
+          "Left",
+          "Tab",
+          "Space",
+          "Enter",
+          "[KeyA]",
+          "[Numpad1]");
+
+  /** Whatever is bound today has a score: letters count for it only where each stroke makes one. */
+  @Property(tries = 200)
+  void whateverIsBoundIsScored(@ForAll long seed) {
+    Random random = new Random(seed);
+    Library library = named("Move selection");
+    List<String> strokes = new ArrayList<>();
+    for (int i = 1 + random.nextInt(3); i > 0; i--) {
+      strokes.add(
+          (random.nextInt(3) == 0 ? "Ctrl+" : "") + ANY_KEY.get(random.nextInt(ANY_KEY.size())));
+    }
+    Trigger.Keys keys = Notation.read(String.join(" then ", strokes));
+    Suggestion scored =
+        Suggestions.scored(library, List.of(Fixture.keymap(library)), binding("box"), keys);
+    assertThat(scored.trigger()).isEqualTo(keys);
+    assertThat(scored.cost()).isNotNaN();
+    for (Suggestion.Reason reason : scored.reasons()) {
+      if (reason instanceof Suggestion.Reason.Initials(String letters)) {
+        assertThat(letters).hasSize(strokes.size());
+      }
+      if (reason instanceof Suggestion.Reason.OfItsName(String letters)) {
+        assertThat(letters).hasSize(strokes.size());
+        assertThat("MOVESELECTION").matches(letters.replaceAll("(.)", "$1.*"));
+      }
+    }
+  }
+
+  /** What is bound today earns as much as the same keys would if they were suggested. */
+  @Test
+  void onlyLettersOfTheNameAreToldOf() {
+    Library library = named("Move selection");
+    assertThat(reasons(library, "M then S")).containsExactly(new Suggestion.Reason.Initials("MS"));
+    assertThat(reasons(library, "M then V")).containsExactly(new Suggestion.Reason.OfItsName("MV"));
+    assertThat(reasons(library, "M then Z")).isEmpty();
+    assertThat(reasons(library, "V then M")).isEmpty();
+    assertThat(reasons(library, "M then F5")).isEmpty();
+    assertThat(reasons(library, "4 then 4")).isEmpty();
+  }
+
+  /** What its letters have to do with the name. */
+  private static List<Suggestion.Reason> reasons(Library library, String keys) {
+    List<Keymap> stations = List.of(Fixture.keymap(library));
+    Trigger.Keys strokes = Notation.read(keys);
+    return Suggestions.scored(library, stations, binding("box"), strokes).reasons().stream()
+        .filter(
+            r ->
+                r instanceof Suggestion.Reason.Initials || r instanceof Suggestion.Reason.OfItsName)
+        .toList();
   }
 
   /** Adding a modifier never lowers the effort, on any layout and shape. */
