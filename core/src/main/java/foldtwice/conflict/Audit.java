@@ -1,8 +1,10 @@
 package foldtwice.conflict;
 
 import foldtwice.binding.Binding;
+import foldtwice.library.Layered;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
+import foldtwice.ready.Entries;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.resolve.Owner;
@@ -15,7 +17,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -36,7 +37,7 @@ public final class Audit {
   private final Subject subject;
 
   /** By what tells of them: a binding's id, a surface, an application, the routines. */
-  private final Parts parts;
+  private final Layered<Object, List<Conflict>> parts;
 
   private final List<Conflict> conflicts;
   private final List<Conflict> gone;
@@ -44,7 +45,7 @@ public final class Audit {
 
   private Audit(
       Looking looking,
-      Parts parts,
+      Layered<Object, List<Conflict>> parts,
       List<Conflict> conflicts,
       List<Conflict> gone,
       List<Conflict> fresh) {
@@ -62,10 +63,12 @@ public final class Audit {
   }
 
   private static Audit of(Subject subject, List<Conflict> before) {
-    Parts parts = new Parts();
+    Layered<Object, List<Conflict>> parts = new Layered<>();
     Looking looking = new Looking(subject);
     looking.all(parts);
-    List<Conflict> now = Auditor.ranked(parts.all());
+    List<Conflict> all = new ArrayList<>();
+    parts.forEach((key, found) -> all.addAll(found));
+    List<Conflict> now = Auditor.ranked(all);
     return new Audit(looking, parts, now, before, now);
   }
 
@@ -85,14 +88,14 @@ public final class Audit {
   }
 
   /**
-   * The conflicts of the audit this one was made from that are told anew or no more; with {@link
-   * #fresh}, all there is of a difference between the two.
+   * The conflicts of the audit this one was made from that are told no more; with {@link #fresh},
+   * all there is of a difference between the two.
    */
   public List<Conflict> gone() {
     return gone;
   }
 
-  /** The conflicts that are told anew, or for the first time. */
+  /** The conflicts that are told for the first time. */
   public List<Conflict> fresh() {
     return fresh;
   }
@@ -191,7 +194,7 @@ public final class Audit {
           clashes.after(next, its));
     }
 
-    void all(Parts parts) {
+    void all(Layered<Object, List<Conflict>> parts) {
       Library library = subject.library();
       each(parts, library.bindings().values(), Binding::id, this::of);
       byRoutine.keySet().forEach(r -> routine(parts, r));
@@ -201,7 +204,7 @@ public final class Audit {
 
     /** Looks at many things, on several cores; what is found is kept in their order. */
     private <T> void each(
-        Parts parts,
+        Layered<Object, List<Conflict>> parts,
         Collection<T> things,
         Function<T, Object> key,
         Function<T, List<Conflict>> look) {
@@ -213,7 +216,7 @@ public final class Audit {
     }
 
     Audit again(Audit before, Changes changes) {
-      Parts parts = before.parts.next();
+      Layered<Object, List<Conflict>> parts = before.parts.next();
       Library library = subject.library();
       Set<String> routines = new HashSet<>(before.looking.circles.callersOf(changes.routines()));
       routines.addAll(circles.callersOf(changes.routines()));
@@ -228,12 +231,7 @@ public final class Audit {
         put(parts, id, b == null ? List.of() : of(b));
       }
       if (changes.routines().isEmpty()) {
-        Stream.concat(
-                changes.bindings().stream(),
-                touched.stream().map(library.bindings()::get).filter(Objects::nonNull))
-            .map(twins::key)
-            .distinct()
-            .forEach(k -> put(parts, k, twins.of(k)));
+        twins.doubtful(changes.bindings(), touched).forEach(k -> put(parts, k, twins.of(k)));
       } else {
         before.looking.twins.keys().forEach(k -> put(parts, k, List.of()));
         twins.keys().forEach(k -> put(parts, k, twins.of(k)));
@@ -242,8 +240,7 @@ public final class Audit {
       List<Conflict> gone = new ArrayList<>();
       List<Conflict> fresh = new ArrayList<>();
       for (Object key : replaced) {
-        gone.addAll(before.parts.get(key));
-        fresh.addAll(parts.get(key));
+        Ranked.apart(told(before.parts, key), told(parts, key), gone, fresh);
       }
       return new Audit(this, parts, Ranked.changed(before.conflicts, gone, fresh), gone, fresh);
     }
@@ -294,7 +291,7 @@ public final class Audit {
      * @param before what was looked at last; null for nothing
      * @param changes what has changed since
      */
-    private void around(Parts parts, Subject before, Changes changes) {
+    private void around(Layered<Object, List<Conflict>> parts, Subject before, Changes changes) {
       Library library = subject.library();
       for (Summoned s : library.summoned()) {
         put(parts, new Owner.Menu(s.id()), claims(Keymap.claims(s)));
@@ -304,40 +301,35 @@ public final class Audit {
         put(parts, d.id() + " sends", chains.of(d));
       }
       StaleEntries stale = new StaleEntries(subject, dangers);
-      boolean all =
-          before == null
-              || !changes.routines().isEmpty()
-              || !before.setup().equals(subject.setup());
+      boolean all = before == null || !changes.routines().isEmpty();
       for (Application a : library.applications().values()) {
         if (all
-            || changes.bindings().stream()
-                .anyMatch(b -> b.place().applicationId().filter(a.id()::equals).isPresent())) {
+            || !before.setup().program(a.id()).equals(subject.setup().program(a.id()))
+            || changes.bindings().stream().anyMatch(b -> Entries.isOf(subject.setup(), a, b))) {
           put(parts, a.id() + " has", stale.of(a));
         }
       }
-      if (before == null || changes.everything() || changes.isOnDevices()) {
+      if (all || changes.isOnDevices()) {
         put(parts, "devices", works.devices());
       }
-      if (before == null
-          || changes.everything()
-          || changes.bindings().stream().anyMatch(works::isNumbered)) {
+      if (all || changes.bindings().stream().anyMatch(works::isNumbered)) {
         put(parts, "slots", works.slots());
       }
       Set<Integer> firsts = new HashSet<>();
       changes.claims().forEach(c -> firsts.addAll(subject.keymap().firsts(c.trigger())));
       boolean sameCommands =
-          before != null
-              && !changes.everything()
-              && before.library().applications() == library.applications();
+          before != null && before.library().applications() == library.applications();
       for (Application a : library.applications().values()) {
         if (!sameCommands || clashes.concerns(a, firsts)) {
           put(parts, a.id() + " shares", clashes.of(a));
         }
       }
-      put(parts, "copies", twins.copies());
+      if (all || twins.isOfCopies(changes.bindings())) {
+        put(parts, "copies", twins.copies());
+      }
     }
 
-    private void routine(Parts parts, String id) {
+    private void routine(Layered<Object, List<Conflict>> parts, String id) {
       Routine routine = subject.library().routines().get(id);
       put(
           parts,
@@ -358,11 +350,20 @@ public final class Audit {
       return found;
     }
 
-    private void put(Parts parts, Object key, List<Conflict> found) {
-      if (!found.equals(parts.get(key))) {
+    private void put(Layered<Object, List<Conflict>> parts, Object key, List<Conflict> found) {
+      if (!found.equals(told(parts, key))) {
         replaced.add(key);
-        parts.put(key, found);
+        if (found.isEmpty()) {
+          parts.remove(key);
+        } else {
+          parts.put(key, List.copyOf(found));
+        }
       }
+    }
+
+    /** What is told of something; nothing when nothing is. */
+    private static List<Conflict> told(Layered<Object, List<Conflict>> parts, Object key) {
+      return parts.get(key).orElse(List.of());
     }
   }
 }

@@ -1,28 +1,32 @@
 package foldtwice.conflict;
 
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /** Lists of conflicts, the heaviest first, that are changed in a few places. */
-final class Ranked {
+public final class Ranked {
 
   private Ranked() {}
 
   /**
    * A list without some of its conflicts and with others, in order. Costs a search for each of them
    * and one copy of the list.
+   *
+   * @param before in the order of an audit, as all that is made of it
+   * @param gone each of them is in it
    */
-  static List<Conflict> changed(List<Conflict> before, List<Conflict> gone, List<Conflict> fresh) {
+  public static List<Conflict> changed(
+      List<Conflict> before, List<Conflict> gone, List<Conflict> fresh) {
     if (gone.isEmpty() && fresh.isEmpty()) {
       return before;
     }
-    int[] out = new int[gone.size()];
-    for (int i = 0; i < out.length; i++) {
-      out[i] = find(before, gone.get(i));
-    }
-    Arrays.sort(out);
+    BitSet leaving = new BitSet();
+    gone.forEach(c -> leaving.set(find(before, c, leaving)));
+    int[] out = leaving.stream().toArray();
     List<Conflict> in = new ArrayList<>(fresh);
     in.sort(Auditor.HEAVIEST_FIRST);
     List<Conflict> all = new ArrayList<>(before.size() - gone.size() + in.size());
@@ -36,6 +40,34 @@ final class Ranked {
     }
     var unused = copy(before, at, before.size(), out, nextOut, all);
     return Collections.unmodifiableList(all);
+  }
+
+  /**
+   * Adds what only one of two lists has, each as often as it has it more. Costs a comparison of
+   * what both begin and end with, and a hash of each between.
+   */
+  static void apart(
+      List<Conflict> was, List<Conflict> is, List<Conflict> gone, List<Conflict> fresh) {
+    int begin = 0;
+    int least = Math.min(was.size(), is.size());
+    while (begin < least && was.get(begin).equals(is.get(begin))) {
+      begin++;
+    }
+    int end = 0;
+    while (end < least - begin
+        && was.get(was.size() - 1 - end).equals(is.get(is.size() - 1 - end))) {
+      end++;
+    }
+    Map<Conflict, Integer> left = new HashMap<>();
+    was.subList(begin, was.size() - end).forEach(c -> left.merge(c, 1, Integer::sum));
+    for (Conflict c : is.subList(begin, is.size() - end)) {
+      if (left.getOrDefault(c, 0) > 0) {
+        left.merge(c, -1, Integer::sum);
+      } else {
+        fresh.add(c);
+      }
+    }
+    left.forEach((c, times) -> gone.addAll(Collections.nCopies(times, c)));
   }
 
   /** Copies a stretch but for what is out; returns how many of those are done with. */
@@ -67,11 +99,10 @@ final class Ranked {
     return low;
   }
 
-  /** Where this very conflict stands; two may be equal. */
-  @SuppressWarnings("ReferenceEquality")
-  private static int find(List<Conflict> sorted, Conflict c) {
+  /** Where a conflict stands that does not leave yet; of several that are equal any will do. */
+  private static int find(List<Conflict> sorted, Conflict c, BitSet leaving) {
     for (int i = place(sorted, c) - 1; i >= 0; i--) {
-      if (sorted.get(i) == c) {
+      if (!leaving.get(i) && sorted.get(i).equals(c)) {
         return i;
       }
     }

@@ -2,6 +2,7 @@ package foldtwice.conflict;
 
 import foldtwice.binding.Binding;
 import foldtwice.fold.Siblings;
+import foldtwice.library.Layered;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.Context;
@@ -14,6 +15,7 @@ import foldtwice.routine.Value;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -38,29 +40,35 @@ final class Twins {
   private final Meetings meetings;
 
   /** By routine and arguments, the bindings that have them, in the order of their ids. */
-  private final Map<List<Object>, List<Binding>> same;
+  private final Layered<List<Object>, List<Binding>> same;
+
+  /** By binding, the states in which it fires, as far as they were asked for. */
+  private final Layered<String, List<Place>> fires;
 
   private final List<Siblings.Group> groups;
 
   Twins(Subject subject, Dangers dangers) {
-    this(subject, dangers, new HashMap<>(), Siblings.find(subject.library()));
+    this(subject, dangers, new Layered<>(), new Layered<>(), Siblings.find(subject.library()));
+    Map<List<Object>, List<Binding>> all = new HashMap<>();
     for (Binding b : subject.library().bindings().values()) {
       if (!b.triggers().isEmpty()) {
-        same.computeIfAbsent(key(b), k -> new ArrayList<>(1)).add(b);
+        all.computeIfAbsent(key(b), k -> new ArrayList<>(1)).add(b);
       }
     }
-    same.values().forEach(some -> some.sort(ById.ORDER));
+    all.forEach((key, some) -> same.put(key, ById.sorted(some)));
   }
 
   private Twins(
       Subject subject,
       Dangers dangers,
-      Map<List<Object>, List<Binding>> same,
+      Layered<List<Object>, List<Binding>> same,
+      Layered<String, List<Place>> fires,
       List<Siblings.Group> groups) {
     this.subject = subject;
     this.dangers = dangers;
     this.meetings = new Meetings(subject, dangers);
     this.same = same;
+    this.fires = fires;
     this.groups = groups;
   }
 
@@ -70,13 +78,13 @@ final class Twins {
    * @param changed as they were and as they are
    */
   Twins after(Subject next, Dangers its, List<Binding> changed) {
-    Twins after = new Twins(next, its, new HashMap<>(same), groups);
+    Twins after = new Twins(next, its, same.next(), fires.next(), groups);
     Set<String> ids = new HashSet<>();
     changed.forEach(b -> ids.add(b.id()));
     for (List<Object> key : changed.stream().map(this::key).distinct().toList()) {
       List<Binding> now =
           ById.changed(
-              same.getOrDefault(key, List.of()),
+              same.get(key).orElse(List.of()),
               ids,
               next.library(),
               b -> !b.triggers().isEmpty() && key(b).equals(key));
@@ -114,8 +122,30 @@ final class Twins {
   }
 
   /** Every key that a binding has. */
-  Set<List<Object>> keys() {
-    return same.keySet();
+  List<List<Object>> keys() {
+    List<List<Object>> keys = new ArrayList<>();
+    same.forEach((key, some) -> keys.add(key));
+    return keys;
+  }
+
+  /**
+   * The keys whose twins may be others than before.
+   *
+   * @param changed as they were and as they are
+   * @param touched ids of those that may fire in other states than before
+   */
+  Set<List<Object>> doubtful(List<Binding> changed, Collection<String> touched) {
+    Set<List<Object>> doubtful = new LinkedHashSet<>();
+    changed.forEach(b -> doubtful.add(key(b)));
+    for (String id : touched) {
+      Binding b = subject.library().bindings().get(id);
+      Optional<List<Place>> was = fires.get(id);
+      fires.remove(id);
+      if (b != null && was.isPresent() && !fires(b).equals(was.get())) {
+        doubtful.add(key(b)); // what was never asked for decided nothing
+      }
+    }
+    return doubtful;
   }
 
   /**
@@ -125,7 +155,7 @@ final class Twins {
    * heard in.
    */
   List<Conflict> of(List<Object> key) {
-    List<Binding> all = same.getOrDefault(key, List.of());
+    List<Binding> all = same.get(key).orElse(List.of());
     if (all.size() < 2) {
       return List.of();
     }
@@ -134,10 +164,9 @@ final class Twins {
     for (int i = 0; i < all.size(); i++) {
       int first = pairing.first(i);
       if (first < i) {
-        Set<Place> both = new LinkedHashSet<>(pairing.fires(i));
-        both.retainAll(pairing.fires(first));
+        List<Place> both = pairing.both(i, first);
         if (!both.isEmpty()) {
-          found.add(twins(all.get(i), all.get(first), List.copyOf(both), false));
+          found.add(twins(all.get(i), all.get(first), both, false));
         }
       }
       pairing.add(i);
@@ -145,19 +174,32 @@ final class Twins {
     return found;
   }
 
-  /** Which of some bindings come before others in places that meet; where they fire, if asked. */
+  /** A kind of trigger in a place. */
+  private record Spot(Place place, Class<?> kind) {}
+
+  /** Which of some bindings come before others in places that meet. */
   private final class Pairing {
     private final List<Binding> all;
+    private final Map<Place, List<Place>> around = new HashMap<>();
+    private final Map<Spot, Deque<Integer>> at = new HashMap<>();
+    private final Map<Spot, Deque<Integer>> within = new HashMap<>();
+
     private final Map<Integer, Set<Place>> fires = new HashMap<>();
-    private final Map<List<Object>, Deque<Integer>> at = new HashMap<>();
-    private final Map<List<Object>, Deque<Integer>> within = new HashMap<>();
 
     Pairing(List<Binding> all) {
       this.all = all;
     }
 
-    Set<Place> fires(int i) {
-      return fires.computeIfAbsent(i, n -> Twins.this.fires(all.get(n)));
+    /** Where both of two fire. */
+    List<Place> both(int one, int first) {
+      List<Place> its = Twins.this.fires(all.get(one));
+      Set<Place> others =
+          fires.computeIfAbsent(first, n -> Set.copyOf(Twins.this.fires(all.get(n))));
+      return others.containsAll(its) ? its : its.stream().filter(others::contains).toList();
+    }
+
+    private List<Place> around(Place place) {
+      return around.computeIfAbsent(place, Twins.this::around);
     }
 
     /** The first that was added, fires anywhere and meets this one; itself when there is none. */
@@ -165,9 +207,9 @@ final class Twins {
       Binding b = all.get(i);
       int first = i;
       for (Trigger t : b.triggers()) {
-        first = Math.min(first, head(within.get(List.of(b.place(), t.getClass())), i));
+        first = Math.min(first, head(within.get(new Spot(b.place(), t.getClass())), i));
         for (Place p : around(b.place())) {
-          first = Math.min(first, head(at.get(List.of(p, t.getClass())), i));
+          first = Math.min(first, head(at.get(new Spot(p, t.getClass())), i));
         }
       }
       return first;
@@ -175,7 +217,7 @@ final class Twins {
 
     /** What fires nowhere is no twin of anybody, and is not asked about again. */
     private int head(Deque<Integer> some, int otherwise) {
-      while (some != null && !some.isEmpty() && fires(some.peek()).isEmpty()) {
+      while (some != null && !some.isEmpty() && fires(all.get(some.peek())).isEmpty()) {
         some.poll();
       }
       return some == null || some.isEmpty() ? otherwise : some.peek();
@@ -184,14 +226,14 @@ final class Twins {
     void add(int i) {
       Binding b = all.get(i);
       for (Trigger t : b.triggers()) {
-        add(at, List.of(b.place(), t.getClass()), i);
+        add(at, new Spot(b.place(), t.getClass()), i);
         for (Place p : around(b.place())) {
-          add(within, List.of(p, t.getClass()), i);
+          add(within, new Spot(p, t.getClass()), i);
         }
       }
     }
 
-    private static void add(Map<List<Object>, Deque<Integer>> to, List<Object> key, int i) {
+    private static void add(Map<Spot, Deque<Integer>> to, Spot key, int i) {
       to.computeIfAbsent(key, k -> new ArrayDeque<>(1)).add(i);
     }
   }
@@ -212,6 +254,15 @@ final class Twins {
   private List<Context> path(String application, String context) {
     Application a = subject.library().applications().get(application);
     return a == null ? List.of() : a.path(context);
+  }
+
+  /** True when what is told of copies may be told of one of these. */
+  boolean isOfCopies(List<Binding> some) {
+    return some.stream()
+        .anyMatch(
+            b ->
+                groups.stream()
+                    .anyMatch(g -> g.members().stream().anyMatch(r -> r.id().equals(b.routine()))));
   }
 
   /** Routines that could be one with parameters: told of a binding of each after the first. */
@@ -239,12 +290,20 @@ final class Twins {
   }
 
   /** The states in which a binding fires by one of its triggers. */
-  private Set<Place> fires(Binding binding) {
+  private List<Place> fires(Binding binding) {
+    Optional<List<Place>> known = fires.get(binding.id());
+    if (known.isPresent()) {
+      return known.get();
+    }
     Set<Place> all = new LinkedHashSet<>();
     for (Claim c : Keymap.claims(binding)) {
       all.addAll(meetings.fires(c));
     }
-    return all;
+    List<Place> heard = subject.keymap().statesOf(binding.place());
+    List<Place> found = List.copyOf(all);
+    List<Place> kept = found.equals(heard) ? heard : found; // one list for all that fire everywhere
+    fires.put(binding.id(), kept);
+    return kept;
   }
 
   private Conflict twins(Binding binding, Binding other, List<Place> places, boolean differ) {

@@ -107,8 +107,7 @@ final class Works {
   /** A routine that starts nowhere where the binding is heard is refused each time. */
   private void starts(Binding binding, Routine routine, Found found) {
     List<String> startIn = routine.manner().startIn();
-    if (startIn.isEmpty()
-        || !binding.place().applicationId().equals(Optional.of(routine.application()))) {
+    if (startIn.isEmpty() || !binding.place().isOf(routine.application())) {
       return;
     }
     List<Place> states = subject.keymap().statesOf(binding.place());
@@ -118,14 +117,18 @@ final class Works {
     }
   }
 
-  /** True when the bindings of an application may have to share numbered slots. */
+  /** True when a binding comes by a way in whose numbered slots it may have to share. */
   boolean isNumbered(Binding binding) {
+    return numbered(binding).isPresent();
+  }
+
+  private Optional<WayIn> numbered(Binding binding) {
     return binding
         .place()
         .applicationId()
         .map(library.applications()::get)
-        .filter(a -> a.ways().stream().anyMatch(w -> w.slots() > 0))
-        .isPresent();
+        .flatMap(a -> a.way(binding.fitting().way()))
+        .filter(w -> w.slots() > 0);
   }
 
   /** Bindings for which no numbered slot of their way in is left, those after the first ones. */
@@ -133,12 +136,7 @@ final class Works {
     Set<String> in = Outlook.inSlots(library);
     List<Conflict> found = new ArrayList<>();
     for (Binding b : library.bindings().values()) {
-      Optional<WayIn> way =
-          b.place()
-              .applicationId()
-              .map(library.applications()::get)
-              .flatMap(a -> a.way(b.fitting().way()))
-              .filter(w -> w.slots() > 0);
+      Optional<WayIn> way = numbered(b);
       if (way.isPresent()
           && !b.triggers().isEmpty()
           && library.routineOf(b).isPresent()

@@ -13,9 +13,7 @@ public final class Clearing {
 
   /** What is bound in an application. */
   public static List<Binding> boundIn(Library library, String application) {
-    return library.bindings().values().stream()
-        .filter(b -> b.place().applicationId().equals(Optional.of(application)))
-        .toList();
+    return library.bindings().values().stream().filter(b -> b.place().isOf(application)).toList();
   }
 
   /**
@@ -25,7 +23,7 @@ public final class Clearing {
     List<Edit> all = new ArrayList<>();
     all.add(Removing.of(library, boundIn(library, id)));
     for (Summoned s : library.summoned()) {
-      if (s.place().applicationId().equals(Optional.of(id))) {
+      if (s.place().isOf(id)) {
         all.add(new Edit.RemoveSurface(s.id()));
       }
     }

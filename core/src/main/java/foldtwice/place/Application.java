@@ -40,17 +40,29 @@ public record Application(
 
   /** The way in of this id, the usual one for none; empty when bindings are simply there. */
   public Optional<WayIn> way(String id) {
-    return ways.stream().filter(w -> id.isEmpty() || w.id().equals(id)).findFirst();
+    for (WayIn w : ways) {
+      if (id.isEmpty() || w.id().equals(id)) {
+        return Optional.of(w);
+      }
+    }
+    return Optional.empty();
   }
 
   /** What it demands of the triggers of bindings that come by this way into this place. */
   public List<Rule> rules(String way, Place place) {
-    return way(way).filter(WayIn::freeOfRules).isPresent() ? List.of() : rules(place);
+    return rules.isEmpty() || way(way).filter(WayIn::freeOfRules).isPresent()
+        ? List.of()
+        : rules(place);
   }
 
   /** What it demands of triggers in a place. */
   public List<Rule> rules(Place place) {
-    return rules.stream().filter(r -> holds(r, place)).toList();
+    for (Rule rule : rules) {
+      if (!holds(rule, place)) {
+        return rules.stream().filter(r -> holds(r, place)).toList();
+      }
+    }
+    return rules; // as most programs have it
   }
 
   private boolean holds(Rule rule, Place place) {

@@ -54,6 +54,16 @@ public sealed interface Place {
     };
   }
 
+  /** True when it is in this application. */
+  default boolean isOf(String id) {
+    return switch (this) {
+      case Everywhere() -> false;
+      case Whole(String application) -> application.equals(id);
+      case Within(String application, var context) -> application.equals(id);
+      case Over(String application, var focus, var pointer) -> application.equals(id);
+    };
+  }
+
   /** The application, unless the place is everywhere. */
   default Optional<String> applicationId() {
     return switch (this) {

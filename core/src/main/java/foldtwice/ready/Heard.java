@@ -31,30 +31,31 @@ public record Heard(Library library, Keymap keymap) {
     List<Edit> edits = new ArrayList<>();
     List<Binding> unheard = new ArrayList<>();
     List<Binding> heard = new ArrayList<>();
-    for (Application a : library.applications().values()) {
-      if (a.ways().stream().anyMatch(Setup::isKept)) {
-        Map<String, Given> known = known(keymap, setup, a);
-        for (Binding b : library.bindings().values()) {
-          if (Setup.keptWay(a, b).isPresent()) {
-            Given put = known.remove(b.id());
-            boolean current =
-                put != null && library.routineOf(b).filter(r -> put.is(b, r)).isPresent();
-            if (!current) {
-              unheard.add(b);
-              if (put == null) {
-                edits.add(new Edit.RemoveBinding(b.id()));
-              } else {
-                heard.add(put.binding());
-                edits.add(new Edit.PutBinding(put.binding()));
-              }
-            }
-          }
+    List<Application> keeping =
+        library.applications().values().stream()
+            .filter(a -> a.ways().stream().anyMatch(Setup::isKept))
+            .toList();
+    Map<String, List<Binding>> bindings = Setup.byApplication(library, keeping);
+    for (Application a : keeping) {
+      Map<String, Given> known = known(keymap, setup, a);
+      for (Binding b : bindings.get(a.id())) {
+        if (Setup.keptWay(a, b).isEmpty()) {
+          continue;
         }
-        for (Given gone : known.values()) {
-          if (!library.bindings().containsKey(gone.binding().id())) {
-            heard.add(gone.binding()); // the program still has it
-            edits.add(new Edit.PutBinding(gone.binding()));
-          }
+        Given put = known.remove(b.id());
+        if (put == null) {
+          unheard.add(b);
+          edits.add(new Edit.RemoveBinding(b.id()));
+        } else if (library.routineOf(b).filter(r -> put.is(b, r)).isEmpty()) {
+          unheard.add(b);
+          heard.add(put.binding());
+          edits.add(new Edit.PutBinding(put.binding()));
+        }
+      }
+      for (Given gone : known.values()) {
+        if (!library.bindings().containsKey(gone.binding().id())) {
+          heard.add(gone.binding()); // the program still has it
+          edits.add(new Edit.PutBinding(gone.binding()));
         }
       }
     }

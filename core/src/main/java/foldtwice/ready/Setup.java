@@ -177,7 +177,8 @@ public record Setup(Map<String, Program> programs) {
     return was.applications().equals(is.applications()) && was.routines().equals(is.routines());
   }
 
-  private static Map<String, List<Binding>> byApplication(
+  /** By application, its bindings, in the order of the library. One pass over all. */
+  static Map<String, List<Binding>> byApplication(
       Library library, Collection<Application> applications) {
     Map<String, List<Binding>> all = new HashMap<>();
     applications.forEach(a -> all.put(a.id(), new ArrayList<>()));
@@ -273,7 +274,7 @@ public record Setup(Map<String, Program> programs) {
 
   /** The way in that has to be kept, by which a binding comes to an application. */
   static Optional<WayIn> keptWay(Application application, Binding binding) {
-    return binding.place().applicationId().filter(application.id()::equals).isPresent()
+    return binding.place().isOf(application.id())
         ? application.way(binding.fitting().way()).filter(Setup::isKept)
         : Optional.empty();
   }

@@ -4,6 +4,7 @@ import foldtwice.trigger.Signal;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -50,17 +51,20 @@ final class Bundle {
   /** The same with more, and without what is gone. */
   Bundle changed(List<Compiled> more, List<Compiled> gone) {
     Map<Integer, List<Compiled>> next = new HashMap<>(byFirst);
+    Map<Integer, Set<Claim>> out = new HashMap<>();
     for (Compiled c : gone) {
-      for (int first : firsts(c)) {
-        List<Compiled> rest = new ArrayList<>(next.getOrDefault(first, List.of()));
-        rest.removeIf(o -> o.claim().equals(c.claim()));
-        if (rest.isEmpty()) {
-          next.remove(first);
-        } else {
-          next.put(first, rest);
-        }
-      }
+      firsts(c).forEach(f -> out.computeIfAbsent(f, x -> new HashSet<>()).add(c.claim()));
     }
+    out.forEach(
+        (first, claims) -> {
+          List<Compiled> rest = new ArrayList<>(next.getOrDefault(first, List.of()));
+          rest.removeIf(o -> claims.contains(o.claim()));
+          if (rest.isEmpty()) {
+            next.remove(first);
+          } else {
+            next.put(first, rest);
+          }
+        });
     for (Compiled c : more) {
       for (int first : firsts(c)) {
         List<Compiled> grown = new ArrayList<>(next.getOrDefault(first, List.of()));

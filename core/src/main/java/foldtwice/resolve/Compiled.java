@@ -48,25 +48,31 @@ record Compiled(Claim claim, List<List<Signal>> paths, boolean refused) {
   }
 
   private static List<List<Signal>> paths(List<Stroke> strokes, Layout layout) {
-    List<List<Signal>> paths = List.of(List.of());
+    List<List<Signal>> paths = new ArrayList<>(1);
+    paths.add(new ArrayList<>(strokes.size()));
     for (Stroke stroke : strokes) {
       List<Press> presses = layout.presses(stroke);
-      if (paths.size() == 1 && presses.size() == 1 && paths.getFirst().isEmpty()) {
-        paths = List.of(List.copyOf(presses));
-        continue;
+      if (presses.size() == 1) { // as most have it
+        paths.forEach(path -> path.add(presses.getFirst()));
+      } else {
+        paths = longer(paths, presses);
       }
-      List<List<Signal>> longer = new ArrayList<>();
-      for (List<Signal> path : paths) {
-        for (Press press : presses) {
-          if (longer.size() < MOST_PATHS) {
-            List<Signal> more = new ArrayList<>(path);
-            more.add(press);
-            longer.add(List.copyOf(more));
-          }
+    }
+    paths.replaceAll(List::copyOf);
+    return List.copyOf(paths);
+  }
+
+  private static List<List<Signal>> longer(List<List<Signal>> paths, List<Press> presses) {
+    List<List<Signal>> longer = new ArrayList<>();
+    for (List<Signal> path : paths) {
+      for (Press press : presses) {
+        if (longer.size() < MOST_PATHS) {
+          List<Signal> more = new ArrayList<>(path);
+          more.add(press);
+          longer.add(more);
         }
       }
-      paths = List.copyOf(longer);
     }
-    return paths;
+    return longer;
   }
 }

@@ -6,6 +6,7 @@ import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
+import foldtwice.place.Rule;
 import foldtwice.place.Station;
 import foldtwice.surface.Summoned;
 import foldtwice.trigger.Layout;
@@ -89,14 +90,15 @@ public final class Keymap {
   /** True when the application, by its rules, never takes a trigger of a binding. */
   private static boolean refused(
       Map<String, Application> applications, Binding binding, Claim claim, Layout layout) {
-    return binding
-        .place()
-        .applicationId()
-        .map(applications::get)
-        .filter(a -> !a.rules().isEmpty())
-        .map(a -> a.rules(binding.fitting().way(), binding.place()))
-        .filter(rules -> rules.stream().anyMatch(r -> !r.accepts(claim.trigger(), layout)))
-        .isPresent();
+    Optional<Application> application = binding.place().applicationId().map(applications::get);
+    if (application.isPresent()) {
+      for (Rule rule : application.get().rules(binding.fitting().way(), binding.place())) {
+        if (!rule.accepts(claim.trigger(), layout)) {
+          return true;
+        }
+      }
+    }
+    return false;
   }
 
   /** What a binding claims. */
@@ -216,9 +218,11 @@ public final class Keymap {
   }
 
   private List<Compiled> compiled(Binding binding) {
-    return claims(binding).stream()
-        .map(c -> Compiled.of(c, layout, refused(applications, binding, c, layout)))
-        .toList();
+    List<Compiled> all = new ArrayList<>(binding.triggers().size());
+    for (Claim c : claims(binding)) {
+      all.add(Compiled.of(c, layout, refused(applications, binding, c, layout)));
+    }
+    return all;
   }
 
   private List<Compiled> compiled(List<Claim> natives) {

@@ -87,11 +87,17 @@ public final class Layout {
       case Key.At(KeyCode code) -> List.of(new Press(code, platform.pressed(stroke.modifiers())));
       case Key.Making(Keysym keysym) -> {
         Modifiers pressed = platform.pressed(stroke.modifiers());
-        yield making.getOrDefault(keysym, List.of()).stream()
-            .map(p -> new Press(p.code(), platform.heard(p.held().and(pressed))))
-            .toList();
+        List<Press> made = making.getOrDefault(keysym, List.of());
+        yield made.size() == 1 // as most have it
+            ? List.of(held(made.getFirst(), pressed))
+            : made.stream().map(p -> held(p, pressed)).toList();
       }
     };
+  }
+
+  /** A press while others are held as well. */
+  private Press held(Press press, Modifiers pressed) {
+    return new Press(press.code(), platform.heard(press.held().and(pressed)));
   }
 
   /** A press as programs see it: on some computers modifiers held together are another one. */

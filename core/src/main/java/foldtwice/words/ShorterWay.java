@@ -111,7 +111,7 @@ public final class ShorterWay {
     Map<Routine.Macro, List<Binding>> here = new LinkedHashMap<>();
     for (Binding b : library.bindings().values()) {
       if (library.routineOf(b).orElse(null) instanceof Routine.Macro m
-          && state.applicationId().equals(Optional.of(m.application()))
+          && state.isOf(m.application())
           && keymap.statesOf(b.place()).contains(state)
           && trigger(keymap, b).isPresent()) {
         here.computeIfAbsent(m, x -> new ArrayList<>()).add(b);

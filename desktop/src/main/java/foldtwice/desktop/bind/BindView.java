@@ -327,9 +327,7 @@ public final class BindView extends BorderPane implements View {
         library.routines().values().stream()
             .filter(r -> application.isEmpty() || r.application().equals(application))
             .findFirst();
-    if (like != null
-        && (application.isEmpty()
-            || like.place().applicationId().equals(Optional.of(application)))) {
+    if (like != null && (application.isEmpty() || like.place().isOf(application))) {
       add(
           like.withRoutine(like.routine(), Map.of())
               .withTriggers(List.of())

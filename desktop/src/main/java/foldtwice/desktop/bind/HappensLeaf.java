@@ -157,11 +157,7 @@ final class HappensLeaf extends Leaf {
     return states.stream()
         .filter(s -> routines != null && s.equals(routines.place()))
         .findFirst()
-        .or(
-            () ->
-                states.stream()
-                    .filter(s -> s.applicationId().equals(Optional.of(application)))
-                    .findFirst())
+        .or(() -> states.stream().filter(s -> s.isOf(application)).findFirst())
         .or(() -> states.stream().findFirst());
   }
 

@@ -84,7 +84,6 @@ record Row(
   }
 
   boolean isIn(String application) {
-    return application.isEmpty()
-        || binding.place().applicationId().filter(application::equals).isPresent();
+    return application.isEmpty() || binding.place().isOf(application);
   }
 }

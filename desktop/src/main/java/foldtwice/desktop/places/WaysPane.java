@@ -77,7 +77,7 @@ final class WaysPane extends VBox {
     getChildren().add(row(Ui.text("ways.needs"), needs));
     long taken =
         now.library().bindings().values().stream()
-            .filter(b -> b.place().applicationId().filter(application.id()::equals).isPresent())
+            .filter(b -> b.place().isOf(application.id()))
             .filter(b -> application.way(b.fitting().way()).filter(way::equals).isPresent())
             .count();
     getChildren()
@@ -126,7 +126,7 @@ final class WaysPane extends VBox {
   private void remove(Snapshot now, Application application, WayIn way) {
     long named =
         now.library().bindings().values().stream()
-            .filter(b -> b.place().applicationId().filter(application.id()::equals).isPresent())
+            .filter(b -> b.place().isOf(application.id()))
             .filter(b -> b.fitting().way().equals(way.id()))
             .count();
     if (named > 0) {

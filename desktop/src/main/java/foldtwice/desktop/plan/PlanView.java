@@ -378,10 +378,7 @@ public final class PlanView extends BorderPane implements View {
   public void show(Snapshot now) {
     List<String> all = new ArrayList<>();
     now.library().applications().keySet().stream()
-        .filter(
-            a ->
-                now.library().bindings().values().stream()
-                    .anyMatch(b -> b.place().applicationId().equals(Optional.of(a))))
+        .filter(a -> now.library().bindings().values().stream().anyMatch(b -> b.place().isOf(a)))
         .forEach(all::add);
     all.add(EVERY);
     if (!all.equals(application.getItems())) {

@@ -34,7 +34,7 @@ final class Audits {
   private Told found(Subject subject) {
     Audit found = of(subject).get();
     last = found;
-    told = Told.of(found.conflicts(), subject.library(), told);
+    told = Told.of(found, subject.library(), told);
     return told;
   }
 

@@ -2,6 +2,7 @@ package foldtwice.desktop.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.binding.Binding;
 import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
@@ -118,5 +119,52 @@ class ToldTest {
       assertThat(same).as("most is as it was").isGreaterThan(now.byBinding().size() / 2);
       before = now;
     }
+  }
+
+  /** From edit to edit it is told as if it were told anew, whatever is lived with. */
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3, 4, 5})
+  void whatIsToldAfterAnEditIsWhatWouldBeToldAnew(long seed) {
+    Random random = new Random(seed);
+    Station station = demo.stations().values().iterator().next();
+    Library library = accepting(demo, some(found(demo, station), random));
+    Audit audit = Audit.of(Session.subject(library, station, Setup.settled(library)));
+    Told told = Told.of(audit, library, Told.NOTHING);
+    for (int i = 0; i < 25; i++) {
+      library =
+          random.nextInt(6) == 0
+              ? accepting(library, some(told.all(), random))
+              : edit(library, random);
+      audit = audit.after(Session.subject(library, station, Setup.settled(library)));
+      told = Told.of(audit, library, told);
+      Told anew = Told.of(audit.conflicts(), library, Told.NOTHING);
+      assertThat(told.all()).isEqualTo(anew.all());
+      assertThat(told.accepted()).isEqualTo(anew.accepted());
+      assertThat(told.counts()).isEqualTo(anew.counts());
+      assertThat(told.byBinding()).isEqualTo(anew.byBinding());
+      assertThat(told.livedWith()).isEqualTo(library.accepted());
+      for (Conflict c : found(library, station)) {
+        for (Claim claim : c.claims()) {
+          assertThat(told.troubles().of(List.of(claim), Optional.empty()))
+              .isEqualTo(anew.troubles().of(List.of(claim), Optional.empty()));
+        }
+      }
+    }
+  }
+
+  private static List<Conflict> some(List<Conflict> of, Random random) {
+    return of.stream().filter(c -> random.nextInt(8) == 0).toList();
+  }
+
+  private static Library edit(Library library, Random random) {
+    List<Binding> all = List.copyOf(library.bindings().values());
+    Binding b = all.get(random.nextInt(all.size()));
+    Edit edit =
+        random.nextInt(4) == 0
+            ? new Edit.RemoveBinding(b.id())
+            : new Edit.PutBinding(
+                b.withTriggers(
+                    List.of(Notation.read("Ctrl+" + (char) ('A' + random.nextInt(12))))));
+    return edit.on(library);
   }
 }

@@ -353,7 +353,7 @@ public abstract class StandIn<D> implements Simulated {
     if (state.equals(place())) {
       return Reply.QUIET;
     }
-    if (!state.applicationId().equals(Optional.of(application))) {
+    if (!state.isOf(application)) {
       return new Reply.Refused("a state of " + application, state.id());
     }
     return switch (state) {
