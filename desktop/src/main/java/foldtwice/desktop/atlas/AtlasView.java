@@ -147,11 +147,11 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
     VBox below = new VBox(8, legend(), advice, surfaces);
     VBox middle = new VBox(9, top, second, keys, below);
     middle.getStyleClass().add("atlas-middle");
-    ScrollPane scroll = new ScrollPane(middle);
+    ScrollPane scroll = Skins.on(new ScrollPane(middle));
     scroll.setFitToWidth(true);
     scroll.setFocusTraversable(false);
     setCenter(scroll);
-    ScrollPane right = new ScrollPane(story);
+    ScrollPane right = Skins.on(new ScrollPane(story));
     right.setFitToWidth(true);
     right.setFocusTraversable(false);
     right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);

@@ -47,6 +47,10 @@ final class AdvicePanel extends VBox {
   private final Label elsewhere = Parts.wrapped("");
   private final Label layouts = Parts.wrapped("");
   private final FlowPane near = new FlowPane(4, 4);
+
+  /** Whose free triggers are shown, or will be. */
+  private List<Object> nearAbout = List.of();
+
   private final HBox nearRow = Parts.fact(Ui.text("sets.near"), near);
   private final VBox suggested = new VBox(3);
   private final Question<List<Trigger.Keys>> nearQuestion;
@@ -121,6 +125,7 @@ final class AdvicePanel extends VBox {
               : LayoutNotes.of(
                   new Trigger.Keys(trigger.keyStrokes()), now.library(), now.keymap().layout()));
       nearQuestion.drop();
+      nearAbout = List.of();
       near.getChildren().clear();
     }
     nearRow.setVisible(trigger instanceof Trigger.Keys);
@@ -129,11 +134,12 @@ final class AdvicePanel extends VBox {
 
   /** Searching what is free takes a while among many bindings; it comes when it is found. */
   private void showNear(Snapshot now, Binding binding, Trigger.Keys trigger) {
-    boolean isNew =
-        nearQuestion.ask(
-            List.of(binding, trigger, new Question.Same(now.keymap())),
-            () -> Advice.freeNear(now.subject(), binding, trigger, NEAR));
-    if (isNew) {
+    nearQuestion.ask(
+        List.of(binding, trigger, new Question.Same(now.keymap())),
+        () -> Advice.freeNear(now.subject(), binding, trigger, NEAR));
+    List<Object> about = List.of(binding, trigger);
+    if (!about.equals(nearAbout)) {
+      nearAbout = about;
       near.setVisible(false); // what is free there stands for the trigger of before
     }
   }

@@ -56,11 +56,8 @@ public final class BindView extends BorderPane implements View {
           new Act<>("fold-trifold", BindView::foldTrifold),
           new Act<>("family-open", BindView::mayChange, BindView::openFamily));
 
-  /** Narrower than this there is no room for chips. */
-  private static final double NARROW = 1060;
-
-  /** Narrower than this the chips are small. */
-  private static final double TIGHT = 1200;
+  /** What the filter is to have beside chips, in pixels; where there are none it does with less. */
+  private static final double FILTER = 110;
 
   /** The trifold below: as high as it may be made, as high as it is wished, in pixels. */
   private static final double LOWEST = 150;
@@ -144,12 +141,7 @@ public final class BindView extends BorderPane implements View {
     below.getStyleClass().add("trifold");
     below.setMinHeight(LOWEST);
     below.setPrefHeight(HIGH);
-    widthProperty()
-        .addListener(
-            (o, a, width) -> {
-              chips.narrow(width.doubleValue() < TIGHT);
-              chips.listed(width.doubleValue() < NARROW);
-            });
+    widthProperty().addListener((o, a, width) -> fit());
     setTop(bar);
     sheet.setOrientation(Orientation.VERTICAL);
     sheet.getItems().addAll(register, below);
@@ -170,6 +162,19 @@ public final class BindView extends BorderPane implements View {
     register.sort();
     register.chooseFirst();
     counted();
+  }
+
+  /** Gives the chips what room there is beside the rest. */
+  private void fit() {
+    if (getWidth() > 0 && getScene() != null) {
+      chips.fit(
+          getWidth(),
+          count.getText(),
+          () -> {
+            getTop().applyCss();
+            return getTop().minWidth(-1) - filter.getMinWidth() + FILTER;
+          });
+    }
   }
 
   /** Leaves the filter, in the words and in the chips, so that both say what is shown. */
@@ -231,6 +236,7 @@ public final class BindView extends BorderPane implements View {
     register.show(now);
     chips.show(now.library());
     counted();
+    fit();
     acts.refresh();
     showChosen();
   }

@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.DoubleSupplier;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ToggleButton;
@@ -33,6 +34,11 @@ final class PlaceChips extends HBox {
   /** True where there is no room for chips at all. */
   private boolean listed;
 
+  /** The texts for which it is known what room is needed, with large and with small chips. */
+  private String measured = "";
+
+  private double large;
+  private double least;
   private boolean filling;
   private Library shown = Library.empty("");
 
@@ -134,8 +140,29 @@ final class PlaceChips extends HBox {
     narrow(small);
   }
 
+  /**
+   * Chips as large as there is room for, or a list where there is none.
+   *
+   * @param room what they and all that is beside them have
+   * @param beside what is said beside them
+   * @param needed what all of it needs as it is now
+   */
+  void fit(double room, String beside, DoubleSupplier needed) {
+    String texts = (String.join("", names.values()) + beside).replaceAll("\\d", "0");
+    if (!texts.equals(measured)) {
+      measured = texts;
+      listed(false);
+      narrow(false);
+      large = needed.getAsDouble();
+      narrow(true);
+      least = needed.getAsDouble();
+    }
+    narrow(room < large);
+    listed(room < least);
+  }
+
   /** Where there is no room for chips there is a list. */
-  void listed(boolean yes) {
+  private void listed(boolean yes) {
     if (yes != listed) {
       listed = yes;
       build();
@@ -143,7 +170,7 @@ final class PlaceChips extends HBox {
   }
 
   /** Where there is little room the chips are smaller. */
-  void narrow(boolean yes) {
+  private void narrow(boolean yes) {
     small = yes;
     setSpacing(yes ? 3 : 8);
     for (ToggleButton chip : chips.values()) {

@@ -26,13 +26,15 @@ import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 
 /** The table of bindings. Filter, order and selection stay when the library changes. */
-final class Register extends TableView<Row> {
+final class Register extends TableView<Seat> {
 
-  private final Rows rows = new Rows();
-  private final FilteredList<Row> filtered = new FilteredList<>(rows.all());
+  private final Rows rows = new Rows(this::moves);
+  private final FilteredList<Seat> filtered = new FilteredList<>(rows.all());
   private final ReadOnlyObjectWrapper<String> chosen = new ReadOnlyObjectWrapper<>("");
   private final Label nothing = Parts.wrapped("", "soft");
   private Snapshot shown;
+
+  private final List<RowCell> cells = new ArrayList<>();
 
   /** What has to be filled again when an audit tells. */
   private final List<RowCell> troubleCells = new ArrayList<>();
@@ -45,12 +47,14 @@ final class Register extends TableView<Row> {
   Register() {
     setId("register");
     setAccessibleText(Ui.text("bind.register"));
-    SortedList<Row> sorted = new SortedList<>(filtered);
+    SortedList<Seat> sorted = new SortedList<>(filtered);
     sorted
         .comparatorProperty()
         .bind(
             comparatorProperty()
-                .map(order -> order.thenComparing(Comparator.comparingInt(rows::place))));
+                .map(
+                    order ->
+                        order.thenComparing(Comparator.comparingInt(s -> rows.place(s.row())))));
     setSortPolicy(table -> true); // what is alike stands in the order of the library
     setItems(sorted);
     setFixedCellSize(29);
@@ -63,7 +67,7 @@ final class Register extends TableView<Row> {
     column("where", 170, Comparator.comparing(Row::place), () -> new RowCell.Plain(Row::place));
     column("readiness", 90, Comparator.comparing(Row::readiness), RowCell.Ready::new);
     column("conflict", 260, Comparator.comparing(this::severity), this::troubleCell);
-    TableColumn<Row, Row> used =
+    TableColumn<Seat, Seat> used =
         column(
             "used",
             96,
@@ -75,9 +79,9 @@ final class Register extends TableView<Row> {
     getSelectionModel()
         .selectedItemProperty()
         .addListener(
-            (o, old, row) -> {
-              if (!filling && row != null) {
-                chosen.set(row.binding().id());
+            (o, old, seat) -> {
+              if (!filling && seat != null) {
+                chosen.set(seat.id());
               }
             });
   }
@@ -92,19 +96,20 @@ final class Register extends TableView<Row> {
     return cell;
   }
 
-  private TableColumn<Row, Row> column(
+  private TableColumn<Seat, Seat> column(
       String name, double width, Comparator<Row> order, Supplier<RowCell> cell) {
-    TableColumn<Row, Row> column = new TableColumn<>(Ui.text("col." + name));
+    TableColumn<Seat, Seat> column = new TableColumn<>(Ui.text("col." + name));
     column.setId("col-" + name);
     column.setPrefWidth(width);
     column.setMinWidth(60);
-    column.setComparator(order);
+    column.setComparator(Comparator.comparing(Seat::row, order));
     column.setReorderable(false);
     column.setCellValueFactory(c -> new SimpleObjectProperty<>(c.getValue()));
     column.setCellFactory(
         c -> {
           RowCell made = Skins.on(cell.get());
           made.on(() -> shown);
+          cells.add(made);
           return made;
         });
     getColumns().add(column);
@@ -124,6 +129,7 @@ final class Register extends TableView<Row> {
       if (toldAnew) {
         tell();
       }
+      cells.forEach(RowCell::look);
       troubleCells.forEach(RowCell::again);
       nothing.setText(Ui.text(rows.all().isEmpty() ? "bind.nothing" : "bind.empty"));
       select(chosen.get());
@@ -143,16 +149,25 @@ final class Register extends TableView<Row> {
   }
 
   private void refilter() {
-    filtered.setPredicate(
-        r ->
-            r.isIn(application)
-                && (filter.isEmpty()
-                    || r.matches(filter, rows.trouble(r).map(Row.Trouble::says).orElse(""))));
+    filtered.setPredicate(seat -> passes(seat.row()));
+  }
+
+  private boolean passes(Row r) {
+    return r.isIn(application)
+        && (filter.isEmpty()
+            || r.matches(filter, rows.trouble(r).map(Row.Trouble::says).orElse("")));
+  }
+
+  /** True when a row stands elsewhere than the one before it did, or only one of them is shown. */
+  private boolean moves(Row was, Row is) {
+    Comparator<Seat> order = getComparator();
+    return passes(was) != passes(is)
+        || (order != null && order.compare(new Seat(was), new Seat(is)) != 0);
   }
 
   /** True for a binding that is there, but that the filter hides. */
   private boolean hides(String id) {
-    return rows.has(id) && getItems().stream().noneMatch(r -> r.binding().id().equals(id));
+    return rows.has(id) && getItems().stream().noneMatch(s -> s.id().equals(id));
   }
 
   /** Chooses a binding; the filter is left when it hides it. */
@@ -180,7 +195,7 @@ final class Register extends TableView<Row> {
   }
 
   private boolean isAt(int row, String id) {
-    return row >= 0 && row < getItems().size() && getItems().get(row).binding().id().equals(id);
+    return row >= 0 && row < getItems().size() && getItems().get(row).id().equals(id);
   }
 
   /** Chooses the next one that is so, from the chosen one on and round. */
@@ -202,7 +217,7 @@ final class Register extends TableView<Row> {
 
   void chooseFirst() {
     if (!getItems().isEmpty()) {
-      choose(getItems().getFirst().binding().id());
+      choose(getItems().getFirst().id());
     }
   }
 
@@ -235,7 +250,7 @@ final class Register extends TableView<Row> {
   List<Binding> selected() {
     List<Binding> selected =
         new ArrayList<>(getSelectionModel().getSelectedItems())
-            .stream().filter(Objects::nonNull).map(Row::binding).toList();
+            .stream().filter(Objects::nonNull).map(Seat::binding).toList();
     return selected.isEmpty()
         ? rows.of(chosen.get()).map(Row::binding).stream().toList()
         : selected;
@@ -252,7 +267,7 @@ final class Register extends TableView<Row> {
     Function<Integer, Optional<String>> at =
         i ->
             i >= 0 && i < getItems().size()
-                ? Optional.of(getItems().get(i).binding().id())
+                ? Optional.of(getItems().get(i).id())
                 : Optional.empty();
     return at.apply(last + 1).or(() -> at.apply(last - indices.size()));
   }

@@ -25,7 +25,7 @@ import javafx.scene.layout.HBox;
  * A cell of the register. Its nodes are made once and show one row after the other: to style new
  * ones takes longer than all the rest of a letter typed into the filter.
  */
-abstract sealed class RowCell extends TableCell<Row, Row> {
+abstract sealed class RowCell extends TableCell<Seat, Seat> {
 
   private Supplier<Snapshot> shown;
   private Row filled;
@@ -53,13 +53,24 @@ abstract sealed class RowCell extends TableCell<Row, Row> {
   }
 
   @Override
-  protected final void updateItem(Row row, boolean empty) {
-    super.updateItem(row, empty);
-    if (empty || row == null) {
+  protected final void updateItem(Seat seat, boolean empty) {
+    super.updateItem(seat, empty);
+    if (empty || seat == null) {
       filled = null;
       clear();
-      return;
+    } else {
+      look(seat.row());
     }
+  }
+
+  /** Shows its binding as it is now; nothing happens when it is seen so. */
+  final void look() {
+    if (filled != null) {
+      look(getItem().row());
+    }
+  }
+
+  private void look(Row row) {
     Layout layout = shown.get().keymap().layout();
     if (Question.Same.is(row, filled) && Question.Same.is(layout, by)) {
       return; // asked again at every change of any row

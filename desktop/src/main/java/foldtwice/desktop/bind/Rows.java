@@ -19,6 +19,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.BiPredicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.collections.ObservableList;
@@ -29,8 +30,12 @@ import javafx.collections.ObservableList;
  */
 final class Rows {
 
-  private final Batched<Row> all = new Batched<>();
+  private final Batched<Seat> all = new Batched<>();
   private final Map<String, Integer> at = new HashMap<>();
+
+  /** True when one row stands elsewhere than another would, or is not shown as that would be. */
+  private final BiPredicate<Row, Row> moves;
+
   private Snapshot shown;
 
   /** Those that have a numbered slot: it depends on the bindings before them. */
@@ -42,8 +47,12 @@ final class Rows {
   /** By binding, its part in a family. */
   private Map<String, String> families = Map.of();
 
+  Rows(BiPredicate<Row, Row> moves) {
+    this.moves = moves;
+  }
+
   /** To be shown, and changed here only. */
-  ObservableList<Row> all() {
+  ObservableList<Seat> all() {
     return all;
   }
 
@@ -58,7 +67,7 @@ final class Rows {
 
   /** The row of a binding that is there. */
   Optional<Row> of(String binding) {
-    return Optional.ofNullable(at.get(binding)).map(all::get);
+    return Optional.ofNullable(at.get(binding)).map(i -> all.get(i).row());
   }
 
   /**
@@ -90,19 +99,27 @@ final class Rows {
     return others;
   }
 
-  /** Puts anew the rows of some bindings that are there, where they are other than they were. */
+  /**
+   * Puts anew the rows of some bindings that are there, where they are other than they were. The
+   * list tells of those only that move by it.
+   */
   private void put(Set<String> bindings, UnaryOperator<Row> anew) {
-    Map<Integer, Row> fresh = new TreeMap<>();
+    Map<Integer, Seat> moved = new TreeMap<>();
     for (String id : bindings) {
       Integer i = at.get(id);
       if (i != null) {
-        Row row = anew.apply(all.get(i));
-        if (!row.equals(all.get(i))) {
-          fresh.put(i, row);
+        Row was = all.get(i).row();
+        Row row = anew.apply(was);
+        if (moves.test(was, row)) {
+          moved.put(i, new Seat(row));
+        } else if (!row.equals(was)) {
+          all.get(i).take(row);
         }
       }
     }
-    all.put(fresh);
+    if (!moved.isEmpty()) {
+      all.put(moved);
+    }
   }
 
   private boolean follow(Snapshot now) {
@@ -134,11 +151,14 @@ final class Rows {
   private void fill(Snapshot now) {
     families = families(now);
     Words words = now.words();
-    List<Row> next = new ArrayList<>(now.library().bindings().size());
+    List<Seat> next = new ArrayList<>(now.library().bindings().size());
+    Map<String, Integer> before = new HashMap<>(at);
     at.clear();
     for (Binding b : now.library().bindings().values()) {
       at.put(b.id(), next.size());
-      next.add(Row.of(b, family(b.id()), now, words));
+      Row row = Row.of(b, family(b.id()), now, words);
+      Integer was = before.get(b.id());
+      next.add(was != null && all.get(was).row().equals(row) ? all.get(was) : new Seat(row));
     }
     Lists.follow(all, next);
   }

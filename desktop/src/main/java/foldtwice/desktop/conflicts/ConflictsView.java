@@ -66,7 +66,7 @@ public final class ConflictsView extends BorderPane implements View {
   private final ConflictPane conflict;
   private final Stations stations;
   private final Settling settling;
-  private final ScrollPane scroll = new ScrollPane();
+  private final ScrollPane scroll = Skins.on(new ScrollPane());
   private final TextField filter = Skins.on(new TextField());
   private final Label counts = Parts.label("", "soft");
   private final HBox groups = new HBox(5);

@@ -22,7 +22,7 @@ final class Foot extends HBox {
   private final Label folds = Parts.label("", "strong");
   private final Label foldsWord = Parts.label("");
   private final HBox foldsBox = new HBox(4, folds, foldsWord);
-  private final Label checking = Parts.label("");
+  private final Label checking = Parts.label(Ui.text("foot.auditing"));
   private final Label recording = Parts.label("", "costs");
 
   Foot(Session session) {
@@ -54,7 +54,7 @@ final class Foot extends HBox {
     count(bindings, bindingsWord, "foot.bindings", now.library().bindings().size());
     count(blocks, blocksWord, "foot.block", now.count(Weight.BLOCKS));
     count(costs, costsWord, "foot.cost", now.count(Weight.COSTS));
-    checking.setText(now.audited() ? "" : Ui.text("foot.auditing"));
+    checking.setVisible(!now.audited()); // its room stays: what is beside it would come and go
   }
 
   private static void count(Label number, Label word, String key, long many) {

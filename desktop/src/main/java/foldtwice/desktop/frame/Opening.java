@@ -1,6 +1,7 @@
 package foldtwice.desktop.frame;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.Session;
@@ -150,7 +151,7 @@ public final class Opening {
                   parts
                       .getChildren()
                       .addAll(Parts.label(b.where(), "mono"), message(b.why(), null)));
-      ScrollPane scroll = new ScrollPane(parts);
+      ScrollPane scroll = Skins.on(new ScrollPane(parts));
       scroll.setFitToWidth(true);
       scroll.setMaxHeight(220);
       box.getChildren()

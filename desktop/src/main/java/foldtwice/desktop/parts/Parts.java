@@ -184,7 +184,7 @@ public final class Parts {
    * @param high what is in it is at least as high as the leaf
    */
   public static ScrollPane leaf(Region content, boolean high) {
-    ScrollPane scroll = new ScrollPane(content);
+    ScrollPane scroll = Skins.on(new ScrollPane(content));
     scroll.setFitToWidth(true);
     scroll.setFitToHeight(high);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);

@@ -1,11 +1,13 @@
 package foldtwice.desktop.parts;
 
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.MenuButton;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.Skin;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TextArea;
@@ -16,6 +18,7 @@ import javafx.scene.control.skin.CheckBoxSkin;
 import javafx.scene.control.skin.LabelSkin;
 import javafx.scene.control.skin.ListCellSkin;
 import javafx.scene.control.skin.MenuButtonSkin;
+import javafx.scene.control.skin.ScrollPaneSkin;
 import javafx.scene.control.skin.TableCellSkin;
 import javafx.scene.control.skin.TextAreaSkin;
 import javafx.scene.control.skin.TextFieldSkin;
@@ -39,6 +42,17 @@ public final class Skins {
     return control;
   }
 
+  /**
+   * Panes keep a picture of all that they show. Of what changes a little all the time it is painted
+   * anew as a whole each time, and whoever shows the next thing waits until that is done.
+   */
+  private static ScrollPaneSkin uncached(ScrollPaneSkin skin) {
+    for (Node part : skin.getChildren()) {
+      part.setCache(false);
+    }
+    return skin;
+  }
+
   private static Skin<?> of(Control control) {
     return switch (control) {
       case Label label -> new LabelSkin(label);
@@ -50,6 +64,7 @@ public final class Skins {
       case TextArea area -> new TextAreaSkin(area);
       case ListCell<?> cell -> new ListCellSkin<>(cell);
       case TableCell<?, ?> cell -> new TableCellSkin<>(cell);
+      case ScrollPane pane -> uncached(new ScrollPaneSkin(pane));
       default -> throw new IllegalArgumentException("no skin is known for " + control.getClass());
     };
   }

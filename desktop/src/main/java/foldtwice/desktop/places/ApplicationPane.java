@@ -98,7 +98,7 @@ final class ApplicationPane extends HBox {
     HBox.setHgrow(middle, Priority.ALWAYS);
     facts.setPadding(new Insets(10, 14, 10, 12));
     layOut();
-    ScrollPane right = new ScrollPane(facts);
+    ScrollPane right = Skins.on(new ScrollPane(facts));
     right.setFitToWidth(true);
     right.setPrefWidth(320);
     right.setMinWidth(260);

@@ -91,7 +91,7 @@ final class OfferingPane extends VBox {
     wrong.setId("offering-wrong");
     wrong.managedProperty().bind(wrong.textProperty().isNotEmpty());
     rows.setId("offering-rows");
-    ScrollPane scroll = new ScrollPane(rows);
+    ScrollPane scroll = Skins.on(new ScrollPane(rows));
     scroll.setFitToWidth(true);
     scroll.setFocusTraversable(false);
     VBox.setVgrow(scroll, Priority.ALWAYS);

@@ -280,7 +280,7 @@ class RegisterTest {
           Register register = shownIn(moment(Optional.empty()));
           List<String> order =
               register.getItems().stream()
-                  .map(Row::binding)
+                  .map(Seat::binding)
                   .filter(Binding::isDraft)
                   .map(Binding::id)
                   .toList();

@@ -28,9 +28,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.function.BiPredicate;
 import java.util.stream.Stream;
 import javafx.collections.ListChangeListener;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -58,11 +61,13 @@ class RowsTest {
     library.applications().values().forEach(this::withFewSlots);
     station = library.stations().values().iterator().next();
     setup = Setup.of(library, station.id());
-    Rows rows = new Rows();
-    List<Row> heard = new ArrayList<>();
-    rows.all().addListener((ListChangeListener<Row>) c -> hear(c, heard));
+    Rows rows = new Rows(BY_TRIGGER);
+    List<Seat> heard = new ArrayList<>();
+    rows.all().addListener((ListChangeListener<Seat>) c -> hear(c, heard));
+    Map<Seat, Row> seats = new HashMap<>();
     Optional<Snapshot> before = Optional.empty();
     int made = 0;
+    int stayed = 0;
     for (int i = 0; i < 60; i++) {
       Library was = library;
       happen(before);
@@ -70,6 +75,7 @@ class RowsTest {
       Snapshot edited = Snapshots.edited(library, station, setup, before);
       rows.show(edited);
       assertShown(rows, heard, edited, i);
+      stayed += stayed(seats, rows);
       made += library.equals(was) ? 0 : 1;
       if (random.nextInt(3) > 0) {
         Snapshot looked = Snapshots.looked(edited);
@@ -81,6 +87,27 @@ class RowsTest {
       }
     }
     assertThat(made).as("edits that changed something").isGreaterThan(20);
+    assertThat(stayed).as("bindings that changed and did not move").isPositive();
+  }
+
+  private static final BiPredicate<Row, Row> BY_TRIGGER =
+      (was, is) -> !was.trigger().equals(is.trigger());
+
+  /** A seat says for good where it stands; returns how many have another row than before. */
+  private static int stayed(Map<Seat, Row> seats, Rows rows) {
+    int stayed = 0;
+    Map<Seat, Row> now = new HashMap<>();
+    for (Seat seat : rows.all()) {
+      Row was = seats.get(seat);
+      if (was != null) {
+        assertThat(seat.row().trigger()).isEqualTo(was.trigger());
+        stayed += was.equals(seat.row()) ? 0 : 1;
+      }
+      now.put(seat, seat.row());
+    }
+    seats.clear();
+    seats.putAll(now);
+    return stayed;
   }
 
   /** What its ways in have numbered slots for is less than what comes by them. */
@@ -101,18 +128,19 @@ class RowsTest {
     make(new Edit.PutApplication(a.withWays(ways)));
   }
 
-  private static void assertShown(Rows rows, List<Row> heard, Snapshot now, int at) {
-    Rows anew = new Rows();
+  private static void assertShown(Rows rows, List<Seat> heard, Snapshot now, int at) {
+    Rows anew = new Rows(BY_TRIGGER);
     anew.show(now);
-    assertThat(rows.all()).as("after %s", at).isEqualTo(anew.all());
-    assertThat(heard).as("what was heard, after %s", at).isEqualTo(anew.all());
+    List<Row> rowsAnew = anew.all().stream().map(Seat::row).toList();
+    assertThat(rows.all()).extracting(Seat::row).as("after %s", at).isEqualTo(rowsAnew);
+    assertThat(heard).extracting(Seat::row).as("heard, after %s", at).isEqualTo(rowsAnew);
     now.library().bindings().keySet().forEach(id -> assertThat(rows.has(id)).isTrue());
-    assertThat(rows.all().stream().map(rows::trouble).toList())
+    assertThat(rows.all().stream().map(s -> rows.trouble(s.row())).toList())
         .as("what is wrong, after %s", at)
-        .isEqualTo(anew.all().stream().map(anew::trouble).toList());
+        .isEqualTo(rowsAnew.stream().map(anew::trouble).toList());
   }
 
-  private static void hear(ListChangeListener.Change<? extends Row> c, List<Row> heard) {
+  private static void hear(ListChangeListener.Change<? extends Seat> c, List<Seat> heard) {
     while (c.next()) {
       for (int i = 0; i < c.getRemovedSize(); i++) {
         heard.remove(c.getFrom());
