@@ -212,6 +212,24 @@ public final class StandIns {
         library);
   }
 
+  /**
+   * The same, made from another of the same library before: what is said of programs is read anew
+   * only where that has changed.
+   */
+  public static Surroundings around(
+      Map<String, StandIn<?>> programs, Library library, Surroundings before) {
+    Library was = before.library();
+    boolean same =
+        was.descriptions().equals(library.descriptions())
+            && was.applications().equals(library.applications());
+    return same
+        ? new Surroundings(
+            programs.values().stream().map(StandIn::facts).toList(),
+            before.otherVersions(),
+            library)
+        : around(programs, library);
+  }
+
   /** Programs that are described, in the versions and languages in which they differ. */
   private static List<Facts> described(Library library) {
     List<Facts> all = new ArrayList<>();

@@ -65,6 +65,10 @@ final class DoesLeaf extends Leaf {
   private final HBox asksRow;
   private Binding binding;
   private Routine shown;
+
+  /** The routine's own way of asking, as its words were shown last. */
+  private Manner.Asking asksLike;
+
   private boolean filling;
   private boolean putting;
 
@@ -137,8 +141,10 @@ final class DoesLeaf extends Leaf {
       arguments.getChildren().clear();
       return;
     }
-    long uses =
-        now.library().bindings().values().stream().filter(x -> x.routine().equals(of.id())).count();
+    int uses = 0;
+    for (Binding other : now.library().bindings().values()) {
+      uses += other.routine().equals(of.id()) ? 1 : 0;
+    }
     String in = Ui.text("does.in", uses);
     String application =
         Optional.ofNullable(now.library().applications().get(of.application()))
@@ -164,7 +170,10 @@ final class DoesLeaf extends Leaf {
     asksRow.setVisible(some);
     asksRow.setManaged(some);
     filling = true;
-    Parts.shows(asks, this::asking); // the routine's own way may be another by now
+    if (b.fitting().asks().isEmpty() && of.manner().asking() != asksLike) {
+      Parts.shows(asks, this::asking); // the routine's own way is another by now
+    }
+    asksLike = of.manner().asking();
     asks.setValue(b.fitting().asks());
     filling = false;
   }

@@ -1,6 +1,7 @@
 package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Styles;
@@ -106,7 +107,8 @@ final class PlaceChips extends HBox {
     }
     chips.forEach((id, chip) -> chip.setText(names.get(id)));
     filling = true;
-    list.getItems().setAll(names.keySet());
+    Lists.follow(list.getItems(), List.copyOf(names.keySet()));
+    Parts.shows(list, id -> names.get(id)); // how many there are of each is another by now
     list.setValue(chosen);
     filling = false;
   }

@@ -2,6 +2,7 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.binding.Fitting;
+import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -77,14 +78,15 @@ final class WhereRows extends VBox {
   void show(Snapshot now, Binding b) {
     binding = b;
     filling = true;
-    where.getItems().setAll(now.library().places());
+    Lists.follow(where.getItems(), now.library().places());
     where.setValue(b.place());
     Optional<Application> application = application(now);
-    ways.getItems().setAll(application.map(Application::ways).orElse(List.of()));
+    Lists.follow(ways.getItems(), application.map(Application::ways).orElse(List.of()));
     ways.setValue(application.flatMap(a -> a.way(b.fitting().way())).orElse(null));
     wayRow.setVisible(ways.getItems().size() > 1);
     int rate = b.fitting().repeats();
-    rates.getItems().setAll(Stream.concat(RATES.stream(), Stream.of(rate)).distinct().toList());
+    Lists.follow(
+        rates.getItems(), Stream.concat(RATES.stream(), Stream.of(rate)).distinct().toList());
     rates.setValue(rate);
     rateRow.setVisible(rate > 0 || b.triggers().stream().anyMatch(WhereRows::canRepeat));
     filling = false;

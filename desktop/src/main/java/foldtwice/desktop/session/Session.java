@@ -14,6 +14,7 @@ import foldtwice.library.Ids;
 import foldtwice.library.Library;
 import foldtwice.library.ProgramFile;
 import foldtwice.library.Returning;
+import foldtwice.library.Surroundings;
 import foldtwice.library.file.Backups;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Application;
@@ -61,6 +62,10 @@ public final class Session implements AutoCloseable {
   private final Map<String, String> pages = new LinkedHashMap<>();
   private final Background background = new Background(this::say);
   private final Audits audits;
+
+  /** The programs of the moment in view, and what is known of them. */
+  private Surroundings around;
+
   private final Question<Elsewhere> choosing =
       background.question(Background.Lane.WORK, this::arrive);
   private final Guests guests;
@@ -413,7 +418,10 @@ public final class Session implements AutoCloseable {
     boolean here = stale != null && stale.station().id().equals(station.id());
     Setup setup = computers.setup(station.id(), library);
     computers.put(station.id(), setup, library);
-    Known known = StandIns.around(computers.of(library, station).programs(), library);
+    around =
+        around == null
+            ? StandIns.around(computers.of(library, station).programs(), library)
+            : StandIns.around(computers.of(library, station).programs(), library, around);
     now.set(
         new Snapshot(
             library,
@@ -423,7 +431,7 @@ public final class Session implements AutoCloseable {
             false,
             setup,
             new Lazy<>(() -> Heard.of(library, keymap, setup)),
-            known,
+            around,
             history.last(),
             history.next()));
   }
