@@ -1,12 +1,14 @@
 package foldtwice.desktop.conflicts;
 
 import foldtwice.conflict.Conflict;
+import foldtwice.desktop.parts.Batched;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
@@ -58,6 +60,7 @@ final class ConflictList extends ListView<ConflictList.Row> {
   ConflictList() {
     setId("conflicts");
     setAccessibleText(Ui.text("tab.conflicts"));
+    setItems(new Batched<>());
     getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
     setCellFactory(v -> Skins.on(new Cell()));
     setPlaceholder(Parts.wrapped(Ui.text("conflicts.none"), "soft"));
@@ -68,12 +71,18 @@ final class ConflictList extends ListView<ConflictList.Row> {
   void show(Snapshot snapshot, List<Conflict> conflicts, Grouping grouping, String filter) {
     List<Conflict> chosen = chosen();
     boolean same = filled.isPresent() && filled.get().isSame(snapshot, conflicts, grouping, filter);
+    boolean sameNames =
+        now != null
+            && Question.Same.is(now.library(), snapshot.library())
+            && Question.Same.is(now.keymap().layout(), snapshot.keymap().layout());
     now = snapshot;
     filled = Optional.of(new Filled(snapshot.library(), conflicts, grouping, filter));
     if (!same) {
       fill(rows(conflicts, grouping, filter), chosen);
     }
-    refresh(); // what they are called may be new
+    if (!sameNames) {
+      refresh();
+    }
   }
 
   /** What the rows were made from. */
@@ -113,10 +122,19 @@ final class ConflictList extends ListView<ConflictList.Row> {
   /** Tells whether the trouble was chosen; a few are held against each, many looked up. */
   private static Predicate<Conflict> stays(List<Conflict> chosen) {
     if (chosen.size() <= FEW) {
-      return c -> chosen.stream().anyMatch(c::isTopicOf);
+      return c -> isTopicOfAny(c, chosen);
     }
     Set<Object> topics = chosen.stream().map(Conflict::topic).collect(Collectors.toSet());
     return c -> topics.contains(c.topic());
+  }
+
+  private static boolean isTopicOfAny(Conflict one, List<Conflict> some) {
+    for (Conflict c : some) {
+      if (one.isTopicOf(c)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private void fill(List<Row> rows, List<Conflict> chosen) {

@@ -12,9 +12,14 @@ public final class Batched<T> extends ModifiableObservableListBase<T> {
 
   /** Puts values, by their places. */
   public void put(Map<Integer, T> some) {
+    together(() -> some.forEach(this::set));
+  }
+
+  /** Changes it in many ways, told as one change. */
+  public void together(Runnable changes) {
     beginChange();
     try {
-      some.forEach(this::set);
+      changes.run();
     } finally {
       endChange();
     }

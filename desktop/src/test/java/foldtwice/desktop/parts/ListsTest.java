@@ -116,6 +116,47 @@ class ListsTest {
     }
   }
 
+  /** Of a long list little is touched, wherever it changes, and a batched one tells it at once. */
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3, 4, 5})
+  void whatStaysIsNotTouched(long seed) {
+    Random random = new Random(seed);
+    Batched<Integer> shown = new Batched<>();
+    shown.addAll(IntStream.range(0, 5_000).boxed().toList());
+    List<Integer> heard = new ArrayList<>(shown);
+    int[] touched = new int[2];
+    shown.addListener(
+        (ListChangeListener<Integer>)
+            c -> {
+              touched[0]++;
+              while (c.next()) {
+                touched[1] += c.getRemovedSize() + c.getAddedSize();
+              }
+              c.reset();
+              hear(c, heard);
+            });
+    int fresh = 10_000;
+    for (int round = 0; round < 60; round++) {
+      List<Integer> next = new ArrayList<>(shown);
+      int changes = 1 + random.nextInt(6);
+      for (int i = 0; i < changes; i++) {
+        int at = random.nextInt(next.size());
+        switch (random.nextInt(3)) {
+          case 0 -> next.remove(at);
+          case 1 -> next.add(at, fresh++);
+          default -> next.set(at, fresh++);
+        }
+      }
+      touched[0] = 0;
+      touched[1] = 0;
+      Lists.follow(shown, next);
+      assertThat(shown).isEqualTo(next);
+      assertThat(heard).isEqualTo(next);
+      assertThat(touched[0]).isEqualTo(1);
+      assertThat(touched[1]).isLessThan(changes * 150);
+    }
+  }
+
   private static List<Integer> changed(List<Integer> before, Random random) {
     List<Integer> next = new ArrayList<>(before);
     int at = random.nextInt(next.size());
