@@ -694,6 +694,16 @@ final class Hands implements AutoCloseable {
     return scene;
   }
 
+  /** Makes the window another size. */
+  void resize(double width, double height) {
+    run(
+        () -> {
+          stage.setWidth(width);
+          stage.setHeight(height);
+        });
+    settle();
+  }
+
   /** The node that has the keys. */
   Node focus() {
     return ask(scene::getFocusOwner);

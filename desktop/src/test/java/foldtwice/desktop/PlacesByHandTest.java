@@ -2,10 +2,13 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.place.Application;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -137,6 +140,15 @@ class PlacesByHandTest {
       hands.space("#way-new");
       hands.paste("#way-name", "Macro folder");
       hands.space("#way-document_open");
+      for (String program : List.of("tagpress", "vasculum")) {
+        Binding other =
+            library(hands).bindings().values().stream()
+                .filter(b -> b.place().isOf(program) && !b.triggers().isEmpty())
+                .findFirst()
+                .orElseThrow();
+        hands.make(new Edit.PutBinding(other.withTriggers(List.of())), "meanwhile");
+        assertThat(hands.text("#way-name")).as("what is typed stays").contains("Macro folder");
+      }
       hands.space("#way-make");
       assertThat(library(hands).applications().get("vasculum").ways())
           .last()

@@ -2,6 +2,7 @@ package foldtwice.desktop.places;
 
 import foldtwice.describe.Description;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -13,6 +14,8 @@ import foldtwice.place.Labels;
 import foldtwice.place.Station;
 import foldtwice.table.Part;
 import foldtwice.words.Words;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Insets;
@@ -248,11 +251,11 @@ final class ApplicationPane extends HBox {
     contexts.show(now, application);
     rules.show(now, application);
     ways.show(now, application);
-    stations.getChildren().clear();
+    List<List<String>> says = new ArrayList<>();
     for (Station s : now.library().stations().values()) {
       Optional<Station.Installed> installed =
           s.installed().stream().filter(i -> i.application().equals(application.id())).findFirst();
-      String says =
+      String version =
           installed
               .map(
                   i ->
@@ -263,8 +266,10 @@ final class ApplicationPane extends HBox {
                   application.version().isEmpty()
                       ? Ui.text("places.anyversion")
                       : application.version());
-      stations.getChildren().add(fact(s.name(), says));
+      says.add(List.of(s.name(), version));
     }
+    Refill.with(
+        stations, says, () -> says.stream().map(f -> fact(f.getFirst(), f.getLast())).toList());
     offers.show(application);
   }
 

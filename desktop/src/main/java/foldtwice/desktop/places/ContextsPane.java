@@ -1,6 +1,8 @@
 package foldtwice.desktop.places;
 
+import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -19,6 +21,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -81,11 +84,21 @@ final class ContextsPane extends VBox {
     application = shown;
     chosen = other ? Optional.empty() : chosen.flatMap(c -> shown.context(c.id()));
     boolean had = Parts.hasKeys(rows);
-    rows.getChildren().clear();
     bindings.clear();
-    now.library().bindings().values().forEach(b -> bindings.merge(b.place(), 1, Integer::sum));
-    row(shown.name(), new Place.Whole(shown.id()), 0, "", Optional.empty());
-    shown.contexts().forEach(c -> row(c, 1));
+    for (Binding b : now.library().bindings().values()) {
+      if (b.place().isOf(shown.id())) {
+        bindings.merge(b.place(), 1, Integer::sum);
+      }
+    }
+    Refill.with(
+        rows,
+        List.of(shown, chosen, Map.copyOf(bindings)),
+        () -> {
+          List<Node> all = new ArrayList<>();
+          row(all, shown.name(), new Place.Whole(shown.id()), 0, "", Optional.empty());
+          shown.contexts().forEach(c -> row(all, c, 1));
+          return all;
+        });
     form.setVisible(chosen.isPresent());
     chosen.ifPresent(
         c -> {
@@ -100,7 +113,7 @@ final class ContextsPane extends VBox {
     }
   }
 
-  private void row(Context c, int depth) {
+  private void row(List<Node> all, Context c, int depth) {
     List<String> kinds = new ArrayList<>();
     if (c.takesText()) {
       kinds.add(Ui.text("places.text"));
@@ -111,11 +124,12 @@ final class ContextsPane extends VBox {
       kinds.add(Ui.text("places.bypointer"));
     }
     String kind = String.join(", ", kinds);
-    row(c.name(), new Place.Within(application.id(), c.id()), depth, kind, Optional.of(c));
-    c.inner().forEach(i -> row(i, depth + 1));
+    row(all, c.name(), new Place.Within(application.id(), c.id()), depth, kind, Optional.of(c));
+    c.inner().forEach(i -> row(all, i, depth + 1));
   }
 
-  private void row(String says, Place place, int depth, String kind, Optional<Context> context) {
+  private void row(
+      List<Node> all, String says, Place place, int depth, String kind, Optional<Context> context) {
     Region indent = new Region();
     indent.setMinWidth(depth * 16.0);
     Button choose =
@@ -146,7 +160,7 @@ final class ContextsPane extends VBox {
     }
     row.setAlignment(Pos.CENTER_LEFT);
     row.getStyleClass().add("why-row");
-    rows.getChildren().add(row);
+    all.add(row);
   }
 
   private void keep() {

@@ -1,7 +1,9 @@
 package foldtwice.desktop.places;
 
+import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -14,8 +16,12 @@ import foldtwice.ready.Entries;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.HBox;
@@ -27,79 +33,113 @@ final class WaysPane extends VBox {
   private static final int MOST_ENTRIES = 40;
 
   private final Session session;
-  private List<Object> shown = List.of();
+  private final VBox rows = new VBox(5);
+  private Shown shown;
 
   WaysPane(Session session) {
     super(5);
     this.session = session;
     setId("ways-pane");
+    getChildren().add(rows);
+  }
+
+  /**
+   * All that is seen.
+   *
+   * @param taken how many bindings come by each way
+   * @param running what runs beside it
+   * @param entries what stands in its file, or is to; empty where it has none here
+   */
+  private record Shown(
+      Application application,
+      List<Integer> taken,
+      Set<Need> running,
+      Optional<List<Entries.Entry>> entries,
+      Question.Same layout) {
+
+    static Shown of(Snapshot now, Application application, boolean here) {
+      boolean copied =
+          application.ways().stream().anyMatch(w -> w.needs().contains(Need.FILE_COPIED));
+      return new Shown(
+          application,
+          taken(now, application),
+          now.setup().program(application.id()).running(),
+          here && copied
+              ? Optional.of(Entries.of(now.library(), now.setup(), application))
+              : Optional.empty(),
+          new Question.Same(now.keymap().layout()));
+    }
+
+    private static List<Integer> taken(Snapshot now, Application application) {
+      Map<WayIn, Integer> taken = new HashMap<>();
+      for (Binding b : now.library().bindings().values()) {
+        if (b.place().isOf(application.id())) {
+          application.way(b.fitting().way()).ifPresent(w -> taken.merge(w, 1, Integer::sum));
+        }
+      }
+      return application.ways().stream().map(w -> taken.getOrDefault(w, 0)).toList();
+    }
   }
 
   void show(Snapshot now, Application application) {
-    List<Object> next =
-        List.of(application, now.setup(), System.identityHashCode(now.library().bindings()));
-    if (next.equals(shown)) {
-      return; // what is being written into the form stays
-    }
-    shown = next;
-    boolean had = Parts.hasKeys(this);
-    getChildren().clear();
-    if (application.ways().isEmpty()) {
-      getChildren().add(Parts.wrapped(Ui.text("ways.none"), "soft"));
-    }
-    for (WayIn way : application.ways()) {
-      way(now, application, way);
-    }
     boolean here = session.programs().containsKey(application.id());
-    if (here && application.ways().stream().anyMatch(w -> w.needs().contains(Need.FILE_COPIED))) {
-      file(now, application);
+    Shown next = Shown.of(now, application, here);
+    if (next.equals(shown)) {
+      return;
     }
-    getChildren().add(new WayForm(application, way -> add(application, way)));
+    if (shown == null || !application.equals(shown.application())) {
+      getChildren().setAll(rows, new WayForm(application, way -> add(application, way)));
+    } // what is being written into the form stays
+    shown = next;
+    boolean had = Parts.hasKeys(rows);
+    rows.getChildren().clear();
+    if (application.ways().isEmpty()) {
+      rows.getChildren().add(Parts.wrapped(Ui.text("ways.none"), "soft"));
+    }
+    for (int i = 0; i < application.ways().size(); i++) {
+      way(application, application.ways().get(i), next.taken().get(i));
+    }
+    next.entries().ifPresent(entries -> file(now, entries));
     if (had && lookup("#ways-write") != null) {
       lookup("#ways-write").requestFocus();
     }
   }
 
-  private void way(Snapshot now, Application application, WayIn way) {
+  private void way(Application application, WayIn way, int taken) {
     HBox head = new HBox(8, Parts.label(way.name(), "strong"), Parts.gap());
     head.getChildren()
         .add(
             Parts.button(
                 "way-away-" + way.id(),
                 Ui.text("ways.away"),
-                () -> remove(now, application, way),
+                () -> remove(application, way),
                 "link"));
-    getChildren().add(head);
+    rows.getChildren().add(head);
     String needs =
         way.needs().isEmpty()
             ? Ui.text("ways.atonce")
             : way.needs().stream().map(Words::need).collect(Collectors.joining(", "));
-    getChildren().add(row(Ui.text("ways.needs"), needs));
-    long taken =
-        now.library().bindings().values().stream()
-            .filter(b -> b.place().isOf(application.id()))
-            .filter(b -> application.way(b.fitting().way()).filter(way::equals).isPresent())
-            .count();
-    getChildren()
+    rows.getChildren().add(row(Ui.text("ways.needs"), needs));
+    rows.getChildren()
         .add(
             row(
                 Ui.text("ways.bindings"),
                 way.slots() == 0
-                    ? Long.toString(taken)
+                    ? Integer.toString(taken)
                     : Ui.text("ways.slots", taken, way.slots())));
     if (!way.passesArguments()) {
-      getChildren().add(Parts.wrapped(Ui.text("ways.noarguments"), "soft"));
+      rows.getChildren().add(Parts.wrapped(Ui.text("ways.noarguments"), "soft"));
     }
     if (way.freeOfRules()) {
-      getChildren().add(Parts.wrapped(Ui.text("ways.free"), "soft"));
+      rows.getChildren().add(Parts.wrapped(Ui.text("ways.free"), "soft"));
     }
     for (Need need : List.of(Need.HELPER_RUNNING, Need.DOCUMENT_OPEN, Need.TOOLBAR_SHOWN)) {
       if (way.needs().contains(need) && session.programs().containsKey(application.id())) {
         CheckBox runs = Skins.on(new CheckBox(Ui.text("ways." + need)));
         runs.setId("ways-" + need.name().toLowerCase(Locale.ROOT));
-        runs.setSelected(now.setup().program(application.id()).running().contains(need));
+        runs.setSelected(shown.running().contains(need));
         runs.setOnAction(e -> session.run(application, need, runs.isSelected()));
-        getChildren().add(runs);
+        rows.getChildren().add(runs);
       }
     }
   }
@@ -123,9 +163,9 @@ final class WaysPane extends VBox {
   }
 
   /** A way some binding names stays. */
-  private void remove(Snapshot now, Application application, WayIn way) {
+  private void remove(Application application, WayIn way) {
     long named =
-        now.library().bindings().values().stream()
+        session.now().library().bindings().values().stream()
             .filter(b -> b.place().isOf(application.id()))
             .filter(b -> b.fitting().way().equals(way.id()))
             .count();
@@ -143,22 +183,24 @@ final class WaysPane extends VBox {
   }
 
   /** What has to be written, what is stale, and the thin entries. */
-  private void file(Snapshot now, Application application) {
-    List<Entries.Entry> entries = Entries.of(now.library(), now.setup(), application);
+  private void file(Snapshot now, List<Entries.Entry> entries) {
     long open = entries.stream().filter(e -> e.state() != Entries.State.CURRENT).count();
-    getChildren().add(Parts.label(Ui.text("ways.file", entries.size()), "strong"));
+    rows.getChildren().add(Parts.label(Ui.text("ways.file", entries.size()), "strong"));
     if (open > 0) {
-      getChildren()
+      rows.getChildren()
           .addAll(
               Parts.wrapped(Ui.text("ways.open", open), "costs"),
               Parts.button(
-                  "ways-write", Ui.text("ways.write"), () -> session.copy(application), "make"));
+                  "ways-write",
+                  Ui.text("ways.write"),
+                  () -> session.copy(shown.application()),
+                  "make"));
     }
     entries.stream()
         .filter(e -> e.state() != Entries.State.CURRENT || e.thin())
         .sorted(Comparator.comparing(e -> e.state() == Entries.State.CURRENT))
         .limit(MOST_ENTRIES)
-        .forEach(e -> getChildren().add(entry(now, e)));
+        .forEach(e -> rows.getChildren().add(entry(now, e)));
   }
 
   private static HBox entry(Snapshot now, Entries.Entry e) {

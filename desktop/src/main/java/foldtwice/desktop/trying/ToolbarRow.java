@@ -1,15 +1,22 @@
 package foldtwice.desktop.trying;
 
+import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Icons;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
+import foldtwice.surface.Face;
 import foldtwice.surface.Toolbar;
 import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
@@ -27,46 +34,75 @@ final class ToolbarRow extends FlowPane {
   }
 
   void show(String application, Faces faces) {
-    getChildren().clear();
-    List<Toolbar> here =
-        faces.now().library().toolbars().stream()
-            .filter(t -> t.application().equals(application))
-            .toList();
-    here.forEach(t -> add(t, faces));
+    List<Slot> slots = new ArrayList<>();
+    for (Toolbar toolbar : faces.now().library().toolbars()) {
+      if (toolbar.application().equals(application)) {
+        add(slots, toolbar, faces);
+      }
+    }
+    Refill.with(this, slots, () -> slots.stream().flatMap(s -> nodes(s).stream()).toList());
     setVisible(!getChildren().isEmpty());
     setManaged(!getChildren().isEmpty());
   }
 
-  private void add(Toolbar toolbar, Faces faces) {
-    List<Integer> taken =
-        faces.now().library().bindings().values().stream()
-            .flatMap(b -> b.triggers().stream())
-            .filter(t -> t instanceof Trigger.Button b && b.toolbar().equals(toolbar.id()))
-            .map(t -> ((Trigger.Button) t).slot())
-            .toList();
-    for (int slot = 1; slot <= toolbar.slots(); slot++) {
-      if (toolbar.group() > 0 && slot > 1 && (slot - 1) % toolbar.group() == 0) {
-        Region gap = new Region();
-        gap.setMinWidth(10);
-        getChildren().add(gap);
-      }
-      String label = toolbar.face(slot).label();
-      if (!taken.contains(slot) && label.isEmpty()) {
-        continue;
-      }
-      Trigger trigger = new Trigger.Button(toolbar.id(), slot);
-      Optional<String> does = faces.does(trigger);
-      Button button = Skins.on(new Button(label.isEmpty() ? does.orElse("") : label));
-      button.setId("toolbar-" + slot);
-      button.getStyleClass().add("toolbar-button");
-      Icons.dress(button, toolbar.face(slot), 15);
-      button.setDisable(does.isEmpty());
-      button.setFocusTraversable(true);
-      String says = does.orElse(Ui.text("toolbar.nothere"));
-      button.setAccessibleText(says);
-      Tips.on(button, Ui.text("toolbar.tip", says, toolbar.name(), slot));
-      button.setOnAction(e -> onPressed.accept(trigger));
-      getChildren().add(button);
+  /**
+   * One slot of a toolbar.
+   *
+   * @param taken true when something is bound to it, wherever that is heard
+   * @param does what it does here
+   */
+  private record Slot(Toolbar toolbar, int slot, boolean taken, Optional<String> does) {
+
+    Trigger trigger() {
+      return new Trigger.Button(toolbar.id(), slot);
     }
+
+    boolean begins() {
+      return toolbar.group() > 0 && slot > 1 && (slot - 1) % toolbar.group() == 0;
+    }
+  }
+
+  private static void add(List<Slot> slots, Toolbar toolbar, Faces faces) {
+    Set<Integer> taken = new HashSet<>();
+    for (Binding binding : faces.now().library().bindings().values()) {
+      for (Trigger t : binding.triggers()) {
+        if (t instanceof Trigger.Button(String id, int slot) && id.equals(toolbar.id())) {
+          taken.add(slot);
+        }
+      }
+    }
+    for (int slot = 1; slot <= toolbar.slots(); slot++) {
+      Trigger trigger = new Trigger.Button(toolbar.id(), slot);
+      slots.add(new Slot(toolbar, slot, taken.contains(slot), faces.does(trigger)));
+    }
+  }
+
+  private List<Node> nodes(Slot slot) {
+    List<Node> nodes = new ArrayList<>();
+    if (slot.begins()) {
+      Region gap = new Region();
+      gap.setMinWidth(10);
+      nodes.add(gap);
+    }
+    if (slot.taken() || !slot.toolbar().face(slot.slot()).label().isEmpty()) {
+      nodes.add(button(slot));
+    }
+    return nodes;
+  }
+
+  private Button button(Slot slot) {
+    Face face = slot.toolbar().face(slot.slot());
+    Button button =
+        Skins.on(new Button(face.label().isEmpty() ? slot.does().orElse("") : face.label()));
+    button.setId("toolbar-" + slot.slot());
+    button.getStyleClass().add("toolbar-button");
+    Icons.dress(button, face, 15);
+    button.setDisable(slot.does().isEmpty());
+    button.setFocusTraversable(true);
+    String says = slot.does().orElse(Ui.text("toolbar.nothere"));
+    button.setAccessibleText(says);
+    Tips.on(button, Ui.text("toolbar.tip", says, slot.toolbar().name(), slot.slot()));
+    button.setOnAction(e -> onPressed.accept(slot.trigger()));
+    return button;
   }
 }
