@@ -108,7 +108,7 @@ final class ContextsPane extends VBox {
           pointer.setSelected(shown.isByPointer(c.id()));
           pointer.setDisable(shown.path(c.id()).size() > 1); // those inside are chosen as it is
         });
-    if (had) {
+    if (had && !Parts.hasKeys(rows)) {
       rows.lookup("#context-" + chosen.map(Context::id).orElse("whole")).requestFocus();
     }
   }
