@@ -9,11 +9,9 @@ import foldtwice.resolve.Claim;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /** The conflicts by the claims that have a part in them. */
 public final class Troubles {
@@ -44,21 +42,16 @@ public final class Troubles {
    * @param gone each of them was among those it was made of
    */
   public Troubles after(Collection<Conflict> gone, Collection<Conflict> fresh) {
-    Map<Claim, List<Conflict>> out = byClaim(gone);
-    Map<Claim, List<Conflict>> in = byClaim(fresh);
     Layered<Claim, List<Conflict>> next = by.next();
-    Set<Claim> touched = new HashSet<>(out.keySet());
-    touched.addAll(in.keySet());
-    for (Claim claim : touched) {
-      List<Conflict> now =
-          Ranked.changed(
-              of(claim), out.getOrDefault(claim, List.of()), in.getOrDefault(claim, List.of()));
-      if (now.isEmpty()) {
-        next.remove(claim);
-      } else {
-        next.put(claim, now);
-      }
-    }
+    Ranked.changed(this::of, byClaim(gone), byClaim(fresh))
+        .forEach(
+            (claim, now) -> {
+              if (now.isEmpty()) {
+                next.remove(claim);
+              } else {
+                next.put(claim, now);
+              }
+            });
     return new Troubles(next);
   }
 

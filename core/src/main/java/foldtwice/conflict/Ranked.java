@@ -4,8 +4,11 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
 
 /** Lists of conflicts, the heaviest first, that are changed in a few places. */
 public final class Ranked {
@@ -40,6 +43,27 @@ public final class Ranked {
     }
     var unused = copy(before, at, before.size(), out, nextOut, all);
     return Collections.unmodifiableList(all);
+  }
+
+  /**
+   * The same of several lists: those, by key, of which something goes or to which something comes.
+   */
+  public static <K> Map<K, List<Conflict>> changed(
+      Function<K, List<Conflict>> before,
+      Map<K, List<Conflict>> gone,
+      Map<K, List<Conflict>> fresh) {
+    Set<K> touched = new HashSet<>(gone.keySet());
+    touched.addAll(fresh.keySet());
+    Map<K, List<Conflict>> now = new HashMap<>();
+    for (K key : touched) {
+      now.put(
+          key,
+          changed(
+              before.apply(key),
+              gone.getOrDefault(key, List.of()),
+              fresh.getOrDefault(key, List.of())));
+    }
+    return now;
   }
 
   /**

@@ -50,38 +50,20 @@ public sealed interface Rule {
    */
   default boolean accepts(Trigger trigger, Layout layout) {
     List<Stroke> strokes = trigger.keyStrokes();
-    if (innermost() instanceof MostStrokes(int count)) {
-      return strokes.size() <= count;
-    }
-    for (Stroke stroke : strokes) {
-      if (!accepts(stroke, layout)) {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  /** What it comes to where it holds. */
-  private Rule innermost() {
-    return this instanceof In(var contexts, Rule rule) ? rule.innermost() : this;
-  }
-
-  private boolean accepts(Stroke stroke, Layout layout) {
     return switch (this) {
-      case MostStrokes m -> true; // it counts them
-      case HoldsOneOf(Modifiers wanted) -> !types(stroke) || holdsAny(stroke, wanted);
-      case AlwaysHolds(Modifiers wanted) -> holdsAny(stroke, wanted);
-      case In(var contexts, Rule rule) -> rule.accepts(stroke, layout);
-      case NeverHolds(Modifiers refused) -> !holdsAny(stroke, refused);
+      case MostStrokes(int count) -> strokes.size() <= count;
+      case HoldsOneOf(Modifiers wanted) ->
+          strokes.stream().allMatch(s -> !types(s) || (s.modifiers().bits() & wanted.bits()) != 0);
+      case AlwaysHolds(Modifiers wanted) ->
+          strokes.stream().allMatch(s -> (s.modifiers().bits() & wanted.bits()) != 0);
+      case In(var contexts, Rule rule) -> rule.accepts(trigger, layout);
+      case NeverHolds(Modifiers refused) ->
+          strokes.stream().noneMatch(s -> (s.modifiers().bits() & refused.bits()) != 0);
       case NeverKeys(List<String> refused) ->
-          made(stroke.key(), layout)
-              .filter(k -> refused.stream().anyMatch(r -> isSame(r, k)))
-              .isEmpty();
+          strokes.stream()
+              .flatMap(s -> made(s.key(), layout).stream())
+              .noneMatch(k -> refused.stream().anyMatch(r -> isSame(r, k)));
     };
-  }
-
-  private static boolean holdsAny(Stroke stroke, Modifiers some) {
-    return (stroke.modifiers().bits() & some.bits()) != 0;
   }
 
   private static Optional<Keysym> made(Key key, Layout layout) {

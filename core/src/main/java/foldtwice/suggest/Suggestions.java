@@ -307,14 +307,14 @@ public final class Suggestions {
 
   private Suggestion sequence(Trigger.Keys keys) {
     String letters = letters(keys.strokes());
-    int[] first =
-        words.stream().mapToInt(w -> w.codePointAt(0)).map(Character::toUpperCase).toArray();
-    boolean initials =
-        letters.equals(new String(first, 0, Math.min(first.length, keys.strokes().size())));
     double cost = effort.of(keys.strokes());
     if (!ofItsName(letters, keys.strokes().size())) {
       return new Suggestion(keys, cost, List.of());
     }
+    int[] first =
+        words.stream().mapToInt(w -> w.codePointAt(0)).map(Character::toUpperCase).toArray();
+    boolean initials =
+        letters.equals(new String(first, 0, Math.min(first.length, keys.strokes().size())));
     return initials
         ? new Suggestion(keys, cost - 4, List.of(new Reason.Initials(letters)))
         : new Suggestion(keys, cost - 2.5, List.of(new Reason.OfItsName(letters)));

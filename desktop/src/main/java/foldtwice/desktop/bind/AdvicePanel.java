@@ -93,10 +93,15 @@ final class AdvicePanel extends VBox {
     facts.setVisible(false);
     suggestQuestion.drop();
     suggested.getChildren().clear();
-    nearQuestion.drop();
     here.getChildren().clear();
     elsewhere.setText("");
     layouts.setText("");
+    nothingNear();
+  }
+
+  private void nothingNear() {
+    nearQuestion.drop();
+    nearAbout = List.of();
     near.getChildren().clear();
   }
 
@@ -124,9 +129,7 @@ final class AdvicePanel extends VBox {
               ? Ui.text("sets.nolayout")
               : LayoutNotes.of(
                   new Trigger.Keys(trigger.keyStrokes()), now.library(), now.keymap().layout()));
-      nearQuestion.drop();
-      nearAbout = List.of();
-      near.getChildren().clear();
+      nothingNear();
     }
     nearRow.setVisible(trigger instanceof Trigger.Keys);
     return advice;

@@ -57,7 +57,7 @@ public final class BindView extends BorderPane implements View {
           new Act<>("family-open", BindView::mayChange, BindView::openFamily));
 
   /** What the filter is to have beside chips, in pixels; where there are none it does with less. */
-  private static final double FILTER = 110;
+  private static final double FILTER = 90;
 
   /** The trifold below: as high as it may be made, as high as it is wished, in pixels. */
   private static final double LOWEST = 150;
@@ -167,14 +167,19 @@ public final class BindView extends BorderPane implements View {
   /** Gives the chips what room there is beside the rest. */
   private void fit() {
     if (getWidth() > 0 && getScene() != null) {
-      chips.fit(
-          getWidth(),
-          count.getText(),
-          () -> {
-            getTop().applyCss();
-            return getTop().minWidth(-1) - filter.getMinWidth() + FILTER;
-          });
+      int all = session.now().library().bindings().size();
+      String longest = Ui.text("bind.shown", all, all); // they stay while one filters
+      chips.fit(getWidth(), longest, () -> needed(longest));
     }
+  }
+
+  private double needed(String counted) {
+    String now = count.getText();
+    count.setText(counted);
+    getTop().applyCss();
+    double needed = getTop().minWidth(-1) - filter.getMinWidth() + FILTER;
+    count.setText(now);
+    return needed;
   }
 
   /** Leaves the filter, in the words and in the chips, so that both say what is shown. */

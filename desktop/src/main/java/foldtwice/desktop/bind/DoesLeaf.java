@@ -170,10 +170,10 @@ final class DoesLeaf extends Leaf {
     asksRow.setVisible(some);
     asksRow.setManaged(some);
     filling = true;
-    if (b.fitting().asks().isEmpty() && of.manner().asking() != asksLike) {
+    if (of.manner().asking() != asksLike) {
       Parts.shows(asks, this::asking); // the routine's own way is another by now
+      asksLike = of.manner().asking();
     }
-    asksLike = of.manner().asking();
     asks.setValue(b.fitting().asks());
     filling = false;
   }

@@ -36,9 +36,6 @@ final class Register extends TableView<Seat> {
 
   private final List<RowCell> cells = new ArrayList<>();
 
-  /** What has to be filled again when an audit tells. */
-  private final List<RowCell> troubleCells = new ArrayList<>();
-
   private String application = "";
   private String filter = "";
   private boolean filling;
@@ -66,7 +63,11 @@ final class Register extends TableView<Seat> {
     column("does", 276, Comparator.comparing(r -> r.routine() + r.arguments()), RowCell.Does::new);
     column("where", 170, Comparator.comparing(Row::place), () -> new RowCell.Plain(Row::place));
     column("readiness", 90, Comparator.comparing(Row::readiness), RowCell.Ready::new);
-    column("conflict", 260, Comparator.comparing(this::severity), this::troubleCell);
+    column(
+        "conflict",
+        260,
+        Comparator.comparing(this::severity),
+        () -> new RowCell.Trouble(rows::trouble));
     TableColumn<Seat, Seat> used =
         column(
             "used",
@@ -88,12 +89,6 @@ final class Register extends TableView<Seat> {
 
   private int severity(Row row) {
     return rows.worst(row).map(c -> c.weight().ordinal()).orElse(9);
-  }
-
-  private RowCell troubleCell() {
-    RowCell.Trouble cell = new RowCell.Trouble(rows::trouble);
-    troubleCells.add(cell);
-    return cell;
   }
 
   private TableColumn<Seat, Seat> column(
@@ -130,7 +125,6 @@ final class Register extends TableView<Seat> {
         tell();
       }
       cells.forEach(RowCell::look);
-      troubleCells.forEach(RowCell::again);
       nothing.setText(Ui.text(rows.all().isEmpty() ? "bind.nothing" : "bind.empty"));
       select(chosen.get());
     } finally {

@@ -64,7 +64,7 @@ abstract sealed class RowCell extends TableCell<Seat, Seat> {
   }
 
   /** Shows its binding as it is now; nothing happens when it is seen so. */
-  final void look() {
+  void look() {
     if (filled != null) {
       look(getItem().row());
     }
@@ -81,11 +81,11 @@ abstract sealed class RowCell extends TableCell<Seat, Seat> {
     see(true);
   }
 
-  /** Something else than the row was told anew. */
+  /** The same where something else than the row may have been told anew. */
   final void again() {
     if (filled != null) {
-      fill(filled, shown.get().words());
-      see(true);
+      filled = null;
+      look(getItem().row());
     }
   }
 
@@ -210,6 +210,11 @@ abstract sealed class RowCell extends TableCell<Seat, Seat> {
      */
     Trouble(Function<Row, Optional<Row.Trouble>> trouble) {
       this.trouble = trouble;
+    }
+
+    @Override
+    void look() {
+      again();
     }
 
     @Override

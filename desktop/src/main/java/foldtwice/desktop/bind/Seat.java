@@ -31,9 +31,4 @@ final class Seat {
   void take(Row now) {
     row = now;
   }
-
-  @Override
-  public String toString() {
-    return row.toString();
-  }
 }

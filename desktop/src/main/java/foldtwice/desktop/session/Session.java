@@ -62,10 +62,6 @@ public final class Session implements AutoCloseable {
   private final Map<String, String> pages = new LinkedHashMap<>();
   private final Background background = new Background(this::say);
   private final Audits audits;
-
-  /** The programs of the moment in view, and what is known of them. */
-  private Surroundings around;
-
   private final Question<Elsewhere> choosing =
       background.question(Background.Lane.WORK, this::arrive);
   private final Guests guests;
@@ -418,10 +414,11 @@ public final class Session implements AutoCloseable {
     boolean here = stale != null && stale.station().id().equals(station.id());
     Setup setup = computers.setup(station.id(), library);
     computers.put(station.id(), setup, library);
-    around =
-        around == null
-            ? StandIns.around(computers.of(library, station).programs(), library)
-            : StandIns.around(computers.of(library, station).programs(), library, around);
+    Map<String, StandIn<?>> programs = computers.of(library, station).programs();
+    Surroundings known =
+        stale == null
+            ? StandIns.around(programs, library)
+            : StandIns.around(programs, library, stale.known());
     now.set(
         new Snapshot(
             library,
@@ -431,7 +428,7 @@ public final class Session implements AutoCloseable {
             false,
             setup,
             new Lazy<>(() -> Heard.of(library, keymap, setup)),
-            around,
+            known,
             history.last(),
             history.next()));
   }

@@ -5,9 +5,9 @@ import foldtwice.binding.Binding;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
 import foldtwice.conflict.Weight;
-import foldtwice.known.Known;
 import foldtwice.library.History;
 import foldtwice.library.Library;
+import foldtwice.library.Surroundings;
 import foldtwice.place.Station;
 import foldtwice.ready.Heard;
 import foldtwice.ready.Outlook;
@@ -36,7 +36,7 @@ public record Snapshot(
     boolean audited,
     Setup setup,
     Lazy<Heard> hearing,
-    Known known,
+    Surroundings known,
     Optional<History.Done> undoable,
     Optional<History.Done> redoable) {
 

@@ -90,21 +90,17 @@ record Told(
 
   /** By binding, after some have gone and others have come. */
   private Map<String, List<Conflict>> byBinding(List<Conflict> gone, List<Conflict> fresh) {
-    Map<String, List<Conflict>> out = byBinding(gone);
-    Map<String, List<Conflict>> in = byBinding(fresh);
     Map<String, List<Conflict>> next = new HashMap<>(byBinding);
-    Set<String> touched = new HashSet<>(out.keySet());
-    touched.addAll(in.keySet());
-    for (String id : touched) {
-      List<Conflict> was = byBinding.getOrDefault(id, List.of());
-      List<Conflict> is =
-          Ranked.changed(was, out.getOrDefault(id, List.of()), in.getOrDefault(id, List.of()));
-      if (is.isEmpty()) {
-        next.remove(id);
-      } else if (!is.equals(was)) {
-        next.put(id, is);
-      }
-    }
+    Ranked.changed(
+            (String id) -> byBinding.getOrDefault(id, List.of()), byBinding(gone), byBinding(fresh))
+        .forEach(
+            (id, is) -> {
+              if (is.isEmpty()) {
+                next.remove(id);
+              } else if (!is.equals(next.get(id))) {
+                next.put(id, is);
+              }
+            });
     return next;
   }
 

@@ -2,7 +2,6 @@ package foldtwice.desktop.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import foldtwice.binding.Binding;
 import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
@@ -13,7 +12,6 @@ import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
-import foldtwice.trigger.Notation;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -108,15 +106,7 @@ class AuditsTest {
     Library library = demo;
     Random random = new Random(4);
     for (int i = 0; i < 12; i++) {
-      List<Binding> all = List.copyOf(library.bindings().values());
-      Binding b = all.get(random.nextInt(all.size()));
-      Edit edit =
-          random.nextInt(3) == 0
-              ? new Edit.RemoveBinding(b.id())
-              : new Edit.PutBinding(
-                  b.withTriggers(
-                      List.of(Notation.read("Ctrl+Alt+" + (char) ('A' + random.nextInt(6))))));
-      library = edit.on(library);
+      library = Snapshots.someEdit(library, random).on(library);
       Subject now = subject(library, station);
       look(now);
       isOf(told.getLast(), now);

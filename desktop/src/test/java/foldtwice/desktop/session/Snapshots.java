@@ -1,17 +1,22 @@
 package foldtwice.desktop.session;
 
+import foldtwice.binding.Binding;
 import foldtwice.conflict.Audit;
-import foldtwice.known.Known;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.library.Surroundings;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.place.Station;
 import foldtwice.ready.Heard;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
 import foldtwice.standin.StandIns;
+import foldtwice.trigger.Notation;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 
 /** Moments as a session makes them, without a window. */
 public final class Snapshots {
@@ -28,7 +33,7 @@ public final class Snapshots {
   public static Snapshot edited(
       Library library, Station station, Setup setup, Optional<Snapshot> before) {
     Keymap keymap = Keymap.of(library, station);
-    Known known = StandIns.around(station, library);
+    Surroundings known = StandIns.around(station, library);
     return new Snapshot(
         library,
         station,
@@ -45,5 +50,15 @@ public final class Snapshots {
   /** The same moment, looked through. */
   public static Snapshot looked(Snapshot now) {
     return now.with(Told.of(Audit.of(now.subject()).conflicts(), now.library(), now.told()));
+  }
+
+  /** Takes some binding away, or gives it other keys. */
+  static Edit someEdit(Library library, Random random) {
+    List<Binding> all = List.copyOf(library.bindings().values());
+    Binding b = all.get(random.nextInt(all.size()));
+    return random.nextInt(3) == 0
+        ? new Edit.RemoveBinding(b.id())
+        : new Edit.PutBinding(
+            b.withTriggers(List.of(Notation.read("Ctrl+Alt+" + (char) ('A' + random.nextInt(6))))));
   }
 }

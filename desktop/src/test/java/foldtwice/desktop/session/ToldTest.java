@@ -2,7 +2,6 @@ package foldtwice.desktop.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import foldtwice.binding.Binding;
 import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
@@ -134,7 +133,7 @@ class ToldTest {
       library =
           random.nextInt(6) == 0
               ? accepting(library, some(told.all(), random))
-              : edit(library, random);
+              : Snapshots.someEdit(library, random).on(library);
       audit = audit.after(Session.subject(library, station, Setup.settled(library)));
       told = Told.of(audit, library, told);
       Told anew = Told.of(audit.conflicts(), library, Told.NOTHING);
@@ -154,17 +153,5 @@ class ToldTest {
 
   private static List<Conflict> some(List<Conflict> of, Random random) {
     return of.stream().filter(c -> random.nextInt(8) == 0).toList();
-  }
-
-  private static Library edit(Library library, Random random) {
-    List<Binding> all = List.copyOf(library.bindings().values());
-    Binding b = all.get(random.nextInt(all.size()));
-    Edit edit =
-        random.nextInt(4) == 0
-            ? new Edit.RemoveBinding(b.id())
-            : new Edit.PutBinding(
-                b.withTriggers(
-                    List.of(Notation.read("Ctrl+" + (char) ('A' + random.nextInt(12))))));
-    return edit.on(library);
   }
 }
