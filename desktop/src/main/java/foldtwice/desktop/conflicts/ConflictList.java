@@ -3,11 +3,8 @@ package foldtwice.desktop.conflicts;
 import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.Batched;
 import foldtwice.desktop.parts.Lists;
-import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
-import foldtwice.desktop.parts.Styles;
-import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -25,21 +22,11 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import javafx.geometry.Pos;
-import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.SelectionMode;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 
 /** The conflicts, ranked, in groups with a heading each. */
 final class ConflictList extends ListView<ConflictList.Row> {
-
-  /** Room for a long sentence, in pixels. */
-  private static final double TWO_LINES = 36;
 
   /** A row: a heading, or a conflict. */
   sealed interface Row {
@@ -48,23 +35,36 @@ final class ConflictList extends ListView<ConflictList.Row> {
     record One(Conflict conflict) implements Row {}
   }
 
-  /** Kept for the bar that scrolls, in pixels. */
-  private static final double BAR = 16;
+  /**
+   * Room for a kind and two lines, in pixels. All rows are as high: a list of rows of their own
+   * heights measures two more each time something is drawn, until it has measured all.
+   */
+  private static final double ROW = 66;
 
   /** So many are held against each other. */
   private static final int FEW = 8;
 
   private Snapshot now;
   private Optional<Filled> filled = Optional.empty();
+  private Optional<Alike> alike = Optional.empty();
+  private final List<ConflictCell> cells = new ArrayList<>();
+
+  /** Those of one cause, of those in the list. */
+  private record Alike(Conflict one, List<Conflict> all) {}
 
   ConflictList() {
     setId("conflicts");
     setAccessibleText(Ui.text("tab.conflicts"));
     setItems(new Batched<>());
     getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
-    setCellFactory(v -> Skins.on(new Cell()));
+    setFixedCellSize(ROW);
+    setCellFactory(
+        v -> {
+          ConflictCell cell = Skins.on(new ConflictCell(() -> now.words()));
+          cells.add(cell);
+          return cell;
+        });
     setPlaceholder(Parts.wrapped(Ui.text("conflicts.none"), "soft"));
-    widthProperty().addListener(o -> refresh()); // as high as it is wide
   }
 
   /** Shows conflicts, keeping those chosen that are still there. Costs a pass over them. */
@@ -81,7 +81,7 @@ final class ConflictList extends ListView<ConflictList.Row> {
       fill(rows(conflicts, grouping, filter), chosen);
     }
     if (!sameNames) {
-      refresh();
+      cells.forEach(ConflictCell::look);
     }
   }
 
@@ -138,6 +138,7 @@ final class ConflictList extends ListView<ConflictList.Row> {
   }
 
   private void fill(List<Row> rows, List<Conflict> chosen) {
+    alike = Optional.empty();
     getSelectionModel().clearSelection();
     Lists.follow(getItems(), rows);
     if (!chosen.isEmpty()) {
@@ -175,14 +176,21 @@ final class ConflictList extends ListView<ConflictList.Row> {
         .toList();
   }
 
-  /** Those in the list that come from the same trigger of the same owner as one of them. */
+  /**
+   * Those in the list that come from the same trigger of the same owner as one of them. Costs a
+   * pass over the list, once.
+   */
   List<Conflict> ofOneCause(Conflict one) {
+    if (alike.isPresent() && Question.Same.is(alike.get().one(), one)) {
+      return alike.get().all();
+    }
     List<Conflict> all = new ArrayList<>();
     for (Row r : getItems()) {
       if (r instanceof Row.One(Conflict c) && c.hasCauseOf(one)) {
         all.add(c);
       }
     }
+    alike = Optional.of(new Alike(one, all));
     return all;
   }
 
@@ -213,59 +221,6 @@ final class ConflictList extends ListView<ConflictList.Row> {
         getSelectionModel().clearAndSelect(i);
         scrollTo(Math.max(0, i - 2));
       }
-    }
-  }
-
-  private final class Cell extends ListCell<Row> {
-    @Override
-    protected void updateItem(Row row, boolean empty) {
-      super.updateItem(row, empty);
-      setText(null);
-      setGraphic(null);
-      Styles.set(this, "group-heading", row instanceof Row.Heading);
-      setDisable(row instanceof Row.Heading);
-      if (empty || row == null) {
-        return;
-      }
-      switch (row) {
-        case Row.Heading(String text, int count) -> {
-          setGraphic(
-              new HBox(
-                  8, Parts.label(text, "heading"), Parts.label(Integer.toString(count), "soft")));
-        }
-        case Row.One(Conflict c) -> setGraphic(one(c));
-      }
-    }
-
-    /** As high as what it says is at the width of the list, which a list does not ask for. */
-    @Override
-    protected double computePrefHeight(double width) {
-      if (!(getGraphic() instanceof HBox box)) {
-        return super.computePrefHeight(width);
-      }
-      double room = getListView().getWidth() - snappedLeftInset() - snappedRightInset() - BAR;
-      return snappedTopInset() + snapSizeY(box.prefHeight(room)) + snappedBottomInset();
-    }
-
-    private HBox one(Conflict c) {
-      StackPane mark = new StackPane(Marks.of(c.weight()));
-      mark.setMinWidth(16);
-      mark.setAlignment(Pos.TOP_CENTER);
-      mark.setTranslateY(4);
-      Label kind = Parts.label(Words.kind(c.kind()), "strong");
-      Label says = Parts.label(now.words().sentence(c), "soft");
-      says.setWrapText(true);
-      says.setMinWidth(0);
-      says.setMaxHeight(TWO_LINES);
-      Tips.on(says, says.getText());
-      VBox text = new VBox(1, kind, says);
-      text.setMinWidth(0);
-      HBox.setHgrow(text, Priority.ALWAYS);
-      HBox box = new HBox(8, mark, text);
-      box.setPrefWidth(0);
-      box.setAccessibleText(
-          Words.weight(c.weight()) + ": " + kind.getText() + ", " + says.getText());
-      return box;
     }
   }
 }

@@ -1,10 +1,12 @@
 package foldtwice.desktop.conflicts;
 
+import foldtwice.binding.Binding;
 import foldtwice.conflict.Audit;
 import foldtwice.conflict.Conflict;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.Background.Lane;
@@ -13,9 +15,11 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Acceptance;
+import foldtwice.library.Edit;
 import foldtwice.remedy.Remedies;
 import foldtwice.remedy.Remedy;
 import foldtwice.remedy.Way;
+import foldtwice.resolve.Claim;
 import foldtwice.resolve.Explanation;
 import foldtwice.resolve.Owner;
 import foldtwice.standin.SimulatedComputer;
@@ -23,9 +27,15 @@ import foldtwice.standin.StandIns;
 import foldtwice.words.Words;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -42,6 +52,8 @@ final class ConflictPane extends VBox {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("d MMMM uuuu").withZone(ZoneId.systemDefault());
 
+  private static final int MOST_INVOLVED = 6;
+
   private final Session session;
   private final Consumer<String> toBinding;
   private final Button sameCause;
@@ -50,12 +62,13 @@ final class ConflictPane extends VBox {
   private final Label sentence = Parts.wrapped("");
   private final HBox head;
   private final FlowPane involved = new FlowPane(8, 4);
-  private final VBox evidence = new VBox(4);
+  private final FlowPane how = new FlowPane(8, 6);
+  private final VBox layers = new VBox(4);
   private final VBox played = new VBox(2);
   private final Button play;
   private final Label remediesHeading = heading("conflicts.remedies");
   private final RemedyRows remedies;
-  private final Label looking = Parts.label("", "soft");
+  private final Label looking = Parts.wrapped("", "soft");
   private final TextField reason = Skins.on(new TextField());
   private final Button accept;
   private final VBox accepting;
@@ -89,6 +102,8 @@ final class ConflictPane extends VBox {
     played.setId("played");
     remedies = new RemedyRows(this::take);
     looking.setId("looking");
+    HBox remediesHead = new HBox(10, remediesHeading, looking); // nothing moves while it is looked
+    how.setAlignment(Pos.CENTER_LEFT);
     reason.setId("accept-reason");
     Parts.prompt(reason, Ui.text("conflicts.reason"));
     HBox.setHgrow(reason, Priority.ALWAYS);
@@ -101,20 +116,16 @@ final class ConflictPane extends VBox {
         new VBox(
             10,
             heading("conflicts.evidence"),
-            evidence,
+            new VBox(4, how, layers),
             played,
-            remediesHeading,
-            looking,
+            remediesHead,
             remedies,
             settleChosen,
             acceptance,
             accepting);
     getChildren().addAll(head, sentence, involved, body);
-    looking.managedProperty().bind(looking.textProperty().isNotEmpty());
-    played.managedProperty().bind(javafx.beans.binding.Bindings.isNotEmpty(played.getChildren()));
-    acceptance
-        .managedProperty()
-        .bind(javafx.beans.binding.Bindings.isNotEmpty(acceptance.getChildren()));
+    played.managedProperty().bind(Bindings.isNotEmpty(played.getChildren()));
+    acceptance.managedProperty().bind(Bindings.isNotEmpty(acceptance.getChildren()));
   }
 
   private static Label heading(String key) {
@@ -134,7 +145,7 @@ final class ConflictPane extends VBox {
       return;
     }
     boolean one = some.size() == 1;
-    List<Node> ofMany = List.of(remediesHeading, looking, remedies, settleChosen, accepting);
+    List<Node> ofMany = List.of(remediesHeading.getParent(), remedies, settleChosen, accepting);
     for (Node n : body.getChildren()) {
       boolean shown = n == settleChosen ? !one : one || ofMany.contains(n);
       n.setVisible(shown);
@@ -148,72 +159,86 @@ final class ConflictPane extends VBox {
       reason.clear();
     }
     Conflict c = some.getFirst();
-    involved.getChildren().clear();
     if (one) {
       kind.setText(Words.kind(c.kind()));
-      Label weight = Parts.label(Words.weight(c.weight()), c.weight().id());
-      head.getChildren().setAll(Marks.of(c.weight()), kind, weight);
+      Refill.with(
+          head,
+          c.weight(),
+          () ->
+              List.of(
+                  Marks.of(c.weight()),
+                  kind,
+                  Parts.label(Words.weight(c.weight()), c.weight().id())));
       sentence.setText(now.words().sentence(c));
-      involved(now, c);
       evidence(now, c);
       acceptance(now, c);
     } else {
       kind.setText(Ui.text("conflicts.many", some.size()));
-      head.getChildren().setAll(kind);
+      Refill.with(head, kind, () -> List.of(kind));
       sentence.setText(Ui.text("conflicts.manyhint"));
     }
-    if (alike > 1 && some.size() < alike) {
-      sameCause.setText(Ui.text("conflicts.samecause", alike));
-      involved.getChildren().add(sameCause);
-    }
+    involved(one ? involved(now, c) : Map.of(), alike > 1 && some.size() < alike ? alike : 0);
     remedies(now, some, same);
   }
 
-  /** The bindings that have to do with it, each a way to go there. */
-  private void involved(Snapshot now, Conflict c) {
-    c.claims().stream()
-        .filter(claim -> claim.owner() instanceof Owner.Yours)
-        .map(claim -> ((Owner.Yours) claim.owner()).binding())
-        .filter(now.library().bindings()::containsKey)
-        .distinct()
-        .limit(6)
-        .forEach(
-            id ->
-                involved
-                    .getChildren()
-                    .add(
-                        Parts.button(
-                            "to-" + id,
-                            now.words().binding(now.library().bindings().get(id)),
-                            () -> toBinding.accept(id),
-                            "link")));
+  /** The bindings that have to do with it, by id, and what they are called. */
+  private static Map<String, String> involved(Snapshot now, Conflict c) {
+    Map<String, String> some = new LinkedHashMap<>();
+    for (Claim claim : c.claims()) {
+      if (some.size() < MOST_INVOLVED && claim.owner() instanceof Owner.Yours(String id)) {
+        Binding binding = now.library().bindings().get(id);
+        if (binding != null) {
+          some.put(id, now.words().binding(binding));
+        }
+      }
+    }
+    return some;
+  }
+
+  /**
+   * Shows them, each a way to go there.
+   *
+   * @param alike how many more can be chosen at once; none when 0
+   */
+  private void involved(Map<String, String> some, int alike) {
+    if (alike > 0) {
+      sameCause.setText(Ui.text("conflicts.samecause", alike));
+    }
+    Refill.with(
+        involved,
+        List.of(some, alike > 0),
+        () -> {
+          List<Node> links = new ArrayList<>();
+          some.forEach(
+              (id, says) ->
+                  links.add(Parts.button("to-" + id, says, () -> toBinding.accept(id), "link")));
+          if (alike > 0) {
+            links.add(sameCause);
+          }
+          return links;
+        });
   }
 
   private void evidence(Snapshot now, Conflict c) {
-    evidence.getChildren().clear();
-    boolean canPlay = !c.evidence().presses().isEmpty() || c.about().owner() instanceof Owner.Key;
-    FlowPane how = new FlowPane(8, 6);
-    how.setAlignment(Pos.CENTER_LEFT);
-    if (!canPlay) {
-      how.getChildren().add(Parts.label(Ui.text("conflicts.nopress"), "soft"));
+    boolean pressed = !c.evidence().presses().isEmpty();
+    boolean canPlay = pressed || c.about().owner() instanceof Owner.Key;
+    String in = Ui.text("conflicts.in", now.words().place(c.evidence().state()));
+    Refill.with(
+        how,
+        List.of(canPlay, c.about().trigger(), now.words().trigger(c.about().trigger()), in),
+        () ->
+            canPlay
+                ? List.of(
+                    KeyCaps.of(c.about().trigger(), now.words()), Parts.label(in, "soft"), play)
+                : List.of(Parts.label(Ui.text("conflicts.nopress"), "soft")));
+    if (pressed && now.keymap().states().contains(c.evidence().state())) {
+      WhyRows.layers(
+          layers,
+          Explanation.of(now.keymap(), c.evidence().state(), c.evidence().presses()),
+          now.words(),
+          now.keymap().layout());
     } else {
-      how.getChildren()
-          .addAll(
-              KeyCaps.of(c.about().trigger(), now.words()),
-              Parts.label(Ui.text("conflicts.in", now.words().place(c.evidence().state())), "soft"),
-              play);
-    }
-    evidence.getChildren().add(how);
-    if (canPlay
-        && !c.evidence().presses().isEmpty()
-        && now.keymap().states().contains(c.evidence().state())) {
-      evidence
-          .getChildren()
-          .addAll(
-              WhyRows.layers(
-                  Explanation.of(now.keymap(), c.evidence().state(), c.evidence().presses()),
-                  now.words(),
-                  now.keymap().layout()));
+      layers.getChildren().clear();
     }
   }
 
@@ -225,31 +250,29 @@ final class ConflictPane extends VBox {
   }
 
   private void acceptance(Snapshot now, Conflict c) {
-    acceptance.getChildren().clear();
     Acceptance a = now.library().accepted().get(c.fingerprint());
     boolean holds = c.isAccepted(now.library());
-    if (a != null) {
-      acceptance
-          .getChildren()
-          .addAll(
-              heading(holds ? "conflicts.isaccepted" : "conflicts.cameback"),
-              Parts.wrapped(
-                  Ui.text(
-                      a.who().isEmpty() ? "conflicts.because" : "conflicts.becausewho",
-                      a.reason(),
-                      DAY.format(a.at()),
-                      a.who())),
-              Parts.button(
-                  "unaccept",
-                  Ui.text("conflicts.unaccept"),
-                  () ->
-                      session.make(
-                          new foldtwice.library.Edit.Accept(
-                              c.fingerprint(), java.util.Optional.empty()),
-                          Ui.text("said.unaccepted"))));
-    }
+    Refill.with(
+        acceptance, Arrays.asList(a, holds), () -> a == null ? List.of() : accepted(a, holds));
     accepting.setVisible(!holds);
     accepting.setManaged(!holds);
+  }
+
+  private List<Node> accepted(Acceptance a, boolean holds) {
+    return List.of(
+        heading(holds ? "conflicts.isaccepted" : "conflicts.cameback"),
+        Parts.wrapped(
+            Ui.text(
+                a.who().isEmpty() ? "conflicts.because" : "conflicts.becausewho",
+                a.reason(),
+                DAY.format(a.at()),
+                a.who())),
+        Parts.button(
+            "unaccept",
+            Ui.text("conflicts.unaccept"),
+            () ->
+                session.make(
+                    new Edit.Accept(a.conflict(), Optional.empty()), Ui.text("said.unaccepted"))));
   }
 
   /** Computed off the interface thread; shown when it is still asked for. */
@@ -263,7 +286,7 @@ final class ConflictPane extends VBox {
         })) {
       looking.setText(Ui.text("remedies.looking"));
       if (!same) {
-        remedies.getChildren().clear(); // of the same ones they stay in sight until it is found out
+        remedies.clear(); // of the same ones they stay in sight until it is found out
       }
     }
   }

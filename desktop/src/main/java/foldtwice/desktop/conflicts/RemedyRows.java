@@ -1,18 +1,24 @@
 package foldtwice.desktop.conflicts;
 
 import foldtwice.conflict.Conflict;
+import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.place.Station;
 import foldtwice.remedy.Remedy;
 import foldtwice.words.Words;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.geometry.VPos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
@@ -24,8 +30,7 @@ import javafx.scene.layout.VBox;
 final class RemedyRows extends GridPane {
 
   private final Consumer<Remedy> onTake;
-  private int of;
-  private int stations;
+  private List<Remedy> shown = List.of();
 
   RemedyRows(Consumer<Remedy> onTake) {
     this.onTake = onTake;
@@ -46,19 +51,37 @@ final class RemedyRows extends GridPane {
     return column;
   }
 
+  /** A remedy as it is read. */
+  private record Told(
+      String way, String also, String solves, String solved, List<Effect> causes, boolean may) {}
+
+  /** What a remedy costs, in the style of its weight. */
+  private record Effect(Optional<Weight> weight, String says, String style) {}
+
+  /** Shows none and says nothing. */
+  void clear() {
+    shown = List.of();
+    getChildren().clear();
+  }
+
   /**
    * Shows remedies, the best first.
    *
    * @param chosen of how many conflicts
    */
   void show(List<Remedy> remedies, int chosen, Snapshot now, boolean mayWrite) {
-    Words words = now.words();
-    of = chosen;
-    stations = now.library().stations().size();
+    shown = remedies;
+    int stations = now.library().stations().size();
+    List<Told> told =
+        remedies.stream().map(r -> told(r, chosen, stations, now.words(), mayWrite)).toList();
+    Refill.by(this, List.of(chosen > 1, told), () -> fill(told, chosen > 1));
+  }
+
+  private void fill(List<Told> told, boolean ofMany) {
     getChildren().clear();
-    if (remedies.isEmpty()) {
+    if (told.isEmpty()) {
       add(
-          Parts.wrapped(Ui.text(chosen > 1 ? "remedies.nonemany" : "remedies.none"), "soft"),
+          Parts.wrapped(Ui.text(ofMany ? "remedies.nonemany" : "remedies.none"), "soft"),
           0,
           0,
           4,
@@ -68,31 +91,42 @@ final class RemedyRows extends GridPane {
     add(Parts.label(Ui.text("remedies.do"), "soft"), 0, 0);
     add(Parts.label(Ui.text("remedies.solves"), "soft"), 1, 0);
     add(Parts.label(Ui.text("remedies.causes"), "soft"), 2, 0);
-    for (int i = 0; i < remedies.size(); i++) {
-      row(i, remedies.get(i), words, mayWrite);
+    for (int i = 0; i < told.size(); i++) {
+      row(i, told.get(i));
     }
   }
 
-  private void row(int i, Remedy remedy, Words words, boolean mayWrite) {
+  private static Told told(Remedy r, int chosen, int stations, Words words, boolean mayWrite) {
+    return new Told(
+        words.way(r.way()),
+        r.alsoOn().isEmpty() ? "" : also(r, stations),
+        solves(r, chosen),
+        r.solves().stream().map(words::sentence).collect(Collectors.joining("\n")),
+        causes(r, words),
+        mayWrite);
+  }
+
+  private void row(int i, Told told) {
     int at = i + 1;
-    VBox way = new VBox(1, Parts.wrapped(words.way(remedy.way()), "strong"));
-    if (!remedy.alsoOn().isEmpty()) {
-      way.getChildren().add(Parts.wrapped(also(remedy, stations), "soft"));
+    VBox way = new VBox(1, Parts.wrapped(told.way, "strong"));
+    if (!told.also.isEmpty()) {
+      way.getChildren().add(Parts.wrapped(told.also, "soft"));
     }
     put(way, 0, at);
-    Label solves = Parts.wrapped(solves(remedy), "good");
-    Tips.on(
-        solves, remedy.solves().stream().map(words::sentence).collect(Collectors.joining("\n")));
+    Label solves = Parts.wrapped(told.solves, "good");
+    Tips.on(solves, told.solved);
     put(solves, 1, at);
-    put(causes(remedy, words), 2, at);
+    VBox causes = new VBox(2);
+    told.causes.forEach(e -> causes.getChildren().add(effect(e)));
+    put(causes, 2, at);
     var take =
         Parts.button(
             "take-" + i,
             Ui.text("remedies.take"),
-            () -> onTake.accept(remedy),
+            () -> onTake.accept(shown.get(i)),
             i == 0 ? "main" : "");
-    take.setDisable(!mayWrite);
-    take.setAccessibleText(Ui.text("remedies.take") + ": " + words.way(remedy.way()));
+    take.setDisable(!told.may);
+    take.setAccessibleText(Ui.text("remedies.take") + ": " + told.way);
     put(take, 3, at);
   }
 
@@ -107,7 +141,7 @@ final class RemedyRows extends GridPane {
   }
 
   /** Of several chosen ones how many; else whether more than the one goes with it. */
-  private String solves(Remedy remedy) {
+  private static String solves(Remedy remedy, int of) {
     int all = remedy.solves().size();
     if (of > 1) {
       return Ui.text("remedies.someof", all, of);
@@ -115,32 +149,40 @@ final class RemedyRows extends GridPane {
     return all == 1 ? Ui.text("remedies.this") : Ui.text("remedies.more", all - 1);
   }
 
-  private void put(javafx.scene.Node node, int column, int row) {
+  private void put(Node node, int column, int row) {
     GridPane.setValignment(node, VPos.TOP);
     add(node, column, row);
   }
 
-  private static VBox causes(Remedy remedy, Words words) {
-    VBox box = new VBox(2);
+  private static List<Effect> causes(Remedy remedy, Words words) {
+    List<Effect> all = new ArrayList<>();
     remedy
         .givesUp()
         .ifPresent(
             o ->
-                box.getChildren()
-                    .add(Parts.wrapped(Ui.text("remedies.givesup", words.owner(o)), "costs")));
+                all.add(
+                    new Effect(
+                        Optional.empty(), Ui.text("remedies.givesup", words.owner(o)), "costs")));
     for (Conflict c : remedy.causes()) {
-      Label says =
-          Parts.wrapped(
+      all.add(
+          new Effect(
+              Optional.of(c.weight()),
               Ui.text("remedies.cause", words.owner(c.about().owner()), words.brief(c)),
-              Marks.style(c.weight()));
-      HBox.setHgrow(says, Priority.ALWAYS);
-      HBox row = new HBox(6, Marks.of(c.weight()), says);
-      row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-      box.getChildren().add(row);
+              Marks.style(c.weight())));
     }
-    if (box.getChildren().isEmpty()) {
-      box.getChildren().add(Parts.label(Ui.text("remedies.nothing"), "good"));
+    return all.isEmpty()
+        ? List.of(new Effect(Optional.empty(), Ui.text("remedies.nothing"), "good"))
+        : all;
+  }
+
+  private static Node effect(Effect effect) {
+    Label says = Parts.wrapped(effect.says, effect.style);
+    if (effect.weight.isEmpty()) {
+      return says;
     }
-    return box;
+    HBox.setHgrow(says, Priority.ALWAYS);
+    HBox row = new HBox(6, Marks.of(effect.weight.get()), says);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
   }
 }

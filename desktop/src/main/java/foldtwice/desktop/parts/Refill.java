@@ -20,12 +20,21 @@ public final class Refill {
    * @param what all that the nodes are made from
    */
   public static void with(Pane pane, Object what, Supplier<? extends List<? extends Node>> nodes) {
+    by(pane, what, () -> pane.getChildren().setAll(nodes.get()));
+  }
+
+  /**
+   * The same for a pane that takes more than nodes.
+   *
+   * @param fill empties and fills it
+   */
+  public static void by(Pane pane, Object what, Runnable fill) {
     if (pane.getProperties().get(KEY) instanceof Filled(Object last, List<Node> there)
         && last.equals(what)
         && there.equals(pane.getChildren())) {
       return;
     }
-    pane.getChildren().setAll(nodes.get());
+    fill.run();
     pane.getProperties().put(KEY, new Filled(what, List.copyOf(pane.getChildren())));
   }
 
