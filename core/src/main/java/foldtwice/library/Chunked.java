@@ -3,6 +3,7 @@ package foldtwice.library;
 import java.util.AbstractMap;
 import java.util.AbstractSet;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
@@ -11,6 +12,8 @@ import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 
 /**
  * An unmodifiable map by id, in order, whose values lie in chunks that maps with the same ids
@@ -23,9 +26,44 @@ final class Chunked<T> extends AbstractMap<String, T> {
 
   private final List<String> ids;
   private final Map<String, Integer> places;
-  private final Object[][] chunks;
+  private final List<Chunk> chunks;
 
-  private Chunked(List<String> ids, Map<String, Integer> places, Object[][] chunks) {
+  /** Some values one after another, and what was gathered of them. */
+  private static final class Chunk {
+    private final Object[] values;
+    private final Map<Gathering<?, ?>, Object> gathered = new ConcurrentHashMap<>(2);
+
+    Chunk(Object[] values) {
+      this.values = values;
+    }
+
+    Chunk with(int place, Object value) {
+      Object[] next = values.clone();
+      next[place] = value;
+      return new Chunk(next);
+    }
+
+    @SuppressWarnings("unchecked") // only what came in as T lies there, and what is made as R
+    <T, R> R of(Gathering<T, R> gathering) {
+      return (R)
+          gathered.computeIfAbsent(
+              gathering, g -> gathering.how.apply((List<T>) Arrays.asList(values)));
+    }
+  }
+
+  /** What is made of the values of a chunk; one for each purpose, made once. */
+  static final class Gathering<T, R> {
+    private final Function<List<T>, R> how;
+
+    /**
+     * @param how makes it; not changed later by anyone
+     */
+    Gathering(Function<List<T>, R> how) {
+      this.how = how;
+    }
+  }
+
+  private Chunked(List<String> ids, Map<String, Integer> places, List<Chunk> chunks) {
     this.ids = ids;
     this.places = places;
     this.chunks = chunks;
@@ -38,17 +76,17 @@ final class Chunked<T> extends AbstractMap<String, T> {
     }
     List<String> ids = List.copyOf(map.keySet());
     Map<String, Integer> places = HashMap.newHashMap(ids.size());
-    Object[][] chunks = new Object[(ids.size() + CHUNK - 1) / CHUNK][];
-    int at = 0;
+    Object[] values = new Object[ids.size()];
     for (Entry<String, T> e : map.entrySet()) {
-      places.put(e.getKey(), at);
-      if (at % CHUNK == 0) {
-        chunks[at / CHUNK] = new Object[Math.min(CHUNK, ids.size() - at)];
-      }
-      chunks[at / CHUNK][at % CHUNK] = e.getValue();
-      at++;
+      values[places.size()] = e.getValue();
+      places.put(e.getKey(), places.size());
     }
-    return new Chunked<>(ids, places, chunks);
+    List<Chunk> chunks = new ArrayList<>();
+    for (int from = 0; from < values.length; from += CHUNK) {
+      int to = Math.min(values.length, from + CHUNK);
+      chunks.add(new Chunk(Arrays.copyOfRange(values, from, to)));
+    }
+    return new Chunked<>(ids, places, List.copyOf(chunks));
   }
 
   /** With another value in the place an id has, or with a new one after all others. */
@@ -59,10 +97,21 @@ final class Chunked<T> extends AbstractMap<String, T> {
       all.put(id, value);
       return of(all);
     }
-    Object[][] next = chunks.clone();
-    next[at / CHUNK] = next[at / CHUNK].clone();
-    next[at / CHUNK][at % CHUNK] = value;
-    return new Chunked<>(ids, places, next);
+    List<Chunk> next = new ArrayList<>(chunks);
+    next.set(at / CHUNK, next.get(at / CHUNK).with(at % CHUNK, value));
+    return new Chunked<>(ids, places, List.copyOf(next));
+  }
+
+  /**
+   * What is gathered of each chunk, in order. Costs a look at each chunk, and the work for those
+   * that it was never made of.
+   */
+  <R> List<R> gathered(Gathering<T, R> gathering) {
+    List<R> all = new ArrayList<>(chunks.size());
+    for (Chunk chunk : chunks) {
+      all.add(chunk.of(gathering));
+    }
+    return all;
   }
 
   /** The ids that have not the very same value in both, when both have the same ids. */
@@ -71,10 +120,12 @@ final class Chunked<T> extends AbstractMap<String, T> {
       return Optional.empty();
     }
     List<String> apart = new ArrayList<>();
-    for (int c = 0; c < chunks.length; c++) {
-      if (!isVery(chunks[c], that.chunks[c])) {
-        for (int i = 0; i < chunks[c].length; i++) {
-          if (!isVery(chunks[c][i], that.chunks[c][i])) {
+    for (int c = 0; c < chunks.size(); c++) {
+      if (!isVery(chunks.get(c), that.chunks.get(c))) {
+        Object[] ours = chunks.get(c).values;
+        Object[] theirs = that.chunks.get(c).values;
+        for (int i = 0; i < ours.length; i++) {
+          if (!isVery(ours[i], theirs[i])) {
             apart.add(ids.get(c * CHUNK + i));
           }
         }
@@ -94,7 +145,7 @@ final class Chunked<T> extends AbstractMap<String, T> {
 
   @SuppressWarnings("unchecked") // only what came in as T lies there
   private T at(int place) {
-    return (T) chunks[place / CHUNK][place % CHUNK];
+    return (T) chunks.get(place / CHUNK).values[place % CHUNK];
   }
 
   @Override

@@ -13,7 +13,7 @@ public final class Clearing {
 
   /** What is bound in an application. */
   public static List<Binding> boundIn(Library library, String application) {
-    return library.bindings().values().stream().filter(b -> b.place().isOf(application)).toList();
+    return Bound.in(library, application);
   }
 
   /**

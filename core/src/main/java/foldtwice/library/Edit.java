@@ -354,13 +354,11 @@ public sealed interface Edit {
       return library;
     }
     LinkedHashMap<String, Binding> changed = null;
-    for (Binding b : library.bindings().values()) {
-      if (b.routine().equals(id)) {
-        Binding settled = Rules.settled(b, routine);
-        if (!settled.equals(b)) {
-          changed = changed == null ? new LinkedHashMap<>(library.bindings()) : changed;
-          changed.put(b.id(), settled);
-        }
+    for (Binding b : Bound.to(library, id)) {
+      Binding settled = Rules.settled(b, routine);
+      if (!settled.equals(b)) {
+        changed = changed == null ? new LinkedHashMap<>(library.bindings()) : changed;
+        changed.put(b.id(), settled);
       }
     }
     return changed == null ? library : library.withBindings(changed);

@@ -24,9 +24,9 @@ public final class Halves {
       Map<String, Value> arguments,
       Trigger trigger) {
     Binding other =
-        library.bindings().values().stream()
+        Bound.to(library, routine).stream()
             .filter(b -> !b.id().equals(half.id()) && !b.isOff())
-            .filter(b -> b.routine().equals(routine) && b.place().equals(half.place()))
+            .filter(b -> b.place().equals(half.place()))
             .filter(b -> b.arguments().equals(arguments))
             .findFirst()
             .orElseGet(

@@ -60,8 +60,8 @@ public final class Parameters {
 
   private static Edit withBindings(Library library, Routine next, Parameter was, Parameter is) {
     List<Edit> edits = new ArrayList<>(List.of(new Edit.PutRoutine(next)));
-    for (Binding b : library.bindings().values()) {
-      if (b.routine().equals(next.id()) && b.arguments().containsKey(was.name())) {
+    for (Binding b : Bound.to(library, next.id())) {
+      if (b.arguments().containsKey(was.name())) {
         Map<String, Value> arguments = new TreeMap<>(b.arguments());
         Value given = arguments.remove(was.name());
         if (is != null && fits(is, given)) {

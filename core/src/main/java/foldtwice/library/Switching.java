@@ -33,8 +33,7 @@ public final class Switching {
 
   /** Switches a routine and all that is bound to it off, or on again. */
   public static Edit routine(Library library, Routine routine, boolean on) {
-    List<Binding> its =
-        library.bindings().values().stream().filter(b -> b.routine().equals(routine.id())).toList();
+    List<Binding> its = Bound.to(library, routine.id());
     return new Edit.Together(
         List.of(new Edit.PutRoutine(routine.withCard(routine.card().off(!on))), bindings(its, on)));
   }

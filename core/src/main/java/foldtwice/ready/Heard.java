@@ -1,6 +1,7 @@
 package foldtwice.ready;
 
 import foldtwice.binding.Binding;
+import foldtwice.library.Bound;
 import foldtwice.library.Edit;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.Given;
@@ -22,8 +23,8 @@ import java.util.Optional;
 public record Heard(Library library, Keymap keymap) {
 
   /**
-   * What is heard on a computer. Costs one pass over the bindings when a way in asks for something,
-   * else nothing.
+   * What is heard on a computer. Costs a look at the bindings of programs with a way in that asks
+   * for something.
    *
    * @param keymap of the library on the station
    */
@@ -35,10 +36,9 @@ public record Heard(Library library, Keymap keymap) {
         library.applications().values().stream()
             .filter(a -> a.ways().stream().anyMatch(Setup::isKept))
             .toList();
-    Map<String, List<Binding>> bindings = Setup.byApplication(library, keeping);
     for (Application a : keeping) {
       Map<String, Given> known = known(keymap, setup, a);
-      for (Binding b : bindings.get(a.id())) {
+      for (Binding b : Bound.in(library, a.id())) {
         if (Setup.keptWay(a, b).isEmpty()) {
           continue;
         }

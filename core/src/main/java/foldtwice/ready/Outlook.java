@@ -3,6 +3,7 @@ package foldtwice.ready;
 import foldtwice.binding.Binding;
 import foldtwice.binding.Readiness;
 import foldtwice.known.Known;
+import foldtwice.library.Bound;
 import foldtwice.library.Dangling;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.Given;
@@ -22,7 +23,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * How ready a binding is on one computer, and what stands between it and working.
@@ -120,34 +120,36 @@ public record Outlook(Readiness stage, List<Item> items) {
 
   /**
    * The ids of the bindings that have one of the numbered slots of their way in, where those are
-   * few; the first ones in the library have them. One pass over the bindings.
+   * few; the first ones in the library have them. Costs a look at the bindings of programs with
+   * such ways.
    */
   public static Set<String> inSlots(Library library) {
-    Map<String, Integer> taken = new HashMap<>();
     Set<String> in = new HashSet<>();
-    Set<String> numbered =
-        library.applications().values().stream()
-            .filter(a -> a.ways().stream().anyMatch(w -> w.slots() > 0))
-            .map(Application::id)
-            .collect(Collectors.toSet());
-    for (Binding b : library.bindings().values()) {
-      String id = b.place().applicationId().filter(numbered::contains).orElse("");
-      if (id.isEmpty() || b.triggers().isEmpty() || library.routineOf(b).isEmpty()) {
-        continue;
+    for (Application a : library.applications().values()) {
+      if (a.ways().stream().anyMatch(w -> w.slots() > 0)) {
+        inSlots(library, a, in);
       }
-      Setup.keptWay(library.applications().get(id), b)
-          .filter(w -> w.slots() > 0)
-          .filter(w -> taken.merge(id + " " + w.id(), 1, Integer::sum) <= w.slots())
-          .ifPresent(w -> in.add(b.id()));
     }
     return in;
+  }
+
+  private static void inSlots(Library library, Application application, Set<String> in) {
+    Map<WayIn, Integer> taken = new HashMap<>();
+    for (Binding b : Bound.in(library, application.id())) {
+      if (!b.triggers().isEmpty() && library.routineOf(b).isPresent()) {
+        Setup.keptWay(application, b)
+            .filter(w -> w.slots() > 0)
+            .filter(w -> taken.merge(w, 1, Integer::sum) <= w.slots())
+            .ifPresent(w -> in.add(b.id()));
+      }
+    }
   }
 
   /** True when a numbered place is left for it: the bindings before it in the library go first. */
   private static boolean fits(
       Library library, Application application, WayIn way, Binding binding) {
     return way.slots() == 0
-        || library.bindings().values().stream()
+        || Bound.in(library, application.id()).stream()
                 .takeWhile(b -> !b.id().equals(binding.id()))
                 .filter(b -> !b.triggers().isEmpty() && library.routineOf(b).isPresent())
                 .filter(b -> Setup.keptWay(application, b).equals(Optional.of(way)))

@@ -1,6 +1,7 @@
 package foldtwice.ready;
 
 import foldtwice.binding.Binding;
+import foldtwice.library.Bound;
 import foldtwice.library.Difference;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.Given;
@@ -11,7 +12,6 @@ import foldtwice.place.Need;
 import foldtwice.place.WayIn;
 import foldtwice.routine.Routine;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -19,7 +19,6 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -117,7 +116,7 @@ public record Setup(Map<String, Program> programs) {
 
   /**
    * What is to be remembered of the files of programs, now that a library has been changed or they
-   * have: those that are not as the library remembers them. Costs a pass over the bindings.
+   * have: those that are not as the library remembers them.
    *
    * @param setups by station
    */
@@ -145,9 +144,8 @@ public record Setup(Map<String, Program> programs) {
   private static List<ProgramFile> toRemember(
       Library library, List<Application> applications, Map<String, Setup> setups) {
     List<ProgramFile> fresh = new ArrayList<>();
-    Map<String, List<Binding>> bindings = byApplication(library, applications);
     for (Application a : applications) {
-      Map<String, Given> all = copiedOf(a, puts(library, a, bindings));
+      Map<String, Given> all = copiedOf(a, puts(library, a));
       setups.forEach(
           (station, setup) -> {
             Map<String, Given> file = copiedOf(a, setup.program(a.id()).file());
@@ -177,19 +175,6 @@ public record Setup(Map<String, Program> programs) {
     return was.applications().equals(is.applications()) && was.routines().equals(is.routines());
   }
 
-  /** By application, its bindings, in the order of the library. One pass over all. */
-  static Map<String, List<Binding>> byApplication(
-      Library library, Collection<Application> applications) {
-    Map<String, List<Binding>> all = new HashMap<>();
-    applications.forEach(a -> all.put(a.id(), new ArrayList<>()));
-    if (!all.isEmpty()) {
-      for (Binding b : library.bindings().values()) {
-        b.place().applicationId().map(all::get).ifPresent(of -> of.add(b));
-      }
-    }
-    return all;
-  }
-
   private static Map<String, Given> copiedOf(Application a, Map<String, Given> all) {
     Map<String, Given> copied = new LinkedHashMap<>();
     all.forEach(
@@ -204,10 +189,9 @@ public record Setup(Map<String, Program> programs) {
   /** A computer on which everything of a library is in and has been for long. */
   public static Setup settled(Library library) {
     Setup setup = new Setup(Map.of());
-    Map<String, List<Binding>> bindings = byApplication(library, library.applications().values());
     for (Application a : library.applications().values()) {
       if (a.ways().stream().anyMatch(Setup::isKept)) {
-        Map<String, Given> all = puts(library, a, bindings);
+        Map<String, Given> all = puts(library, a);
         Set<String> confirmed = new LinkedHashSet<>();
         for (Given p : all.values()) {
           if (a.way(p.binding().fitting().way()).filter(Setup::asks).isPresent()) {
@@ -231,35 +215,43 @@ public record Setup(Map<String, Program> programs) {
     return programs.getOrDefault(application, NOTHING);
   }
 
-  /** True when a binding is in its program here just as in another setup. */
-  public boolean isSameFor(Binding binding, Setup other) {
-    return binding
-        .place()
-        .applicationId()
-        .map(
-            a -> {
-              Program here = program(a);
-              Program there = other.program(a);
-              String id = binding.id();
-              return Objects.equals(here.file.get(id), there.file.get(id))
-                  && Objects.equals(here.read.get(id), there.read.get(id))
-                  && Objects.equals(here.on.get(id), there.on.get(id))
-                  && here.running.equals(there.running)
-                  && here.confirmed.equals(there.confirmed);
-            })
-        .orElse(true);
+  /**
+   * The ids of the bindings of a library that may not be in their programs here just as in another
+   * setup. Costs what stands in the files of programs that are not as there.
+   */
+  public Set<String> apart(Library library, Setup other) {
+    Set<String> apart = new HashSet<>();
+    Set<String> all = new HashSet<>(programs.keySet());
+    all.addAll(other.programs.keySet());
+    for (String a : all) {
+      Program here = program(a);
+      Program there = other.program(a);
+      if (!here.running.equals(there.running) || !here.confirmed.equals(there.confirmed)) {
+        Bound.in(library, a).forEach(b -> apart.add(b.id()));
+      } else {
+        apart(here.file, there.file, apart);
+        apart(here.read, there.read, apart);
+        apart(here.on, there.on, apart);
+      }
+    }
+    return apart;
+  }
+
+  private static void apart(Map<String, Given> here, Map<String, Given> there, Set<String> into) {
+    here.forEach(
+        (id, given) -> {
+          if (!given.equals(there.get(id))) {
+            into.add(id);
+          }
+        });
+    there.keySet().stream().filter(id -> !here.containsKey(id)).forEach(into::add);
   }
 
   /** What there is of an application that comes by ways to be kept, as far as there are slots. */
   static Map<String, Given> puts(Library library, Application application) {
-    return puts(library, application, byApplication(library, List.of(application)));
-  }
-
-  private static Map<String, Given> puts(
-      Library library, Application application, Map<String, List<Binding>> bindings) {
     Map<String, Given> all = new LinkedHashMap<>();
     Map<WayIn, Integer> taken = new HashMap<>();
-    for (Binding b : bindings.getOrDefault(application.id(), List.of())) {
+    for (Binding b : Bound.in(library, application.id())) {
       Optional<WayIn> way = keptWay(application, b);
       Optional<Routine> routine = library.routineOf(b);
       if (way.isPresent() && routine.isPresent() && !b.triggers().isEmpty()) {
@@ -300,13 +292,12 @@ public record Setup(Map<String, Program> programs) {
 
   private Setup following(Library library, List<Application> applications) {
     Setup next = this;
-    Map<String, List<Binding>> bindings = byApplication(library, applications);
     for (Application a : applications) {
       next =
           next.with(
               a.id(),
               next.program(a.id())
-                  .withFile(withCopied(puts(library, a, bindings), a, program(a.id()).file())));
+                  .withFile(withCopied(puts(library, a), a, program(a.id()).file())));
     }
     return next;
   }

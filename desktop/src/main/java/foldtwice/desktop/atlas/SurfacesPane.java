@@ -9,6 +9,7 @@ import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Snapshot;
+import foldtwice.library.Bound;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Owner;
@@ -295,8 +296,7 @@ final class SurfacesPane extends HBox {
     for (Direction d : Direction.values()) {
       all.add(new Trigger.Gesture(Trigger.PointerButton.RIGHT, List.of(d)));
     }
-    now.library().bindings().values().stream()
-        .flatMap(b -> b.triggers().stream())
+    Bound.triggers(now.library()).stream()
         .filter(t -> t instanceof Trigger.Gesture || t instanceof Trigger.Pointer)
         .forEach(all::add);
     for (Trigger.PointerButton b : Trigger.PointerButton.values()) {

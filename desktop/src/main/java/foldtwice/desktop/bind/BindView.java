@@ -13,6 +13,7 @@ import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
 import foldtwice.desktop.view.View;
 import foldtwice.extras.Extras;
+import foldtwice.library.Bound;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.Removing;
@@ -211,7 +212,7 @@ public final class BindView extends BorderPane implements View {
   }
 
   private boolean hasDraft() {
-    return session.now().library().bindings().values().stream().anyMatch(Binding::isDraft);
+    return !Bound.drafts(session.now().library()).isEmpty();
   }
 
   @Override

@@ -11,6 +11,7 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Touch;
+import foldtwice.library.Bound;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.reading.Hindrance;
@@ -141,11 +142,7 @@ final class DoesLeaf extends Leaf {
       arguments.getChildren().clear();
       return;
     }
-    int uses = 0;
-    for (Binding other : now.library().bindings().values()) {
-      uses += other.routine().equals(of.id()) ? 1 : 0;
-    }
-    String in = Ui.text("does.in", uses);
+    String in = Ui.text("does.in", Bound.to(now.library(), of.id()).size());
     String application =
         Optional.ofNullable(now.library().applications().get(of.application()))
             .map(a -> a.name())

@@ -1,14 +1,13 @@
 package foldtwice.desktop.bind;
 
-import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Bound;
 import foldtwice.library.Library;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -84,10 +83,7 @@ final class PlaceChips extends HBox {
       return;
     }
     shown = library;
-    Map<String, Integer> counts = new HashMap<>();
-    for (Binding b : library.bindings().values()) {
-      counts.merge(b.place().applicationId().orElse(""), 1, Integer::sum);
-    }
+    Map<String, Integer> counts = Bound.inEach(library);
     Map<String, String> next = new LinkedHashMap<>();
     next.put("", Ui.text("bind.all"));
     library

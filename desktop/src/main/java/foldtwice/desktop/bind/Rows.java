@@ -209,11 +209,7 @@ final class Rows {
     differing(slotsBefore, inSlots, touched);
     unlike(shown.library().proofs(), now.library().proofs(), touched);
     if (!Lists.isSame(shown.setup(), now.setup())) {
-      for (Binding b : now.library().bindings().values()) {
-        if (!now.setup().isSameFor(b, shown.setup())) {
-          touched.add(b.id());
-        }
-      }
+      touched.addAll(now.setup().apart(now.library(), shown.setup()));
     }
     return touched;
   }

@@ -10,6 +10,7 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.view.Acts;
+import foldtwice.library.Bound;
 import foldtwice.place.Application;
 import foldtwice.place.WayIn;
 import foldtwice.resolve.Afterwards;
@@ -141,8 +142,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
             Parts.button("type-trigger", Ui.text("sets.type"), this::startTyping, "link"),
             Parts.button("other-trigger", Ui.text("sets.other"), this::startPicking, "link"));
     boolean more =
-        session.now().library().bindings().values().stream()
-            .anyMatch(b -> b.isDraft() && !b.id().equals(binding.id()));
+        Bound.drafts(session.now().library()).stream().anyMatch(b -> !b.id().equals(binding.id()));
     if (more) {
       actions.getChildren().add(Parts.button("next-draft", Ui.text("sets.next"), onNext, "link"));
     }

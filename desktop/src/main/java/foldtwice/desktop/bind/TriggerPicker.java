@@ -10,6 +10,7 @@ import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Bound;
 import foldtwice.library.Edit;
 import foldtwice.library.NewSurfaces;
 import foldtwice.place.Place;
@@ -167,9 +168,7 @@ final class TriggerPicker extends VBox {
           Trigger trigger = new Trigger.Button(t.id(), slot);
           Button button =
               Parts.button("picker-slot-" + slot, Integer.toString(slot), () -> ways.pick(trigger));
-          boolean taken =
-              now().library().bindings().values().stream()
-                  .anyMatch(b -> b.triggers().contains(trigger));
+          boolean taken = !Bound.on(now().library(), trigger).isEmpty();
           if (taken) {
             button.getStyleClass().add("taken");
           }

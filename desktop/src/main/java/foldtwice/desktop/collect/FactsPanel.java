@@ -8,6 +8,7 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Touch;
+import foldtwice.library.Bound;
 import foldtwice.library.Edit;
 import foldtwice.place.Application;
 import foldtwice.reading.Reading;
@@ -271,10 +272,7 @@ final class FactsPanel extends VBox {
   }
 
   private void bindings(Snapshot now, Routine macro) {
-    List<Binding> all =
-        now.library().bindings().values().stream()
-            .filter(b -> b.routine().equals(macro.id()))
-            .toList();
+    List<Binding> all = Bound.to(now.library(), macro.id());
     List<Object> from = new ArrayList<>(List.of(macro.id(), macro.parameters(), all));
     from.add(now.station().layout());
     all.stream()

@@ -5,6 +5,7 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.fold.TooLongToFoldException;
 import foldtwice.fold.Unfolding;
+import foldtwice.library.Bound;
 import foldtwice.library.Edit;
 import foldtwice.library.History;
 import foldtwice.routine.Head;
@@ -110,10 +111,7 @@ final class RoutineActs {
         .routine()
         .ifPresent(
             r -> {
-              long used =
-                  session.now().library().bindings().values().stream()
-                      .filter(b -> b.routine().equals(r.id()))
-                      .count();
+              int used = Bound.to(session.now().library(), r.id()).size();
               session.make(
                   new Edit.RemoveRoutine(r.id()),
                   used == 0

@@ -9,6 +9,7 @@ import foldtwice.desktop.view.Acts;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
 import foldtwice.fold.Unfolding;
+import foldtwice.library.Bound;
 import foldtwice.library.Edit;
 import foldtwice.place.Application;
 import foldtwice.place.Place;
@@ -180,8 +181,8 @@ final class RoutineHead extends VBox {
   private void offerArguments(Snapshot now, Routine of) {
     List<Binding> bindings = new ArrayList<>();
     bindings.add(Binding.fresh("", of.id(), new Place.Everywhere(), List.of(), Map.of()));
-    now.library().bindings().values().stream()
-        .filter(b -> b.routine().equals(of.id()) && !b.arguments().isEmpty())
+    Bound.to(now.library(), of.id()).stream()
+        .filter(b -> !b.arguments().isEmpty())
         .forEach(bindings::add);
     if (!bindings.equals(with.getItems())) {
       with.getItems().setAll(bindings);

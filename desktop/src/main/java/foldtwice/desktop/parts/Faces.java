@@ -3,6 +3,7 @@ package foldtwice.desktop.parts;
 import foldtwice.desktop.parts.DeviceView.Part;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Bound;
 import foldtwice.place.Place;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Outcome;
@@ -34,8 +35,7 @@ public record Faces(Snapshot now, Place place) {
 
   /** What is bound to a trigger in whatever place, the first of it; empty for nothing. */
   public static String anywhere(Snapshot now, Trigger trigger) {
-    return now.library().bindings().values().stream()
-        .filter(b -> b.triggers().contains(trigger))
+    return Bound.on(now.library(), trigger).stream()
         .map(now.words()::binding)
         .findFirst()
         .orElse("");

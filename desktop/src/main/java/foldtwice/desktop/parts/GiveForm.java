@@ -4,6 +4,7 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Bound;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.OneStep;
@@ -107,22 +108,19 @@ public final class GiveForm extends VBox {
       routines.focus(); // what had the keys is gone now
     }
     does.getChildren().clear();
-    for (Binding b : now.library().bindings().values()) {
-      if (b.triggers().contains(of)) {
-        VBox what =
-            new VBox(
-                Parts.wrapped(now.words().binding(b), "strong"),
-                Parts.wrapped(now.words().place(b.place()), "soft"));
-        HBox.setHgrow(what, Priority.ALWAYS);
-        HBox row =
-            new HBox(
-                8,
-                what,
-                Parts.button(
-                    "give-away-" + b.id(), Ui.text("sets.away"), () -> takeAway(b), "link"));
-        row.setAlignment(Pos.TOP_LEFT);
-        does.getChildren().add(row);
-      }
+    for (Binding b : Bound.on(now.library(), of)) {
+      VBox what =
+          new VBox(
+              Parts.wrapped(now.words().binding(b), "strong"),
+              Parts.wrapped(now.words().place(b.place()), "soft"));
+      HBox.setHgrow(what, Priority.ALWAYS);
+      HBox row =
+          new HBox(
+              8,
+              what,
+              Parts.button("give-away-" + b.id(), Ui.text("sets.away"), () -> takeAway(b), "link"));
+      row.setAlignment(Pos.TOP_LEFT);
+      does.getChildren().add(row);
     }
     if (does.getChildren().isEmpty()) {
       does.getChildren().add(Parts.label(Ui.text("give.nothing"), "soft"));

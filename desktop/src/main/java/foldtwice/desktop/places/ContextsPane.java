@@ -8,6 +8,7 @@ import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.extras.Extras;
+import foldtwice.library.Bound;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
 import foldtwice.library.Resetting;
@@ -85,10 +86,8 @@ final class ContextsPane extends VBox {
     chosen = other ? Optional.empty() : chosen.flatMap(c -> shown.context(c.id()));
     boolean had = Parts.hasKeys(rows);
     bindings.clear();
-    for (Binding b : now.library().bindings().values()) {
-      if (b.place().isOf(shown.id())) {
-        bindings.merge(b.place(), 1, Integer::sum);
-      }
+    for (Binding b : Bound.in(now.library(), shown.id())) {
+      bindings.merge(b.place(), 1, Integer::sum);
     }
     Refill.with(
         rows,
@@ -212,7 +211,7 @@ final class ContextsPane extends VBox {
     Application next = application.withContext(chosen.get().id(), c -> Optional.empty());
     gone.removeAll(next.places());
     long bound =
-        session.now().library().bindings().values().stream()
+        Bound.in(session.now().library(), application.id()).stream()
             .filter(b -> gone.contains(b.place()))
             .count();
     long commands = application.commands().stream().filter(c -> gone.contains(c.place())).count();

@@ -7,6 +7,7 @@ import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Bound;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
 import foldtwice.place.Application;
@@ -72,10 +73,8 @@ final class WaysPane extends VBox {
 
     private static List<Integer> taken(Snapshot now, Application application) {
       Map<WayIn, Integer> taken = new HashMap<>();
-      for (Binding b : now.library().bindings().values()) {
-        if (b.place().isOf(application.id())) {
-          application.way(b.fitting().way()).ifPresent(w -> taken.merge(w, 1, Integer::sum));
-        }
+      for (Binding b : Bound.in(now.library(), application.id())) {
+        application.way(b.fitting().way()).ifPresent(w -> taken.merge(w, 1, Integer::sum));
       }
       return application.ways().stream().map(w -> taken.getOrDefault(w, 0)).toList();
     }
@@ -165,8 +164,7 @@ final class WaysPane extends VBox {
   /** A way some binding names stays. */
   private void remove(Application application, WayIn way) {
     long named =
-        session.now().library().bindings().values().stream()
-            .filter(b -> b.place().isOf(application.id()))
+        Bound.in(session.now().library(), application.id()).stream()
             .filter(b -> b.fitting().way().equals(way.id()))
             .count();
     if (named > 0) {

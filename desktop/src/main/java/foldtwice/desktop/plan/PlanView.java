@@ -13,6 +13,7 @@ import foldtwice.desktop.view.Acts;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
 import foldtwice.desktop.view.View;
+import foldtwice.library.Bound;
 import foldtwice.library.Library;
 import foldtwice.plan.Plan;
 import foldtwice.plan.PlanShelf;
@@ -378,7 +379,7 @@ public final class PlanView extends BorderPane implements View {
   public void show(Snapshot now) {
     List<String> all = new ArrayList<>();
     now.library().applications().keySet().stream()
-        .filter(a -> now.library().bindings().values().stream().anyMatch(b -> b.place().isOf(a)))
+        .filter(Bound.inEach(now.library())::containsKey)
         .forEach(all::add);
     all.add(EVERY);
     if (!all.equals(application.getItems())) {

@@ -1,6 +1,7 @@
 package foldtwice.desktop.session;
 
 import foldtwice.binding.Binding;
+import foldtwice.library.Bound;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.run.Learnt;
@@ -44,9 +45,7 @@ public final class Learning {
     List<Map<String, Value>> arguments =
         Stream.concat(
                 Stream.of(Map.<String, Value>of()),
-                now.library().bindings().values().stream()
-                    .filter(b -> b.routine().equals(routine.id()))
-                    .map(Binding::arguments))
+                Bound.to(now.library(), routine.id()).stream().map(Binding::arguments))
             .distinct()
             .limit(Learnt.MOST_RUNS / 2)
             .toList();

@@ -1,20 +1,18 @@
 package foldtwice.desktop.trying;
 
-import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Icons;
 import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Bound;
 import foldtwice.surface.Face;
 import foldtwice.surface.Toolbar;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -63,17 +61,14 @@ final class ToolbarRow extends FlowPane {
   }
 
   private static void add(List<Slot> slots, Toolbar toolbar, Faces faces) {
-    Set<Integer> taken = new HashSet<>();
-    for (Binding binding : faces.now().library().bindings().values()) {
-      for (Trigger t : binding.triggers()) {
-        if (t instanceof Trigger.Button(String id, int slot) && id.equals(toolbar.id())) {
-          taken.add(slot);
-        }
-      }
-    }
     for (int slot = 1; slot <= toolbar.slots(); slot++) {
       Trigger trigger = new Trigger.Button(toolbar.id(), slot);
-      slots.add(new Slot(toolbar, slot, taken.contains(slot), faces.does(trigger)));
+      slots.add(
+          new Slot(
+              toolbar,
+              slot,
+              !Bound.on(faces.now().library(), trigger).isEmpty(),
+              faces.does(trigger)));
     }
   }
 
