@@ -4,8 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.ConflictKind;
+import foldtwice.desktop.view.Target;
+import foldtwice.library.Library;
+import foldtwice.library.file.LibraryJson;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -183,5 +188,62 @@ class ConflictsByHandTest {
           () -> !hands.session.now().station().id().equals("camera-bench"));
       hands.waitForText("#conflict-sentence", "Rowan"); // once it has been audited there
     }
+  }
+
+  /** Those of a large library are laid out beside the interface, and found all the same. */
+  @Test
+  void amongManyOneIsFilteredGoneToAndKept() throws Exception {
+    Library demo =
+        LibraryJson.read(Files.readAllBytes(Hands.root().resolve("demo/fernhollow.json")));
+    Files.writeString(folder.resolve("fernhollow.json"), LibraryJson.write(Copies.cutShort(demo)));
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F11);
+      hands.quiet();
+      assertThat(all(hands)).hasSizeGreaterThan(600);
+      listed(hands, all(hands));
+
+      hands.click("#conflict-filter");
+      hands.retype("displaces duplicate");
+      hands.quiet();
+      List<Conflict> left =
+          all(hands).stream()
+              .filter(c -> c.kind() == ConflictKind.DISPLACES)
+              .filter(c -> hands.session.now().words().sentence(c).contains("Duplicate"))
+              .toList();
+      assertThat(left).isNotEmpty();
+      listed(hands, left);
+
+      Conflict hidden =
+          all(hands).stream()
+              .filter(c -> c.kind() == ConflictKind.CUT_SHORT && c.concerns("longQX"))
+              .findFirst()
+              .orElseThrow();
+      hands.to(new Target.Conflict(hands.session.now().station().id(), hidden.topic()));
+      hands.quiet();
+      assertThat(hands.text("#conflict-filter")).isEmpty();
+      assertThat(hands.text("#conflict-sentence"))
+          .isEqualTo(hands.session.now().words().sentence(hidden));
+
+      hands.make(
+          new foldtwice.library.Edit.Together(
+              List.of(put(hands, "b15", "tagpress", "Ctrl+Alt+[KeyZ] then [KeyA]"))),
+          "another");
+      audited(hands);
+      hands.quiet();
+      listed(hands, all(hands));
+      assertThat(hands.text("#conflict-sentence"))
+          .isEqualTo(hands.session.now().words().sentence(hidden));
+      int alike = (int) all(hands).stream().filter(c -> c.hasCauseOf(hidden)).count();
+      assertThat(alike).isGreaterThan(1);
+      assertThat(hands.text("#same-cause")).contains(" " + alike + " ");
+    }
+  }
+
+  /** As many rows as conflicts, and a heading for each weight among them. */
+  private static void listed(Hands hands, List<Conflict> some) {
+    long headings = some.stream().map(Conflict::weight).distinct().count();
+    ListView<?> list = (ListView<?>) hands.node("#conflicts");
+    int rows = Hands.ask(() -> list.getItems().size());
+    assertThat(rows).isEqualTo((int) (some.size() + headings));
   }
 }

@@ -8,6 +8,7 @@ import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.words.Words;
 import java.util.function.Supplier;
+import java.util.function.ToIntFunction;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -26,6 +27,7 @@ final class ConflictCell extends ListCell<ConflictList.Row> {
   private static final double TWO_LINES = 36;
 
   private final Supplier<Words> words;
+  private final ToIntFunction<ConflictList.Row.Heading> counts;
   private final Label group = Parts.label("", "heading");
   private final Label count = Parts.label("", "soft");
   private final HBox heading = new HBox(8, group, count);
@@ -37,9 +39,11 @@ final class ConflictCell extends ListCell<ConflictList.Row> {
 
   /**
    * @param words those of the moment that is shown
+   * @param counts how many are under a heading
    */
-  ConflictCell(Supplier<Words> words) {
+  ConflictCell(Supplier<Words> words, ToIntFunction<ConflictList.Row.Heading> counts) {
     this.words = words;
+    this.counts = counts;
     heading.setAlignment(Pos.BOTTOM_LEFT);
     mark.setMinWidth(16);
     mark.setAlignment(Pos.TOP_CENTER);
@@ -71,9 +75,9 @@ final class ConflictCell extends ListCell<ConflictList.Row> {
     setDisable(isHeading);
     switch (row) {
       case null -> setGraphic(null);
-      case ConflictList.Row.Heading(String name, int many) -> {
-        group.setText(name);
-        count.setText(Integer.toString(many));
+      case ConflictList.Row.Heading of -> {
+        group.setText(of.text());
+        count.setText(Integer.toString(counts.applyAsInt(of)));
         setGraphic(heading);
       }
       case ConflictList.Row.One(Conflict c) -> {

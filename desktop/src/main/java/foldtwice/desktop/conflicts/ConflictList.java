@@ -5,19 +5,16 @@ import foldtwice.desktop.parts.Batched;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
+import foldtwice.desktop.session.Background;
 import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
-import foldtwice.words.Words;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
+import java.util.function.IntConsumer;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -30,10 +27,13 @@ final class ConflictList extends ListView<ConflictList.Row> {
 
   /** A row: a heading, or a conflict. */
   sealed interface Row {
-    record Heading(String text, int count) implements Row {}
+    record Heading(String text) implements Row {}
 
     record One(Conflict conflict) implements Row {}
   }
+
+  /** So many are laid out and counted at once. */
+  private static final int AT_ONCE = 500;
 
   /**
    * Room for a kind and two lines, in pixels. All rows are as high: a list of rows of their own
@@ -44,15 +44,25 @@ final class ConflictList extends ListView<ConflictList.Row> {
   /** So many are held against each other. */
   private static final int FEW = 8;
 
+  private final Question<ConflictRows> laying;
+  private final Question<Integer> counting;
+  private final Runnable onLaid;
+  private final IntConsumer onAlike;
+  private final List<ConflictCell> cells = new ArrayList<>();
   private Snapshot now;
   private Optional<Filled> filled = Optional.empty();
-  private Optional<Alike> alike = Optional.empty();
-  private final List<ConflictCell> cells = new ArrayList<>();
+  private ConflictRows laid = ConflictRows.NONE;
+  private boolean filling;
 
-  /** Those of one cause, of those in the list. */
-  private record Alike(Conflict one, List<Conflict> all) {}
-
-  ConflictList() {
+  /**
+   * @param onLaid hears that other rows are shown
+   * @param onAlike hears how many come from the same trigger as the first that is chosen
+   */
+  ConflictList(Background background, Runnable onLaid, IntConsumer onAlike) {
+    this.onLaid = onLaid;
+    this.onAlike = onAlike;
+    laying = background.question(Background.Lane.WORK, this::fill);
+    counting = background.question(Background.Lane.WORK, onAlike::accept);
     setId("conflicts");
     setAccessibleText(Ui.text("tab.conflicts"));
     setItems(new Batched<>());
@@ -60,16 +70,16 @@ final class ConflictList extends ListView<ConflictList.Row> {
     setFixedCellSize(ROW);
     setCellFactory(
         v -> {
-          ConflictCell cell = Skins.on(new ConflictCell(() -> now.words()));
+          ConflictCell cell =
+              Skins.on(new ConflictCell(() -> now.words(), h -> laid.counts().getOrDefault(h, 0)));
           cells.add(cell);
           return cell;
         });
     setPlaceholder(Parts.wrapped(Ui.text("conflicts.none"), "soft"));
   }
 
-  /** Shows conflicts, keeping those chosen that are still there. Costs a pass over them. */
+  /** Shows conflicts, as soon as they are laid out; those chosen stay so where they are there. */
   void show(Snapshot snapshot, List<Conflict> conflicts, Grouping grouping, String filter) {
-    List<Conflict> chosen = chosen();
     boolean same = filled.isPresent() && filled.get().isSame(snapshot, conflicts, grouping, filter);
     boolean sameNames =
         now != null
@@ -78,7 +88,12 @@ final class ConflictList extends ListView<ConflictList.Row> {
     now = snapshot;
     filled = Optional.of(new Filled(snapshot.library(), conflicts, grouping, filter));
     if (!same) {
-      fill(rows(conflicts, grouping, filter), chosen);
+      if (conflicts.size() <= AT_ONCE) {
+        laying.drop();
+        fill(ConflictRows.of(snapshot, conflicts, grouping, filter));
+      } else {
+        laying.anew(() -> ConflictRows.of(snapshot, conflicts, grouping, filter));
+      }
     }
     if (!sameNames) {
       cells.forEach(ConflictCell::look);
@@ -102,23 +117,6 @@ final class ConflictList extends ListView<ConflictList.Row> {
     }
   }
 
-  private List<Row> rows(List<Conflict> conflicts, Grouping grouping, String filter) {
-    Function<Conflict, String> group = grouping.of(now);
-    Map<String, List<Row>> groups = new LinkedHashMap<>();
-    for (Conflict c : conflicts) {
-      if (matches(c, filter)) {
-        groups.computeIfAbsent(group.apply(c), g -> new ArrayList<>()).add(new Row.One(c));
-      }
-    }
-    List<Row> rows = new ArrayList<>();
-    groups.forEach(
-        (name, some) -> {
-          rows.add(new Row.Heading(name, some.size()));
-          rows.addAll(some);
-        });
-    return rows;
-  }
-
   /** Tells whether the trouble was chosen; a few are held against each, many looked up. */
   private static Predicate<Conflict> stays(List<Conflict> chosen) {
     if (chosen.size() <= FEW) {
@@ -137,36 +135,69 @@ final class ConflictList extends ListView<ConflictList.Row> {
     return false;
   }
 
-  private void fill(List<Row> rows, List<Conflict> chosen) {
-    alike = Optional.empty();
-    getSelectionModel().clearSelection();
-    Lists.follow(getItems(), rows);
-    if (!chosen.isEmpty()) {
-      Predicate<Conflict> stays = stays(chosen);
-      for (int i = 0; i < rows.size(); i++) {
-        if (rows.get(i) instanceof Row.One(Conflict c) && stays.test(c)) {
-          getSelectionModel().select(i);
-        }
+  private void fill(ConflictRows next) {
+    laid = next;
+    filling = true;
+    try {
+      if (isSameUpTo(last(getSelectionModel().getSelectedIndices()), next.rows())) {
+        Lists.follow(getItems(), next.rows());
+      } else {
+        List<Conflict> chosen = chosen();
+        getSelectionModel().clearSelection();
+        Lists.follow(getItems(), next.rows());
+        choose(chosen);
       }
+    } finally {
+      filling = false;
     }
-    if (getSelectionModel().isEmpty() && rows.size() > 1) {
-      getSelectionModel().select(1);
-    }
+    cells.forEach(ConflictCell::look); // there may be more of a group
+    onLaid.run();
   }
 
-  private boolean matches(Conflict c, String filter) {
-    if (filter.isBlank()) {
-      return true;
+  private static int last(List<Integer> indices) {
+    return indices.stream().mapToInt(i -> i).max().orElse(-1);
+  }
+
+  /**
+   * True when something is chosen and those rows stay where they are. To choose the same again has
+   * the styles of its row matched again, and a frame in which nothing else happens is painted
+   * whole.
+   */
+  private boolean isSameUpTo(int row, List<Row> next) {
+    if (row < 0 || next.size() <= row) {
+      return false;
     }
-    String all =
-        (Words.kind(c.kind()) + " " + now.words().sentence(c) + " " + Words.weight(c.weight()))
-            .toLowerCase(Locale.ROOT);
-    for (String word : filter.toLowerCase(Locale.ROOT).strip().split("\\s+")) {
-      if (!all.contains(word)) {
+    for (int i = 0; i <= row; i++) {
+      if (!Lists.isSame(getItems().get(i), next.get(i))) {
         return false;
       }
     }
     return true;
+  }
+
+  /** Chooses those of these that are still there, or else the first. */
+  private void choose(List<Conflict> chosen) {
+    if (!chosen.isEmpty()) {
+      Predicate<Conflict> stays = stays(chosen);
+      for (int i = 0; i < getItems().size(); i++) {
+        if (getItems().get(i) instanceof Row.One(Conflict c) && stays.test(c)) {
+          getSelectionModel().select(i);
+        }
+      }
+    }
+    if (getSelectionModel().isEmpty() && getItems().size() > 1) {
+      getSelectionModel().select(1);
+    }
+  }
+
+  /** True while other rows are laid out. */
+  boolean isLaying() {
+    return laying.isUnderWay();
+  }
+
+  /** True while rows are put, and what is chosen with them. */
+  boolean isFilling() {
+    return filling;
   }
 
   /** Those that are chosen, in the order of the list. */
@@ -176,21 +207,35 @@ final class ConflictList extends ListView<ConflictList.Row> {
         .toList();
   }
 
-  /**
-   * Those in the list that come from the same trigger of the same owner as one of them. Costs a
-   * pass over the list, once.
-   */
-  List<Conflict> ofOneCause(Conflict one) {
-    if (alike.isPresent() && Question.Same.is(alike.get().one(), one)) {
-      return alike.get().all();
+  /** Counts those that come from the same trigger as the first that is chosen, and tells. */
+  void countAlike() {
+    List<Conflict> chosen = chosen();
+    if (chosen.isEmpty()) {
+      counting.drop();
+    } else if (getItems().size() <= AT_ONCE) {
+      counting.drop();
+      onAlike.accept(ofOneCause(getItems(), chosen.getFirst()).size());
+    } else {
+      List<Row> rows = laid.rows();
+      Conflict one = chosen.getFirst();
+      counting.ask(
+          List.of(new Question.Same(rows), new Question.Same(one)),
+          () -> ofOneCause(rows, one).size());
     }
+  }
+
+  /** Those in the list that come from the same trigger of the same owner as one of them. */
+  List<Conflict> ofOneCause(Conflict one) {
+    return ofOneCause(getItems(), one);
+  }
+
+  private static List<Conflict> ofOneCause(List<Row> rows, Conflict one) {
     List<Conflict> all = new ArrayList<>();
-    for (Row r : getItems()) {
+    for (Row r : rows) {
       if (r instanceof Row.One(Conflict c) && c.hasCauseOf(one)) {
         all.add(c);
       }
     }
-    alike = Optional.of(new Alike(one, all));
     return all;
   }
 

@@ -75,6 +75,8 @@ final class ConflictPane extends VBox {
   private final VBox acceptance = new VBox(4);
   private final VBox body;
   private List<Conflict> chosen = List.of();
+  private Map<String, String> links = Map.of();
+  private int alike;
   private final Question<List<Playing.Line>> playing;
   private final Question<List<Remedy>> seeking;
 
@@ -132,14 +134,11 @@ final class ConflictPane extends VBox {
     return Parts.label(Ui.text(key), "heading");
   }
 
-  /**
-   * Shows the chosen ones: one in full, of several what settles many of them.
-   *
-   * @param alike how many come from the same trigger as the first, with that one
-   */
-  void show(Snapshot now, List<Conflict> some, int alike) {
+  /** Shows the chosen ones: one in full, of several what settles many of them. */
+  void show(Snapshot now, List<Conflict> some) {
     boolean same = some.equals(chosen);
     chosen = some;
+    alike = same ? alike : 0;
     setVisible(!some.isEmpty());
     if (some.isEmpty()) {
       return;
@@ -177,7 +176,8 @@ final class ConflictPane extends VBox {
       Refill.with(head, kind, () -> List.of(kind));
       sentence.setText(Ui.text("conflicts.manyhint"));
     }
-    involved(one ? involved(now, c) : Map.of(), alike > 1 && some.size() < alike ? alike : 0);
+    links = one ? involved(now, c) : Map.of();
+    showInvolved();
     remedies(now, some, same);
   }
 
@@ -196,26 +196,31 @@ final class ConflictPane extends VBox {
   }
 
   /**
-   * Shows them, each a way to go there.
-   *
-   * @param alike how many more can be chosen at once; none when 0
+   * Tells how many come from the same trigger as the first that is chosen, with that one; as soon
+   * as they are counted.
    */
-  private void involved(Map<String, String> some, int alike) {
-    if (alike > 0) {
+  void alike(int many) {
+    alike = many;
+    showInvolved();
+  }
+
+  private void showInvolved() {
+    boolean more = alike > 1 && chosen.size() < alike;
+    if (more) {
       sameCause.setText(Ui.text("conflicts.samecause", alike));
     }
     Refill.with(
         involved,
-        List.of(some, alike > 0),
+        List.of(links, more),
         () -> {
-          List<Node> links = new ArrayList<>();
-          some.forEach(
+          List<Node> all = new ArrayList<>();
+          links.forEach(
               (id, says) ->
-                  links.add(Parts.button("to-" + id, says, () -> toBinding.accept(id), "link")));
-          if (alike > 0) {
-            links.add(sameCause);
+                  all.add(Parts.button("to-" + id, says, () -> toBinding.accept(id), "link")));
+          if (more) {
+            all.add(sameCause);
           }
-          return links;
+          return all;
         });
   }
 

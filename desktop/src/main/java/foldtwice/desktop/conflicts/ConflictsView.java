@@ -62,7 +62,7 @@ public final class ConflictsView extends BorderPane implements View {
 
   private final Session session;
   private final Acts<ConflictsView> acts = new Acts<>(this, ACTS);
-  private final ConflictList list = new ConflictList();
+  private final ConflictList list;
   private final ConflictPane conflict;
   private final Stations stations;
   private final Settling settling;
@@ -73,7 +73,6 @@ public final class ConflictsView extends BorderPane implements View {
   private final Map<Scope, ToggleButton> scopes;
   private Scope scope = Scope.HERE;
   private Grouping grouping = Grouping.WEIGHT;
-  private boolean filling;
 
   /** One that is gone to as soon as its station is looked through. */
   private Optional<Target.Conflict> wanted = Optional.empty();
@@ -87,6 +86,7 @@ public final class ConflictsView extends BorderPane implements View {
             id -> going.to(new Target.Binding(id)),
             acts.button("same-cause", "link"),
             acts.button("settle-chosen"));
+    list = new ConflictList(session.background(), this::laid, conflict::alike);
     stations = new Stations(session, (s, c) -> going.to(new Target.Conflict(s.id(), c.topic())));
     settling = new Settling(session, this::closeSettling);
     filter.setId("conflict-filter");
@@ -133,7 +133,7 @@ public final class ConflictsView extends BorderPane implements View {
         .addListener(
             (ListChangeListener<ConflictList.Row>)
                 c -> {
-                  if (!filling) {
+                  if (!list.isFilling()) {
                     showChosen(session.now());
                   }
                 });
@@ -191,20 +191,25 @@ public final class ConflictsView extends BorderPane implements View {
   private void fill() {
     Snapshot now = session.now();
     List<Conflict> all = scope == Scope.ACCEPTED ? now.accepted() : now.allConflicts();
-    boolean hadKeys = Parts.hasKeys(conflict);
-    filling = true;
     list.show(now, all, grouping, filter.getText());
-    filling = false;
     showChosen(now);
-    if (hadKeys && !Parts.hasKeys(conflict)) {
-      list.requestFocus(); // what had the keys is gone
-    }
+  }
+
+  /** Other rows are in the list. */
+  private void laid() {
+    Snapshot now = session.now();
+    showChosen(now);
+    arrive(now);
   }
 
   private void showChosen(Snapshot now) {
-    List<Conflict> chosen = list.chosen();
-    conflict.show(now, chosen, chosen.isEmpty() ? 0 : list.ofOneCause(chosen.getFirst()).size());
+    boolean hadKeys = Parts.hasKeys(conflict);
+    conflict.show(now, list.chosen());
+    list.countAlike();
     acts.refresh();
+    if (hadKeys && !Parts.hasKeys(conflict)) {
+      list.requestFocus(); // what had the keys is gone
+    }
   }
 
   @Override
@@ -223,19 +228,20 @@ public final class ConflictsView extends BorderPane implements View {
     }
   }
 
-  /** Chooses what was gone to, once its station has been looked through. */
+  /** Chooses what was gone to, once its station has been looked through and it is in the list. */
   private void arrive(Snapshot now) {
-    wanted
-        .filter(w -> now.audited() && w.station().equals(now.station().id()))
-        .ifPresent(
-            w -> {
-              wanted = Optional.empty();
-              if (!list.shows(w.topic())) {
-                filter.clear(); // it would hide what was gone to
-              }
-              list.choose(w.topic());
-              list.requestFocus();
-            });
+    if (list.isLaying()
+        || wanted.filter(w -> now.audited() && w.station().equals(now.station().id())).isEmpty()) {
+      return;
+    }
+    Object topic = wanted.get().topic();
+    if (!list.shows(topic) && !filter.getText().isEmpty()) {
+      filter.clear(); // it would hide what was gone to; there will be other rows
+      return;
+    }
+    wanted = Optional.empty();
+    list.choose(topic);
+    list.requestFocus();
   }
 
   private void look(Scope at) {
