@@ -36,7 +36,7 @@ class AtRestTest {
   void itComesToRestAfterAnEditWhateverIsShown() throws Exception {
     Library demo =
         LibraryJson.read(Files.readAllBytes(Hands.root().resolve("demo/fernhollow.json")));
-    Files.writeString(folder.resolve("fernhollow.json"), LibraryJson.write(Copies.cutShort(demo)));
+    Files.writeString(folder.resolve("fernhollow.json"), LibraryJson.write(Copies.twice(demo)));
     Map<String, Integer> frames = new LinkedHashMap<>();
     try (Hands hands = Hands.open(folder)) {
       for (String view : views(hands)) {

@@ -12,6 +12,17 @@ final class Copies {
 
   private Copies() {}
 
+  /** Each binding once more, on the same triggers. */
+  static Library twice(Library library) {
+    List<Edit> edits = new ArrayList<>();
+    for (Binding b : library.bindings().values()) {
+      edits.add(
+          new Edit.PutBinding(
+              Binding.fresh(b.id() + "x", b.routine(), b.place(), b.triggers(), b.arguments())));
+    }
+    return new Edit.Together(edits).on(library);
+  }
+
   /** For each letter a binding, and 26 more that it is the beginning of. */
   static Library cutShort(Library library) {
     Binding one = library.bindings().get("b14");
