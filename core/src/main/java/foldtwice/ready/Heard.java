@@ -2,6 +2,7 @@ package foldtwice.ready;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Bound;
+import foldtwice.library.Difference;
 import foldtwice.library.Edit;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.Given;
@@ -11,16 +12,31 @@ import foldtwice.place.Need;
 import foldtwice.place.WayIn;
 import foldtwice.resolve.Keymap;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * The library as the programs of a computer know it: what is not in yet is not heard, and what was
  * changed is heard as it was until the change is in.
+ *
+ * @param library with what is heard in the place of what is bound
+ * @param keymap of that
+ * @param of the library it is told of
+ * @param setup what has been put into the programs
+ * @param otherwise by binding, what is heard in its stead; empty where nothing is
  */
-public record Heard(Library library, Keymap keymap) {
+public record Heard(
+    Library library,
+    Keymap keymap,
+    Library of,
+    Setup setup,
+    Map<String, Optional<Binding>> otherwise) {
 
   /**
    * What is heard on a computer. Costs a look at the bindings of programs with a way in that asks
@@ -29,57 +45,150 @@ public record Heard(Library library, Keymap keymap) {
    * @param keymap of the library on the station
    */
   public static Heard of(Library library, Keymap keymap, Setup setup) {
-    List<Edit> edits = new ArrayList<>();
-    List<Binding> unheard = new ArrayList<>();
-    List<Binding> heard = new ArrayList<>();
-    List<Application> keeping =
-        library.applications().values().stream()
-            .filter(a -> a.ways().stream().anyMatch(Setup::isKept))
-            .toList();
-    for (Application a : keeping) {
-      Map<String, Given> known = known(keymap, setup, a);
-      for (Binding b : Bound.in(library, a.id())) {
-        if (Setup.keptWay(a, b).isEmpty()) {
-          continue;
-        }
-        Given put = known.remove(b.id());
-        if (put == null) {
-          unheard.add(b);
-          edits.add(new Edit.RemoveBinding(b.id()));
-        } else if (library.routineOf(b).filter(r -> put.is(b, r)).isEmpty()) {
-          unheard.add(b);
-          heard.add(put.binding());
-          edits.add(new Edit.PutBinding(put.binding()));
-        }
-      }
-      for (Given gone : known.values()) {
-        if (!library.bindings().containsKey(gone.binding().id())) {
-          heard.add(gone.binding()); // the program still has it
-          edits.add(new Edit.PutBinding(gone.binding()));
-        }
-      }
-    }
-    return edits.isEmpty()
-        ? new Heard(library, keymap)
-        : new Heard(new Edit.Together(edits).on(library), keymap.with(unheard, heard));
+    Map<String, Optional<Binding>> otherwise =
+        otherwise(library, keymap, setup, kept(library, setup), Map.of());
+    return new Heard(
+        changed(library, otherwise),
+        otherwise.isEmpty() ? keymap : keymap.with(unheard(library, otherwise), heard(otherwise)),
+        library,
+        setup,
+        otherwise);
   }
 
-  /** What an application's program answers to, of what came in by a way to be kept. */
-  private static Map<String, Given> known(Keymap keymap, Setup setup, Application application) {
-    Setup.Program program = setup.program(application.id());
-    Map<String, Given> all = new LinkedHashMap<>();
-    for (WayIn way : application.ways()) {
-      if (!Setup.isKept(way) || !isRunning(way, program)) {
-        continue;
+  /**
+   * The same from what was heard before, of another moment of the library on the same computer.
+   * Costs what is different between the two, and what is heard otherwise.
+   */
+  public static Heard following(Heard before, Library library, Keymap keymap, Setup setup) {
+    if (!isSameAround(before, library, keymap)) {
+      return of(library, keymap, setup);
+    }
+    Set<String> touched = setup.apart(library, before.setup);
+    Difference.between(before.of.bindings(), library.bindings(), Binding::id)
+        .forEach(d -> touched.add(d.is().or(d::was).orElseThrow().id()));
+    Map<String, Optional<Binding>> otherwise =
+        otherwise(library, keymap, setup, touched, before.otherwise);
+    if (otherwise.isEmpty()) {
+      return new Heard(library, keymap, library, setup, otherwise);
+    }
+    Library next = changed(library, otherwise);
+    return new Heard(
+        next, before.keymap.following(before.library, next), library, setup, otherwise);
+  }
+
+  /** True when each binding is heard by what it is and what was put in alone. */
+  private static boolean isSameAround(Heard before, Library library, Keymap keymap) {
+    return before.of.applications().equals(library.applications())
+        && before.of.routines().equals(library.routines())
+        && before.keymap.station().equals(keymap.station())
+        && before.keymap.layout().equals(keymap.layout());
+  }
+
+  private static List<Application> keeping(Library library) {
+    return library.applications().values().stream()
+        .filter(a -> a.ways().stream().anyMatch(Setup::isKept))
+        .toList();
+  }
+
+  /** The ids of all that comes, or came, by a way to be kept. */
+  private static Set<String> kept(Library library, Setup setup) {
+    Set<String> ids = new LinkedHashSet<>();
+    for (Application a : keeping(library)) {
+      Bound.in(library, a.id()).forEach(b -> ids.add(b.id()));
+      ids.addAll(setup.program(a.id()).all());
+    }
+    return ids;
+  }
+
+  /**
+   * What is heard otherwise than the library has it.
+   *
+   * @param ids those that are looked at; the others are as they were
+   */
+  private static Map<String, Optional<Binding>> otherwise(
+      Library library,
+      Keymap keymap,
+      Setup setup,
+      Set<String> ids,
+      Map<String, Optional<Binding>> before) {
+    List<Application> keeping = keeping(library);
+    Map<String, Optional<Binding>> next = new TreeMap<>(before);
+    for (String id : ids) {
+      Optional<Binding> bound = Optional.ofNullable(library.bindings().get(id));
+      Optional<Binding> heard =
+          bound.isPresent()
+              ? heard(library, keymap, setup, bound.get())
+              : gone(keeping, keymap, setup, id);
+      if (heard.equals(bound)) {
+        next.remove(id);
+      } else {
+        next.put(id, heard);
       }
-      for (Given put : program.known(way).values()) {
-        if (Setup.keptWay(application, put.binding()).equals(Optional.of(way))
+    }
+    return Collections.unmodifiableMap(next);
+  }
+
+  /** What is heard of a binding: as it is, as it was, or not at all. */
+  private static Optional<Binding> heard(
+      Library library, Keymap keymap, Setup setup, Binding binding) {
+    Optional<Application> application =
+        binding.place().applicationId().map(library.applications()::get);
+    if (application.flatMap(a -> Setup.keptWay(a, binding)).isEmpty()) {
+      return Optional.of(binding);
+    }
+    return known(keymap, setup, application.get(), binding.id())
+        .map(
+            put ->
+                library.routineOf(binding).filter(r -> put.is(binding, r)).isPresent()
+                    ? binding
+                    : put.binding());
+  }
+
+  /** What a program still has of a binding that is no more. */
+  private static Optional<Binding> gone(
+      List<Application> keeping, Keymap keymap, Setup setup, String id) {
+    return keeping.reversed().stream()
+        .flatMap(a -> known(keymap, setup, a, id).stream())
+        .map(Given::binding)
+        .findFirst();
+  }
+
+  private static Library changed(Library library, Map<String, Optional<Binding>> otherwise) {
+    List<Edit> edits = new ArrayList<>();
+    otherwise.forEach(
+        (id, heard) ->
+            edits.add(
+                heard.<Edit>map(Edit.PutBinding::new).orElseGet(() -> new Edit.RemoveBinding(id))));
+    return edits.isEmpty() ? library : new Edit.Together(edits).on(library);
+  }
+
+  private static List<Binding> unheard(Library library, Map<String, Optional<Binding>> otherwise) {
+    return otherwise.keySet().stream()
+        .map(library.bindings()::get)
+        .filter(Objects::nonNull)
+        .toList();
+  }
+
+  private static List<Binding> heard(Map<String, Optional<Binding>> otherwise) {
+    return otherwise.values().stream().flatMap(Optional::stream).toList();
+  }
+
+  /** What an application's program answers to of a binding that came in by a way to be kept. */
+  private static Optional<Given> known(
+      Keymap keymap, Setup setup, Application application, String id) {
+    Setup.Program program = setup.program(application.id());
+    Optional<Given> last = Optional.empty();
+    for (WayIn way : application.ways()) {
+      if (Setup.isKept(way) && isRunning(way, program)) {
+        Given put = program.known(way).get(id);
+        if (put != null
+            && Setup.keptWay(application, put.binding()).equals(Optional.of(way))
             && (!Setup.asks(way) || mayDisplace(keymap, program, put))) {
-          all.put(put.binding().id(), put);
+          last = Optional.of(put);
         }
       }
     }
-    return all;
+    return last;
   }
 
   private static boolean mayDisplace(Keymap keymap, Setup.Program program, Given put) {

@@ -69,6 +69,14 @@ public record Setup(Map<String, Program> programs) {
       return new Program(other, read, on, running, confirmed);
     }
 
+    /** The bindings it has anything of. */
+    Set<String> all() {
+      Set<String> all = new LinkedHashSet<>(file.keySet());
+      all.addAll(read.keySet());
+      all.addAll(on.keySet());
+      return all;
+    }
+
     /** What the program knows of a way in, by binding. */
     Map<String, Given> known(WayIn way) {
       if (way.needs().contains(Need.EACH_START)) {
@@ -131,14 +139,47 @@ public record Setup(Map<String, Program> programs) {
 
   /**
    * The same after a change of the library alone, before which nothing was left to be remembered.
-   * Costs what is different between the two, and a pass over the bindings where that may have
-   * changed what programs have in files: most edits do not.
+   * Costs what is different between the two, and a look at the bindings of a program the file of
+   * which is no longer what the library would put there.
    */
   public static List<ProgramFile> toRemember(Library was, Library is, Map<String, Setup> setups) {
     if (!isSameAround(was, is) || !was.files().equals(is.files())) {
       return toRemember(is, setups);
     }
-    return toRemember(is, touched(was, is, Setup::isCopied), setups);
+    List<Application> other =
+        touched(was, is, Setup::isCopied).stream()
+            .filter(a -> isNumbered(a) || isPutOtherwise(was, is, a))
+            .filter(a -> !setups.keySet().stream().allMatch(s -> isKnown(is, s, a)))
+            .toList();
+    return toRemember(is, other, setups);
+  }
+
+  /** True when what a binding is given depends on the bindings before it. */
+  private static boolean isNumbered(Application application) {
+    return application.ways().stream().anyMatch(w -> w.slots() > 0);
+  }
+
+  /** True when the library remembers what stands in the file: then an edit does not change that. */
+  private static boolean isKnown(Library library, String station, Application application) {
+    return library.files().containsKey(ProgramFile.id(station, application.id()));
+  }
+
+  /** True when other things would be copied into the file of an application than before. */
+  private static boolean isPutOtherwise(Library was, Library is, Application application) {
+    return Difference.between(was.bindings(), is.bindings(), Binding::id).stream()
+        .anyMatch(
+            d ->
+                !d.was()
+                    .flatMap(b -> copied(was, application, b))
+                    .equals(d.is().flatMap(b -> copied(is, application, b))));
+  }
+
+  /** What is copied of a binding into the file of an application, where slots are no matter. */
+  private static Optional<Given> copied(Library library, Application application, Binding binding) {
+    return keptWay(application, binding)
+        .filter(w -> isCopied(w) && !binding.triggers().isEmpty())
+        .flatMap(w -> library.routineOf(binding))
+        .map(r -> new Given(binding, r));
   }
 
   private static List<ProgramFile> toRemember(
@@ -228,6 +269,8 @@ public record Setup(Map<String, Program> programs) {
       Program there = other.program(a);
       if (!here.running.equals(there.running) || !here.confirmed.equals(there.confirmed)) {
         Bound.in(library, a).forEach(b -> apart.add(b.id()));
+        apart.addAll(here.all());
+        apart.addAll(there.all());
       } else {
         apart(here.file, there.file, apart);
         apart(here.read, there.read, apart);

@@ -284,6 +284,7 @@ class SetupTest {
     Application app = library.applications().get("app");
     Setup setup = Setup.settled(library);
     Library was = library;
+    Heard before = null;
     for (int i = 0; i < 30; i++) {
       String id = "mine box Alt+" + "AB".charAt(random.nextInt(2));
       Binding b =
@@ -312,6 +313,18 @@ class SetupTest {
       setup = followed;
       was = library;
       Heard heard = Heard.of(library, keymap(library), setup);
+      before =
+          before == null || random.nextInt(4) == 0
+              ? heard
+              : Heard.following(before, library, keymap(library), setup);
+      assertThat(before.otherwise()).as("from the last one").isEqualTo(heard.otherwise());
+      assertThat(before.library()).isEqualTo(heard.library());
+      assertThat(List.copyOf(before.library().bindings().keySet()))
+          .isEqualTo(List.copyOf(heard.library().bindings().keySet()));
+      for (String keys : List.of("Alt+A", "Alt+B", "Alt+C")) {
+        assertThat(before.keymap().claimsOn(Notation.read(keys)))
+            .containsExactlyInAnyOrderElementsOf(heard.keymap().claimsOn(Notation.read(keys)));
+      }
       for (Binding each : library.bindings().values()) {
         if (look(library, setup, each.id()).next().isEmpty()) {
           assertThat(heard.library().bindings().get(each.id())).isEqualTo(each);

@@ -62,6 +62,7 @@ public final class Session implements AutoCloseable {
   private final Map<String, String> pages = new LinkedHashMap<>();
   private final Background background = new Background(this::say);
   private final Audits audits;
+  private final Hearing hearing = new Hearing();
   private final Question<Elsewhere> choosing =
       background.question(Background.Lane.WORK, this::arrive);
   private final Guests guests;
@@ -427,7 +428,7 @@ public final class Session implements AutoCloseable {
             here ? stale.told() : Told.NOTHING,
             false,
             setup,
-            new Lazy<>(() -> Heard.of(library, keymap, setup)),
+            hearing.at(library, keymap, setup),
             known,
             history.last(),
             history.next()));
@@ -471,7 +472,7 @@ public final class Session implements AutoCloseable {
     if (mayWrite()) {
       give(Setup.toRemember(library(), computers.left()));
     }
-    now.set(now().with(next));
+    now.set(now().with(next, hearing.at(now().library(), now().keymap(), next)));
     audits.look(now().subject());
   }
 

@@ -47,18 +47,9 @@ public record Snapshot(
   }
 
   /** The same moment after something was done on the computer. */
-  Snapshot with(Setup other) {
+  Snapshot with(Setup other, Lazy<Heard> hearing) {
     return new Snapshot(
-        library,
-        station,
-        keymap,
-        told,
-        audited,
-        other,
-        new Lazy<>(() -> Heard.of(library, keymap, other)),
-        known,
-        undoable,
-        redoable);
+        library, station, keymap, told, audited, other, hearing, known, undoable, redoable);
   }
 
   /** What the programs of the station know of the library. */
