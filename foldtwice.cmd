@@ -39,7 +39,7 @@ if defined old (
 set /p cp=<"%jars%\classpath.txt"
 set "main=foldtwice.desktop.Launch"
 for /f "usebackq delims=" %%c in ("%home%\cli\src\main\resources\foldtwice\cli\commands") do if "%~1"=="%%c" set "main=foldtwice.cli.Main"
-"%jdk%\bin\java" --enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allow "-Dfoldtwice.home=%home%" %FOLDTWICE_OPTS% -cp "%jars%\foldtwice-desktop-0.1.0.jar;%cp%" %main% %*
+"%jdk%\bin\java" -XX:MaxTenuringThreshold=1 --enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allow "-Dfoldtwice.home=%home%" %FOLDTWICE_OPTS% -cp "%jars%\foldtwice-desktop-0.1.0.jar;%cp%" %main% %*
 exit /b %errorlevel%
 
 :try

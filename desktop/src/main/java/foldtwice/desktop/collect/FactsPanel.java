@@ -1,14 +1,11 @@
 package foldtwice.desktop.collect;
 
-import foldtwice.binding.Binding;
-import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Touch;
-import foldtwice.library.Bound;
 import foldtwice.library.Edit;
 import foldtwice.place.Application;
 import foldtwice.reading.Reading;
@@ -16,16 +13,12 @@ import foldtwice.routine.Card;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Yardstick;
 import foldtwice.run.Learnt;
-import foldtwice.trigger.Trigger;
 import foldtwice.words.StepWords;
 import foldtwice.words.Words;
-import foldtwice.writing.Opposites;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
@@ -38,30 +31,25 @@ import javafx.scene.layout.VBox;
 /** What there is to know about a routine: parameters, what it changes, what sets it off. */
 final class FactsPanel extends VBox {
 
-  private static final int MOST_BINDINGS = 9;
-
   private final Session session;
-  private final Consumer<String> onBinding;
   private final ParameterList parameters;
   private final VBox changes = section();
   private final VBox needs = section();
-  private final VBox bindings = section();
+  private final BoundRows bindings;
   private final VBox yardstick = section();
   private final VBox card = section();
   private Routine shown;
   private Application in;
 
-  /** What is told of what it changes, and what the rows of what sets it off are made of. */
+  /** What is told of what it changes. */
   private List<Told> told = List.of();
-
-  private List<Object> setOff = List.of();
 
   /** A row of what it changes. */
   private record Told(String key, String says, List<String> styles) {}
 
   FactsPanel(Session session, Consumer<String> onBinding) {
     this.session = session;
-    this.onBinding = onBinding;
+    bindings = new BoundRows(session, onBinding);
     this.parameters = new ParameterList(session);
     setId("facts");
     setSpacing(5);
@@ -76,7 +64,7 @@ final class FactsPanel extends VBox {
   void show(Snapshot now, Routine macro) {
     parameters.show(now, macro);
     changes(now, macro);
-    bindings(now, macro);
+    bindings.show(now, macro);
     Application of = now.library().applications().get(macro.application());
     boolean same = shown != null && macro.head().equals(shown.head()) && Objects.equals(of, in);
     shown = macro;
@@ -143,7 +131,7 @@ final class FactsPanel extends VBox {
     return field;
   }
 
-  private static Label heading(String key) {
+  static Label heading(String key) {
     Label heading = Parts.label(Ui.text(key), "heading");
     heading.setPadding(new javafx.geometry.Insets(8, 0, 0, 0));
     return heading;
@@ -269,99 +257,6 @@ final class FactsPanel extends VBox {
 
   private void put(Routine macro) {
     session.make(new Edit.PutRoutine(macro), Ui.text("said.changed", macro.name()));
-  }
-
-  private void bindings(Snapshot now, Routine macro) {
-    List<Binding> all = Bound.to(now.library(), macro.id());
-    List<Object> from = new ArrayList<>(List.of(macro.id(), macro.parameters(), all));
-    from.add(now.station().layout());
-    all.stream()
-        .limit(MOST_BINDINGS)
-        .forEach(b -> from.addAll(List.of(now.words().binding(b), now.words().place(b.place()))));
-    if (from.equals(setOff)) {
-      return;
-    }
-    setOff = from;
-    bindings.getChildren().setAll(heading("facts.setoff"));
-    long seen = sights(all, Trigger.Sight.SEEN);
-    long known = sights(all, Trigger.Sight.KNOWN);
-    if (seen + known > 0) {
-      bindings.getChildren().add(Parts.label(Ui.text("facts.sight", seen, known), "soft"));
-    }
-    for (Binding b : all.subList(0, Math.min(MOST_BINDINGS, all.size()))) {
-      String arguments = now.words().arguments(b);
-      Label where =
-          Parts.wrapped(
-              (arguments.isEmpty() ? "" : arguments + ", ") + now.words().place(b.place()));
-      Node keys =
-          b.triggers().isEmpty()
-              ? Parts.label(Ui.text("notrigger"), "soft")
-              : KeyCaps.of(b.triggers().getFirst(), now.words());
-      HBox row = new HBox(8, keys, where);
-      row.setAlignment(Pos.CENTER_LEFT);
-      row.getStyleClass().add("why-row");
-      row.setId("to-" + b.id());
-      Parts.leads(row, now.words().binding(b), () -> onBinding.accept(b.id()));
-      bindings.getChildren().add(row);
-      half(now, all, b, macro).ifPresent(bindings.getChildren()::add);
-    }
-    if (all.size() > MOST_BINDINGS) {
-      bindings
-          .getChildren()
-          .add(Parts.label(Ui.text("facts.more", all.size() - MOST_BINDINGS), "soft"));
-    }
-    bindings
-        .getChildren()
-        .add(Parts.button("bind-it", Ui.text("facts.bind"), () -> bind(macro, Map.of()), "link"));
-  }
-
-  private static long sights(List<Binding> bindings, Trigger.Sight sight) {
-    return bindings.stream()
-        .flatMap(b -> b.triggers().stream())
-        .filter(t -> t.sight() == sight)
-        .count();
-  }
-
-  /** Offers the missing half of a pair. */
-  private Optional<Node> half(Snapshot now, List<Binding> all, Binding b, Routine macro) {
-    return Opposites.of(macro, b.arguments())
-        .filter(
-            other ->
-                all.stream()
-                    .noneMatch(x -> x.place().equals(b.place()) && x.arguments().equals(other)))
-        .map(
-            other -> {
-              Binding made = b.withRoutine(macro.id(), other).withTriggers(List.of());
-              return Parts.button(
-                  "half-" + b.id(),
-                  Ui.text("facts.half", now.words().arguments(made)),
-                  () -> bindLike(made),
-                  "link");
-            });
-  }
-
-  private void bind(Routine macro, Map<String, foldtwice.routine.Value> arguments) {
-    bindLike(
-        new Binding(
-            "",
-            macro.id(),
-            new foldtwice.place.Place.Whole(macro.application()),
-            List.of(),
-            arguments,
-            0,
-            foldtwice.extras.Extras.NONE));
-  }
-
-  private void bindLike(Binding like) {
-    String id = session.freeBindingId();
-    Binding fresh =
-        new Binding(
-            id, like.routine(), like.place(), like.triggers(), like.arguments(), 0, like.extras());
-    session.make(
-        new Edit.PutBinding(fresh), Ui.text("said.made", session.now().words().binding(fresh)));
-    if (session.now().library().bindings().containsKey(id)) {
-      onBinding.accept(id);
-    }
   }
 
   private void yardstick(Yardstick measured) {

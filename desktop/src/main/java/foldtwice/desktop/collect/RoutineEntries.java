@@ -7,9 +7,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.library.Bound;
 import foldtwice.library.Difference;
 import foldtwice.routine.Routine;
-import foldtwice.words.Words;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -36,7 +34,7 @@ final class RoutineEntries {
       Made is =
           was != null && Question.Same.is(was.of(), r) && !touched.contains(r.id())
               ? was
-              : new Made(r, entry(r, Bound.to(now.library(), r.id()), now.words()));
+              : new Made(r, new Entry(r, Bound.to(now.library(), r.id()), now.words()));
       next.put(r.id(), is);
       entries.add(is.entry());
     }
@@ -63,17 +61,5 @@ final class RoutineEntries {
     return last != null
         && last.library().surfaces() == now.library().surfaces()
         && last.keymap().layout().equals(now.keymap().layout());
-  }
-
-  private static Entry entry(Routine routine, List<Binding> bindings, Words words) {
-    double uses = bindings.stream().mapToDouble(Binding::usesPerWeek).sum();
-    List<String> keys =
-        bindings.stream()
-            .sorted(Comparator.comparingDouble(Binding::usesPerWeek).reversed())
-            .flatMap(b -> b.triggers().stream())
-            .map(words::trigger)
-            .distinct()
-            .toList();
-    return new Entry(routine, bindings.size(), uses, keys);
   }
 }

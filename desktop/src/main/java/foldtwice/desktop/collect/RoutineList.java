@@ -211,8 +211,7 @@ final class RoutineList extends VBox {
       Routine r = entry.routine();
       Label name = Parts.label(r.name(), r.card().off() || r.card().setAside() ? "soft" : "plain");
       name.setMinWidth(0);
-      String keys = entry.keys().isEmpty() ? Ui.text("notrigger") : String.join(", ", entry.keys());
-      Tips.on(name, Ui.text("collect.rowsays", r.name(), keys));
+      Tips.on(name, () -> Ui.text("collect.rowsays", r.name(), keys(entry)));
       HBox row = new HBox(6, KindMarks.of(r), name, Parts.gap());
       flag(r)
           .ifPresent(
@@ -221,9 +220,8 @@ final class RoutineList extends VBox {
                 flag.setMinWidth(USE_PREF_SIZE);
                 row.getChildren().add(flag);
               });
-      entry.keys().stream()
-          .filter(k -> k.length() <= LONGEST)
-          .findFirst()
+      entry
+          .key(LONGEST)
           .ifPresent(
               k -> {
                 Label first = Parts.label(k, "mono", "soft", "small");
@@ -235,6 +233,10 @@ final class RoutineList extends VBox {
       row.getChildren().add(count);
       row.setAlignment(Pos.CENTER_LEFT);
       return row;
+    }
+
+    private static String keys(RoutineOrder.Entry entry) {
+      return entry.keys().isEmpty() ? Ui.text("notrigger") : String.join(", ", entry.keys());
     }
 
     private static Optional<String> flag(Routine r) {

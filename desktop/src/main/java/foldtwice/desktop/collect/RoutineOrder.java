@@ -1,16 +1,20 @@
 package foldtwice.desktop.collect;
 
+import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.FoundBy;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
+import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Which routines a list shows, and in which order. */
 final class RoutineOrder {
@@ -84,13 +88,57 @@ final class RoutineOrder {
   }
 
   /**
-   * A routine of the list.
-   *
-   * @param keys its triggers as they are written, the most used first
+   * A routine of the list. How its triggers are written is worked out when somebody looks: some
+   * routines have a thousand bindings.
    */
-  record Entry(Routine routine, int bindings, double usesPerWeek, List<String> keys) {
-    Entry {
-      keys = List.copyOf(keys);
+  static final class Entry {
+
+    private final Routine routine;
+    private final List<Binding> bound;
+    private final Words words;
+    private final double usesPerWeek;
+    private Optional<List<String>> keys = Optional.empty();
+
+    /**
+     * @param bound the bindings of the routine
+     */
+    Entry(Routine routine, List<Binding> bound, Words words) {
+      this.routine = routine;
+      this.bound = bound;
+      this.words = words;
+      this.usesPerWeek = bound.stream().mapToDouble(Binding::usesPerWeek).sum();
+    }
+
+    Routine routine() {
+      return routine;
+    }
+
+    int bindings() {
+      return bound.size();
+    }
+
+    double usesPerWeek() {
+      return usesPerWeek;
+    }
+
+    /** Its triggers as they are written, the most used first. */
+    List<String> keys() {
+      if (keys.isEmpty()) {
+        keys = Optional.of(written().distinct().toList());
+      }
+      return keys.get();
+    }
+
+    /** The most used of its triggers that is written with at most so many letters. */
+    Optional<String> key(int longest) {
+      return written().filter(k -> k.length() <= longest).findFirst();
+    }
+
+    private Stream<String> written() {
+      return bound.stream()
+          .sorted(Comparator.comparingDouble(Binding::usesPerWeek).reversed())
+          .flatMap(b -> b.triggers().stream())
+          .map(words::trigger);
     }
   }
 

@@ -1,0 +1,163 @@
+package foldtwice.desktop.collect;
+
+import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.Children;
+import foldtwice.desktop.parts.KeyCaps;
+import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.session.Session;
+import foldtwice.desktop.session.Snapshot;
+import foldtwice.desktop.session.Ui;
+import foldtwice.library.Bound;
+import foldtwice.library.Edit;
+import foldtwice.place.Place;
+import foldtwice.routine.Routine;
+import foldtwice.trigger.Trigger;
+import foldtwice.writing.Opposites;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** What sets a routine off. A row that says what it said stays. */
+final class BoundRows extends VBox {
+
+  /** More are only counted. */
+  private static final int MOST = 9;
+
+  private final Session session;
+  private final Consumer<String> onBinding;
+  private final Label heading = FactsPanel.heading("facts.setoff");
+
+  /** The nodes that are shown, by all that they are made from. */
+  private Map<Object, Node> made = Map.of();
+
+  /**
+   * @param onBinding goes to a binding
+   */
+  BoundRows(Session session, Consumer<String> onBinding) {
+    super(5);
+    this.session = session;
+    this.onBinding = onBinding;
+  }
+
+  /** A binding as its row says it. */
+  private record Row(
+      String id, String says, String where, Optional<Trigger> trigger, String written) {}
+
+  /** What a routine is not bound to yet, as the other half of a binding. */
+  private record Half(Binding binding, String arguments) {}
+
+  void show(Snapshot now, Routine routine) {
+    List<Binding> all = Bound.to(now.library(), routine.id());
+    Map<Object, Node> next = new HashMap<>();
+    List<Node> rows = new ArrayList<>(List.of(heading));
+    int seen = sights(all, Trigger.Sight.SEEN);
+    int known = sights(all, Trigger.Sight.KNOWN);
+    if (seen + known > 0) {
+      rows.add(node(next, Ui.text("facts.sight", seen, known)));
+    }
+    for (Binding b : all.subList(0, Math.min(MOST, all.size()))) {
+      Row row = row(now, b);
+      rows.add(node(next, row, () -> node(row, now)));
+      half(now, all, b, routine)
+          .ifPresent(half -> rows.add(node(next, half, () -> node(b.id(), half))));
+    }
+    if (all.size() > MOST) {
+      rows.add(node(next, Ui.text("facts.more", all.size() - MOST)));
+    }
+    rows.add(
+        node(
+            next,
+            List.of("bind-it", routine.id(), routine.application()),
+            () -> Parts.button("bind-it", Ui.text("facts.bind"), () -> bind(routine), "link")));
+    made = next;
+    Children.follow(getChildren(), rows, n -> 1);
+  }
+
+  private Node node(Map<Object, Node> next, String says) {
+    return node(next, says, () -> Parts.label(says, "soft"));
+  }
+
+  /** What was made of it for the last moment, or is made now. */
+  private Node node(Map<Object, Node> next, Object of, Supplier<Node> make) {
+    Node there = made.get(of);
+    Node node = there == null ? make.get() : there;
+    next.put(of, node);
+    return node;
+  }
+
+  private static Row row(Snapshot now, Binding b) {
+    String arguments = now.words().arguments(b);
+    return new Row(
+        b.id(),
+        now.words().binding(b),
+        (arguments.isEmpty() ? "" : arguments + ", ") + now.words().place(b.place()),
+        b.triggers().stream().findFirst(),
+        b.triggers().stream().findFirst().map(now.words()::trigger).orElse(""));
+  }
+
+  private Node node(Row row, Snapshot now) {
+    Node keys =
+        row.trigger
+            .<Node>map(t -> KeyCaps.of(t, now.words()))
+            .orElseGet(() -> Parts.label(Ui.text("notrigger"), "soft"));
+    HBox box = new HBox(8, keys, Parts.wrapped(row.where));
+    box.setAlignment(Pos.CENTER_LEFT);
+    box.getStyleClass().add("why-row");
+    box.setId("to-" + row.id);
+    Parts.leads(box, row.says, () -> onBinding.accept(row.id));
+    return box;
+  }
+
+  private static int sights(List<Binding> bindings, Trigger.Sight sight) {
+    int count = 0;
+    for (Binding b : bindings) {
+      for (Trigger t : b.triggers()) {
+        count += t.sight() == sight ? 1 : 0;
+      }
+    }
+    return count;
+  }
+
+  /** The missing half of a pair. */
+  private static Optional<Half> half(Snapshot now, List<Binding> all, Binding b, Routine routine) {
+    return Opposites.of(routine, b.arguments())
+        .filter(
+            other ->
+                all.stream()
+                    .noneMatch(x -> x.place().equals(b.place()) && x.arguments().equals(other)))
+        .map(other -> b.withRoutine(routine.id(), other).withTriggers(List.of()))
+        .map(made -> new Half(made, now.words().arguments(made)));
+  }
+
+  private Node node(String id, Half half) {
+    return Parts.button(
+        "half-" + id, Ui.text("facts.half", half.arguments), () -> bindLike(half.binding), "link");
+  }
+
+  private void bind(Routine routine) {
+    bindLike(
+        Binding.fresh(
+            "", routine.id(), new Place.Whole(routine.application()), List.of(), Map.of()));
+  }
+
+  private void bindLike(Binding like) {
+    String id = session.freeBindingId();
+    Binding fresh =
+        new Binding(
+            id, like.routine(), like.place(), like.triggers(), like.arguments(), 0, like.extras());
+    session.make(
+        new Edit.PutBinding(fresh), Ui.text("said.made", session.now().words().binding(fresh)));
+    if (session.now().library().bindings().containsKey(id)) {
+      onBinding.accept(id);
+    }
+  }
+}
