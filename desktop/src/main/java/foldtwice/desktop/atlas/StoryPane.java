@@ -7,6 +7,7 @@ import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.Session;
@@ -38,6 +39,7 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -254,21 +256,30 @@ final class StoryPane extends VBox {
   }
 
   private void layers(Snapshot now, Optional<Place> state, KeyCode code) {
-    layers.getChildren().clear();
+    List<Layer> all = new ArrayList<>();
     for (Modifiers m : LAYERS) {
       Press press = new Press(code, m);
-      String does = state.map(s -> does(now, s, press)).orElseGet(() -> anywhere(now, press));
-      Label name =
-          Parts.label(
-              now.words().trigger(Trigger.Keys.of(now.keymap().layout().stroke(press))), "mono");
-      name.setMinWidth(118);
-      Label says = Parts.label(does);
-      Tips.on(says, does);
-      HBox row = new HBox(8, name, says);
-      row.getStyleClass().add("why-row");
-      Parts.leads(row, name.getText() + ": " + does, () -> onPress.accept(press));
-      layers.getChildren().add(row);
+      all.add(
+          new Layer(
+              press,
+              now.words().trigger(Trigger.Keys.of(now.keymap().layout().stroke(press))),
+              state.map(s -> does(now, s, press)).orElseGet(() -> anywhere(now, press))));
     }
+    Refill.with(layers, all, () -> all.stream().map(this::row).toList());
+  }
+
+  /** What a key does with some modifiers held. */
+  private record Layer(Press press, String name, String does) {}
+
+  private HBox row(Layer layer) {
+    Label name = Parts.label(layer.name, "mono");
+    name.setMinWidth(118);
+    Label says = Parts.label(layer.does);
+    Tips.on(says, layer.does);
+    HBox row = new HBox(8, name, says);
+    row.getStyleClass().add("why-row");
+    Parts.leads(row, layer.name + ": " + layer.does, () -> onPress.accept(layer.press));
+    return row;
   }
 
   private static String does(Snapshot now, Place state, Press press) {
@@ -288,7 +299,7 @@ final class StoryPane extends VBox {
 
   /** The nearest keys that are free with the same modifiers. */
   private void freeNear(Snapshot now, Optional<Place> state, Press press) {
-    free.getChildren().clear();
+    Map<Press, String> near = new LinkedHashMap<>();
     state.ifPresent(
         s ->
             Reach.nearest(now.station().shape(), press.code()).stream()
@@ -296,19 +307,19 @@ final class StoryPane extends VBox {
                 .filter(p -> now.keymap().heard(s, List.of(p)).isEmpty())
                 .filter(p -> !now.keymap().layout().stroke(p).key().toString().isEmpty())
                 .limit(7)
-                .forEach(
-                    p -> {
-                      javafx.scene.control.Button cap =
-                          Parts.button(
-                              "free-" + p.code().code(),
-                              Legends.of(now.keymap().layout(), p.code()),
-                              () -> onPress.accept(p),
-                              "cap-button");
-                      free.getChildren().add(cap);
-                    }));
-    if (free.getChildren().isEmpty()) {
-      free.getChildren().add(Parts.label(Ui.text("story.nonefree"), "soft"));
-    }
+                .forEach(p -> near.put(p, Legends.of(now.keymap().layout(), p.code()))));
+    Refill.with(
+        free,
+        near,
+        () ->
+            near.isEmpty()
+                ? List.of(Parts.label(Ui.text("story.nonefree"), "soft"))
+                : near.entrySet().stream().map(e -> cap(e.getKey(), e.getValue())).toList());
+  }
+
+  private Button cap(Press press, String legend) {
+    return Parts.button(
+        "free-" + press.code().code(), legend, () -> onPress.accept(press), "cap-button");
   }
 
   private static HBox fact(String name, String says) {

@@ -7,6 +7,7 @@ import foldtwice.conflict.Weight;
 import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.library.Bound;
@@ -140,23 +141,11 @@ final class SurfacesPane extends HBox {
     List<Side> sides = sides();
     Side side = side(sides);
     chosen = side.id();
-    chips.getChildren().clear();
-    ToggleGroup group = new ToggleGroup();
-    for (Side s : sides) {
-      ToggleButton chip = Skins.on(new ToggleButton(s.name()));
-      chip.setId("atlas-" + s.id());
-      chip.getStyleClass().addAll("chip", "small-chip");
-      chip.setToggleGroup(group);
-      chip.setMinWidth(USE_PREF_SIZE);
-      chip.setSelected(s.id().equals(chosen));
-      chip.setOnAction(
-          e -> {
-            chosen = s.id();
-            picked = Optional.empty();
-            draw();
-          });
-      chips.getChildren().add(chip);
-    }
+    List<List<String>> named = sides.stream().map(s -> List.of(s.id(), s.name())).toList();
+    Refill.with(chips, named, () -> chips(sides));
+    chips.getChildren().stream()
+        .flatMap(n -> n instanceof ToggleButton chip ? Stream.of(chip) : Stream.empty())
+        .forEach(chip -> chip.setSelected(chip.getId().equals("atlas-" + chosen)));
     if (picked.filter(side::has).isEmpty()) {
       picked = first(side);
     }
@@ -164,6 +153,26 @@ final class SurfacesPane extends HBox {
     chain.setVisible(picked.isPresent());
     picked.ifPresent(t -> chain.show(now, t, sends(side, t)));
     keys.map(id -> lookup("#" + id)).ifPresent(Node::requestFocus);
+  }
+
+  private List<ToggleButton> chips(List<Side> sides) {
+    ToggleGroup group = new ToggleGroup();
+    List<ToggleButton> all = new ArrayList<>();
+    for (Side s : sides) {
+      ToggleButton chip = Skins.on(new ToggleButton(s.name()));
+      chip.setId("atlas-" + s.id());
+      chip.getStyleClass().addAll("chip", "small-chip");
+      chip.setToggleGroup(group);
+      chip.setMinWidth(USE_PREF_SIZE);
+      chip.setOnAction(
+          e -> {
+            chosen = s.id();
+            picked = Optional.empty();
+            draw();
+          });
+      all.add(chip);
+    }
+    return all;
   }
 
   /** What is told of at first: a key that sends something, else the first that does something. */

@@ -1,6 +1,8 @@
 package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.known.Facts;
@@ -32,12 +34,21 @@ final class OffersPane extends VBox {
   }
 
   void show(Application application) {
-    getChildren().clear();
     Optional<Facts> offered = session.known().program(application.id());
-    if (offered.isEmpty()) {
-      return;
-    }
-    Facts f = offered.get();
+    List<Object> from =
+        List.of(
+            application,
+            new Question.Same(offered.orElse(null)),
+            new Question.Same(session.now().library().routines()));
+    Refill.by(this, from, () -> fill(application, offered));
+  }
+
+  private void fill(Application application, Optional<Facts> offered) {
+    getChildren().clear();
+    offered.ifPresent(f -> fill(application, f));
+  }
+
+  private void fill(Application application, Facts f) {
     if (!f.whole()) {
       getChildren().add(Parts.wrapped(Ui.text("offers.sketched"), "soft"));
     }

@@ -1,6 +1,7 @@
 package foldtwice.desktop.places;
 
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -71,35 +72,47 @@ final class RulesPane extends VBox {
 
   void show(Snapshot now, Application shown) {
     application = shown;
-    where.getItems().setAll(shown.places());
-    where.getSelectionModel().selectFirst();
+    if (!where.getItems().equals(shown.places())) { // what is being said stays
+      where.getItems().setAll(shown.places());
+      where.getSelectionModel().selectFirst();
+    }
+    List<String> says =
+        shown.rules().stream().map(r -> now.words().rule(r, new Place.Whole(shown.id()))).toList();
+    Refill.by(rows, List.of(shown.id(), shown.rules(), says), () -> fill(shown.rules(), says));
+  }
+
+  private void fill(List<Rule> rules, List<String> says) {
     if (Parts.hasKeys(rows)) {
       kind.requestFocus(); // what had the keys is gone now
     }
     rows.getChildren().clear();
-    if (shown.rules().isEmpty()) {
+    if (rules.isEmpty()) {
       rows.getChildren().add(Parts.wrapped(Ui.text("places.norules"), "soft"));
     }
-    for (Rule rule : shown.rules()) {
-      Label says = Parts.wrapped(now.words().rule(rule, new Place.Whole(shown.id())));
-      HBox.setHgrow(says, Priority.ALWAYS);
-      says.setMaxWidth(Double.MAX_VALUE);
-      HBox row =
-          new HBox(
-              8,
-              says,
-              Parts.button(
-                  "rule-away-" + shown.rules().indexOf(rule),
-                  Ui.text("rules.away"),
-                  () -> {
-                    List<Rule> rest = new ArrayList<>(application.rules());
-                    rest.remove(rule);
-                    put(rest);
-                  },
-                  "link"));
-      row.getStyleClass().add("why-row");
-      rows.getChildren().add(row);
+    for (int i = 0; i < rules.size(); i++) {
+      rows.getChildren().add(row(i, rules.get(i), says.get(i)));
     }
+  }
+
+  private HBox row(int at, Rule rule, String text) {
+    Label says = Parts.wrapped(text);
+    HBox.setHgrow(says, Priority.ALWAYS);
+    says.setMaxWidth(Double.MAX_VALUE);
+    HBox row =
+        new HBox(
+            8,
+            says,
+            Parts.button(
+                "rule-away-" + at,
+                Ui.text("rules.away"),
+                () -> {
+                  List<Rule> rest = new ArrayList<>(application.rules());
+                  rest.remove(rule);
+                  put(rest);
+                },
+                "link"));
+    row.getStyleClass().add("why-row");
+    return row;
   }
 
   private void asked() {
