@@ -1,5 +1,6 @@
 package foldtwice.desktop.atlas;
 
+import foldtwice.desktop.parts.Contents;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Snapshot;
@@ -28,6 +29,8 @@ final class ChainPane extends VBox {
 
   private static final int MOST = 5;
 
+  private final Contents chain = new Contents(this);
+
   ChainPane() {
     super(8);
     setId("chain");
@@ -39,60 +42,82 @@ final class ChainPane extends VBox {
    * @param sends what a key of a device does of itself
    */
   void show(Snapshot now, Trigger pad, Optional<Page.Sends> sends) {
-    getChildren().clear();
     Words words = now.words();
-    getChildren().add(Parts.label(Ui.text("chain.title", words.trigger(pad)), "heading"));
+    String title = Ui.text("chain.title", words.trigger(pad));
+    List<Link> links = new ArrayList<>(List.of(new Link(words.trigger(pad), "", "chain-start")));
+    List<Link> takers = new ArrayList<>();
+    int more = 0;
     if (sends.isPresent() && sends.get() instanceof Page.Sends.Turn(String to)) {
-      String turns =
-          pad instanceof Trigger.PadKey k
-              ? now.library()
-                  .device(k.device())
-                  .flatMap(d -> d.page(to))
-                  .map(p -> Ui.text("device.turns", p.name()))
-                  .orElse(Ui.text("chain.nopage"))
-              : "";
-      getChildren()
-          .add(row(box(words.trigger(pad), "", "chain-start"), box(turns, "", "chain-box")));
-      return;
+      takers.add(new Link(turns(now, pad, to), "", "chain-box"));
+    } else {
+      Trigger arrives =
+          sends.isPresent() && sends.get() instanceof Page.Sends.Chord(Trigger.Keys keys)
+              ? keys
+              : pad;
+      if (!arrives.equals(pad)) {
+        links.add(new Link(words.trigger(arrives), "", "chain-chord"));
+      }
+      more = takers(now, arrives, sends.isPresent(), takers);
     }
-    Trigger arrives =
-        sends.isPresent() && sends.get() instanceof Page.Sends.Chord(Trigger.Keys keys)
-            ? keys
-            : pad;
+    String beyond = more > 0 ? Ui.text("chain.more", more) : "";
+    chain.add(title, () -> Parts.label(title, "heading"));
+    chain.add(List.of(links, takers, beyond), () -> row(links, takers, beyond));
+    chain.show();
+  }
+
+  /** A box of the chain. */
+  private record Link(String text, String under, String style) {
+    VBox box() {
+      return ChainPane.box(text, under, style);
+    }
+  }
+
+  private static String turns(Snapshot now, Trigger pad, String to) {
+    return pad instanceof Trigger.PadKey k
+        ? now.library()
+            .device(k.device())
+            .flatMap(d -> d.page(to))
+            .map(p -> Ui.text("device.turns", p.name()))
+            .orElse(Ui.text("chain.nopage"))
+        : "";
+  }
+
+  /** Finds who takes it; returns how many there are beyond those. */
+  private static int takers(Snapshot now, Trigger arrives, boolean sent, List<Link> takers) {
     List<Afterwards> all =
         new ArrayList<>(Afterwards.of(now.keymap(), new Place.Everywhere(), arrives));
     all.removeIf(a -> !isTaken(a.outcome()));
     all.sort(Comparator.comparing(a -> !isYours(a.outcome())));
-    VBox takers = new VBox(6);
-    takers.setAlignment(Pos.CENTER_LEFT);
     for (Afterwards a : all.stream().limit(MOST).toList()) {
       boolean yours = isYours(a.outcome());
       String where =
           a.states().size() == now.keymap().states().size()
               ? Ui.text("chain.everywhere")
-              : words.places(a.states());
-      String style =
-          yours ? "chain-box" : sends.isPresent() && anyYours(all) ? "chain-broken" : "chain-box";
-      takers.getChildren().add(box(words.outcome(a.outcome()), where, style));
-    }
-    if (all.size() > MOST) {
-      takers.getChildren().add(Parts.label(Ui.text("chain.more", all.size() - MOST), "soft"));
+              : now.words().places(a.states());
+      String style = yours || !sent || !anyYours(all) ? "chain-box" : "chain-broken";
+      takers.add(new Link(now.words().outcome(a.outcome()), where, style));
     }
     if (all.isEmpty()) {
-      takers
-          .getChildren()
-          .add(
-              box(
-                  Ui.text(sends.isPresent() ? "chain.nobody" : "device.free"),
-                  "",
-                  sends.isPresent() ? "chain-broken" : "chain-box"));
+      takers.add(
+          new Link(
+              Ui.text(sent ? "chain.nobody" : "device.free"),
+              "",
+              sent ? "chain-broken" : "chain-box"));
     }
-    Node start = box(words.trigger(pad), "", "chain-start");
-    getChildren()
-        .add(
-            arrives.equals(pad)
-                ? row(start, takers)
-                : row(start, box(words.trigger(arrives), "", "chain-chord"), takers));
+    return Math.max(0, all.size() - MOST);
+  }
+
+  private static HBox row(List<Link> links, List<Link> takers, String beyond) {
+    VBox last = new VBox(6);
+    last.setAlignment(Pos.CENTER_LEFT);
+    takers.forEach(t -> last.getChildren().add(t.box()));
+    if (!beyond.isEmpty()) {
+      last.getChildren().add(Parts.label(beyond, "soft"));
+    }
+    List<Node> all = new ArrayList<>();
+    links.forEach(l -> all.add(l.box()));
+    all.add(last);
+    return row(all.toArray(Node[]::new));
   }
 
   private static boolean anyYours(List<Afterwards> all) {

@@ -3,6 +3,7 @@ package foldtwice.desktop.atlas;
 import foldtwice.atlas.Troubles;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Conflict;
+import foldtwice.desktop.parts.Contents;
 import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Marks;
@@ -66,6 +67,8 @@ final class StoryPane extends VBox {
   private final Consumer<Conflict> toConflict;
   private final GiveForm give;
   private final VBox told = new VBox(7);
+  private final Contents story = new Contents(told);
+  private final VBox why = WhyRows.box(List.of());
   private final FlowPane free = new FlowPane(5, 5);
   private final VBox layers = new VBox();
   private final Consumer<Press> onPress;
@@ -108,13 +111,10 @@ final class StoryPane extends VBox {
     List<Signal> presses = new ArrayList<>(before);
     presses.add(press);
     Trigger.Keys trigger = trigger(layout, presses);
-    told.getChildren().clear();
-    HBox head = new HBox(KeyCaps.of(trigger, now.words()).large());
-    told.getChildren()
-        .addAll(
-            head,
-            Parts.wrapped(
-                state.map(now.words()::place).orElse(Ui.text("story.everywhere")), "soft"));
+    story.add(
+        List.of(trigger, now.words().trigger(trigger)),
+        () -> new HBox(KeyCaps.of(trigger, now.words()).large()));
+    say(state.map(now.words()::place).orElse(Ui.text("story.everywhere")), "soft");
     state.ifPresent(s -> inOne(now, troubles, s, presses));
     if (state.isEmpty()) {
       inAll(now, trigger);
@@ -124,16 +124,13 @@ final class StoryPane extends VBox {
     otherLayouts(now, press);
     double far = Reach.millimetres(now.station().shape(), press.code());
     if (far >= 0) {
-      told.getChildren()
-          .add(
-              fact(
-                  Ui.text("story.reach"),
-                  Ui.text(
-                      Reach.isRight(now.station().shape(), press.code())
-                          ? "story.right"
-                          : "story.left",
-                      Math.round(far))));
+      fact(
+          Ui.text("story.reach"),
+          Ui.text(
+              Reach.isRight(now.station().shape(), press.code()) ? "story.right" : "story.left",
+              Math.round(far)));
     }
+    story.show();
     give.show(now, trigger, state.flatMap(Place::applicationId).orElse(""));
     layers(now, state, press.code());
     freeNear(now, state, press);
@@ -147,13 +144,9 @@ final class StoryPane extends VBox {
   }
 
   private void inOne(Snapshot now, Troubles troubles, Place state, List<Signal> presses) {
-    told.getChildren()
-        .add(
-            WhyRows.box(
-                WhyRows.layers(
-                    Explanation.of(now.keymap(), state, presses),
-                    now.words(),
-                    now.keymap().layout())));
+    story.add(why, () -> why);
+    WhyRows.layers(
+        why, Explanation.of(now.keymap(), state, presses), now.words(), now.keymap().layout());
     List<Claim> heard = now.keymap().heard(state, presses);
     heard.stream()
         .flatMap(
@@ -163,23 +156,25 @@ final class StoryPane extends VBox {
                     : java.util.stream.Stream.<Binding>empty())
         .distinct()
         .limit(3)
-        .forEach(
-            b ->
-                told.getChildren()
-                    .add(
-                        Parts.button(
-                            "story-to-" + b.id(),
-                            now.words().binding(b),
-                            () -> toBinding.accept(b.id()),
-                            "link")));
+        .forEach(b -> leads(b.id(), now.words().binding(b)));
     troubles.of(heard, Optional.of(state)).stream()
         .sorted(java.util.Comparator.comparing(Conflict::weight))
         .limit(4)
-        .forEach(c -> told.getChildren().add(trouble(now, c)));
+        .forEach(
+            c -> {
+              String brief = now.words().brief(c);
+              story.add(List.of(c, brief), () -> trouble(c, brief));
+            });
   }
 
-  private HBox trouble(Snapshot now, Conflict c) {
-    Label says = Parts.wrapped(now.words().brief(c), Marks.style(c.weight()));
+  private void leads(String binding, String says) {
+    story.add(
+        List.of(binding, says),
+        () -> Parts.button("story-to-" + binding, says, () -> toBinding.accept(binding), "link"));
+  }
+
+  private HBox trouble(Conflict c, String brief) {
+    Label says = Parts.wrapped(brief, Marks.style(c.weight()));
     HBox.setHgrow(says, Priority.ALWAYS);
     HBox row =
         new HBox(
@@ -197,12 +192,9 @@ final class StoryPane extends VBox {
     for (Claim c : now.keymap().claimsOn(trigger)) {
       by.computeIfAbsent(program(now, c), p -> new ArrayList<>()).add(now.words().owner(c.owner()));
     }
-    by.forEach(
-        (p, some) ->
-            told.getChildren()
-                .add(fact(p, some.stream().distinct().collect(Collectors.joining(", ")))));
+    by.forEach((p, some) -> fact(p, some.stream().distinct().collect(Collectors.joining(", "))));
     if (by.isEmpty()) {
-      told.getChildren().add(Parts.wrapped(Ui.text("story.nowhere"), "good"));
+      say(Ui.text("story.nowhere"), "good");
     }
   }
 
@@ -223,13 +215,11 @@ final class StoryPane extends VBox {
       }
     }
     if (!by.isEmpty()) {
-      told.getChildren()
-          .add(
-              fact(
-                  Ui.text("story.elsewhere"),
-                  by.entrySet().stream()
-                      .map(e -> e.getKey() + ": " + String.join(", ", e.getValue()))
-                      .collect(Collectors.joining("\n"))));
+      fact(
+          Ui.text("story.elsewhere"),
+          by.entrySet().stream()
+              .map(e -> e.getKey() + ": " + String.join(", ", e.getValue()))
+              .collect(Collectors.joining("\n")));
     }
   }
 
@@ -251,7 +241,7 @@ final class StoryPane extends VBox {
         .distinct()
         .forEach(others::add);
     if (!others.isEmpty()) {
-      told.getChildren().add(fact(Ui.text("story.layouts"), String.join(", ", others)));
+      fact(Ui.text("story.layouts"), String.join(", ", others));
     }
   }
 
@@ -322,9 +312,17 @@ final class StoryPane extends VBox {
         "free-" + press.code().code(), legend, () -> onPress.accept(press), "cap-button");
   }
 
-  private static HBox fact(String name, String says) {
-    HBox row = Parts.fact(name, Parts.wrapped(says));
-    row.getStyleClass().add("why-row");
-    return row;
+  private void say(String text, String style) {
+    story.add(List.of(text, style), () -> Parts.wrapped(text, style));
+  }
+
+  private void fact(String name, String says) {
+    story.add(
+        List.of("fact", name, says),
+        () -> {
+          HBox row = Parts.fact(name, Parts.wrapped(says));
+          row.getStyleClass().add("why-row");
+          return row;
+        });
   }
 }

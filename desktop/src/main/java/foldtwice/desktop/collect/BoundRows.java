@@ -1,7 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.binding.Binding;
-import foldtwice.desktop.parts.Children;
+import foldtwice.desktop.parts.Contents;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
@@ -13,13 +13,10 @@ import foldtwice.place.Place;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Trigger;
 import foldtwice.writing.Opposites;
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -36,8 +33,7 @@ final class BoundRows extends VBox {
   private final Consumer<String> onBinding;
   private final Label heading = FactsPanel.heading("facts.setoff");
 
-  /** The nodes that are shown, by all that they are made from. */
-  private Map<Object, Node> made = Map.of();
+  private final Contents contents = new Contents(this);
 
   /**
    * @param onBinding goes to a binding
@@ -57,41 +53,28 @@ final class BoundRows extends VBox {
 
   void show(Snapshot now, Routine routine) {
     List<Binding> all = Bound.to(now.library(), routine.id());
-    Map<Object, Node> next = new HashMap<>();
-    List<Node> rows = new ArrayList<>(List.of(heading));
+    contents.add(heading, () -> heading);
     int seen = sights(all, Trigger.Sight.SEEN);
     int known = sights(all, Trigger.Sight.KNOWN);
     if (seen + known > 0) {
-      rows.add(node(next, Ui.text("facts.sight", seen, known)));
+      add(Ui.text("facts.sight", seen, known));
     }
     for (Binding b : all.subList(0, Math.min(MOST, all.size()))) {
       Row row = row(now, b);
-      rows.add(node(next, row, () -> node(row, now)));
-      half(now, all, b, routine)
-          .ifPresent(half -> rows.add(node(next, half, () -> node(b.id(), half))));
+      contents.add(row, () -> node(row, now));
+      half(now, all, b, routine).ifPresent(h -> contents.add(h, () -> node(b.id(), h)));
     }
     if (all.size() > MOST) {
-      rows.add(node(next, Ui.text("facts.more", all.size() - MOST)));
+      add(Ui.text("facts.more", all.size() - MOST));
     }
-    rows.add(
-        node(
-            next,
-            List.of("bind-it", routine.id(), routine.application()),
-            () -> Parts.button("bind-it", Ui.text("facts.bind"), () -> bind(routine), "link")));
-    made = next;
-    Children.follow(getChildren(), rows, n -> 1);
+    contents.add(
+        List.of("bind-it", routine.id(), routine.application()),
+        () -> Parts.button("bind-it", Ui.text("facts.bind"), () -> bind(routine), "link"));
+    contents.show();
   }
 
-  private Node node(Map<Object, Node> next, String says) {
-    return node(next, says, () -> Parts.label(says, "soft"));
-  }
-
-  /** What was made of it for the last moment, or is made now. */
-  private Node node(Map<Object, Node> next, Object of, Supplier<Node> make) {
-    Node there = made.get(of);
-    Node node = there == null ? make.get() : there;
-    next.put(of, node);
-    return node;
+  private void add(String says) {
+    contents.add(says, () -> Parts.label(says, "soft"));
   }
 
   private static Row row(Snapshot now, Binding b) {
