@@ -87,8 +87,15 @@ public final class Question<A> {
     this.about = about;
     Asked mine = new Asked();
     last = mine;
-    background.in(lane, () -> answer(mine, work));
+    Platform.runLater(() -> begin(mine, work));
     return true;
+  }
+
+  /** Begins once what asks is done: who is woken up now would take its place on the processor. */
+  private void begin(Asked mine, Function<Asked, A> work) {
+    if (mine.wanted) {
+      background.in(lane, () -> answer(mine, work));
+    }
   }
 
   /** Asks whatever was asked before: what it is about cannot be told, or may have come to more. */

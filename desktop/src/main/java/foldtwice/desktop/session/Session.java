@@ -92,7 +92,7 @@ public final class Session implements AutoCloseable {
     audits = new Audits(background, found -> now.set(now().with(found)));
     Station first = store.library().stations().values().iterator().next();
     publish(store.history(), first, Keymap.of(store.library(), first));
-    audit();
+    Platform.runLater(() -> audits.look(now().subject())); // the window first
     guests = new Guests(this);
     LastHere here = new LastHere(store.file());
     lastHere = here.when();
@@ -372,17 +372,12 @@ public final class Session implements AutoCloseable {
         () -> new Elsewhere(library, station, Keymap.of(library, station)));
   }
 
-  /** Has what is there now looked through, after what is being done: that is shown first. */
-  private void audit() {
-    Platform.runLater(() -> audits.look(now().subject()));
-  }
-
   private void arrive(Elsewhere there) {
     choosing.drop();
     Station same = library().stations().get(there.station().id());
     if (library().equals(there.library())) {
       publish(store().history(), there.station(), there.keymap());
-      audit();
+      audits.look(now().subject());
       live.follow(now());
     } else if (same != null) {
       choose(same); // something was changed meanwhile
@@ -399,7 +394,7 @@ public final class Session implements AutoCloseable {
       computers.replace(before.station());
     }
     publish(store().history(), keymap.station(), keymap);
-    audit();
+    audits.look(now().subject());
     live.follow(now());
   }
 
@@ -478,7 +473,7 @@ public final class Session implements AutoCloseable {
       give(Setup.toRemember(library(), computers.left()));
     }
     now.set(now().with(next, hearing.at(now().library(), now().keymap(), next)));
-    audit();
+    audits.look(now().subject());
   }
 
   /** The threads beside the interface. */
