@@ -6,6 +6,7 @@ import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
+import foldtwice.desktop.session.Ui;
 import foldtwice.words.Words;
 import java.util.function.Supplier;
 import java.util.function.ToIntFunction;
@@ -30,7 +31,7 @@ final class ConflictCell extends ListCell<ConflictList.Row> {
   private final ToIntFunction<ConflictList.Row.Heading> counts;
   private final Label group = Parts.label("", "heading");
   private final Label count = Parts.label("", "soft");
-  private final HBox heading = new HBox(8, group, count);
+  private final VBox heading = new VBox(1, group, count);
   private final StackPane mark = new StackPane();
   private final Label kind = Parts.label("", "strong");
   private final Label says = Parts.label("", "soft");
@@ -77,7 +78,7 @@ final class ConflictCell extends ListCell<ConflictList.Row> {
       case null -> setGraphic(null);
       case ConflictList.Row.Heading of -> {
         group.setText(of.text());
-        count.setText(Integer.toString(counts.applyAsInt(of)));
+        count.setText(Ui.text("conflicts.ofgroup", counts.applyAsInt(of)));
         setGraphic(heading);
       }
       case ConflictList.Row.One(Conflict c) -> {
