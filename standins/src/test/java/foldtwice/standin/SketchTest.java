@@ -235,6 +235,12 @@ class SketchTest {
     assertThat(sketch.described().states()).contains(sketch.place());
   }
 
+  /** A command takes a thing out and makes one of the same name and of another kind. */
+  @Test
+  void oneOfTheSameNameMayBeOfAnotherKind() {
+    aCommandChangesNoMoreThanIsSaid(2971215073L);
+  }
+
   /** What its facts say of a command holds: nothing else changes, whatever is described. */
   @Property(tries = 400)
   void aCommandChangesNoMoreThanIsSaid(@ForAll long seed) {

@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 
@@ -189,17 +190,20 @@ public record Page(
       if (was == null) {
         changes.add(new Change(t.name(), "not there", "there"));
       } else {
-        t.values()
-            .forEach(
-                (name, amount) ->
-                    StandIn.compare(
-                        changes,
-                        t.name() + " " + name,
-                        was.values().get(name).shown(),
-                        amount.shown()));
+        Set<String> names = new TreeSet<>(was.values().keySet());
+        names.addAll(t.values().keySet()); // one of this name may be of another kind now
+        for (String name : names) {
+          StandIn.compare(changes, t.name() + " " + name, shown(was, name), shown(t, name));
+        }
       }
     }
     were.keySet().forEach(name -> changes.add(new Change(name, "there", "gone")));
+  }
+
+  private static String shown(Thing thing, String value) {
+    return Optional.ofNullable(thing.values().get(value))
+        .map(Value.Quantity::shown)
+        .orElse("not there");
   }
 
   private String times(String name) {
