@@ -90,6 +90,7 @@ class HouseTest {
               "desktop.bind",
               "desktop.atlas",
               "desktop.conflicts",
+              "desktop.counts",
               "desktop.trying",
               "desktop.live",
               "desktop.plan",
