@@ -90,7 +90,6 @@ class HouseTest {
               "desktop.bind",
               "desktop.atlas",
               "desktop.conflicts",
-              "desktop.counts",
               "desktop.trying",
               "desktop.live",
               "desktop.plan",

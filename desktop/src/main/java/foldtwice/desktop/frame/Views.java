@@ -4,7 +4,6 @@ import foldtwice.desktop.atlas.AtlasView;
 import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.collect.CollectView;
 import foldtwice.desktop.conflicts.ConflictsView;
-import foldtwice.desktop.counts.CountsView;
 import foldtwice.desktop.handover.HandOverView;
 import foldtwice.desktop.live.LiveView;
 import foldtwice.desktop.payback.PaybackView;
@@ -28,7 +27,6 @@ final class Views {
           new Kind<>("live", LiveView.class, LiveView::new, LiveView.ACTS),
           new Kind<>("plan", PlanView.class, PlanView::new, PlanView.ACTS),
           new Kind<>("payback", PaybackView.class, PaybackView::new, PaybackView.ACTS),
-          new Kind<>("counts", CountsView.class, CountsView::new, CountsView.ACTS),
           new Kind<>("handover", HandOverView.class, HandOverView::new, HandOverView.ACTS));
 
   private Views() {}
