@@ -100,10 +100,8 @@ public record Conflict(
 
   /** True when the same trigger of the same owner has to do with both. */
   public boolean hasCauseOf(Conflict other) {
-    for (int i = 0; i < claims.size(); i++) { // of all there are, so none walks
-      Claim c = claims.get(i);
-      for (int j = 0; j < other.claims.size(); j++) {
-        Claim o = other.claims.get(j);
+    for (Claim c : claims) {
+      for (Claim o : other.claims) {
         if (o.owner().equals(c.owner()) && o.trigger().equals(c.trigger())) {
           return true;
         }

@@ -4,10 +4,12 @@ import foldtwice.binding.Binding;
 import foldtwice.library.Chunked.Gathering;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 
 /**
@@ -34,7 +36,7 @@ public final class Bound {
   private static <K> Gathering<Binding, Map<K, List<Binding>>> by(Function<Binding, List<K>> keys) {
     return new Gathering<>(
         some -> {
-          Map<K, List<Binding>> all = new HashMap<>();
+          Map<K, List<Binding>> all = new LinkedHashMap<>();
           for (Binding b : some) {
             keys.apply(b).forEach(k -> all.computeIfAbsent(k, n -> new ArrayList<>()).add(b));
           }
@@ -66,13 +68,11 @@ public final class Bound {
     return counts;
   }
 
-  /** All that set something off. */
-  public static Collection<Trigger> triggers(Library library) {
-    Map<Trigger, Trigger> all = new HashMap<>();
-    for (Map<Trigger, List<Binding>> some : gathered(library, BY_TRIGGER)) {
-      some.keySet().forEach(t -> all.put(t, t));
-    }
-    return all.keySet();
+  /** All that set something off, in the order in which they come first. */
+  public static Set<Trigger> triggers(Library library) {
+    Set<Trigger> all = new LinkedHashSet<>();
+    gathered(library, BY_TRIGGER).forEach(some -> all.addAll(some.keySet()));
+    return all;
   }
 
   /** Those that wait for a trigger. */

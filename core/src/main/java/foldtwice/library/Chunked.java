@@ -4,6 +4,7 @@ import java.util.AbstractMap;
 import java.util.AbstractSet;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
@@ -18,7 +19,8 @@ import java.util.function.Function;
 /**
  * An unmodifiable map by id, in order, whose values lie in chunks that maps with the same ids
  * share. To put another value for an id costs a copy of its chunk; a new id a copy of all. What two
- * maps with the same ids differ in is told by the chunks they do not share.
+ * maps with the same ids differ in is told by the chunks they do not share; what was
+ * gathered of a chunk is kept with it.
  */
 final class Chunked<T> extends AbstractMap<String, T> {
 
@@ -47,7 +49,10 @@ final class Chunked<T> extends AbstractMap<String, T> {
     <T, R> R of(Gathering<T, R> gathering) {
       return (R)
           gathered.computeIfAbsent(
-              gathering, g -> gathering.how.apply((List<T>) Arrays.asList(values)));
+              gathering,
+              g ->
+                  gathering.how.apply(
+                      (List<T>) Collections.unmodifiableList(Arrays.asList(values))));
     }
   }
 

@@ -1,6 +1,5 @@
 package foldtwice.library;
 
-import foldtwice.binding.Binding;
 import foldtwice.surface.Summoned;
 import java.util.ArrayList;
 import java.util.List;
@@ -11,17 +10,12 @@ public final class Clearing {
 
   private Clearing() {}
 
-  /** What is bound in an application. */
-  public static List<Binding> boundIn(Library library, String application) {
-    return Bound.in(library, application);
-  }
-
   /**
    * Takes an application out: what is bound or comes to the pointer in it, and what is said of it.
    */
   public static Edit application(Library library, String id) {
     List<Edit> all = new ArrayList<>();
-    all.add(Removing.of(library, boundIn(library, id)));
+    all.add(Removing.of(library, Bound.in(library, id)));
     for (Summoned s : library.summoned()) {
       if (s.place().isOf(id)) {
         all.add(new Edit.RemoveSurface(s.id()));

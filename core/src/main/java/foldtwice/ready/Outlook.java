@@ -126,7 +126,7 @@ public record Outlook(Readiness stage, List<Item> items) {
   public static Set<String> inSlots(Library library) {
     Set<String> in = new HashSet<>();
     for (Application a : library.applications().values()) {
-      if (a.ways().stream().anyMatch(w -> w.slots() > 0)) {
+      if (Setup.isNumbered(a)) {
         inSlots(library, a, in);
       }
     }

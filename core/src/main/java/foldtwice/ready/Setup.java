@@ -155,7 +155,7 @@ public record Setup(Map<String, Program> programs) {
   }
 
   /** True when what a binding is given depends on the bindings before it. */
-  private static boolean isNumbered(Application application) {
+  static boolean isNumbered(Application application) {
     return application.ways().stream().anyMatch(w -> w.slots() > 0);
   }
 

@@ -57,10 +57,11 @@ class BoundTest {
     }
     assertThat(Bound.drafts(library)).isEqualTo(all(library, Binding::isDraft));
     assertThat(Bound.triggers(library))
-        .containsExactlyInAnyOrderElementsOf(
+        .containsExactlyElementsOf(
             library.bindings().values().stream()
                 .flatMap(b -> b.triggers().stream())
-                .collect(Collectors.toSet()));
+                .distinct()
+                .toList());
     assertThat(Bound.inEach(library))
         .isEqualTo(
             library.bindings().values().stream()

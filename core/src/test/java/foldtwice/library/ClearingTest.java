@@ -21,7 +21,7 @@ class ClearingTest {
       assertThat(without.applications()).doesNotContainKey(id);
       assertThat(Rules.dangling(without)).isEmpty();
       assertThat(without.bindings().size())
-          .isEqualTo(library.bindings().size() - Clearing.boundIn(library, id).size());
+          .isEqualTo(library.bindings().size() - Bound.in(library, id).size());
       assertThat(without.routines()).isEqualTo(library.routines());
       assertThat(edit.inverse(library).on(without)).isEqualTo(library);
     }

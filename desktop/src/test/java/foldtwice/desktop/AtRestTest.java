@@ -39,7 +39,7 @@ class AtRestTest {
     Files.writeString(folder.resolve("fernhollow.json"), LibraryJson.write(Copies.twice(demo)));
     Map<String, Integer> frames = new LinkedHashMap<>();
     try (Hands hands = Hands.open(folder)) {
-      for (String view : views(hands)) {
+      for (String view : hands.views()) {
         hands.click("#" + view);
         hands.settle();
         Hands.ask(() -> edit(hands, frames.size()));
@@ -58,11 +58,6 @@ class AtRestTest {
     Trigger trigger = Notation.read("Ctrl+Alt+Q then " + (char) ('A' + which));
     hands.session.make(new Edit.PutBinding(b.withTriggers(List.of(trigger))), "another");
     return true;
-  }
-
-  private static List<String> views(Hands hands) {
-    return Hands.ask(
-        () -> hands.scene().getRoot().lookupAll(".tab-leaf").stream().map(Node::getId).toList());
   }
 
   /** In so many frames something is laid out until nothing is for a while; or enough of them. */

@@ -185,6 +185,11 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  /** The ids of the tabs of all views. */
+  List<String> views() {
+    return ask(() -> scene.getRoot().lookupAll(".tab-leaf").stream().map(Node::getId).toList());
+  }
+
   /** Lets events, layout and frames go by. */
   void settle() {
     for (int i = 0; i < frames; i++) {

@@ -42,7 +42,7 @@ class InWindowTest {
         if (least) {
           hands.resize(WIDTH_LEAST, HEIGHT_LEAST);
         }
-        List<String> views = views(hands);
+        List<String> views = hands.views();
         assertThat(views).hasSizeGreaterThan(8);
         for (String view : views) {
           hands.click("#" + view);
@@ -52,12 +52,6 @@ class InWindowTest {
       }
     }
     assertThat(out).isEmpty();
-  }
-
-  /** The ids of all tabs. */
-  private static List<String> views(Hands hands) {
-    return Hands.ask(
-        () -> hands.scene().getRoot().lookupAll(".tab-leaf").stream().map(Node::getId).toList());
   }
 
   /** Each name several times as long. */

@@ -68,7 +68,7 @@ final class StoryPane extends VBox {
   private final GiveForm give;
   private final VBox told = new VBox(7);
   private final Contents story = new Contents(told);
-  private final VBox why = WhyRows.box(List.of());
+  private final VBox why = new VBox();
   private final FlowPane free = new FlowPane(5, 5);
   private final VBox layers = new VBox();
   private final Consumer<Press> onPress;
@@ -169,7 +169,7 @@ final class StoryPane extends VBox {
 
   private void leads(String binding, String says) {
     story.add(
-        List.of(binding, says),
+        List.of("to", binding, says),
         () -> Parts.button("story-to-" + binding, says, () -> toBinding.accept(binding), "link"));
   }
 

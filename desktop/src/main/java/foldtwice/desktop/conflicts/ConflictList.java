@@ -55,7 +55,7 @@ final class ConflictList extends ListView<ConflictList.Row> {
   private boolean filling;
 
   /**
-   * @param onLaid hears that other rows are shown
+   * @param onLaid hears each time that what was to be shown is in the list
    * @param onAlike hears how many come from the same trigger as the first that is chosen
    */
   ConflictList(Background background, Runnable onLaid, IntConsumer onAlike) {
@@ -87,16 +87,18 @@ final class ConflictList extends ListView<ConflictList.Row> {
             && Question.Same.is(now.keymap().layout(), snapshot.keymap().layout());
     now = snapshot;
     filled = Optional.of(new Filled(snapshot.library(), conflicts, grouping, filter));
-    if (!same) {
-      if (conflicts.size() <= AT_ONCE) {
-        laying.drop();
-        fill(ConflictRows.of(snapshot, conflicts, grouping, filter));
-      } else {
-        laying.anew(() -> ConflictRows.of(snapshot, conflicts, grouping, filter));
-      }
+    if (!same && conflicts.size() <= AT_ONCE) {
+      laying.drop();
+      fill(ConflictRows.of(snapshot, conflicts, grouping, filter));
+      return;
     }
     if (!sameNames) {
       cells.forEach(ConflictCell::look);
+    }
+    if (same) {
+      onLaid.run();
+    } else {
+      laying.anew(() -> ConflictRows.of(snapshot, conflicts, grouping, filter));
     }
   }
 

@@ -184,7 +184,6 @@ public final class ConflictsView extends BorderPane implements View {
         scroll.setContent(conflict);
       }
       fill();
-      arrive(now);
     }
   }
 
@@ -192,10 +191,9 @@ public final class ConflictsView extends BorderPane implements View {
     Snapshot now = session.now();
     List<Conflict> all = scope == Scope.ACCEPTED ? now.accepted() : now.allConflicts();
     list.show(now, all, grouping, filter.getText());
-    showChosen(now);
   }
 
-  /** Other rows are in the list. */
+  /** What was to be shown is in the list. */
   private void laid() {
     Snapshot now = session.now();
     showChosen(now);

@@ -2,6 +2,7 @@ package foldtwice.desktop.places;
 
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Bound;
 import foldtwice.library.Clearing;
 import foldtwice.library.Edit;
 import foldtwice.library.Ids;
@@ -87,7 +88,7 @@ final class PlaceActs {
   void remove(Application a) {
     session.make(
         Clearing.application(library(), a.id()),
-        Ui.text("said.applicationgone", a.name(), Clearing.boundIn(library(), a.id()).size()));
+        Ui.text("said.applicationgone", a.name(), Bound.in(library(), a.id()).size()));
   }
 
   /** True while another station is left without this one. */

@@ -42,7 +42,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -92,7 +91,7 @@ public final class Session implements AutoCloseable {
     audits = new Audits(background, found -> now.set(now().with(found)));
     Station first = store.library().stations().values().iterator().next();
     publish(store.history(), first, Keymap.of(store.library(), first));
-    Platform.runLater(() -> audits.look(now().subject())); // the window first
+    audits.look(now().subject());
     guests = new Guests(this);
     LastHere here = new LastHere(store.file());
     lastHere = here.when();
