@@ -19,8 +19,8 @@ import java.util.function.Function;
 /**
  * An unmodifiable map by id, in order, whose values lie in chunks that maps with the same ids
  * share. To put another value for an id costs a copy of its chunk; a new id a copy of all. What two
- * maps with the same ids differ in is told by the chunks they do not share; what was
- * gathered of a chunk is kept with it.
+ * maps with the same ids differ in is told by the chunks they do not share; what was gathered of a
+ * chunk is kept with it.
  */
 final class Chunked<T> extends AbstractMap<String, T> {
 

@@ -78,8 +78,7 @@ public record Heard(
 
   /** True when each binding is heard by what it is and what was put in alone. */
   private static boolean isSameAround(Heard before, Library library, Keymap keymap) {
-    return before.of.applications().equals(library.applications())
-        && before.of.routines().equals(library.routines())
+    return Setup.isSameAround(before.of, library)
         && before.keymap.station().equals(keymap.station())
         && before.keymap.layout().equals(keymap.layout());
   }

@@ -10,8 +10,6 @@ import foldtwice.library.ProgramFile;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.place.WayIn;
-import foldtwice.routine.Routine;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -122,85 +120,13 @@ public record Setup(Map<String, Program> programs) {
     return setup;
   }
 
-  /**
-   * What is to be remembered of the files of programs, now that a library has been changed or they
-   * have: those that are not as the library remembers them.
-   *
-   * @param setups by station
-   */
-  public static List<ProgramFile> toRemember(Library library, Map<String, Setup> setups) {
-    return toRemember(
-        library,
-        library.applications().values().stream()
-            .filter(a -> a.ways().stream().anyMatch(Setup::isCopied))
-            .toList(),
-        setups);
-  }
-
-  /**
-   * The same after a change of the library alone, before which nothing was left to be remembered.
-   * Costs what is different between the two, and a look at the bindings of a program the file of
-   * which is no longer what the library would put there.
-   */
-  public static List<ProgramFile> toRemember(Library was, Library is, Map<String, Setup> setups) {
-    if (!isSameAround(was, is) || !was.files().equals(is.files())) {
-      return toRemember(is, setups);
-    }
-    List<Application> other =
-        touched(was, is, Setup::isCopied).stream()
-            .filter(a -> isNumbered(a) || isPutOtherwise(was, is, a))
-            .filter(a -> !setups.keySet().stream().allMatch(s -> isKnown(is, s, a)))
-            .toList();
-    return toRemember(is, other, setups);
-  }
-
   /** True when what a binding is given depends on the bindings before it. */
   static boolean isNumbered(Application application) {
     return application.ways().stream().anyMatch(w -> w.slots() > 0);
   }
 
-  /** True when the library remembers what stands in the file: then an edit does not change that. */
-  private static boolean isKnown(Library library, String station, Application application) {
-    return library.files().containsKey(ProgramFile.id(station, application.id()));
-  }
-
-  /** True when other things would be copied into the file of an application than before. */
-  private static boolean isPutOtherwise(Library was, Library is, Application application) {
-    return Difference.between(was.bindings(), is.bindings(), Binding::id).stream()
-        .anyMatch(
-            d ->
-                !d.was()
-                    .flatMap(b -> copied(was, application, b))
-                    .equals(d.is().flatMap(b -> copied(is, application, b))));
-  }
-
-  /** What is copied of a binding into the file of an application, where slots are no matter. */
-  private static Optional<Given> copied(Library library, Application application, Binding binding) {
-    return keptWay(application, binding)
-        .filter(w -> isCopied(w) && !binding.triggers().isEmpty())
-        .flatMap(w -> library.routineOf(binding))
-        .map(r -> new Given(binding, r));
-  }
-
-  private static List<ProgramFile> toRemember(
-      Library library, List<Application> applications, Map<String, Setup> setups) {
-    List<ProgramFile> fresh = new ArrayList<>();
-    for (Application a : applications) {
-      Map<String, Given> all = copiedOf(a, puts(library, a));
-      setups.forEach(
-          (station, setup) -> {
-            Map<String, Given> file = copiedOf(a, setup.program(a.id()).file());
-            ProgramFile known = library.files().get(ProgramFile.id(station, a.id()));
-            if (!file.equals(known == null ? all : known.entries())) {
-              fresh.add(new ProgramFile(station, a.id(), file));
-            }
-          });
-    }
-    return List.copyOf(fresh);
-  }
-
   /** The applications with bindings that come by such a way and are not as they were. */
-  private static List<Application> touched(Library was, Library is, Predicate<WayIn> way) {
+  static List<Application> touched(Library was, Library is, Predicate<WayIn> way) {
     Set<String> touched = new HashSet<>();
     for (Difference<Binding> d : Difference.between(was.bindings(), is.bindings(), Binding::id)) {
       Stream.concat(d.was().stream(), d.is().stream())
@@ -212,11 +138,11 @@ public record Setup(Map<String, Program> programs) {
   }
 
   /** True when what bindings are read against is as it was. */
-  private static boolean isSameAround(Library was, Library is) {
+  static boolean isSameAround(Library was, Library is) {
     return was.applications().equals(is.applications()) && was.routines().equals(is.routines());
   }
 
-  private static Map<String, Given> copiedOf(Application a, Map<String, Given> all) {
+  static Map<String, Given> copiedOf(Application a, Map<String, Given> all) {
     Map<String, Given> copied = new LinkedHashMap<>();
     all.forEach(
         (id, given) -> {
@@ -295,16 +221,25 @@ public record Setup(Map<String, Program> programs) {
     Map<String, Given> all = new LinkedHashMap<>();
     Map<WayIn, Integer> taken = new HashMap<>();
     for (Binding b : Bound.in(library, application.id())) {
-      Optional<WayIn> way = keptWay(application, b);
-      Optional<Routine> routine = library.routineOf(b);
-      if (way.isPresent() && routine.isPresent() && !b.triggers().isEmpty()) {
-        int slot = taken.merge(way.get(), 1, Integer::sum);
-        if (way.get().slots() == 0 || slot <= way.get().slots()) {
-          all.put(b.id(), new Given(b, routine.get()));
-        }
-      }
+      put(library, application, b)
+          .filter(put -> isFree(keptWay(application, b).orElseThrow(), taken))
+          .ifPresent(put -> all.put(b.id(), put));
     }
     return all;
+  }
+
+  /** Takes the next slot of a way; false when there is none left. */
+  private static boolean isFree(WayIn way, Map<WayIn, Integer> taken) {
+    int slot = taken.merge(way, 1, Integer::sum);
+    return way.slots() == 0 || slot <= way.slots();
+  }
+
+  /** What is put in of a binding that comes by a way to be kept, when there is a slot. */
+  static Optional<Given> put(Library library, Application application, Binding binding) {
+    return keptWay(application, binding)
+        .filter(way -> !binding.triggers().isEmpty())
+        .flatMap(way -> library.routineOf(binding))
+        .map(routine -> new Given(binding, routine));
   }
 
   /** The way in that has to be kept, by which a binding comes to an application. */
@@ -367,7 +302,7 @@ public record Setup(Map<String, Program> programs) {
     return file;
   }
 
-  private static boolean isCopied(WayIn way) {
+  static boolean isCopied(WayIn way) {
     return way.needs().contains(Need.FILE_COPIED);
   }
 

@@ -100,7 +100,7 @@ class SetupTest {
   private static final Owner NOBODY = new Owner.Desktop("nobody");
 
   private static List<ProgramFile> remember(Library library, String station, Setup setup) {
-    return Setup.toRemember(library, Map.of(station, setup));
+    return Remembering.of(library, Map.of(station, setup));
   }
 
   /** What a program has in its file is the same after everything was closed and opened again. */
@@ -358,14 +358,14 @@ class SetupTest {
     Random random = new Random(41);
     Map<String, Setup> setups = new java.util.HashMap<>();
     library.stations().keySet().forEach(id -> setups.put(id, Setup.of(library, id)));
-    Library first = remembering(library, Setup.toRemember(library, setups));
+    Library first = remembering(library, Remembering.of(library, setups));
     Library now = first;
     int told = 0;
     int untouched = 0;
     for (int i = 0; i < 400; i++) {
       Library next = foldtwice.library.RandomEdits.of(now, random, 0).on(now);
-      List<ProgramFile> fresh = Setup.toRemember(now, next, setups);
-      assertThat(fresh).as("edit %s", i).isEqualTo(Setup.toRemember(next, setups));
+      List<ProgramFile> fresh = Remembering.after(now, next, setups);
+      assertThat(fresh).as("edit %s", i).isEqualTo(Remembering.of(next, setups));
       if (fresh.isEmpty()) {
         untouched++;
       } else {

@@ -21,6 +21,7 @@ import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.place.Station;
 import foldtwice.ready.Heard;
+import foldtwice.ready.Remembering;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Routine;
@@ -385,7 +386,7 @@ public final class Session implements AutoCloseable {
 
   private void follow() {
     Snapshot before = now();
-    give(Setup.toRemember(before.library(), library(), computers.left()));
+    give(Remembering.after(before.library(), library(), computers.left()));
     Library next = library();
     Keymap keymap = before.keymap().following(before.library(), next);
     computers.follow(before.library(), next);
@@ -469,7 +470,7 @@ public final class Session implements AutoCloseable {
   private void setUp(Setup next) {
     computers.put(now().station().id(), next, now().library());
     if (mayWrite()) {
-      give(Setup.toRemember(library(), computers.left()));
+      give(Remembering.of(library(), computers.left()));
     }
     now.set(now().with(next, hearing.at(now().library(), now().keymap(), next)));
     audits.look(now().subject());
