@@ -8,6 +8,7 @@ import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.Returning;
 import foldtwice.library.file.LibraryStore;
+import foldtwice.place.Station;
 import foldtwice.trigger.Shape;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -33,7 +34,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /**
  * Law: every button that is seen, pressed with the space bar, shows that something happened; what
- * it changed can be taken back, and is kept as it is shown.
+ * it changed can be taken back, and is kept as it is shown. What is being typed into any field
+ * stays there, and so do the keys, while something else changes.
  */
 class EveryButtonTest {
 
@@ -76,6 +78,19 @@ class EveryButtonTest {
           h.routine("shift boxes");
           h.space("#step-routine");
         });
+    all.put(
+        "collect, a run that asks",
+        h -> {
+          h.routine("close a loan");
+          h.space("#run-routine");
+        });
+    all.put(
+        "bind, a run that asks",
+        h -> {
+          h.click("#tab-bind");
+          h.choose("close a loan");
+          h.space("#fire");
+        });
     all.put("places, a program of one's own", h -> thenPlaces(h, "new-application"));
     all.put("places, a station of one's own", h -> thenPlaces(h, "new-station"));
     all.put("try, checks", h -> then(h, "try", "try-side-checks"));
@@ -112,7 +127,9 @@ class EveryButtonTest {
 
   private final List<String> dead = new ArrayList<>();
   private final List<String> stuck = new ArrayList<>();
+  private final List<String> lost = new ArrayList<>();
   private final Set<String> pressed = new TreeSet<>();
+  private final Set<String> written = new TreeSet<>();
   private Hands hands;
   private Library first;
   private int windows;
@@ -149,6 +166,8 @@ class EveryButtonTest {
     System.out.println(pressed.size() + " buttons pressed: " + pressed);
     assertThat(dead).as("shown to have happened").isEmpty();
     assertThat(stuck).as("taken back").isEmpty();
+    System.out.println(written.size() + " fields written in: " + written);
+    assertThat(lost).as("what was being typed stays when something else changes").isEmpty();
   }
 
   /** A window of its own: what a button before it left open does not count. */
@@ -198,6 +217,8 @@ class EveryButtonTest {
 
   private void press(String name, Opening place) throws Exception {
     place.open(hands);
+    writeInAll(name);
+    takenBack(hands, first);
     for (String id : buttons(hands)) {
       if (!pressed.add(kind(id))) {
         continue;
@@ -217,6 +238,7 @@ class EveryButtonTest {
         }
       }
       assertThat(Hands.ask(() -> Hands.FAULTS.lastProperty().get())).as(id).isEmpty();
+      writeInAll(name + ": " + id);
       hands.press(KeyCode.ESCAPE);
       if (!takenBack(hands, first)) {
         stuck.add(name + ": " + id);
@@ -224,6 +246,66 @@ class EveryButtonTest {
         begin();
       }
     }
+  }
+
+  /**
+   * Begins to write into each field that is seen for the first time, and looks whether it stays.
+   */
+  private void writeInAll(String where) {
+    for (String field : fields(hands)) {
+      if (field(field).isEmpty() || !written.add(kind(field))) {
+        continue;
+      }
+      hands.giveKeys(field(field).get());
+      hands.press(KeyCode.END);
+      hands.letters("9");
+      String typed = typed(field);
+      Node keys = hands.focus();
+      Station here = hands.session.now().station();
+      hands.make(new Edit.PutStation(here.as("elsewhere", "For " + field)), "another station");
+      hands.quiet();
+      if (!typed(field).equals(typed) || !keys.equals(hands.focus())) {
+        lost.add(where + ": " + field + " had " + typed + " and has " + typed(field));
+      }
+      if (typed(field).endsWith("9")) {
+        hands.press(KeyCode.BACK_SPACE);
+      }
+    }
+  }
+
+  /** The field that is seen under this name now. */
+  private Optional<Node> field(String name) {
+    return Hands.ask(
+        () -> {
+          List<Node> found = new ArrayList<>();
+          walk(
+              hands.scene().getRoot(),
+              n -> named(n).filter(name::equals).ifPresent(x -> found.add(n)));
+          return found.stream().findFirst();
+        });
+  }
+
+  private String typed(String name) {
+    return field(name)
+        .map(n -> Hands.ask(() -> ((TextInputControl) n).getText()))
+        .orElse("nothing");
+  }
+
+  private static List<String> fields(Hands hands) {
+    return Hands.ask(
+        () -> {
+          List<String> names = new ArrayList<>();
+          walk(hands.scene().getRoot(), n -> named(n).ifPresent(names::add));
+          return names;
+        });
+  }
+
+  /** What a field that can be written in is called, itself or what it is the editor of. */
+  private static Optional<String> named(Node node) {
+    if (!(node instanceof TextInputControl t) || !t.isEditable() || t.isDisabled()) {
+      return Optional.empty();
+    }
+    return Optional.ofNullable(t.getId() != null ? t.getId() : t.getParent().getId());
   }
 
   /** Takes back until nothing is left to take back; true when all is as it was. */

@@ -780,7 +780,11 @@ final class Hands implements AutoCloseable {
 
   @Override
   public void close() throws java.io.IOException {
-    run(() -> windows.close(stage));
+    run(
+        () -> {
+          robot.mouseRelease(MouseButton.PRIMARY); // the next window has the same mouse
+          windows.close(stage);
+        });
     if (session != null) {
       session.close();
     }

@@ -1,8 +1,10 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.desktop.parts.Asking;
+import foldtwice.desktop.parts.Contents;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.Preview;
@@ -28,7 +30,7 @@ final class RunPanel extends VBox {
   private final Session session;
   private final Consumer<Map<String, Value>> keep;
   private final Preview preview = new Preview();
-  private final VBox says = new VBox(4);
+  private final Contents says;
 
   /**
    * A panel for runs.
@@ -39,6 +41,8 @@ final class RunPanel extends VBox {
   RunPanel(Session session, Runnable close, Node again, Consumer<Map<String, Value>> keep) {
     this.session = session;
     this.keep = keep;
+    VBox rows = new VBox(4);
+    says = new Contents(rows);
     setId("run-panel");
     setSpacing(6);
     preview.setPrefHeight(170);
@@ -46,7 +50,7 @@ final class RunPanel extends VBox {
     getChildren()
         .addAll(
             preview,
-            says,
+            rows,
             new HBox(12, again, Parts.button("run-close", Ui.text("run.close"), close, "link")));
   }
 
@@ -57,51 +61,53 @@ final class RunPanel extends VBox {
    */
   void show(Run run, Program before) {
     run.program().ifPresent(p -> preview.show(p, before));
-    says.getChildren().clear();
     Trace trace = run.trace();
     boolean over = run.status() instanceof Status.Over;
-    says.getChildren()
-        .add(
-            Parts.wrapped(
-                StepWords.ending(trace.ending()),
-                trace.endedBadly() ? "blocks" : over ? "good" : "strong"));
-    if (run.status() instanceof Status.Asking) {
-      Asking asking = new Asking(session.runs(), run, keep);
-      says.getChildren().add(asking);
-      Platform.runLater(asking::focusFirst);
+    says(
+        StepWords.ending(trace.ending()), trace.endedBadly() ? "blocks" : over ? "good" : "strong");
+    if (run.status() instanceof Status.Asking asks) {
+      says.add(List.of(new Question.Same(run), asks), () -> asking(run));
     }
     if (run.status() instanceof Status.Waiting w) {
-      says.getChildren()
-          .add(Parts.wrapped(Ui.text("run.waiting", StepWords.rest(w.step())), "soft"));
+      says(Ui.text("run.waiting", StepWords.rest(w.step())), "soft");
     }
     run.program()
         .flatMap(Program::dialog)
         .ifPresent(
             d -> {
-              says.getChildren().add(Parts.label(Ui.text("run.dialog", d.title()), "heading"));
-              d.fields()
-                  .forEach(
-                      f ->
-                          says.getChildren()
-                              .add(
-                                  Parts.fact(
-                                      f.label(),
-                                      Parts.wrapped(f.text() + " " + f.symbol(), "mono"))));
+              heading(Ui.text("run.dialog", d.title()));
+              d.fields().forEach(f -> fact(f.label(), f.text() + " " + f.symbol(), "mono"));
             });
     if (!over && !run.variables().isEmpty()) {
-      says.getChildren().add(Parts.label(Ui.text("run.values"), "heading"));
-      run.variables()
-          .forEach(
-              (name, value) ->
-                  says.getChildren()
-                      .add(Parts.fact(name, Parts.wrapped(value.shown(), "argument"))));
+      heading(Ui.text("run.values"));
+      run.variables().forEach((name, value) -> fact(name, value.shown(), "argument"));
     }
     if (!trace.entries().isEmpty()) {
-      says.getChildren().add(Parts.label(Ui.text("run.last"), "heading"));
+      heading(Ui.text("run.last"));
       List<Trace.Entry> entries = trace.entries();
       List<Trace.Entry> last =
           entries.subList(Math.max(0, entries.size() - LAST_CHANGES), entries.size());
-      says.getChildren().addAll(WhyRows.entries(last));
+      says.add(last, () -> new VBox(4, WhyRows.entries(last).toArray(Node[]::new)));
     }
+    says.show();
+  }
+
+  /** What it asks; stays as long as it asks the same, with what is being typed. */
+  private Node asking(Run run) {
+    Asking asking = new Asking(session.runs(), run, keep);
+    Platform.runLater(asking::focusFirst);
+    return asking;
+  }
+
+  private void says(String text, String style) {
+    says.add(List.of(text, style), () -> Parts.wrapped(text, style));
+  }
+
+  private void heading(String text) {
+    says.add(List.of("heading", text), () -> Parts.label(text, "heading"));
+  }
+
+  private void fact(String name, String is, String style) {
+    says.add(List.of(name, is, style), () -> Parts.fact(name, Parts.wrapped(is, style)));
   }
 }

@@ -1,6 +1,7 @@
 package foldtwice.desktop.live;
 
 import foldtwice.desktop.parts.Asking;
+import foldtwice.desktop.parts.Contents;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
 import foldtwice.desktop.session.LiveState;
@@ -30,6 +31,7 @@ final class FiredCard extends VBox {
   private final Session session;
   private final Going going;
   private final VBox rows = new VBox(10);
+  private final Contents contents = new Contents(rows);
   private List<LiveState.Fired> shown = List.of();
 
   FiredCard(Session session, Going going) {
@@ -40,7 +42,8 @@ final class FiredCard extends VBox {
     ScrollPane scroll = Parts.leaf(rows, false);
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(Parts.label(Ui.text("live.fired"), "heading"), scroll);
-    rows.getChildren().setAll(Parts.wrapped(Ui.text("live.nothing"), "soft"));
+    contents.add("", () -> Parts.wrapped(Ui.text("live.nothing"), "soft"));
+    contents.show();
   }
 
   void show(LiveState state) {
@@ -48,10 +51,12 @@ final class FiredCard extends VBox {
       return;
     }
     shown = state.fired();
-    rows.getChildren().clear();
     for (int i = 0; i < shown.size(); i++) {
-      rows.getChildren().add(row(shown.get(i), i == 0));
+      LiveState.Fired fired = shown.get(i);
+      boolean whole = i == 0 || fired.asking().isPresent(); // what is being answered stays
+      contents.add(List.of(fired, whole, session.live().commandAsked()), () -> row(fired, whole));
     }
+    contents.show();
   }
 
   /**

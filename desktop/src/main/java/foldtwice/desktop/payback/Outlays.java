@@ -39,6 +39,8 @@ final class Outlays extends VBox {
     super(4);
     this.session = session;
     wrong.setId("outlay-wrong");
+    minutes.setDisable(true); // until it is known whose they are
+    price.setDisable(true);
     Parts.onKept(minutes, this::keepMinutes);
     Parts.onKept(price, () -> keepPrice(price, id));
     Parts.onKept(hour, () -> keepPrice(hour, Optional.of(Outlay.HOUR)));
@@ -81,11 +83,9 @@ final class Outlays extends VBox {
     minutes.setDisable(id.isEmpty());
     price.setDisable(id.isEmpty());
     boolean other = !before.equals(id);
+    Parts.renew(hour, shown(payback.library().outlay(Outlay.HOUR)));
     Map<TextField, String> texts =
-        Map.of(
-            minutes, of.minutes() > 0 ? Words.number(of.minutes()) : "",
-            price, shown(of),
-            hour, shown(payback.library().outlay(Outlay.HOUR)));
+        Map.of(minutes, of.minutes() > 0 ? Words.number(of.minutes()) : "", price, shown(of));
     texts.forEach(other ? TextField::setText : Parts::renew);
   }
 
