@@ -133,6 +133,14 @@ public record Outlook(Readiness stage, List<Item> items) {
     return in;
   }
 
+  /** True when two of the same id stand in each other's place where slots are given. */
+  public static boolean takesSlotAs(Binding one, Binding other) {
+    return one.place().equals(other.place())
+        && one.fitting().way().equals(other.fitting().way())
+        && one.routine().equals(other.routine())
+        && one.triggers().isEmpty() == other.triggers().isEmpty();
+  }
+
   private static void inSlots(Library library, Application application, Set<String> in) {
     Map<WayIn, Integer> taken = new HashMap<>();
     for (Binding b : Bound.in(library, application.id())) {

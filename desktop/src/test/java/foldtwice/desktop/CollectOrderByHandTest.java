@@ -2,10 +2,13 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
 import foldtwice.place.Finding;
 import foldtwice.place.NativeCommand;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
+import foldtwice.trigger.Notation;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
@@ -123,6 +126,27 @@ class CollectOrderByHandTest {
       hands.click("#outline");
       hands.press(KeyCode.CONTROL, KeyCode.Z);
       assertThat(hands.text("#step-1")).contains("Fit to text");
+    }
+  }
+
+  /** A row tells the trigger its routine has now, and its tip all of them. */
+  @Test
+  void theTriggerInTheListFollows() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("close a loan");
+      hands.press(KeyCode.F2);
+      assertThat(hands.rows("#routines")).anyMatch(r -> r.contains("Ctrl+Alt+C"));
+      Binding b =
+          hands.session.now().library().bindings().values().stream()
+              .filter(x -> x.routine().equals("close-loan"))
+              .findFirst()
+              .orElseThrow();
+      hands.make(new Edit.PutBinding(b.withTriggers(List.of(Notation.read("Alt+9")))), "moved");
+      assertThat(hands.rows("#routines"))
+          .anyMatch(r -> r.contains("Close a loan") && r.contains("Alt+9"))
+          .noneMatch(r -> r.contains("Ctrl+Alt+C"));
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(hands.rows("#routines")).anyMatch(r -> r.contains("Ctrl+Alt+C"));
     }
   }
 

@@ -214,19 +214,12 @@ public final class StandIns {
 
   /**
    * The same, made from another of the same library before: what is said of programs is read anew
-   * only where that has changed.
+   * only where that has changed, and it is the very same where routines have not changed either.
    */
   public static Surroundings around(
       Map<String, StandIn<?>> programs, Library library, Surroundings before) {
-    Library was = before.library();
-    boolean same =
-        was.descriptions().equals(library.descriptions())
-            && was.applications().equals(library.applications());
-    return same
-        ? new Surroundings(
-            programs.values().stream().map(StandIn::facts).toList(),
-            before.otherVersions(),
-            library)
+    return before.saysTheSame(library)
+        ? before.before(programs.values().stream().map(StandIn::facts).toList(), library)
         : around(programs, library);
   }
 

@@ -149,7 +149,7 @@ final class DoesLeaf extends Leaf {
             .orElse(of.application());
     kind.setText(Ui.text("does.kind", Ui.text("does.kind." + kind(of)), application, in));
     acts.setText(Words.target(of.target()));
-    Reading reading = Reading.of(of, session.known());
+    Reading reading = now.readings().of(of);
     leaves(reading);
     if (reading.beyond().contains(Reading.Beyond.SCRIPT) && of.origin().seen()) {
       session.learning().of(of, now, learnt -> leaves(of, learnt));
@@ -241,7 +241,7 @@ final class DoesLeaf extends Leaf {
 
   /** What keeps it from working on the station in view. */
   private void hinders(Snapshot now, Routine of) {
-    List<Hindrance> all = Hindrance.of(of, session.known());
+    List<Hindrance> all = now.readings().hindrances(of);
     if (!all.isEmpty()) {
       String first = now.words().hindrance(all.getFirst());
       hinders.setText(all.size() == 1 ? first : Ui.text("does.andmore", all.size() - 1, first));

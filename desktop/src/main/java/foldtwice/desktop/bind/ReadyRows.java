@@ -12,7 +12,6 @@ import foldtwice.desktop.view.Target;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.place.Place;
-import foldtwice.reading.Reading;
 import foldtwice.ready.Outlook;
 import foldtwice.ready.Wait;
 import foldtwice.routine.Routine;
@@ -147,7 +146,7 @@ final class ReadyRows extends VBox {
                 () -> done(Entry.prepare(r, program, known(now, r))));
       }
     }
-    if (Reading.of(r, session.known()).needsSelection() && !program.somethingSelected()) {
+    if (now.readings().of(r).needsSelection() && !program.somethingSelected()) {
       row(
           "selection",
           Ui.text("standing.selection"),

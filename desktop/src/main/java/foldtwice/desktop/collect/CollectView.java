@@ -10,10 +10,7 @@ import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
 import foldtwice.desktop.view.View;
 import foldtwice.fold.Unfolding;
-import foldtwice.known.Known;
 import foldtwice.outline.Outline;
-import foldtwice.reading.Checker;
-import foldtwice.reading.Mark;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.words.StepWords;
@@ -80,9 +77,6 @@ public final class CollectView extends BorderPane implements View {
   private final FactsPanel facts;
   private final RunPanel running;
   private final VBox right = new VBox();
-  private Routine.Macro checked;
-  private Known against;
-  private List<Mark> marks = List.of();
   private boolean narrow;
 
   public CollectView(Session session, Going going) {
@@ -297,7 +291,7 @@ public final class CollectView extends BorderPane implements View {
     outline.show(
         macro,
         session.known(),
-        marks(macro),
+        now.readings().marks(macro),
         chosen.steps(),
         stepping.number(),
         stepping.failed(),
@@ -307,17 +301,6 @@ public final class CollectView extends BorderPane implements View {
 
   private void beginStep(String letters) {
     add.begin(letters);
-  }
-
-  /** What is wrong with the macro; looked for anew only when something is another. */
-  private List<Mark> marks(Routine.Macro macro) {
-    Known known = session.known();
-    if (checked == null || known != against || !macro.equals(checked)) {
-      checked = macro;
-      against = known;
-      marks = Checker.check(macro, known);
-    }
-    return marks;
   }
 
   private void toLines() {

@@ -41,8 +41,8 @@ final class FactsPanel extends VBox {
   private Routine shown;
   private Application in;
 
-  /** What is told of what it changes. */
-  private List<Told> told = List.of();
+  /** What it changes, as it was told last. */
+  private Reading read;
 
   /** A row of what it changes. */
   private record Told(String key, String says, List<String> styles) {}
@@ -145,13 +145,13 @@ final class FactsPanel extends VBox {
   }
 
   private void changes(Snapshot now, Routine macro) {
-    Reading reading = Reading.of(macro, session.known());
-    List<Told> tells = tells(reading);
+    Reading reading = now.readings().of(macro);
     boolean script = reading.beyond().contains(Reading.Beyond.SCRIPT);
-    if (!script && tells.equals(told)) {
+    if (!script && reading.equals(read)) {
       return;
     }
-    told = tells;
+    read = reading;
+    List<Told> tells = tells(reading);
     changes.getChildren().setAll(heading("facts.changes"));
     if (script) {
       seen(now, macro);

@@ -5,12 +5,15 @@ import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Styles;
 import foldtwice.desktop.parts.Tips;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.routine.Routine;
 import foldtwice.words.Words;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
@@ -31,7 +34,29 @@ final class RoutineList extends VBox {
   private sealed interface Item {
     record Heading(String text) implements Item {}
 
-    record One(RoutineOrder.Entry entry, String figure) implements Item {}
+    /** The place of a routine; what is told of its bindings may become other while it is shown. */
+    final class One implements Item {
+      private RoutineOrder.Entry entry;
+      private final String figure;
+
+      One(RoutineOrder.Entry entry, String figure) {
+        this.entry = entry;
+        this.figure = figure;
+      }
+
+      String id() {
+        return entry.routine().id();
+      }
+
+      /** Takes an entry that is shown in the same way but for triggers; false where it is not. */
+      boolean takes(RoutineOrder.Entry other, String itsFigure) {
+        if (!Question.Same.is(entry.routine(), other.routine()) || !figure.equals(itsFigure)) {
+          return false;
+        }
+        entry = other;
+        return true;
+      }
+    }
   }
 
   private final TextField filter = Skins.on(new TextField());
@@ -40,6 +65,9 @@ final class RoutineList extends VBox {
       chooser("routine-show", RoutineOrder.Shown.values());
   private final ComboBox<RoutineOrder.By> by = chooser("routine-by", RoutineOrder.By.values());
   private final RoutineEntries entries = new RoutineEntries();
+  private final List<Cell> cells = new ArrayList<>();
+  private Map<String, Item.One> ones = Map.of();
+  private final Label nothing = Parts.wrapped("", "soft");
   private Snapshot now;
   private String chosen = "";
   private boolean filling;
@@ -64,8 +92,14 @@ final class RoutineList extends VBox {
         });
     list.setId("routines");
     list.setAccessibleText(Ui.text("collect.routines"));
+    list.setPlaceholder(nothing);
     list.setFixedCellSize(27);
-    list.setCellFactory(v -> Skins.on(new Cell()));
+    list.setCellFactory(
+        v -> {
+          Cell cell = Skins.on(new Cell());
+          cells.add(cell);
+          return cell;
+        });
     list.getSelectionModel().selectedItemProperty().addListener((o, a, item) -> pick());
     VBox.setVgrow(list, Priority.ALWAYS);
     shown.setAccessibleText(Ui.text("collect.show"));
@@ -94,9 +128,8 @@ final class RoutineList extends VBox {
             && now.library().bindings() == snapshot.library().bindings();
     now = snapshot;
     if (!same) {
-      boolean none = now.library().routines().isEmpty();
-      list.setPlaceholder(
-          Parts.wrapped(Ui.text(none ? "collect.nothing" : "collect.nonefound"), "soft"));
+      nothing.setText(
+          Ui.text(now.library().routines().isEmpty() ? "collect.nothing" : "collect.nonefound"));
       fill();
     }
   }
@@ -125,9 +158,9 @@ final class RoutineList extends VBox {
 
   private void pick() {
     if (!filling
-        && list.getSelectionModel().getSelectedItem() instanceof Item.One(var e, String figure)
-        && !e.routine().id().equals(chosen)) {
-      chosen = e.routine().id();
+        && list.getSelectionModel().getSelectedItem() instanceof Item.One one
+        && !one.id().equals(chosen)) {
+      chosen = one.id();
       onChosen.accept(chosen);
     }
   }
@@ -143,8 +176,7 @@ final class RoutineList extends VBox {
 
   private int indexOf(String id) {
     for (int i = 0; i < list.getItems().size(); i++) {
-      if (list.getItems().get(i) instanceof Item.One(var e, String figure)
-          && e.routine().id().equals(id)) {
+      if (list.getItems().get(i) instanceof Item.One one && one.id().equals(id)) {
         return i;
       }
     }
@@ -161,6 +193,8 @@ final class RoutineList extends VBox {
 
   private void fill() {
     List<Item> items = new ArrayList<>();
+    Map<String, Item.One> before = ones;
+    ones = new HashMap<>();
     RoutineOrder.of(
             entries.of(now), now.library(), filter.getText(), shown.getValue(), by.getValue())
         .forEach(
@@ -168,12 +202,21 @@ final class RoutineList extends VBox {
               if (!heading.isEmpty()) {
                 items.add(new Item.Heading(heading));
               }
-              entries.forEach(e -> items.add(new Item.One(e, figure(e))));
+              entries.forEach(e -> items.add(one(e, before)));
             });
     filling = true;
     Lists.follow(list.getItems(), items);
     select();
     filling = false;
+    cells.forEach(Cell::follow);
+  }
+
+  private Item.One one(RoutineOrder.Entry entry, Map<String, Item.One> before) {
+    Item.One was = before.get(entry.routine().id());
+    String figure = figure(entry);
+    Item.One is = was != null && was.takes(entry, figure) ? was : new Item.One(entry, figure);
+    ones.put(is.id(), is);
+    return is;
   }
 
   /** What the list is ordered by, where that is a figure; else how many bindings. */
@@ -187,6 +230,28 @@ final class RoutineList extends VBox {
   private static final int LONGEST = 12;
 
   private static final class Cell extends ListCell<Item> {
+
+    private RoutineOrder.Entry shown;
+
+    /** The trigger that is shown. */
+    private Optional<String> key = Optional.empty();
+
+    /** Shows another trigger where the one of its routine is another now. */
+    void follow() {
+      if (!isEmpty() && getItem() instanceof Item.One one && !one.entry.equals(shown)) {
+        shown = one.entry;
+        if (!shown.key(LONGEST).equals(key)) {
+          show(one);
+        }
+      }
+    }
+
+    private void show(Item.One one) {
+      shown = one.entry;
+      key = shown.key(LONGEST);
+      setGraphic(row(one));
+    }
+
     @Override
     protected void updateItem(Item item, boolean empty) {
       super.updateItem(item, empty);
@@ -203,15 +268,15 @@ final class RoutineList extends VBox {
           setGraphic(Parts.label(text, "heading"));
           setDisable(true);
         }
-        case Item.One(var entry, String figure) -> setGraphic(row(entry, figure));
+        case Item.One one -> show(one);
       }
     }
 
-    private static HBox row(RoutineOrder.Entry entry, String figure) {
-      Routine r = entry.routine();
+    private HBox row(Item.One one) {
+      Routine r = one.entry.routine();
       Label name = Parts.label(r.name(), r.card().off() || r.card().setAside() ? "soft" : "plain");
       name.setMinWidth(0);
-      Tips.on(name, () -> Ui.text("collect.rowsays", r.name(), keys(entry)));
+      Tips.on(name, () -> Ui.text("collect.rowsays", r.name(), keys(one.entry)));
       HBox row = new HBox(6, KindMarks.of(r), name, Parts.gap());
       flag(r)
           .ifPresent(
@@ -220,15 +285,13 @@ final class RoutineList extends VBox {
                 flag.setMinWidth(USE_PREF_SIZE);
                 row.getChildren().add(flag);
               });
-      entry
-          .key(LONGEST)
-          .ifPresent(
-              k -> {
-                Label first = Parts.label(k, "mono", "soft", "small");
-                first.setMinWidth(USE_PREF_SIZE);
-                row.getChildren().add(first);
-              });
-      Label count = Parts.label(figure, "mono", "soft");
+      key.ifPresent(
+          k -> {
+            Label first = Parts.label(k, "mono", "soft", "small");
+            first.setMinWidth(USE_PREF_SIZE);
+            row.getChildren().add(first);
+          });
+      Label count = Parts.label(one.figure, "mono", "soft");
       count.setMinWidth(USE_PREF_SIZE);
       row.getChildren().add(count);
       row.setAlignment(Pos.CENTER_LEFT);

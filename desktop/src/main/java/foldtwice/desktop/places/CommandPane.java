@@ -306,7 +306,7 @@ final class CommandPane extends VBox {
             .map(c -> changes(c.effects().touches(), c.effects().settings(), List.of()))
             .findFirst()
             .orElse(Ui.text("command.unknown"));
-    Reading reading = Reading.of(routine, session.known());
+    Reading reading = session.now().readings().of(routine);
     compared.setText(
         Ui.text(
             "command.compared",

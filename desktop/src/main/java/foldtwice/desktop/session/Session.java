@@ -20,6 +20,7 @@ import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.place.Station;
+import foldtwice.reading.Readings;
 import foldtwice.ready.Heard;
 import foldtwice.ready.Remembering;
 import foldtwice.ready.Setup;
@@ -430,6 +431,9 @@ public final class Session implements AutoCloseable {
             setup,
             hearing.at(library, keymap, setup),
             known,
+            stale != null && Question.Same.is(known, stale.known())
+                ? stale.readings()
+                : new Readings(known),
             history.last(),
             history.next()));
   }

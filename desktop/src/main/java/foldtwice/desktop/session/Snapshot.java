@@ -9,6 +9,7 @@ import foldtwice.library.History;
 import foldtwice.library.Library;
 import foldtwice.library.Surroundings;
 import foldtwice.place.Station;
+import foldtwice.reading.Readings;
 import foldtwice.ready.Heard;
 import foldtwice.ready.Outlook;
 import foldtwice.ready.Setup;
@@ -27,6 +28,7 @@ import java.util.Optional;
  * @param setup what has been put into the programs of the station
  * @param hearing what those programs know of the library, when somebody asks
  * @param known what they offer
+ * @param readings what routines come to before it
  */
 public record Snapshot(
     Library library,
@@ -37,19 +39,21 @@ public record Snapshot(
     Setup setup,
     Lazy<Heard> hearing,
     Surroundings known,
+    Readings readings,
     Optional<History.Done> undoable,
     Optional<History.Done> redoable) {
 
   /** The same moment, looked through. */
   Snapshot with(Told found) {
     return new Snapshot(
-        library, station, keymap, found, true, setup, hearing, known, undoable, redoable);
+        library, station, keymap, found, true, setup, hearing, known, readings, undoable, redoable);
   }
 
   /** The same moment after something was done on the computer. */
   Snapshot with(Setup other, Lazy<Heard> hearing) {
     return new Snapshot(
-        library, station, keymap, told, audited, other, hearing, known, undoable, redoable);
+        library, station, keymap, told, audited, other, hearing, known, readings, undoable,
+        redoable);
   }
 
   /** What the programs of the station know of the library. */

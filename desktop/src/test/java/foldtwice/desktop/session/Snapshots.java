@@ -7,6 +7,7 @@ import foldtwice.library.Library;
 import foldtwice.library.Surroundings;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.place.Station;
+import foldtwice.reading.Readings;
 import foldtwice.ready.Heard;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
@@ -43,6 +44,7 @@ public final class Snapshots {
         setup,
         new Lazy<>(() -> Heard.of(library, keymap, setup)),
         known,
+        new Readings(known),
         Optional.empty(),
         Optional.empty());
   }
