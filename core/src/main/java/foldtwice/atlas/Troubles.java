@@ -63,13 +63,25 @@ public final class Troubles {
   public List<Conflict> of(Collection<Claim> claims, Optional<Place> state) {
     return claims.stream()
         .flatMap(claim -> of(claim).stream())
-        .filter(c -> state.isEmpty() || c.places().isEmpty() || c.places().contains(state.get()))
+        .filter(c -> isIn(c, state))
         .distinct()
         .toList();
   }
 
+  private static boolean isIn(Conflict c, Optional<Place> state) {
+    return state.isEmpty() || c.places().isEmpty() || c.places().contains(state.get());
+  }
+
   /** The heaviest of them. */
   public Optional<Weight> worst(Collection<Claim> claims, Optional<Place> state) {
-    return of(claims, state).stream().map(Conflict::weight).min(Weight::compareTo);
+    Weight worst = null;
+    for (Claim claim : claims) {
+      for (Conflict c : of(claim)) {
+        if ((worst == null || c.weight().compareTo(worst) < 0) && isIn(c, state)) {
+          worst = c.weight();
+        }
+      }
+    }
+    return Optional.ofNullable(worst);
   }
 }

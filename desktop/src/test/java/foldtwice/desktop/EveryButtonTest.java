@@ -23,6 +23,7 @@ import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.ToggleButton;
@@ -249,7 +250,8 @@ class EveryButtonTest {
   }
 
   /**
-   * Begins to write into each field that is seen for the first time, and looks whether it stays.
+   * Begins to write into each field that is seen for the first time, chooses another thing in each
+   * chooser, and looks whether that stays.
    */
   private void writeInAll(String where) {
     for (String field : fields(hands)) {
@@ -257,8 +259,7 @@ class EveryButtonTest {
         continue;
       }
       hands.giveKeys(field(field).get());
-      hands.press(KeyCode.END);
-      hands.letters("9");
+      write(field(field).get());
       String typed = typed(field);
       Node keys = hands.focus();
       Station here = hands.session.now().station();
@@ -270,6 +271,15 @@ class EveryButtonTest {
       if (typed(field).endsWith("9")) {
         hands.press(KeyCode.BACK_SPACE);
       }
+    }
+  }
+
+  private void write(Node field) {
+    if (field instanceof ComboBox<?>) {
+      hands.press(KeyCode.DOWN);
+    } else {
+      hands.press(KeyCode.END);
+      hands.letters("9");
     }
   }
 
@@ -287,7 +297,13 @@ class EveryButtonTest {
 
   private String typed(String name) {
     return field(name)
-        .map(n -> Hands.ask(() -> ((TextInputControl) n).getText()))
+        .map(
+            n ->
+                Hands.ask(
+                    () ->
+                        n instanceof ComboBox<?> box
+                            ? "place " + box.getSelectionModel().getSelectedIndex()
+                            : ((TextInputControl) n).getText()))
         .orElse("nothing");
   }
 
@@ -300,12 +316,14 @@ class EveryButtonTest {
         });
   }
 
-  /** What a field that can be written in is called, itself or what it is the editor of. */
+  /** What a field or a chooser is called, itself or what it is the editor of. */
   private static Optional<String> named(Node node) {
-    if (!(node instanceof TextInputControl t) || !t.isEditable() || t.isDisabled()) {
+    boolean text = node instanceof TextInputControl t && t.isEditable();
+    boolean chooser = node instanceof ComboBox<?> box && !box.isEditable();
+    if (!(text || chooser) || node.isDisabled()) {
       return Optional.empty();
     }
-    return Optional.ofNullable(t.getId() != null ? t.getId() : t.getParent().getId());
+    return Optional.ofNullable(node.getId() != null ? node.getId() : node.getParent().getId());
   }
 
   /** Takes back until nothing is left to take back; true when all is as it was. */

@@ -42,6 +42,7 @@ public final class GiveForm extends VBox {
 
   private final Session session;
   private final VBox does = new VBox(3);
+  private final Contents contents = new Contents(does);
   private final RoutineField routines =
       new RoutineField("give-routine", Ui.text("give.routine"), this::named, this::offerPlaces);
   private final ComboBox<Place> places = new ComboBox<>();
@@ -104,29 +105,22 @@ public final class GiveForm extends VBox {
   public void show(Snapshot now, Trigger of, String application) {
     boolean other = !of.equals(trigger);
     trigger = of;
-    if (Parts.hasKeys(does)) {
+    boolean keys = Parts.hasKeys(does);
+    List<Binding> bound = Bound.on(now.library(), of);
+    for (Binding b : bound) {
+      String says = now.words().binding(b);
+      String where = now.words().place(b.place());
+      contents.add(List.of(b, says, where), () -> row(b, says, where));
+    }
+    if (bound.isEmpty()) {
+      contents.add("", () -> Parts.label(Ui.text("give.nothing"), "soft"));
+    }
+    contents.show();
+    if (keys && !Parts.hasKeys(does)) {
       routines.focus(); // what had the keys is gone now
     }
-    does.getChildren().clear();
-    for (Binding b : Bound.on(now.library(), of)) {
-      VBox what =
-          new VBox(
-              Parts.wrapped(now.words().binding(b), "strong"),
-              Parts.wrapped(now.words().place(b.place()), "soft"));
-      HBox.setHgrow(what, Priority.ALWAYS);
-      HBox row =
-          new HBox(
-              8,
-              what,
-              Parts.button("give-away-" + b.id(), Ui.text("sets.away"), () -> takeAway(b), "link"));
-      row.setAlignment(Pos.TOP_LEFT);
-      does.getChildren().add(row);
-    }
-    if (does.getChildren().isEmpty()) {
-      does.getChildren().add(Parts.label(Ui.text("give.nothing"), "soft"));
-    }
     within = application;
-    program.getItems().setAll(now.library().applications().values());
+    Lists.follow(program.getItems(), List.copyOf(now.library().applications().values()));
     if (other) {
       List<Routine> fitting =
           now.library().routines().values().stream()
@@ -136,6 +130,18 @@ public final class GiveForm extends VBox {
       places.getItems().clear();
       give.setDisable(true);
     }
+  }
+
+  private HBox row(Binding b, String says, String where) {
+    VBox what = new VBox(Parts.wrapped(says, "strong"), Parts.wrapped(where, "soft"));
+    HBox.setHgrow(what, Priority.ALWAYS);
+    HBox row =
+        new HBox(
+            8,
+            what,
+            Parts.button("give-away-" + b.id(), Ui.text("sets.away"), () -> takeAway(b), "link"));
+    row.setAlignment(Pos.TOP_LEFT);
+    return row;
   }
 
   private String named(Routine routine) {
