@@ -22,7 +22,7 @@ import java.util.function.Function;
  * maps with the same ids differ in is told by the chunks they do not share; what was gathered of a
  * chunk is kept with it.
  */
-final class Chunked<T> extends AbstractMap<String, T> {
+public final class Chunked<T> extends AbstractMap<String, T> {
 
   private static final int CHUNK = 64;
 
@@ -75,7 +75,7 @@ final class Chunked<T> extends AbstractMap<String, T> {
   }
 
   /** A map with these values, in their order. One of this kind is handed on as it is. */
-  static <T> Chunked<T> of(Map<String, T> map) {
+  public static <T> Chunked<T> of(Map<String, T> map) {
     if (map instanceof Chunked<T> ours) {
       return ours;
     }
@@ -95,7 +95,7 @@ final class Chunked<T> extends AbstractMap<String, T> {
   }
 
   /** With another value in the place an id has, or with a new one after all others. */
-  Chunked<T> with(String id, T value) {
+  public Chunked<T> with(String id, T value) {
     Integer at = places.get(id);
     if (at == null) {
       Map<String, T> all = new LinkedHashMap<>(this);

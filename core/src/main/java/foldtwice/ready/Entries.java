@@ -43,13 +43,13 @@ public final class Entries {
 
   /** True when a binding is kept in the file of an application, or would be. */
   public static boolean isOf(Setup setup, Application application, Binding binding) {
-    return Setup.keptWay(application, binding).isPresent()
+    return Puts.keptWay(application, binding).isPresent()
         || setup.program(application.id()).file().containsKey(binding.id());
   }
 
   /** All of an application, those asked for first. Costs one pass over the library's bindings. */
   public static List<Entry> of(Library library, Setup setup, Application application) {
-    Map<String, Given> wanted = Setup.puts(library, application);
+    Map<String, Given> wanted = Puts.of(library, application);
     Map<String, Given> file = new LinkedHashMap<>(setup.program(application.id()).file());
     List<Entry> all = new ArrayList<>();
     wanted.forEach(

@@ -78,14 +78,14 @@ public record Heard(
 
   /** True when each binding is heard by what it is and what was put in alone. */
   private static boolean isSameAround(Heard before, Library library, Keymap keymap) {
-    return Setup.isSameAround(before.of, library)
+    return Puts.isSameAround(before.of, library)
         && before.keymap.station().equals(keymap.station())
         && before.keymap.layout().equals(keymap.layout());
   }
 
   private static List<Application> keeping(Library library) {
     return library.applications().values().stream()
-        .filter(a -> a.ways().stream().anyMatch(Setup::isKept))
+        .filter(a -> a.ways().stream().anyMatch(Puts::isKept))
         .toList();
   }
 
@@ -132,7 +132,7 @@ public record Heard(
       Library library, Keymap keymap, Setup setup, Binding binding) {
     Optional<Application> application =
         binding.place().applicationId().map(library.applications()::get);
-    if (application.flatMap(a -> Setup.keptWay(a, binding)).isEmpty()) {
+    if (application.flatMap(a -> Puts.keptWay(a, binding)).isEmpty()) {
       return Optional.of(binding);
     }
     return known(keymap, setup, application.get(), binding.id())
@@ -178,11 +178,11 @@ public record Heard(
     Setup.Program program = setup.program(application.id());
     Optional<Given> last = Optional.empty();
     for (WayIn way : application.ways()) {
-      if (Setup.isKept(way) && isRunning(way, program)) {
+      if (Puts.isKept(way) && isRunning(way, program)) {
         Given put = program.known(way).get(id);
         if (put != null
-            && Setup.keptWay(application, put.binding()).equals(Optional.of(way))
-            && (!Setup.asks(way) || mayDisplace(keymap, program, put))) {
+            && Puts.keptWay(application, put.binding()).equals(Optional.of(way))
+            && (!Puts.asks(way) || mayDisplace(keymap, program, put))) {
           last = Optional.of(put);
         }
       }

@@ -5,6 +5,7 @@ import foldtwice.binding.Readiness;
 import foldtwice.known.Known;
 import foldtwice.library.Bound;
 import foldtwice.library.Dangling;
+import foldtwice.library.Difference;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.Given;
 import foldtwice.library.Library;
@@ -126,26 +127,31 @@ public record Outlook(Readiness stage, List<Item> items) {
   public static Set<String> inSlots(Library library) {
     Set<String> in = new HashSet<>();
     for (Application a : library.applications().values()) {
-      if (Setup.isNumbered(a)) {
+      if (Puts.isNumbered(a)) {
         inSlots(library, a, in);
       }
     }
     return in;
   }
 
-  /** True when two of the same id stand in each other's place where slots are given. */
-  public static boolean takesSlotAs(Binding one, Binding other) {
-    return one.place().equals(other.place())
-        && one.fitting().way().equals(other.fitting().way())
-        && one.routine().equals(other.routine())
-        && one.triggers().isEmpty() == other.triggers().isEmpty();
+  /** True when a change of a binding leaves all numbered slots as they are given. */
+  public static boolean keepsSlots(Difference<Binding> change) {
+    if (change.was().isEmpty() || change.is().isEmpty()) {
+      return false;
+    }
+    Binding was = change.was().get();
+    Binding is = change.is().get();
+    return was.place().equals(is.place())
+        && was.fitting().way().equals(is.fitting().way())
+        && was.routine().equals(is.routine())
+        && was.triggers().isEmpty() == is.triggers().isEmpty();
   }
 
   private static void inSlots(Library library, Application application, Set<String> in) {
     Map<WayIn, Integer> taken = new HashMap<>();
     for (Binding b : Bound.in(library, application.id())) {
       if (!b.triggers().isEmpty() && library.routineOf(b).isPresent()) {
-        Setup.keptWay(application, b)
+        Puts.keptWay(application, b)
             .filter(w -> w.slots() > 0)
             .filter(w -> taken.merge(w, 1, Integer::sum) <= w.slots())
             .ifPresent(w -> in.add(b.id()));
@@ -160,7 +166,7 @@ public record Outlook(Readiness stage, List<Item> items) {
         || Bound.in(library, application.id()).stream()
                 .takeWhile(b -> !b.id().equals(binding.id()))
                 .filter(b -> !b.triggers().isEmpty() && library.routineOf(b).isPresent())
-                .filter(b -> Setup.keptWay(application, b).equals(Optional.of(way)))
+                .filter(b -> Puts.keptWay(application, b).equals(Optional.of(way)))
                 .limit(way.slots())
                 .count()
             < way.slots();

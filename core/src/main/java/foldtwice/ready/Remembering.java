@@ -27,7 +27,7 @@ public final class Remembering {
     return of(
         library,
         library.applications().values().stream()
-            .filter(a -> a.ways().stream().anyMatch(Setup::isCopied))
+            .filter(a -> a.ways().stream().anyMatch(Puts::isCopied))
             .toList(),
         setups);
   }
@@ -38,12 +38,12 @@ public final class Remembering {
    * which is no longer what the library would put there.
    */
   public static List<ProgramFile> after(Library was, Library is, Map<String, Setup> setups) {
-    if (!Setup.isSameAround(was, is) || !was.files().equals(is.files())) {
+    if (!Puts.isSameAround(was, is) || !was.files().equals(is.files())) {
       return of(is, setups);
     }
     List<Application> other =
-        Setup.touched(was, is, Setup::isCopied).stream()
-            .filter(a -> Setup.isNumbered(a) || isPutOtherwise(was, is, a))
+        Puts.touched(was, is, Puts::isCopied).stream()
+            .filter(a -> Puts.isNumbered(a) || isPutOtherwise(was, is, a))
             .filter(a -> !setups.keySet().stream().allMatch(s -> isKnown(is, s, a)))
             .toList();
     return of(is, other, setups);
@@ -53,10 +53,10 @@ public final class Remembering {
       Library library, List<Application> applications, Map<String, Setup> setups) {
     List<ProgramFile> fresh = new ArrayList<>();
     for (Application a : applications) {
-      Map<String, Given> all = Setup.copiedOf(a, Setup.puts(library, a));
+      Map<String, Given> all = Puts.copiedOf(a, Puts.of(library, a));
       setups.forEach(
           (station, setup) -> {
-            Map<String, Given> file = Setup.copiedOf(a, setup.program(a.id()).file());
+            Map<String, Given> file = Puts.copiedOf(a, setup.program(a.id()).file());
             ProgramFile known = library.files().get(ProgramFile.id(station, a.id()));
             if (!file.equals(known == null ? all : known.entries())) {
               fresh.add(new ProgramFile(station, a.id(), file));
@@ -83,7 +83,7 @@ public final class Remembering {
 
   /** What is copied of a binding into the file of an application, where slots are no matter. */
   private static Optional<Given> copied(Library library, Application application, Binding binding) {
-    return Setup.put(library, application, binding)
-        .filter(put -> Setup.keptWay(application, binding).filter(Setup::isCopied).isPresent());
+    return Puts.put(library, application, binding)
+        .filter(put -> Puts.keptWay(application, binding).filter(Puts::isCopied).isPresent());
   }
 }

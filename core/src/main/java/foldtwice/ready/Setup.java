@@ -2,6 +2,7 @@ package foldtwice.ready;
 
 import foldtwice.binding.Binding;
 import foldtwice.library.Bound;
+import foldtwice.library.Chunked;
 import foldtwice.library.Difference;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.Given;
@@ -11,15 +12,12 @@ import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.place.WayIn;
 import java.util.Collections;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
@@ -52,15 +50,11 @@ public record Setup(Map<String, Program> programs) {
       Set<String> confirmed) {
 
     public Program {
-      file = kept(file);
-      read = kept(read);
-      on = kept(on);
+      file = Chunked.of(file);
+      read = Chunked.of(read);
+      on = Chunked.of(on);
       running = Set.copyOf(running);
       confirmed = Set.copyOf(confirmed);
-    }
-
-    private static Map<String, Given> kept(Map<String, Given> map) {
-      return Collections.unmodifiableMap(new LinkedHashMap<>(map));
     }
 
     private Program withFile(Map<String, Given> other) {
@@ -98,11 +92,6 @@ public record Setup(Map<String, Program> programs) {
     return way.needs().contains(Need.RESTART) || way.needs().contains(Need.NEW_WINDOW);
   }
 
-  /** True when bindings that come by this way are not simply there. */
-  static boolean isKept(WayIn way) {
-    return !way.needs().isEmpty() || way.slots() > 0;
-  }
-
   /**
    * A station as it was left: what is known to stand in the files of its programs, everything else
    * in, and all programs started since.
@@ -112,7 +101,7 @@ public record Setup(Map<String, Program> programs) {
     for (ProgramFile f : library.files().values()) {
       Application a = library.applications().get(f.application());
       if (f.station().equals(station) && a != null) {
-        Map<String, Given> file = withCopied(puts(library, a), a, f.entries());
+        Map<String, Given> file = Puts.withCopied(Puts.of(library, a), a, f.entries());
         Program was = setup.program(a.id());
         setup = setup.with(a.id(), new Program(file, file, file, RUNNING, was.confirmed()));
       }
@@ -120,48 +109,15 @@ public record Setup(Map<String, Program> programs) {
     return setup;
   }
 
-  /** True when what a binding is given depends on the bindings before it. */
-  static boolean isNumbered(Application application) {
-    return application.ways().stream().anyMatch(w -> w.slots() > 0);
-  }
-
-  /** The applications with bindings that come by such a way and are not as they were. */
-  static List<Application> touched(Library was, Library is, Predicate<WayIn> way) {
-    Set<String> touched = new HashSet<>();
-    for (Difference<Binding> d : Difference.between(was.bindings(), is.bindings(), Binding::id)) {
-      Stream.concat(d.was().stream(), d.is().stream())
-          .filter(b -> keptWay(is, b).filter(way).isPresent())
-          .flatMap(b -> b.place().applicationId().stream())
-          .forEach(touched::add);
-    }
-    return is.applications().values().stream().filter(a -> touched.contains(a.id())).toList();
-  }
-
-  /** True when what bindings are read against is as it was. */
-  static boolean isSameAround(Library was, Library is) {
-    return was.applications().equals(is.applications()) && was.routines().equals(is.routines());
-  }
-
-  static Map<String, Given> copiedOf(Application a, Map<String, Given> all) {
-    Map<String, Given> copied = new LinkedHashMap<>();
-    all.forEach(
-        (id, given) -> {
-          if (keptWay(a, given.binding()).filter(Setup::isCopied).isPresent()) {
-            copied.put(id, given);
-          }
-        });
-    return copied;
-  }
-
   /** A computer on which everything of a library is in and has been for long. */
   public static Setup settled(Library library) {
     Setup setup = new Setup(Map.of());
     for (Application a : library.applications().values()) {
-      if (a.ways().stream().anyMatch(Setup::isKept)) {
-        Map<String, Given> all = puts(library, a);
+      if (a.ways().stream().anyMatch(Puts::isKept)) {
+        Map<String, Given> all = Puts.of(library, a);
         Set<String> confirmed = new LinkedHashSet<>();
         for (Given p : all.values()) {
-          if (a.way(p.binding().fitting().way()).filter(Setup::asks).isPresent()) {
+          if (a.way(p.binding().fitting().way()).filter(Puts::asks).isPresent()) {
             confirmed.add(Fingerprint.of(p.binding(), p.routine()));
           }
         }
@@ -207,46 +163,9 @@ public record Setup(Map<String, Program> programs) {
   }
 
   private static void apart(Map<String, Given> here, Map<String, Given> there, Set<String> into) {
-    here.forEach(
-        (id, given) -> {
-          if (!given.equals(there.get(id))) {
-            into.add(id);
-          }
-        });
-    there.keySet().stream().filter(id -> !here.containsKey(id)).forEach(into::add);
-  }
-
-  /** What there is of an application that comes by ways to be kept, as far as there are slots. */
-  static Map<String, Given> puts(Library library, Application application) {
-    Map<String, Given> all = new LinkedHashMap<>();
-    Map<WayIn, Integer> taken = new HashMap<>();
-    for (Binding b : Bound.in(library, application.id())) {
-      put(library, application, b)
-          .filter(put -> isFree(keptWay(application, b).orElseThrow(), taken))
-          .ifPresent(put -> all.put(b.id(), put));
+    for (Difference<Given> d : Difference.between(there, here, given -> given.binding().id())) {
+      Stream.concat(d.was().stream(), d.is().stream()).forEach(g -> into.add(g.binding().id()));
     }
-    return all;
-  }
-
-  /** Takes the next slot of a way; false when there is none left. */
-  private static boolean isFree(WayIn way, Map<WayIn, Integer> taken) {
-    int slot = taken.merge(way, 1, Integer::sum);
-    return way.slots() == 0 || slot <= way.slots();
-  }
-
-  /** What is put in of a binding that comes by a way to be kept, when there is a slot. */
-  static Optional<Given> put(Library library, Application application, Binding binding) {
-    return keptWay(application, binding)
-        .filter(way -> !binding.triggers().isEmpty())
-        .flatMap(way -> library.routineOf(binding))
-        .map(routine -> new Given(binding, routine));
-  }
-
-  /** The way in that has to be kept, by which a binding comes to an application. */
-  static Optional<WayIn> keptWay(Application application, Binding binding) {
-    return binding.place().isOf(application.id())
-        ? application.way(binding.fitting().way()).filter(Setup::isKept)
-        : Optional.empty();
   }
 
   /** The same computer after a change of the library: what needs no copying is there at once. */
@@ -254,18 +173,29 @@ public record Setup(Map<String, Program> programs) {
     return following(
         library,
         library.applications().values().stream()
-            .filter(a -> a.ways().stream().anyMatch(Setup::isThereAtOnce))
+            .filter(a -> a.ways().stream().anyMatch(Puts::isThereAtOnce))
             .toList());
   }
 
   /**
    * The same, from the library that was followed last. Costs what is different between the two, and
-   * a pass over the bindings where that comes by ways to be kept.
+   * a pass over the bindings of a program where the slots of ways to be kept may be given anew.
    */
   public Setup following(Library was, Library is) {
-    return isSameAround(was, is)
-        ? following(is, touched(was, is, Setup::isThereAtOnce))
-        : following(is);
+    if (!Puts.isSameAround(was, is)) {
+      return following(is);
+    }
+    List<Application> touched = Puts.touched(was, is, Puts::isThereAtOnce);
+    var changes = Difference.between(was.bindings(), is.bindings(), Binding::id);
+    if (!changes.stream().allMatch(Outlook::keepsSlots)) {
+      return following(is, touched);
+    }
+    Setup next = this;
+    for (Application a : touched) {
+      Program p = program(a.id());
+      next = next.with(a.id(), p.withFile(Puts.after(changes, is, a, p.file())));
+    }
+    return next;
   }
 
   private Setup following(Library library, List<Application> applications) {
@@ -275,44 +205,15 @@ public record Setup(Map<String, Program> programs) {
           next.with(
               a.id(),
               next.program(a.id())
-                  .withFile(withCopied(puts(library, a), a, program(a.id()).file())));
+                  .withFile(Puts.withCopied(Puts.of(library, a), a, program(a.id()).file())));
     }
     return next;
   }
 
-  /** True when what is kept by this way needs no copying. */
-  private static boolean isThereAtOnce(WayIn way) {
-    return isKept(way) && !isCopied(way);
-  }
-
-  private static Optional<WayIn> keptWay(Library library, Binding binding) {
-    return binding
-        .place()
-        .applicationId()
-        .map(library.applications()::get)
-        .flatMap(a -> keptWay(a, binding));
-  }
-
-  /** Of what is put in what is there at once, and of what has to be copied what has been. */
-  private static Map<String, Given> withCopied(
-      Map<String, Given> put, Application application, Map<String, Given> copied) {
-    Map<String, Given> file = new LinkedHashMap<>(put);
-    file.keySet().removeAll(copiedOf(application, file).keySet());
-    file.putAll(copiedOf(application, copied));
-    return file;
-  }
-
-  static boolean isCopied(WayIn way) {
-    return way.needs().contains(Need.FILE_COPIED);
-  }
-
-  static boolean asks(WayIn way) {
-    return way.needs().contains(Need.FIRST_CONFIRMED);
-  }
-
   /** The library's bindings are written into the file of an application. */
   public Setup copied(Library library, Application application) {
-    return with(application.id(), program(application.id()).withFile(puts(library, application)));
+    return with(
+        application.id(), program(application.id()).withFile(Puts.of(library, application)));
   }
 
   /** The program was started anew: it has read its file, and nothing is switched on. */

@@ -193,9 +193,7 @@ final class Rows {
 
   /** True when a numbered slot may have come free or been taken. */
   private boolean isNumbered(Difference<Binding> change) {
-    if (change.was().isPresent()
-        && change.is().isPresent()
-        && Outlook.takesSlotAs(change.was().get(), change.is().get())) {
+    if (Outlook.keepsSlots(change)) {
       return false;
     }
     return Stream.concat(change.was().stream(), change.is().stream())

@@ -1,0 +1,146 @@
+package foldtwice.ready;
+
+import foldtwice.binding.Binding;
+import foldtwice.library.Bound;
+import foldtwice.library.Chunked;
+import foldtwice.library.Difference;
+import foldtwice.library.Given;
+import foldtwice.library.Library;
+import foldtwice.place.Application;
+import foldtwice.place.Need;
+import foldtwice.place.WayIn;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+
+/** What a library would put into the files of programs. */
+final class Puts {
+
+  private Puts() {}
+
+  /** True when bindings that come by this way are not simply there. */
+  static boolean isKept(WayIn way) {
+    return !way.needs().isEmpty() || way.slots() > 0;
+  }
+
+  /** True when what a binding is given depends on the bindings before it. */
+  static boolean isNumbered(Application application) {
+    return application.ways().stream().anyMatch(w -> w.slots() > 0);
+  }
+
+  /** The applications with bindings that come by such a way and are not as they were. */
+  static List<Application> touched(Library was, Library is, Predicate<WayIn> way) {
+    Set<String> touched = new HashSet<>();
+    for (Difference<Binding> d : Difference.between(was.bindings(), is.bindings(), Binding::id)) {
+      Stream.concat(d.was().stream(), d.is().stream())
+          .filter(b -> keptWay(is, b).filter(way).isPresent())
+          .flatMap(b -> b.place().applicationId().stream())
+          .forEach(touched::add);
+    }
+    return is.applications().values().stream().filter(a -> touched.contains(a.id())).toList();
+  }
+
+  /** True when what bindings are read against is as it was. */
+  static boolean isSameAround(Library was, Library is) {
+    return was.applications().equals(is.applications()) && was.routines().equals(is.routines());
+  }
+
+  /** Of what is given what has to be copied. */
+  static Map<String, Given> copiedOf(Application a, Map<String, Given> all) {
+    Map<String, Given> copied = new LinkedHashMap<>();
+    all.forEach(
+        (id, given) -> {
+          if (keptWay(a, given.binding()).filter(Puts::isCopied).isPresent()) {
+            copied.put(id, given);
+          }
+        });
+    return copied;
+  }
+
+  /** What there is of an application that comes by ways to be kept, as far as there are slots. */
+  static Map<String, Given> of(Library library, Application application) {
+    Map<String, Given> all = new LinkedHashMap<>();
+    Map<WayIn, Integer> taken = new HashMap<>();
+    for (Binding b : Bound.in(library, application.id())) {
+      put(library, application, b)
+          .filter(put -> isFree(keptWay(application, b).orElseThrow(), taken))
+          .ifPresent(put -> all.put(b.id(), put));
+    }
+    return all;
+  }
+
+  /** Takes the next slot of a way; false when there is none left. */
+  private static boolean isFree(WayIn way, Map<WayIn, Integer> taken) {
+    int slot = taken.merge(way, 1, Integer::sum);
+    return way.slots() == 0 || slot <= way.slots();
+  }
+
+  /** What is put in of a binding that comes by a way to be kept, when there is a slot. */
+  static Optional<Given> put(Library library, Application application, Binding binding) {
+    return keptWay(application, binding)
+        .filter(way -> !binding.triggers().isEmpty())
+        .flatMap(way -> library.routineOf(binding))
+        .map(routine -> new Given(binding, routine));
+  }
+
+  /** The way in that has to be kept, by which a binding comes to an application. */
+  static Optional<WayIn> keptWay(Application application, Binding binding) {
+    return binding.place().isOf(application.id())
+        ? application.way(binding.fitting().way()).filter(Puts::isKept)
+        : Optional.empty();
+  }
+
+  private static Optional<WayIn> keptWay(Library library, Binding binding) {
+    return binding
+        .place()
+        .applicationId()
+        .map(library.applications()::get)
+        .flatMap(a -> keptWay(a, binding));
+  }
+
+  /** True when what is kept by this way needs no copying. */
+  static boolean isThereAtOnce(WayIn way) {
+    return isKept(way) && !isCopied(way);
+  }
+
+  /**
+   * What stands in a file after some bindings of the library have changed that have the slots they
+   * had. Costs those bindings.
+   *
+   * @param file as it was before that
+   */
+  static Map<String, Given> after(
+      List<Difference<Binding>> changes, Library library, Application a, Map<String, Given> file) {
+    Chunked<Given> next = Chunked.of(file);
+    for (Difference<Binding> change : changes) {
+      Binding b = change.is().orElseThrow();
+      if (file.containsKey(b.id()) && keptWay(a, b).filter(Puts::isThereAtOnce).isPresent()) {
+        next = next.with(b.id(), put(library, a, b).orElseThrow());
+      }
+    }
+    return next;
+  }
+
+  /** Of what is put in what is there at once, and of what has to be copied what has been. */
+  static Map<String, Given> withCopied(
+      Map<String, Given> put, Application application, Map<String, Given> copied) {
+    Map<String, Given> file = new LinkedHashMap<>(put);
+    file.keySet().removeAll(copiedOf(application, file).keySet());
+    file.putAll(copiedOf(application, copied));
+    return file;
+  }
+
+  static boolean isCopied(WayIn way) {
+    return way.needs().contains(Need.FILE_COPIED);
+  }
+
+  static boolean asks(WayIn way) {
+    return way.needs().contains(Need.FIRST_CONFIRMED);
+  }
+}
