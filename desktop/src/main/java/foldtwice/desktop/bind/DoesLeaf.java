@@ -164,8 +164,7 @@ final class DoesLeaf extends Leaf {
 
   private void showAsking(Binding b, Routine of) {
     boolean some = !of.parameters().isEmpty();
-    asksRow.setVisible(some);
-    asksRow.setManaged(some);
+    Parts.there(asksRow, some);
     filling = true;
     if (of.manner().asking() != asksLike) {
       Parts.shows(asks, this::asking); // the routine's own way is another by now
@@ -246,16 +245,14 @@ final class DoesLeaf extends Leaf {
       String first = now.words().hindrance(all.getFirst());
       hinders.setText(all.size() == 1 ? first : Ui.text("does.andmore", all.size() - 1, first));
     }
-    here.setVisible(!all.isEmpty());
-    here.setManaged(!all.isEmpty());
+    Parts.there(here, !all.isEmpty());
   }
 
   private Node row(Parameter p) {
     Value value = Library.argument(binding, p);
     Label hint = Parts.label(hint(value), "soft", "mono");
     Label wrong = Parts.wrapped("", "blocks");
-    wrong.setVisible(false);
-    wrong.setManaged(false);
+    Parts.there(wrong, false);
     wrong.setId("wrong-" + p.name());
     Node field =
         p.kind() instanceof Kind.Choice(List<String> options)
@@ -309,16 +306,14 @@ final class DoesLeaf extends Leaf {
     try {
       Value value = p.kind().read(field.getText());
       Styles.set(field, "wrong", false);
-      wrong.setVisible(false);
-      wrong.setManaged(false);
+      Parts.there(wrong, false);
       hint.setText(hint(value));
       field.setText(Words.value(p, value));
       put(of, p, value);
     } catch (ValueException e) {
       Styles.set(field, "wrong", true);
       wrong.setText(e.getMessage());
-      wrong.setVisible(true);
-      wrong.setManaged(true);
+      Parts.there(wrong, true);
     }
   }
 

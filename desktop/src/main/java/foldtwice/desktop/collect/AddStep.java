@@ -81,8 +81,7 @@ final class AddStep extends VBox {
   }
 
   private void showList(boolean yes) {
-    list.setVisible(yes);
-    list.setManaged(yes);
+    Parts.there(list, yes);
   }
 
   private void search() {

@@ -237,8 +237,7 @@ public final class CollectView extends BorderPane implements View {
     list.show(now);
     Optional<Routine> shown = chosen.routine();
     boolean isMacro = shown.filter(r -> r instanceof Routine.Macro).isPresent();
-    add.getParent().setVisible(isMacro);
-    add.getParent().setManaged(isMacro);
+    Parts.there(add.getParent(), isMacro);
     middle.setDisable(shown.isEmpty());
     head.show(now, shown, narrow);
     acts.refresh();

@@ -133,8 +133,7 @@ final class ParameterForm extends VBox {
     if (shown == Sort.CHOICE) {
       field("options", text.options());
     }
-    wrong.setVisible(false);
-    wrong.setManaged(false);
+    Parts.there(wrong, false);
   }
 
   private void field(String name, String text) {
@@ -177,8 +176,7 @@ final class ParameterForm extends VBox {
   /** Says which field does not fit and what it should hold. */
   void refuse(String field, String why) {
     wrong.setText(Ui.text("parameter.wrong", Ui.text("parameter." + field), why));
-    wrong.setVisible(true);
-    wrong.setManaged(true);
+    Parts.there(wrong, true);
     fields.get(field).requestFocus();
   }
 

@@ -27,8 +27,7 @@ final class ProposalBox extends VBox {
     setSpacing(6);
     VBox after = new VBox(2);
     after.setId("proposal-after");
-    after.setVisible(false);
-    after.setManaged(false);
+    Parts.there(after, false);
     switch (proposal) {
       case Proposal.Loops loops -> {
         getChildren()

@@ -120,6 +120,8 @@ final class RoutineHead extends VBox {
       name.clear();
       typingName = false;
       about.setText(Ui.text("collect.none"));
+      Parts.there(unfold, false);
+      Parts.there(with, false);
       return;
     }
     Routine of = shown.get();
@@ -134,8 +136,7 @@ final class RoutineHead extends VBox {
             : Ui.text("collect.runon", now.words().place(new Place.Whole(of.application()))));
     about.setText(about(of));
     boolean loops = of instanceof Routine.Macro m && Unfolding.canUnfold(m.steps());
-    unfold.setVisible(loops);
-    unfold.setManaged(loops);
+    Parts.there(unfold, loops);
     offerArguments(now, of);
   }
 
@@ -147,8 +148,7 @@ final class RoutineHead extends VBox {
     }
     program.setValue(
         shown.map(r -> now.library().applications().get(r.application())).orElse(null));
-    program.setVisible(shown.isPresent());
-    program.setManaged(shown.isPresent());
+    Parts.there(program, shown.isPresent());
     filling = false;
   }
 
@@ -189,8 +189,7 @@ final class RoutineHead extends VBox {
       with.setValue(bindings.size() > 1 ? bindings.get(1) : bindings.getFirst());
     }
     boolean any = bindings.size() > 1;
-    with.setVisible(any);
-    with.setManaged(any);
+    Parts.there(with, any);
   }
 
   /** The binding whose arguments a run is tried with; none for the defaults. */

@@ -80,7 +80,7 @@ final class RunPanel extends VBox {
             });
     if (!over && !run.variables().isEmpty()) {
       heading(Ui.text("run.values"));
-      run.variables().forEach((name, value) -> fact(name, value.shown(), "argument"));
+      run.variables().forEach((name, value) -> fact(name, value.shown(), "mono"));
     }
     if (!trace.entries().isEmpty()) {
       heading(Ui.text("run.last"));

@@ -193,8 +193,7 @@ final class SourceEditor extends VBox {
   }
 
   private void hideOffers() {
-    offers.setVisible(false);
-    offers.setManaged(false);
+    Parts.there(offers, false);
   }
 
   private void take() {

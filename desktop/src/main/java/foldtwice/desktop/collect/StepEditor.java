@@ -178,8 +178,7 @@ final class StepEditor extends VBox implements PartField.Host {
         (action, button) -> {
           boolean has = action != Action.STOP_HERE || line.step() instanceof Step.PressButton;
           button.setText(has ? Ui.text(word(action)) : "");
-          button.setVisible(has);
-          button.setManaged(has);
+          Parts.there(button, has);
         });
     List<Button> made =
         Making.constants(macro, number, known).stream().map(this::parameter).toList();

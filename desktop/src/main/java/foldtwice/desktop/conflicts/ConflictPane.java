@@ -259,8 +259,7 @@ final class ConflictPane extends VBox {
     boolean holds = c.isAccepted(now.library());
     Refill.with(
         acceptance, Arrays.asList(a, holds), () -> a == null ? List.of() : accepted(a, holds));
-    accepting.setVisible(!holds);
-    accepting.setManaged(!holds);
+    Parts.there(accepting, !holds);
   }
 
   private List<Node> accepted(Acceptance a, boolean holds) {

@@ -65,15 +65,13 @@ final class Foot extends HBox {
   private void showFolds() {
     int many = session.proposals().allProperty().get().size();
     count(folds, foldsWord, "foot.folds", many);
-    foldsBox.setVisible(many > 0);
-    foldsBox.setManaged(many > 0);
+    Parts.there(foldsBox, many > 0);
   }
 
   /** That a recording is on is seen from every view. */
   private void showRecording() {
     boolean on = session.recorder().isOn();
     recording.setText(on ? Ui.text("record.on", session.recorder().program()) : "");
-    recording.setVisible(on);
-    recording.setManaged(on);
+    Parts.there(recording, on);
   }
 }

@@ -109,8 +109,7 @@ final class Strip extends HBox {
         () -> {
           boolean on = live.isListening();
           mark.setText(live.state().caught().map(n -> Ui.text("strip.listening", n)).orElse(""));
-          both.setVisible(on);
-          both.setManaged(on);
+          Parts.there(both, on);
         };
     live.stateProperty().addListener((o, was, is) -> show.run());
     show.run();

@@ -44,8 +44,7 @@ final class TroubleBar extends HBox {
     String trouble = session.disk().trouble();
     boolean failing = session.disk().keepingProperty().get() instanceof Keeping.NotKept;
     what.setText(trouble);
-    again.setVisible(failing);
-    again.setManaged(failing);
+    Parts.there(again, failing);
     elsewhere.setVisible(session.mayWrite());
     elsewhere.setManaged(session.mayWrite());
     Styles.set(this, "trouble-blocks", failing);

@@ -127,8 +127,7 @@ final class CompareLeaf extends BorderPane {
     List.of(filter, list)
         .forEach(
             n -> {
-              n.setVisible(rows);
-              n.setManaged(rows);
+              Parts.there(n, rows);
             });
   }
 

@@ -91,8 +91,7 @@ public final class Asking extends VBox {
       row.setAlignment(Pos.CENTER_LEFT);
       getChildren().addAll(row, Parts.wrapped(asked.kind().allowed(), "soft"));
     }
-    wrong.setVisible(false);
-    wrong.setManaged(false);
+    Parts.there(wrong, false);
     FlowPane buttons =
         new FlowPane(
             8,
@@ -175,8 +174,7 @@ public final class Asking extends VBox {
 
   private void say(String what) {
     wrong.setText(what);
-    wrong.setVisible(true);
-    wrong.setManaged(true);
+    Parts.there(wrong, true);
   }
 
   /** Puts the keys into the first field, or on the button that goes on. */

@@ -248,6 +248,12 @@ public final class Parts {
     return gap;
   }
 
+  /** Shows something, or takes it out of sight and its room with it. */
+  public static void there(Node node, boolean there) {
+    node.setVisible(there);
+    node.setManaged(there);
+  }
+
   /** A name at the left and a fact beside it. */
   public static HBox fact(String name, Node... facts) {
     Label label = label(name, "fact-name");

@@ -78,8 +78,7 @@ final class Outlays extends VBox {
             .orElse(Ui.text("payback.costnone")));
     Outlay of = id.map(payback.library()::outlay).orElse(Outlay.none(""));
     routine = entry.filter(e -> e.by() == Entry.By.ROUTINE).map(Entry::id);
-    measured.setVisible(routine.isPresent());
-    measured.setManaged(routine.isPresent());
+    Parts.there(measured, routine.isPresent());
     minutes.setDisable(id.isEmpty());
     price.setDisable(id.isEmpty());
     boolean other = !before.equals(id);

@@ -153,8 +153,7 @@ final class Routes extends VBox {
             .findFirst()
             .orElse(rows.isEmpty() ? null : rows.getFirst()));
     filling = false;
-    which.setVisible(rows.size() > 1);
-    which.setManaged(rows.size() > 1);
+    Parts.there(which, rows.size() > 1);
     if (editing.isVisible() && !was.equals(row().map(r -> r.binding().id()))) {
       stopEditing();
     }
@@ -199,8 +198,7 @@ final class Routes extends VBox {
     }
     Payback.Row r = row.get();
     name.setText(words.binding(r.binding()));
-    name.setVisible(!which.isVisible());
-    name.setManaged(!which.isVisible());
+    Parts.there(name, !which.isVisible());
     r.trigger().ifPresent(t -> caps.getChildren().add(KeyCaps.of(t, words)));
     uses.setText(Ui.text("payback.uses", Words.number(r.binding().usesPerWeek())));
     saves.setText(

@@ -153,8 +153,7 @@ final class ApplicationPane extends HBox {
       ToggleButton chip = (ToggleButton) t;
       Part part = (Part) chip.getUserData();
       boolean has = part == null || part == Part.COMMANDS || part == Part.LABELS || !whole;
-      chip.setVisible(has);
-      chip.setManaged(has);
+      Parts.there(chip, has);
       chip.setText(
           part == null
               ? Ui.text("part.list")

@@ -122,7 +122,6 @@ final class DialogCard extends VBox {
 
   private void say(String what) {
     wrong.setText(what);
-    wrong.setVisible(!what.isEmpty());
-    wrong.setManaged(!what.isEmpty());
+    Parts.there(wrong, !what.isEmpty());
   }
 }

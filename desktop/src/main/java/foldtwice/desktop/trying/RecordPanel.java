@@ -62,8 +62,7 @@ final class RecordPanel extends VBox {
     trigger.setPrefColumnCount(11);
     state.setId("record-state");
     wrong.setId("record-wrong");
-    wrong.setVisible(false);
-    wrong.setManaged(false);
+    Parts.there(wrong, false);
     pause = Parts.button("record-pause", Ui.text("record.pause"), this::pause);
     steps.setId("record-steps");
     HBox fields = new HBox(6, name, trigger);
@@ -163,7 +162,6 @@ final class RecordPanel extends VBox {
 
   private void say(String what) {
     wrong.setText(what);
-    wrong.setVisible(!what.isEmpty());
-    wrong.setManaged(!what.isEmpty());
+    Parts.there(wrong, !what.isEmpty());
   }
 }

@@ -227,8 +227,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
   private void side(ToggleButton chosen) {
     chosen.setSelected(true);
     boolean presses = chosen == pressesSide;
-    fired.setVisible(presses);
-    fired.setManaged(presses);
+    Parts.there(fired, presses);
     checks.setVisible(!presses);
     checks.setManaged(!presses);
   }
