@@ -206,6 +206,10 @@ class LiveByHandTest {
       hands.waitForText("#live-fired", "which?");
       hands.giveKeys("#asked-way");
       hands.retype("south");
+      pick(hands, "#live-routine", "Lost");
+      hands.lookUp("tell what stands in the way");
+      hands.waitForText("#live-fired", "Lost, as it would go");
+      assertThat(hands.text("#asked-way")).as("what was being answered stays").isEqualTo("south");
       hands.click("#asking-on");
       hands.waitUntil("it is typed", () -> windowText().equals("south"));
     }
