@@ -35,9 +35,10 @@ final class Puts {
   }
 
   /** The applications with bindings that come by such a way and are not as they were. */
-  static List<Application> touched(Library was, Library is, Predicate<WayIn> way) {
+  static List<Application> touched(
+      List<Difference<Binding>> changes, Library is, Predicate<WayIn> way) {
     Set<String> touched = new HashSet<>();
-    for (Difference<Binding> d : Difference.between(was.bindings(), is.bindings(), Binding::id)) {
+    for (Difference<Binding> d : changes) {
       Stream.concat(d.was().stream(), d.is().stream())
           .filter(b -> keptWay(is, b).filter(way).isPresent())
           .flatMap(b -> b.place().applicationId().stream())

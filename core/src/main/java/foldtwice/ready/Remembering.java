@@ -41,9 +41,15 @@ public final class Remembering {
     if (!Puts.isSameAround(was, is) || !was.files().equals(is.files())) {
       return of(is, setups);
     }
+    var changes = Difference.between(was.bindings(), is.bindings(), Binding::id);
+    boolean keeps = changes.stream().allMatch(Outlook::keepsSlots);
     List<Application> other =
-        Puts.touched(was, is, Puts::isCopied).stream()
-            .filter(a -> Puts.isNumbered(a) || isPutOtherwise(was, is, a))
+        Puts.touched(changes, is, Puts::isCopied).stream()
+            .filter(
+                a ->
+                    keeps
+                        ? isGiven(changes, setups, a)
+                        : Puts.isNumbered(a) || isPutOtherwise(changes, was, is, a))
             .filter(a -> !setups.keySet().stream().allMatch(s -> isKnown(is, s, a)))
             .toList();
     return of(is, other, setups);
@@ -71,9 +77,18 @@ public final class Remembering {
     return library.files().containsKey(ProgramFile.id(station, application.id()));
   }
 
+  /** True when one of some bindings that have the slots they had stands in a file. */
+  private static boolean isGiven(
+      List<Difference<Binding>> changes, Map<String, Setup> setups, Application application) {
+    return setups.values().stream()
+        .map(setup -> setup.program(application.id()).file())
+        .anyMatch(file -> changes.stream().anyMatch(d -> file.containsKey(d.is().get().id())));
+  }
+
   /** True when other things would be copied into the file of an application than before. */
-  private static boolean isPutOtherwise(Library was, Library is, Application application) {
-    return Difference.between(was.bindings(), is.bindings(), Binding::id).stream()
+  private static boolean isPutOtherwise(
+      List<Difference<Binding>> changes, Library was, Library is, Application application) {
+    return changes.stream()
         .anyMatch(
             d ->
                 !d.was()

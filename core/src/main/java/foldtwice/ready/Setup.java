@@ -185,8 +185,8 @@ public record Setup(Map<String, Program> programs) {
     if (!Puts.isSameAround(was, is)) {
       return following(is);
     }
-    List<Application> touched = Puts.touched(was, is, Puts::isThereAtOnce);
     var changes = Difference.between(was.bindings(), is.bindings(), Binding::id);
+    List<Application> touched = Puts.touched(changes, is, Puts::isThereAtOnce);
     if (!changes.stream().allMatch(Outlook::keepsSlots)) {
       return following(is, touched);
     }
