@@ -13,10 +13,20 @@ public final class Lately {
 
   private static final int MOST = 8;
 
-  private final Preferences kept;
+  /** Where they are kept; nowhere for somebody of whom nothing is told. */
+  private final Optional<Preferences> kept;
 
   public Lately(Preferences kept) {
+    this(Optional.of(kept));
+  }
+
+  private Lately(Optional<Preferences> kept) {
     this.kept = kept;
+  }
+
+  /** Of somebody who has opened none, and never will have. */
+  public static Lately none() {
+    return new Lately(Optional.empty());
   }
 
   /** Those of this person. */
@@ -28,7 +38,8 @@ public final class Lately {
   public List<Path> files() {
     List<Path> all = new ArrayList<>();
     for (int i = 0; i < MOST; i++) {
-      path(kept.get(Integer.toString(i), "")).ifPresent(all::add);
+      String id = Integer.toString(i);
+      kept.flatMap(k -> path(k.get(id, ""))).ifPresent(all::add);
     }
     return all.stream().filter(Files::isRegularFile).toList();
   }
@@ -44,6 +55,10 @@ public final class Lately {
 
   /** One was opened. */
   public void opened(Path file) {
+    kept.ifPresent(k -> opened(file, k));
+  }
+
+  private void opened(Path file, Preferences into) {
     List<Path> all = new ArrayList<>(files());
     Path whole = file.toAbsolutePath();
     all.remove(whole);
@@ -51,9 +66,9 @@ public final class Lately {
     for (int i = 0; i < MOST; i++) {
       String said = i < all.size() ? all.get(i).toString() : "";
       if (said.isEmpty() || said.length() > Preferences.MAX_VALUE_LENGTH) {
-        kept.remove(Integer.toString(i));
+        into.remove(Integer.toString(i));
       } else {
-        kept.put(Integer.toString(i), said);
+        into.put(Integer.toString(i), said);
       }
     }
   }

@@ -200,7 +200,7 @@ public final class Pictures extends Application {
   /** The sheet on which a library is begun, with a few keys pressed. */
   private void begin() {
     System.setProperty("foldtwice.data", "/home/you/libraries"); // said in the picture
-    scene = new Libraries(new Faults(), session.files(), Lately.mine()).sheet(stage);
+    scene = new Libraries(new Faults(), session.files(), Lately.none()).sheet(stage);
     stage.setScene(scene);
   }
 
