@@ -10,7 +10,7 @@ import foldtwice.place.WayIn;
 import foldtwice.reading.Hindrance;
 import foldtwice.reading.Mark;
 import foldtwice.reading.Reading;
-import foldtwice.ready.Outlook;
+import foldtwice.ready.Puts;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Parameter;
@@ -133,7 +133,7 @@ final class Works {
 
   /** Bindings for which no numbered slot of their way in is left, those after the first ones. */
   List<Conflict> slots() {
-    Set<String> in = Outlook.inSlots(library);
+    Set<String> in = Puts.inSlots(library);
     List<Conflict> found = new ArrayList<>();
     for (Binding b : library.bindings().values()) {
       Optional<WayIn> way = numbered(b);

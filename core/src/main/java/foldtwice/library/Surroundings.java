@@ -47,14 +47,11 @@ public record Surroundings(
   }
 
   /**
-   * The same programs before another library that says the same of them; this very one where that
-   * has the same routines, too.
+   * Programs before another library that says the same of them; this very one where the programs
+   * and the routines are the same, too.
    */
-  public Surroundings before(List<Facts> programs, Library library) {
-    boolean same =
-        this.programs.equals(programs)
-            && routinesById.equals(library.routines())
-            && saysTheSame(library);
+  public Surroundings with(List<Facts> programs, Library library) {
+    boolean same = this.programs.equals(programs) && routinesById.equals(library.routines());
     return same ? this : new Surroundings(programs, otherVersions, library);
   }
 

@@ -5,7 +5,6 @@ import foldtwice.binding.Readiness;
 import foldtwice.known.Known;
 import foldtwice.library.Bound;
 import foldtwice.library.Dangling;
-import foldtwice.library.Difference;
 import foldtwice.library.Fingerprint;
 import foldtwice.library.Given;
 import foldtwice.library.Library;
@@ -18,8 +17,6 @@ import foldtwice.resolve.Owner;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -117,46 +114,6 @@ public record Outlook(Readiness stage, List<Item> items) {
   private static boolean has(Map<String, Given> puts, Binding binding, Routine routine) {
     Given put = puts.get(binding.id());
     return put != null && put.is(binding, routine);
-  }
-
-  /**
-   * The ids of the bindings that have one of the numbered slots of their way in, where those are
-   * few; the first ones in the library have them. Costs a look at the bindings of programs with
-   * such ways.
-   */
-  public static Set<String> inSlots(Library library) {
-    Set<String> in = new HashSet<>();
-    for (Application a : library.applications().values()) {
-      if (Puts.isNumbered(a)) {
-        inSlots(library, a, in);
-      }
-    }
-    return in;
-  }
-
-  /** True when a change of a binding leaves all numbered slots as they are given. */
-  public static boolean keepsSlots(Difference<Binding> change) {
-    if (change.was().isEmpty() || change.is().isEmpty()) {
-      return false;
-    }
-    Binding was = change.was().get();
-    Binding is = change.is().get();
-    return was.place().equals(is.place())
-        && was.fitting().way().equals(is.fitting().way())
-        && was.routine().equals(is.routine())
-        && was.triggers().isEmpty() == is.triggers().isEmpty();
-  }
-
-  private static void inSlots(Library library, Application application, Set<String> in) {
-    Map<WayIn, Integer> taken = new HashMap<>();
-    for (Binding b : Bound.in(library, application.id())) {
-      if (!b.triggers().isEmpty() && library.routineOf(b).isPresent()) {
-        Puts.keptWay(application, b)
-            .filter(w -> w.slots() > 0)
-            .filter(w -> taken.merge(w, 1, Integer::sum) <= w.slots())
-            .ifPresent(w -> in.add(b.id()));
-      }
-    }
   }
 
   /** True when a numbered place is left for it: the bindings before it in the library go first. */

@@ -20,7 +20,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /** What a library would put into the files of programs. */
-final class Puts {
+public final class Puts {
 
   private Puts() {}
 
@@ -74,6 +74,40 @@ final class Puts {
           .ifPresent(put -> all.put(b.id(), put));
     }
     return all;
+  }
+
+  /**
+   * The ids of the bindings that have one of the numbered slots of their way in, where those are
+   * few; the first ones in the library have them. Costs a look at the bindings of programs with
+   * such ways.
+   */
+  public static Set<String> inSlots(Library library) {
+    Set<String> in = new HashSet<>();
+    for (Application a : library.applications().values()) {
+      if (isNumbered(a)) {
+        of(library, a)
+            .forEach(
+                (id, given) -> {
+                  if (keptWay(a, given.binding()).orElseThrow().slots() > 0) {
+                    in.add(id);
+                  }
+                });
+      }
+    }
+    return in;
+  }
+
+  /** True when a change of a binding leaves all numbered slots as they are given. */
+  public static boolean keepsSlots(Difference<Binding> change) {
+    if (change.was().isEmpty() || change.is().isEmpty()) {
+      return false;
+    }
+    Binding was = change.was().get();
+    Binding is = change.is().get();
+    return was.place().equals(is.place())
+        && was.fitting().way().equals(is.fitting().way())
+        && was.routine().equals(is.routine())
+        && was.triggers().isEmpty() == is.triggers().isEmpty();
   }
 
   /** Takes the next slot of a way; false when there is none left. */

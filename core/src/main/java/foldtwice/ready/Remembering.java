@@ -42,7 +42,7 @@ public final class Remembering {
       return of(is, setups);
     }
     var changes = Difference.between(was.bindings(), is.bindings(), Binding::id);
-    boolean keeps = changes.stream().allMatch(Outlook::keepsSlots);
+    boolean keeps = changes.stream().allMatch(Puts::keepsSlots);
     List<Application> other =
         Puts.touched(changes, is, Puts::isCopied).stream()
             .filter(

@@ -187,7 +187,7 @@ public record Setup(Map<String, Program> programs) {
     }
     var changes = Difference.between(was.bindings(), is.bindings(), Binding::id);
     List<Application> touched = Puts.touched(changes, is, Puts::isThereAtOnce);
-    if (!changes.stream().allMatch(Outlook::keepsSlots)) {
+    if (!changes.stream().allMatch(Puts::keepsSlots)) {
       return following(is, touched);
     }
     Setup next = this;

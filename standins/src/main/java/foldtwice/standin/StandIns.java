@@ -219,7 +219,7 @@ public final class StandIns {
   public static Surroundings around(
       Map<String, StandIn<?>> programs, Library library, Surroundings before) {
     return before.saysTheSame(library)
-        ? before.before(programs.values().stream().map(StandIn::facts).toList(), library)
+        ? before.with(programs.values().stream().map(StandIn::facts).toList(), library)
         : around(programs, library);
   }
 

@@ -8,7 +8,7 @@ import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Difference;
-import foldtwice.ready.Outlook;
+import foldtwice.ready.Puts;
 import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -132,7 +132,7 @@ final class Rows {
     }
     Set<String> before = inSlots;
     if (shown == null || !isSameAround(now) || bindings.stream().anyMatch(this::isNumbered)) {
-      inSlots = Outlook.inSlots(now.library());
+      inSlots = Puts.inSlots(now.library());
     }
     if (shown != null && isSameAround(now) && isSameOrder(now)) {
       Words words = now.words();
@@ -193,7 +193,7 @@ final class Rows {
 
   /** True when a numbered slot may have come free or been taken. */
   private boolean isNumbered(Difference<Binding> change) {
-    if (Outlook.keepsSlots(change)) {
+    if (Puts.keepsSlots(change)) {
       return false;
     }
     return Stream.concat(change.was().stream(), change.is().stream())

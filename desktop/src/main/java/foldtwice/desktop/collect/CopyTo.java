@@ -41,14 +41,12 @@ final class CopyTo extends VBox {
         chosen.session.now().library().routines().values().stream()
             .filter(r -> r instanceof Routine.Macro && !r.id().equals(chosen.id()))
             .toList());
-    setVisible(true);
-    setManaged(true);
+    Parts.there(this, true);
     where.focus();
   }
 
   private void close() {
-    setVisible(false);
-    setManaged(false);
+    Parts.there(this, false);
   }
 
   private void copy() {

@@ -60,8 +60,7 @@ final class ProposalBox extends VBox {
     Button see = Parts.button("fold-see", Ui.text("fold.see"), () -> {}, "link");
     see.setOnAction(
         e -> {
-          after.setVisible(!after.isVisible());
-          after.setManaged(after.isVisible());
+          Parts.there(after, !after.isVisible());
           see.setText(Ui.text(after.isVisible() ? "fold.hide" : "fold.see"));
         });
     getChildren().add(Parts.wrapped(Ui.text("fold.tried", proposal.tried()), "good"));

@@ -188,8 +188,7 @@ final class SourceEditor extends VBox {
     offers.getSelectionModel().selectFirst();
     offers.setPrefHeight(Math.min(MOST_OFFERED, found.size()) * ROW + 4);
     offers.setMinHeight(offers.getPrefHeight());
-    offers.setVisible(!found.isEmpty());
-    offers.setManaged(offers.isVisible());
+    Parts.there(offers, !found.isEmpty());
   }
 
   private void hideOffers() {

@@ -47,7 +47,6 @@ final class FaultBar extends HBox {
 
   private void show(Optional<Faults.Fault> fault) {
     what.setText(fault.map(Faults.Fault::line).orElse(""));
-    setVisible(fault.isPresent());
-    setManaged(fault.isPresent());
+    Parts.there(this, fault.isPresent());
   }
 }

@@ -28,8 +28,7 @@ final class FirstSteps extends VBox {
   }
 
   private void hide() {
-    setVisible(false);
-    setManaged(false);
+    Parts.there(this, false);
   }
 
   /** Shows what comes first in a view, where something does. */
@@ -62,8 +61,7 @@ final class FirstSteps extends VBox {
             Parts.label(Ui.text("first." + view), "title"),
             Parts.wrapped(Ui.text("first." + next.says), "soft"),
             buttons);
-    setVisible(true);
-    setManaged(true);
+    Parts.there(this, true);
   }
 
   private static First first(String view, Library library) {

@@ -40,7 +40,6 @@ final class GuestBar extends HBox {
 
   private void show(Optional<Guest> guest) {
     what.setText(guest.map(g -> Ui.text("guest.on", g.kit(), WHEN.format(g.since()))).orElse(""));
-    setVisible(guest.isPresent());
-    setManaged(guest.isPresent());
+    Parts.there(this, guest.isPresent());
   }
 }

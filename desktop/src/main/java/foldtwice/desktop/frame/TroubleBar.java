@@ -45,11 +45,9 @@ final class TroubleBar extends HBox {
     boolean failing = session.disk().keepingProperty().get() instanceof Keeping.NotKept;
     what.setText(trouble);
     Parts.there(again, failing);
-    elsewhere.setVisible(session.mayWrite());
-    elsewhere.setManaged(session.mayWrite());
+    Parts.there(elsewhere, session.mayWrite());
     Styles.set(this, "trouble-blocks", failing);
-    setVisible(!trouble.isEmpty());
-    setManaged(!trouble.isEmpty());
+    Parts.there(this, !trouble.isEmpty());
   }
 
   /** Tries again to bring to disk what is not there. */

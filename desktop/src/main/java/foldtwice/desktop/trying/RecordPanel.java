@@ -91,8 +91,7 @@ final class RecordPanel extends VBox {
   }
 
   private void show() {
-    setVisible(recorder.isOn());
-    setManaged(recorder.isOn());
+    Parts.there(this, recorder.isOn());
     if (!recorder.isOn()) {
       return;
     }

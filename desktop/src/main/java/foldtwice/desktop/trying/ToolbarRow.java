@@ -2,6 +2,7 @@ package foldtwice.desktop.trying;
 
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Icons;
+import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.parts.Tips;
@@ -39,8 +40,7 @@ final class ToolbarRow extends FlowPane {
       }
     }
     Refill.with(this, slots, () -> slots.stream().flatMap(s -> nodes(s).stream()).toList());
-    setVisible(!getChildren().isEmpty());
-    setManaged(!getChildren().isEmpty());
+    Parts.there(this, !getChildren().isEmpty());
   }
 
   /**

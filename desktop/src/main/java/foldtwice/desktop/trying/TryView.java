@@ -228,8 +228,7 @@ public final class TryView extends BorderPane implements View, Pressing.Listener
     chosen.setSelected(true);
     boolean presses = chosen == pressesSide;
     Parts.there(fired, presses);
-    checks.setVisible(!presses);
-    checks.setManaged(!presses);
+    Parts.there(checks, !presses);
   }
 
   /** Shows the presses so far. */
