@@ -97,6 +97,32 @@ final class Activation {
     }
   }
 
+  /** Tells its script, if that waits for something, that it has been done. */
+  void answerDone() {
+    if (wish != null) {
+      Map<String, Value> values = values(wish.gives());
+      answer(new Scripts.Answer.Done(values));
+    }
+  }
+
+  /** Tells its script that what it wanted could not be done. */
+  void answerRefused(StepFailure failure) {
+    answer(new Scripts.Answer.Refused(failure.expected(), failure.found()));
+  }
+
+  private void answer(Scripts.Answer answer) {
+    wish = null;
+    takeBack();
+    script.orElseThrow().answer(answer);
+  }
+
+  /** What these names are worth now. */
+  Map<String, Value> values(List<String> names) {
+    Map<String, Value> values = new LinkedHashMap<>();
+    names.forEach(name -> values.put(name, scope.names.get(name)));
+    return values;
+  }
+
   /** What goes on when the last line is done. */
   interface Turns {
 

@@ -3,6 +3,8 @@ package foldtwice.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
+import foldtwice.place.Station;
 import foldtwice.routine.Value;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
@@ -279,6 +281,36 @@ class BindByHandTest {
       hands.waitForText("#why", "Keyboard FR");
       assertThat(hands.text("#why")).contains("Alt+Shift+;");
     }
+  }
+
+  /** A station is on its way for a moment; what changes meanwhile does not send it back. */
+  @Test
+  void aStationThatIsChosenComesWhateverChangesMeanwhile() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      List<String> ids = List.copyOf(hands.session.now().library().stations().keySet());
+      Station here = hands.session.now().station();
+      hands.giveKeys("#station");
+      hands.pressAnd(
+          KeyCode.DOWN,
+          () ->
+              hands.session.make(
+                  new Edit.PutStation(here.as("elsewhere", "Elsewhere")), "another"));
+      assertThat(hands.text("#station")).startsWith(name(hands, ids.get(1)));
+      hands.quiet();
+      assertThat(hands.session.now().station().id()).isEqualTo(ids.get(1));
+      assertThat(hands.text("#station")).startsWith(name(hands, ids.get(1)));
+
+      Station gone = hands.session.now().library().stations().get(ids.get(2));
+      hands.pressAnd(
+          KeyCode.DOWN, () -> hands.session.make(new Edit.RemoveStation(gone.id()), "it is gone"));
+      hands.quiet();
+      assertThat(hands.session.now().station().id()).isEqualTo(ids.get(1));
+      assertThat(hands.text("#station")).startsWith(name(hands, ids.get(1)));
+    }
+  }
+
+  private static String name(Hands hands, String station) {
+    return hands.session.now().library().stations().get(station).name();
   }
 
   @Test

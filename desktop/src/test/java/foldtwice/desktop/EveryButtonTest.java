@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.atomic.AtomicReference;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
@@ -258,12 +259,23 @@ class EveryButtonTest {
       if (field(field).isEmpty() || !written.add(kind(field))) {
         continue;
       }
-      hands.giveKeys(field(field).get());
-      write(field(field).get());
-      String typed = typed(field);
-      Node keys = hands.focus();
+      Node node = field(field).get();
+      hands.giveKeys(node);
       Station here = hands.session.now().station();
-      hands.make(new Edit.PutStation(here.as("elsewhere", "For " + field)), "another station");
+      Edit other = new Edit.PutStation(here.as("elsewhere", "For " + field));
+      boolean chooser = node instanceof ComboBox<?>;
+      if (!chooser) {
+        hands.press(KeyCode.END);
+      }
+      AtomicReference<Begun> begun = new AtomicReference<>();
+      hands.pressAnd(
+          chooser ? KeyCode.DOWN : KeyCode.DIGIT9,
+          () -> { // at once, before anything that it asked for is there
+            begun.set(new Begun(shown(field), hands.scene().getFocusOwner()));
+            hands.session.make(other, "another station");
+          });
+      String typed = begun.get().typed();
+      Node keys = begun.get().keys();
       hands.quiet();
       if (!typed(field).equals(typed) || !keys.equals(hands.focus())) {
         lost.add(where + ": " + field + " had " + typed + " and has " + typed(field));
@@ -274,37 +286,33 @@ class EveryButtonTest {
     }
   }
 
-  private void write(Node field) {
-    if (field instanceof ComboBox<?>) {
-      hands.press(KeyCode.DOWN);
-    } else {
-      hands.press(KeyCode.END);
-      hands.letters("9");
-    }
-  }
+  /** What stands in a field as soon as somebody begins, and what has the keys then. */
+  private record Begun(String typed, Node keys) {}
 
   /** The field that is seen under this name now. */
   private Optional<Node> field(String name) {
-    return Hands.ask(
-        () -> {
-          List<Node> found = new ArrayList<>();
-          walk(
-              hands.scene().getRoot(),
-              n -> named(n).filter(name::equals).ifPresent(x -> found.add(n)));
-          return found.stream().findFirst();
-        });
+    return Hands.ask(() -> found(name));
+  }
+
+  private Optional<Node> found(String name) {
+    List<Node> found = new ArrayList<>();
+    walk(hands.scene().getRoot(), n -> named(n).filter(name::equals).ifPresent(x -> found.add(n)));
+    return found.stream().findFirst();
   }
 
   private String typed(String name) {
-    return field(name)
-        .map(
-            n ->
-                Hands.ask(
-                    () ->
-                        n instanceof ComboBox<?> box
-                            ? "place " + box.getSelectionModel().getSelectedIndex()
-                            : ((TextInputControl) n).getText()))
-        .orElse("nothing");
+    return Hands.ask(() -> shown(name));
+  }
+
+  /** What stands in the field of this name now. */
+  private String shown(String name) {
+    return found(name).map(EveryButtonTest::told).orElse("nothing");
+  }
+
+  private static String told(Node field) {
+    return field instanceof ComboBox<?> box
+        ? "place " + box.getSelectionModel().getSelectedIndex()
+        : ((TextInputControl) field).getText();
   }
 
   private static List<String> fields(Hands hands) {

@@ -236,6 +236,16 @@ final class Hands implements AutoCloseable {
     settle();
   }
 
+  /** Presses a key, and something happens before anything that it asked for is answered. */
+  void pressAnd(KeyCode key, Runnable then) {
+    run(
+        () -> {
+          pressNow(key);
+          then.run();
+        });
+    settle();
+  }
+
   private void pressNow(KeyCode... keys) {
     List.of(keys).forEach(robot::keyPress);
     List.of(keys).reversed().forEach(robot::keyRelease);

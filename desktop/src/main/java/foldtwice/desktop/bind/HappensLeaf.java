@@ -266,7 +266,7 @@ final class HappensLeaf extends Leaf {
         result.getChildren().addAll(WhyRows.changes(changes, "changed"));
         session.say(Ui.text("said.fired", keys, name, words.binding(ran.binding())));
         if (ran.run().status() instanceof Status.Over) {
-          session.prove(ran);
+          session.proofs().ran(ran);
         }
       }
       case Effect.Native(var owner, var reply) -> {

@@ -205,7 +205,7 @@ final class ReadyRows extends VBox {
                   Parts.button(
                       "meet-" + need.name().toLowerCase(Locale.ROOT),
                       Ui.text("meet." + need),
-                      () -> session.meet(need, of.get(), b)));
+                      () -> session.needs().meet(need, of.get(), b)));
       case Wait.For f -> {}
       case Wait.Lacks l -> leads(row, "lacks", station(now));
       case Wait.Device(String id) -> leads(row, "device", station(now));

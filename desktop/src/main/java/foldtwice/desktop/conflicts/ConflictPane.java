@@ -312,7 +312,7 @@ final class ConflictPane extends VBox {
     }
     String says = session.now().words().way(remedy.way());
     if (remedy.way() instanceof Way.Copy(String application)) {
-      session.copy(session.now().library().applications().get(application));
+      session.needs().copy(session.now().library().applications().get(application));
     } else {
       session.make(remedy.edit(), Ui.text("said.took", says));
     }

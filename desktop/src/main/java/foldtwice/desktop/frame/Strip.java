@@ -13,6 +13,7 @@ import foldtwice.place.Station;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableDoubleValue;
 import javafx.geometry.Pos;
@@ -33,7 +34,9 @@ final class Strip extends HBox {
   /** Below this width what can be guessed is left out. */
   private static final double NARROW = 1150;
 
+  private final Session session;
   private final ComboBox<Station> station = new ComboBox<>();
+  private boolean showing;
   private final MenuButton library = Skins.on(new MenuButton());
   private final Button undo;
   private final Button redo;
@@ -41,6 +44,7 @@ final class Strip extends HBox {
 
   Strip(
       Session session, Node lookUp, ObservableDoubleValue width, Deeds deeds, Libraries libraries) {
+    this.session = session;
     getStyleClass().add("strip");
     undo = icon("undo", Feather.CORNER_UP_LEFT, Ui.text("undo"), deeds);
     redo = icon("redo", Feather.CORNER_UP_RIGHT, Ui.text("redo"), deeds);
@@ -64,10 +68,11 @@ final class Strip extends HBox {
         s -> s.name() + "   " + s.layout().toUpperCase(Locale.ROOT) + " \u00b7 " + s.shape());
     station.setOnAction(
         e -> {
-          if (station.getValue() != null) {
+          if (!showing && station.getValue() != null) {
             session.choose(station.getValue());
           }
         });
+    session.chosenProperty().subscribe(() -> showStation(session.now()));
     station.setMinWidth(USE_PREF_SIZE);
     Label stationName = Parts.label(Ui.text("station"), "soft");
     stationName.setMinWidth(USE_PREF_SIZE);
@@ -181,15 +186,23 @@ final class Strip extends HBox {
   void show(Snapshot now) {
     library.setText(now.library().name());
     library.setAccessibleText(Ui.text("strip.library", now.library().name()));
-    List<Station> all = List.copyOf(now.library().stations().values());
-    if (!all.equals(station.getItems())) {
-      station.getItems().setAll(all);
-    }
-    if (!now.station().equals(station.getValue())) {
-      station.setValue(now.station());
-    }
+    showStation(now);
     undo.setDisable(now.undoable().isEmpty());
     redo.setDisable(now.redoable().isEmpty());
+  }
+
+  /** The stations, and the one that was chosen, even where it is still on its way. */
+  private void showStation(Snapshot now) {
+    Map<String, Station> all = now.library().stations();
+    showing = true;
+    if (!List.copyOf(all.values()).equals(station.getItems())) {
+      station.getItems().setAll(all.values());
+    }
+    Station chosen = all.getOrDefault(session.chosenProperty().get(), now.station());
+    if (!chosen.equals(station.getValue())) {
+      station.setValue(chosen);
+    }
+    showing = false;
   }
 
   /** Tells which sheet the button leads to. */

@@ -59,8 +59,8 @@ public final class PaybackView extends BorderPane implements View {
           new Act<>("procedure-new", v -> v.session.mayWrite(), v -> v.newProcedure(List.of())),
           new Act<>(
               "procedure-fired",
-              v -> v.session.mayWrite() && !v.session.firedLately().isEmpty(),
-              v -> v.newProcedure(v.session.firedLately())),
+              v -> v.session.mayWrite() && !v.session.proofs().lately().isEmpty(),
+              v -> v.newProcedure(v.session.proofs().lately())),
           new Act<>("procedure-practise", v -> v.canPractise(), PaybackView::practise),
           new Act<>(
               "procedure-delete",

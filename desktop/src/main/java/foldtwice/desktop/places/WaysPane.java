@@ -137,7 +137,7 @@ final class WaysPane extends VBox {
         CheckBox runs = Skins.on(new CheckBox(Ui.text("ways." + need)));
         runs.setId("ways-" + need.name().toLowerCase(Locale.ROOT));
         runs.setSelected(shown.running().contains(need));
-        runs.setOnAction(e -> session.run(application, need, runs.isSelected()));
+        runs.setOnAction(e -> session.needs().run(application, need, runs.isSelected()));
         rows.getChildren().add(runs);
       }
     }
@@ -191,7 +191,7 @@ final class WaysPane extends VBox {
               Parts.button(
                   "ways-write",
                   Ui.text("ways.write"),
-                  () -> session.copy(shown.application()),
+                  () -> session.needs().copy(shown.application()),
                   "make"));
     }
     entries.stream()

@@ -341,7 +341,7 @@ public final class LiveDesk implements AutoCloseable {
       session.say(Ui.text(trace.wentWell() ? "said.livewell" : "said.livenot", named));
     }
     if (fired.binding().isPresent() && fired.routine().isPresent()) {
-      session.proveLive(fired.binding().get(), fired.routine().get(), trace.wentWell());
+      session.proofs().ranLive(fired.binding().get(), fired.routine().get(), trace.wentWell());
     }
   }
 

@@ -8,7 +8,6 @@ import foldtwice.conflict.Subject;
 import foldtwice.known.Known;
 import foldtwice.library.Acceptance;
 import foldtwice.library.Edit;
-import foldtwice.library.Fingerprint;
 import foldtwice.library.History;
 import foldtwice.library.Ids;
 import foldtwice.library.Library;
@@ -17,15 +16,12 @@ import foldtwice.library.Returning;
 import foldtwice.library.Surroundings;
 import foldtwice.library.file.Backups;
 import foldtwice.library.file.LibraryStore;
-import foldtwice.place.Application;
-import foldtwice.place.Need;
 import foldtwice.place.Station;
 import foldtwice.reading.Readings;
 import foldtwice.ready.Heard;
 import foldtwice.ready.Remembering;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
-import foldtwice.routine.Routine;
 import foldtwice.routine.Value;
 import foldtwice.run.Computer;
 import foldtwice.run.Run;
@@ -64,12 +60,14 @@ public final class Session implements AutoCloseable {
   private final Background background = new Background(this::say);
   private final Audits audits;
   private final Hearing hearing = new Hearing();
+  private final ReadOnlyStringWrapper chosen = new ReadOnlyStringWrapper("");
   private final Question<Elsewhere> choosing =
-      background.question(Background.Lane.WORK, this::arrive);
+      background.question(Background.Lane.WORK, this::arrive, why -> stay());
   private final Guests guests;
-  private final Uses uses = new Uses(background, () -> store().file());
   private final Optional<Instant> lastHere;
   private final Runs runs = new Runs(run -> Answers.keep(this, run));
+  private final Proofs proofs = new Proofs(this, this::prove);
+  private final Needs needs = new Needs(this, this::setUp);
   private final Recorder recorder = new Recorder(this);
   private final Proposals proposals = new Proposals(this);
   private final Learning learning = new Learning(background);
@@ -117,6 +115,11 @@ public final class Session implements AutoCloseable {
 
   public Snapshot now() {
     return now.get();
+  }
+
+  /** The id of the station that was chosen: the one in view, or one that is on its way there. */
+  public ReadOnlyStringProperty chosenProperty() {
+    return chosen.getReadOnlyProperty();
   }
 
   /** What was done last, for the foot of the window. */
@@ -220,6 +223,22 @@ public final class Session implements AutoCloseable {
     return recorder.freeId(name);
   }
 
+  /** What was seen to fire. */
+  public Proofs proofs() {
+    return proofs;
+  }
+
+  private void prove(String binding, Proof proof) {
+    if (disk.keep(store -> store.prove(binding, proof))) {
+      follow();
+    }
+  }
+
+  /** What bindings wait for, done. */
+  public Needs needs() {
+    return needs;
+  }
+
   /** The runs that are on. */
   public Runs runs() {
     return runs;
@@ -279,40 +298,6 @@ public final class Session implements AutoCloseable {
             camera);
   }
 
-  /** The bindings that were fired last in this window, in order; those that are still there. */
-  public List<String> firedLately() {
-    return uses.lately().stream().filter(library().bindings()::containsKey).toList();
-  }
-
-  /** Keeps that a binding fired and its routine ran through. */
-  public void prove(Trial.Effect.Ran ran) {
-    if (mayWrite()) {
-      uses.fired(now().station().id(), ran.binding().id(), ran.run());
-      prove(ran.binding(), ran.routine(), ran.trace().wentWell());
-    }
-  }
-
-  /** The same for one that fired in a real program. */
-  void proveLive(Binding fired, Routine routine, boolean wentWell) {
-    if (mayWrite()) {
-      uses.fired(now().station().id(), fired.id());
-      prove(fired, routine, wentWell);
-    }
-  }
-
-  private void prove(Binding fired, Routine routine, boolean wentWell) {
-    Binding binding = now().library().bindings().get(fired.id());
-    if (!fired.equals(binding) || !wentWell) {
-      return; // also when the program still has an older one
-    }
-    String fingerprint = Fingerprint.of(binding, routine);
-    Proof old = now().library().proofs().get(binding.id());
-    if ((old == null || !old.fingerprint().equals(fingerprint))
-        && disk.keep(store -> store.prove(binding.id(), new Proof(Instant.now(), fingerprint)))) {
-      follow();
-    }
-  }
-
   /** How what is wrong is worked out, on any thread, from what was found last. */
   public Supplier<Audit> audit(Subject subject) {
     return audits.of(subject);
@@ -364,13 +349,20 @@ public final class Session implements AutoCloseable {
   /** Looks at the library on another station, as soon as its keymap is there. */
   public void choose(Station station) {
     if (station.equals(now().station())) {
-      choosing.drop();
+      stay();
       return;
     }
+    chosen.set(station.id());
     Library library = library();
     choosing.ask(
         List.of(station, new Question.Same(library)),
         () -> new Elsewhere(library, station, Keymap.of(library, station)));
+  }
+
+  /** No other station is on its way any more. */
+  private void stay() {
+    choosing.drop();
+    chosen.set(now().station().id());
   }
 
   private void arrive(Elsewhere there) {
@@ -382,6 +374,8 @@ public final class Session implements AutoCloseable {
       live.follow(now());
     } else if (same != null) {
       choose(same); // something was changed meanwhile
+    } else {
+      stay();
     }
   }
 
@@ -436,39 +430,9 @@ public final class Session implements AutoCloseable {
                 : new Readings(known),
             history.last(),
             history.next()));
-  }
-
-  /** Does on the station's computer what a binding waits for. */
-  public void meet(Need need, Application application, Binding binding) {
-    if (need == Need.RESTART) {
-      programs().get(application.id()).restart();
+    if (!choosing.isUnderWay()) {
+      chosen.set(station.id());
     }
-    setUp(now().setup().met(need, now().library(), application, binding));
-    say(Ui.text("said.met." + need, application.name()));
-  }
-
-  /** Writes what the library has into the file of an application. */
-  public void copy(Application application) {
-    setUp(now().setup().copied(now().library(), application));
-    say(Ui.text("said.met." + Need.FILE_COPIED, application.name()));
-  }
-
-  /** Starts or stops what has to run beside an application. */
-  public void run(Application application, Need need, boolean on) {
-    setUp(now().setup().running(application.id(), need, on));
-    say(Ui.text((on ? "said.met." : "said.ended.") + need, application.name()));
-  }
-
-  /** A program of the station has been started anew. */
-  public void restarted(String application) {
-    setUp(now().setup().restarted(application));
-  }
-
-  /** A window of a program of the station has been opened. */
-  public void opened(String application) {
-    Application a = now().library().applications().get(application);
-    setUp(now().setup().opened(a));
-    say(Ui.text("said.met." + Need.NEW_WINDOW, a.name()));
   }
 
   private void setUp(Setup next) {

@@ -168,7 +168,7 @@ final class FiredPanel extends VBox {
         why.getChildren().add(asking);
         Platform.runLater(asking::focusFirst);
       } else if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Over) {
-        session.prove(ran);
+        session.proofs().ran(ran);
       }
     }
   }

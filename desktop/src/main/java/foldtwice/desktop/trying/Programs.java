@@ -165,7 +165,7 @@ final class Programs {
         .listen(window);
     window.setOnPane(onChange);
     window.setOnRestart(() -> restarted(id));
-    window.setOnNewWindow(() -> session.opened(id));
+    window.setOnNewWindow(() -> session.needs().opened(id));
     window.addEventFilter(KeyEvent.KEY_PRESSED, pressing::key);
     window.addEventFilter(KeyEvent.KEY_RELEASED, pressing::released);
     window.addEventFilter(KeyEvent.KEY_TYPED, Pressing::typed);
@@ -175,7 +175,7 @@ final class Programs {
   }
 
   private void restarted(String id) {
-    session.restarted(id);
+    session.needs().restarted(id);
     session.say(Ui.text("said.restarted", name(id)));
     pressing.started(id);
     windows.get(id).refresh();
