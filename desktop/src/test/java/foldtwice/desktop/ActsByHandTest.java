@@ -47,11 +47,10 @@ class ActsByHandTest {
       hands.press(KeyCode.ENTER);
       hands.waitUntil(
           "stations are shown",
-          () ->
-              hands.scene().lookup("#scope-stations") instanceof ToggleButton t && t.isSelected());
+          () -> hands.found("#scope-stations") instanceof ToggleButton t && t.isSelected());
       hands.find("settle the easy");
       hands.press(KeyCode.ENTER);
-      hands.waitUntil("it is looked for", () -> hands.scene().lookup("#settling") != null);
+      hands.waitUntil("it is looked for", () -> hands.found("#settling") != null);
     }
   }
 

@@ -106,13 +106,13 @@ class BindByHandTest {
       hands.press(KeyCode.F4);
       hands.press(KeyCode.CONTROL, KeyCode.P);
       assertThat(hands.text("#here")).contains("costs").contains("takes the place of Print");
-      hands.waitUntil("it is asked", () -> hands.scene().lookup("#question") != null);
+      hands.waitUntil("it is asked", () -> hands.found("#question") != null);
       assertThat(triggers(hands, "b01")).containsExactly(keys("Alt+."));
       hands.press(KeyCode.ESCAPE);
       assertThat(triggers(hands, "b01")).as("left").containsExactly(keys("Alt+."));
       hands.press(KeyCode.F4);
       hands.press(KeyCode.CONTROL, KeyCode.P);
-      hands.waitUntil("it is asked", () -> hands.scene().lookup("#question") != null);
+      hands.waitUntil("it is asked", () -> hands.found("#question") != null);
       hands.press(KeyCode.TAB);
       hands.press(KeyCode.ENTER);
       assertThat(triggers(hands, "b01")).as("replaced").containsExactly(keys("Ctrl+P"));
@@ -206,7 +206,7 @@ class BindByHandTest {
       assertThat(triggers(hands, "b01")).containsExactly(keys("F5"));
       hands.press(KeyCode.F4);
       hands.press(KeyCode.ESCAPE);
-      hands.waitUntil("it is asked", () -> hands.scene().lookup("#question") != null);
+      hands.waitUntil("it is asked", () -> hands.found("#question") != null);
       assertThat(hands.text("#question")).as("once is a trigger like others").startsWith("Escape");
     }
   }
@@ -243,7 +243,7 @@ class BindByHandTest {
       assertThat(hands.text("#here"))
           .as("advice on the first stroke alone")
           .contains("takes the place of Line tool");
-      hands.waitUntil("it is asked", () -> hands.scene().lookup("#question") != null);
+      hands.waitUntil("it is asked", () -> hands.found("#question") != null);
       hands.press(KeyCode.ESCAPE);
       hands.press(KeyCode.F4);
       hands.pressInTurn(KeyCode.L, KeyCode.X);

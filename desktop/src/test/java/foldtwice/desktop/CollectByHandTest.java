@@ -31,7 +31,7 @@ class CollectByHandTest {
   private static void keep(Hands hands, String name) {
     hands.paste("#record-name", name);
     hands.click("#record-keep");
-    hands.waitUntil("Collect shows it", () -> hands.scene().lookup("#outline") != null);
+    hands.waitUntil("Collect shows it", () -> hands.found("#outline") != null);
   }
 
   @Test
@@ -228,7 +228,7 @@ class CollectByHandTest {
       hands.routine("reading copies");
       assertThat(hands.text("#routine-name")).isEqualTo("Send reading copies");
       hands.press(KeyCode.F8);
-      hands.waitUntil("it asks", () -> hands.scene().lookup("#asking") != null);
+      hands.waitUntil("it asks", () -> hands.found("#asking") != null);
       assertThat(hands.text("#asking")).contains("tilt limit", "limit", "0.5\u00b0");
       hands.paste("#asked-limit", "99");
       hands.click("#asking-on");

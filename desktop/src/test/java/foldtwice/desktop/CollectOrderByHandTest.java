@@ -158,7 +158,7 @@ class CollectOrderByHandTest {
           .isInstanceOf(Routine.Macro.class);
       String before = Hands.ask(() -> hands.session.programs().get("muniment").state().toString());
       hands.press(KeyCode.F8);
-      hands.waitUntil("it asks", () -> hands.scene().lookup("#asking") != null);
+      hands.waitUntil("it asks", () -> hands.found("#asking") != null);
       hands.paste("#asked-loan", "far too much");
       hands.click("#asking-keep");
       assertThat(hands.text("#asking")).as("it does not fit and is not kept").contains("loan:");

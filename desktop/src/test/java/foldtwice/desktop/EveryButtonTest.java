@@ -165,7 +165,7 @@ class EveryButtonTest {
         hands.close();
       }
     }
-    System.out.println(pressed.size() + " buttons pressed: " + pressed);
+    System.out.println(windows + " windows, " + pressed.size() + " buttons pressed: " + pressed);
     assertThat(dead).as("shown to have happened").isEmpty();
     assertThat(stuck).as("taken back").isEmpty();
     System.out.println(written.size() + " fields written in: " + written);

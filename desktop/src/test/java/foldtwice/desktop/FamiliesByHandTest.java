@@ -22,7 +22,7 @@ class FamiliesByHandTest {
   /** Makes what is planned; where that is still being worked out, it is made when it is. */
   private static void make(Hands hands) {
     hands.space("#family-make");
-    hands.waitUntil("it is made", () -> hands.scene().lookup("#family-make") == null);
+    hands.waitUntil("it is made", () -> hands.found("#family-make") == null);
     hands.settle();
   }
 

@@ -333,7 +333,7 @@ final class Hands implements AutoCloseable {
     Node there = node(selector);
     run(
         () -> {
-          Node node = Optional.ofNullable(scene.lookup(selector)).orElse(there);
+          Node node = Optional.ofNullable(found(selector)).orElse(there);
           node.getScene()
               .getRoot()
               .applyCss(); // what was just made does nothing before it is shown
@@ -371,7 +371,7 @@ final class Hands implements AutoCloseable {
     Node there = node(selector);
     run(
         () -> {
-          Node node = Optional.ofNullable(scene.lookup(selector)).orElse(there);
+          Node node = Optional.ofNullable(found(selector)).orElse(there);
           node.getScene().getRoot().applyCss();
           node.getScene().getRoot().layout(); // or it is clicked where it was before
           Bounds b = node.localToScreen(node.getBoundsInLocal());
@@ -589,8 +589,29 @@ final class Hands implements AutoCloseable {
     return false;
   }
 
+  /** The first node of the view that is seen, or around it; null for none. */
+  Node found(String selector) {
+    return scene.getRoot().lookupAll(selector).stream()
+        .filter(Hands::isInView)
+        .findFirst()
+        .orElse(null);
+  }
+
+  /** The views that are not seen stay in the window. */
+  private static boolean isInView(Node node) {
+    Node at = node;
+    while (at != null && (at.isVisible() || !isView(at))) {
+      at = at.getParent();
+    }
+    return at == null;
+  }
+
+  private static boolean isView(Node node) {
+    return node.getParent() != null && node.getParent().getStyleClass().contains("sheet");
+  }
+
   Node node(String selector) {
-    Node found = ask(() -> scene.lookup(selector));
+    Node found = ask(() -> found(selector));
     if (found == null) {
       throw new AssertionError("nothing on the screen is " + selector);
     }
@@ -659,7 +680,7 @@ final class Hands implements AutoCloseable {
   }
 
   boolean has(String selector) {
-    return ask(() -> scene.lookup(selector) != null);
+    return ask(() -> found(selector) != null);
   }
 
   /** Every text that is shown in a part of the window, joined by blanks. */

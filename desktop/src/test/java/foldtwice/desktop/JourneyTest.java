@@ -199,7 +199,7 @@ class JourneyTest {
     seed.waitUntil(
         "it is settled",
         () ->
-            seed.scene().lookup("#conflicts").lookupAll(".label").stream()
+            seed.found("#conflicts").lookupAll(".label").stream()
                 .noneMatch(
                     l ->
                         l instanceof Labeled t && String.valueOf(t.getText()).contains("Add lot")));

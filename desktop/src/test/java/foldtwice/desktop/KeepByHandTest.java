@@ -73,7 +73,7 @@ class KeepByHandTest {
   @Test
   void aFreeKeyNearbyIsTakenByKeyboard() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      hands.waitUntil("free keys are found", () -> hands.scene().lookup("#near .button") != null);
+      hands.waitUntil("free keys are found", () -> hands.found("#near .button") != null);
       hands.space("#near .button");
       assertThat(bindings(hands).get("b01").triggers())
           .isNotEmpty()

@@ -73,7 +73,7 @@ class MadeWhereUsedTest {
       assertThat(hands.text("#echo")).contains("exposure", exposure(hands));
       hands.click("#dial-lower-left");
       assertThat(exposure(hands)).isEqualTo(was);
-      hands.waitUntil("the echo goes", () -> hands.scene().lookup("#echo") == null);
+      hands.waitUntil("the echo goes", () -> hands.found("#echo") == null);
       hands.click("#tab-bind");
       hands.press(KeyCode.CONTROL, KeyCode.Z);
       assertThat(library(hands).bindings()).as("one undo for both").isEqualTo(before.bindings());
@@ -180,7 +180,7 @@ class MadeWhereUsedTest {
       inTry(hands, program);
       hands.giveKeys("#window-" + program);
       hands.press(KeyCode.CONTROL, KeyCode.ALT, KeyCode.W);
-      hands.waitUntil("it opens", () -> hands.scene().lookup("#offering") != null);
+      hands.waitUntil("it opens", () -> hands.found("#offering") != null);
       hands.press(KeyCode.ESCAPE);
 
       hands.lookUp("make a radial menu");

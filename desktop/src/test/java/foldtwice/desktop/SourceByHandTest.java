@@ -250,12 +250,12 @@ class SourceByHandTest {
       hands.waitForText("#proposal", "8 lines repeat themselves; as loops they are 5");
       hands.click("#fold-take");
       assertThat(hands.text("#outline")).contains("Repeat", "3 times");
-      hands.waitUntil("nothing is proposed", () -> hands.scene().lookup("#proposal") == null);
+      hands.waitUntil("nothing is proposed", () -> hands.found("#proposal") == null);
       hands.settle();
       hands.click("#unfold-routine");
       assertThat(hands.text("#said")).isEqualTo("Unfolded: Flag four records moss");
       assertThat(((Routine.Macro) library(hands).routines().get("flag-four")).steps()).hasSize(8);
-      hands.waitUntil("it is proposed again", () -> hands.scene().lookup("#proposal") != null);
+      hands.waitUntil("it is proposed again", () -> hands.found("#proposal") != null);
       String before = hands.text("#foot-folds");
       hands.click("#fold-dismiss");
       assertThat(hands.has("#proposal")).isFalse();

@@ -114,7 +114,7 @@ class TryByHandTest {
       hands.waitUntil(
           "the time is up",
           () ->
-              hands.scene().lookup("#try-presses").lookupAll(".label").stream()
+              hands.found("#try-presses").lookupAll(".label").stream()
                   .anyMatch(l -> l instanceof Label t && t.getText().equals("means nothing here")));
       hands.pressInTurn(KeyCode.U, KeyCode.I);
       assertThat(hands.text("#try-pressed")).isEqualTo("U then I");

@@ -167,7 +167,7 @@ public final class BindView extends BorderPane implements View {
 
   /** Gives the chips what room there is beside the rest. */
   private void fit() {
-    if (getWidth() > 0 && getScene() != null) {
+    if (getWidth() > 0 && Parts.isSeen(this)) {
       int all = session.now().library().bindings().size();
       String longest = Ui.text("bind.shown", all, all); // they stay while one filters
       chips.fit(getWidth(), longest, () -> needed(longest));

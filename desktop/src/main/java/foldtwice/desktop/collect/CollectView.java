@@ -227,7 +227,7 @@ public final class CollectView extends BorderPane implements View {
   }
 
   private void showNow() {
-    if (getScene() != null) {
+    if (Parts.isSeen(this)) {
       show(session.now());
     }
   }
@@ -337,7 +337,7 @@ public final class CollectView extends BorderPane implements View {
   }
 
   private void stepChosen(String number) {
-    if (getScene() != null) {
+    if (Parts.isSeen(this)) {
       chosen.macro().ifPresent(m -> steps(session.now(), m)); // nothing else knows of steps
     }
     outline.reveal(number);

@@ -227,7 +227,7 @@ final class OutlineView extends VBox {
   }
 
   private void scrolled() {
-    if (rows.size() <= filled || getScene() == null || going) {
+    if (rows.size() <= filled || !Parts.isSeen(this) || going) {
       return;
     }
     int first = firstSeen();

@@ -1,5 +1,6 @@
 package foldtwice.desktop.frame;
 
+import foldtwice.desktop.parts.Capture;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -17,7 +18,10 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.layout.StackPane;
 
-/** The views, of which one is in view: made when first gone to, shown only while they are seen. */
+/**
+ * The views, of which one is in view: made when first gone to, shown only while they are seen. The
+ * others stay where they are, hidden, so that coming back to one is quick.
+ */
 final class Sheets extends StackPane implements Going {
 
   private static final int KEPT = 100;
@@ -138,14 +142,23 @@ final class Sheets extends StackPane implements Going {
       made.put(next.id(), there);
     }
     if (there != view) {
-      view().ifPresent(View::leave);
+      view().ifPresent(this::hide);
       kind = next;
       view = there;
-      getChildren().setAll(view.node());
+      if (!getChildren().contains(view.node())) {
+        getChildren().add(view.node());
+      }
+      Parts.there(view.node(), true);
       show(session.now());
       onView.accept(next.id());
     }
     return next.type().cast(there);
+  }
+
+  private void hide(View left) {
+    Capture.leave(left.node());
+    left.leave();
+    Parts.there(left.node(), false);
   }
 
   /** True when the keys are in the view. */

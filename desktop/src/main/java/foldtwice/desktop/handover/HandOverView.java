@@ -196,7 +196,7 @@ public final class HandOverView extends BorderPane implements View {
           case COMPARE -> compare;
           case HISTORY -> history;
         });
-    if (getScene() != null) {
+    if (Parts.isSeen(this)) {
       show(session.now());
     }
     refresh();

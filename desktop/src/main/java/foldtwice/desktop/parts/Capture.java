@@ -109,6 +109,15 @@ public final class Capture {
     }
   }
 
+  /** What reads keys in this part of a window is left: another view has come in its place. */
+  public static void leave(Node hidden) {
+    if (hidden.getScene() != null
+        && hidden.getScene().getProperties().get(Capture.class) instanceof Capture on
+        && Parts.isIn(on.part, hidden)) {
+      on.leave();
+    }
+  }
+
   /** Another view has come: its keys are its own. */
   private void leave() {
     stop();

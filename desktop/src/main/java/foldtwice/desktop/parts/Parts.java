@@ -144,11 +144,25 @@ public final class Parts {
 
   /** True when the node that has the keys is this one or inside it, as the scene knows it. */
   public static boolean hasKeys(Node node) {
-    Node owner = node.getScene() == null ? null : node.getScene().getFocusOwner();
-    while (owner != null && !owner.equals(node)) {
-      owner = owner.getParent();
+    return node.getScene() != null && isIn(node.getScene().getFocusOwner(), node);
+  }
+
+  /** True when a node is this part of a window, or inside it. */
+  static boolean isIn(Node node, Node part) {
+    Node at = node;
+    while (at != null && !at.equals(part)) {
+      at = at.getParent();
     }
-    return owner != null;
+    return at != null;
+  }
+
+  /** True when a node is in a window and neither it nor what it is in is hidden. */
+  public static boolean isSeen(Node node) {
+    Node at = node;
+    while (at != null && at.isVisible()) {
+      at = at.getParent();
+    }
+    return at == null && node.getScene() != null;
   }
 
   /**

@@ -54,7 +54,7 @@ final class DialogCard extends VBox {
     getChildren().addAll(head, body);
     Platform.runLater(
         () -> {
-          if (lookup(".text-field") instanceof TextField first && getScene() != null) {
+          if (lookup(".text-field") instanceof TextField first && Parts.isSeen(this)) {
             first.requestFocus();
           }
         });
