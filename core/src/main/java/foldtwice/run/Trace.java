@@ -2,7 +2,9 @@ package foldtwice.run;
 
 import foldtwice.routine.Step;
 import foldtwice.routine.Target;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * What a run did, step by step.
@@ -82,6 +84,23 @@ public record Trace(List<Entry> entries, Ending ending, long nanos) {
   /** All changes, in order. */
   public List<Change> changes() {
     return entries.stream().flatMap(e -> e.changes().stream()).toList();
+  }
+
+  /**
+   * What is different in the end, each thing once: what was changed on the way and back is left
+   * out, and so are the fields of dialogs that were filled.
+   */
+  public List<Change> net() {
+    Map<String, Change> net = new LinkedHashMap<>();
+    for (Change c : changes()) {
+      net.merge(c.what(), c, (a, b) -> new Change(a.what(), a.before(), b.after()));
+    }
+    for (Entry e : entries) {
+      if (e instanceof Taken t && t.step() instanceof Step.Fill fill) {
+        net.remove(fill.field());
+      }
+    }
+    return net.values().stream().filter(c -> !c.before().equals(c.after())).toList();
   }
 
   /** True when it ended before its end, and not as foreseen: it failed, broke or was given up. */

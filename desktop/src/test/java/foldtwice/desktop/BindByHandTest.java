@@ -100,6 +100,29 @@ class BindByHandTest {
     return hands.session.now().library().bindings().get("b274").triggers();
   }
 
+  /** What a run asks is found again, with what was typed, after another binding was looked at. */
+  @Test
+  void aRunThatAsksWaitsWhileAnotherBindingIsLookedAt() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("close a loan");
+      hands.space("#fire");
+      hands.waitUntil("it asks", () -> hands.found("#asking") != null);
+      hands.giveKeys("#asked-loan");
+      hands.retype("7");
+      hands.choose("exposure step");
+      assertThat(hands.has("#asking")).isFalse();
+      assertThat(hands.text("#result")).contains("Close a loan").contains("waits for an answer");
+      hands.space("#to-waiting");
+      assertThat(hands.text("#asked-loan")).isEqualTo("7");
+      hands.choose("exposure step");
+      hands.space("#fire");
+      hands.waitForText("#result", "Done");
+      hands.choose("close a loan");
+      assertThat(hands.text("#result")).as("given up").doesNotContain("waits");
+      assertThat(hands.has("#asking")).isFalse();
+    }
+  }
+
   @Test
   void aTriggerThatDisplacesSaysSoBeforeItIsTaken() throws Exception {
     try (Hands hands = Hands.open(folder)) {

@@ -6,6 +6,7 @@ import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Line;
+import foldtwice.routine.Manner;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import foldtwice.routine.Template;
@@ -89,6 +90,33 @@ class TryByHandTest {
       hands.giveKeys("#try-why .plain-rows");
       hands.press(KeyCode.END);
       hands.waitForText("#try-why .plain-rows", "1.1 Choose");
+    }
+  }
+
+  /**
+   * What a run asks stays, with what was typed, when something is pressed that sets off nothing.
+   */
+  @Test
+  void aRunThatAsksIsNotForgottenWhenSomethingElseIsPressed() throws Exception {
+    try (Hands hands = tagpress()) {
+      Routine shift = hands.session.now().library().routines().get("shift-boxes");
+      Routine asks = shift.withManner(shift.manner().asking(Manner.Asking.ALWAYS));
+      hands.make(new Edit.PutRoutine(asks), "it asks");
+      hands.press(KeyCode.ALT, KeyCode.PERIOD);
+      hands.waitUntil("it asks", () -> hands.found("#asking") != null);
+      hands.giveKeys("#asked-dx");
+      hands.retype("2 mm");
+      hands.giveKeys("#window-tagpress");
+      hands.press(KeyCode.F11);
+      hands.waitForText("#try-pressed", "F11");
+      assertThat(hands.text("#asked-dx")).isEqualTo("2 mm");
+      hands.space("#asking-on");
+      hands.waitForText("#standin-foot", "x 14 mm");
+      assertThat(hands.has("#asking")).isFalse();
+      hands.giveKeys("#window-tagpress");
+      hands.press(KeyCode.ALT, KeyCode.PERIOD);
+      hands.waitUntil("it asks again", () -> hands.found("#asking") != null);
+      assertThat(hands.text("#asked-dx")).as("another run asks anew").isEqualTo("0.5 mm");
     }
   }
 

@@ -13,6 +13,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.standin.Preview;
 import foldtwice.desktop.view.Acts;
+import foldtwice.desktop.view.Target;
 import foldtwice.place.Place;
 import foldtwice.ready.Heard;
 import foldtwice.resolve.Explanation;
@@ -22,7 +23,6 @@ import foldtwice.run.Change;
 import foldtwice.run.Program;
 import foldtwice.run.Run;
 import foldtwice.run.Status;
-import foldtwice.run.Trace;
 import foldtwice.run.Trial;
 import foldtwice.run.Trial.Effect;
 import foldtwice.standin.base.StandIn;
@@ -32,6 +32,9 @@ import foldtwice.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -55,6 +58,12 @@ final class HappensLeaf extends Leaf {
   private Program firedBefore;
   private List<Effect> fired = List.of();
   private final Question<Explained> explaining;
+  private final Consumer<Target> go;
+
+  /** What a run asks, and what it was made for; null as long as none has. */
+  private Asking asking;
+
+  private Object asked;
 
   /** The binding whose explanation is shown; empty for none. */
   private String explained = "";
@@ -71,6 +80,7 @@ final class HappensLeaf extends Leaf {
   private HappensLeaf(Session session, ReadyRows.Ways ways, Button fire) {
     super("leaf-happens", Ui.text("leaf.happens"), fire);
     this.session = session;
+    this.go = ways.go();
     this.explaining = session.background().question(Background.Lane.WORK, this::explain);
     this.fire = fire;
     fire.setId("fire");
@@ -98,12 +108,26 @@ final class HappensLeaf extends Leaf {
             .map(r -> r.application())
             .filter(session.programs()::containsKey)
             .orElse("");
-    if (other || !firedFor.equals(b.id())) {
-      firedFor = "";
+    if (other && isFired() && isOn()) {
+      showFired(); // it has waited meanwhile
+    } else if (other || !isFired()) {
+      firedFor = isOn() ? firedFor : "";
       idle();
     }
     explain(now);
     ready.show(now, b, cannot());
+  }
+
+  /** True when the binding in view was fired last. */
+  private boolean isFired() {
+    return binding.id().equals(firedFor);
+  }
+
+  /** True while the run of what was fired last is not over. */
+  private boolean isOn() {
+    Optional<Run> on = session.runs().current();
+    return on.isPresent()
+        && fired.stream().anyMatch(e -> e instanceof Effect.Ran ran && ran.run().equals(on.get()));
   }
 
   /** The program stands otherwise than when it was shown. */
@@ -121,9 +145,34 @@ final class HappensLeaf extends Leaf {
     fire.setDisable(cannot().isPresent());
   }
 
-  /** Says one thing, by the key of its text. */
+  /** Says one thing, by the key of its text; and which other binding's run waits for an answer. */
   private void say(String key) {
-    Refill.with(result, key, () -> List.of(Parts.wrapped(Ui.text(key), "soft")));
+    Optional<Binding> waits =
+        Optional.ofNullable(session.now().library().bindings().get(firedFor))
+            .filter(b -> !isFired() && isOn());
+    Refill.with(
+        result,
+        List.of(key, waits),
+        () -> {
+          List<Node> rows = new ArrayList<>();
+          rows.add(Parts.wrapped(Ui.text(key), "soft"));
+          waits.ifPresent(b -> rows.add(waiting(b)));
+          return rows;
+        });
+  }
+
+  private Node waiting(Binding b) {
+    HBox row =
+        new HBox(
+            10,
+            Parts.wrapped(Ui.text("happens.waits", session.now().words().binding(b)), "costs"),
+            Parts.button(
+                "to-waiting",
+                Ui.text("happens.waits.show"),
+                () -> go.accept(new Target.Binding(b.id())),
+                "link"));
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
   }
 
   /** The key of the text that says why nothing can be fired. */
@@ -176,7 +225,7 @@ final class HappensLeaf extends Leaf {
           () -> new Explained(now.heard(), Explanation.of(now.heard().keymap(), in, path)));
     } else {
       explaining.drop();
-      if (firedFor.isEmpty()) {
+      if (!isFired()) {
         say(cannot.get());
       }
     }
@@ -221,8 +270,21 @@ final class HappensLeaf extends Leaf {
   }
 
   private void later(String of) {
-    if (binding.id().equals(of) && firedFor.equals(of)) {
+    if (!firedFor.equals(of)) {
+      return;
+    }
+    if (isFired()) {
       showFired();
+    } else {
+      fired.forEach(this::proven);
+      idle();
+    }
+  }
+
+  /** What ran to its end is kept as seen, whether or not it is in view. */
+  private void proven(Effect effect) {
+    if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Over) {
+      session.proofs().ran(ran);
     }
   }
 
@@ -243,14 +305,8 @@ final class HappensLeaf extends Leaf {
     switch (effect) {
       case Effect.Ran ran -> {
         boolean failed = ran.trace().endedBadly();
-        if (ran.run().status() instanceof Status.Asking) {
-          result
-              .getChildren()
-              .add(
-                  new Asking(
-                      session.runs(),
-                      ran.run(),
-                      values -> session.keepArguments(ran.binding().id(), values)));
+        if (ran.run().status() instanceof Status.Asking asks) {
+          result.getChildren().add(asking(ran, asks));
           return;
         }
         HBox head =
@@ -262,12 +318,10 @@ final class HappensLeaf extends Leaf {
                 undo);
         result.getChildren().add(head);
         List<Change> changes =
-            ran.run().status() instanceof Status.Over ? net(ran.trace()) : List.of();
+            ran.run().status() instanceof Status.Over ? ran.trace().net() : List.of();
         result.getChildren().addAll(WhyRows.changes(changes, "changed"));
         session.say(Ui.text("said.fired", keys, name, words.binding(ran.binding())));
-        if (ran.run().status() instanceof Status.Over) {
-          session.proofs().ran(ran);
-        }
+        proven(ran);
       }
       case Effect.Native(var owner, var reply) -> {
         result
@@ -295,28 +349,18 @@ final class HappensLeaf extends Leaf {
     }
   }
 
-  /** What is different in the end: what was opened, filled and put back on the way is left out. */
-  private static List<Change> net(Trace trace) {
-    java.util.Map<String, Change> net = new java.util.LinkedHashMap<>();
-    for (Change c : trace.changes()) {
-      net.merge(c.what(), c, (a, b) -> new Change(a.what(), a.before(), b.after()));
+  /** What a run asks, with what has been typed into it as long as it asks the same. */
+  private Asking asking(Effect.Ran ran, Status.Asking asks) {
+    Object of = List.of(new Question.Same(ran.run()), asks);
+    if (!of.equals(asked)) {
+      asked = of;
+      asking =
+          new Asking(
+              session.runs(),
+              ran.run(),
+              values -> session.keepArguments(ran.binding().id(), values));
     }
-    net.values().removeIf(c -> c.before().equals(c.after()));
-    java.util.Set<String> fields = new java.util.HashSet<>();
-    for (Trace.Entry e : trace.entries()) {
-      if (e
-          instanceof
-          Trace.Taken(
-              var number,
-              foldtwice.routine.Step.Fill f,
-              var detail,
-              var changes,
-              var nanos)) {
-        fields.add(f.field());
-      }
-    }
-    net.keySet().removeAll(fields);
-    return List.copyOf(net.values());
+    return asking;
   }
 
   private void undoRun() {

@@ -3,9 +3,11 @@ package foldtwice.desktop.trying;
 import foldtwice.binding.Binding;
 import foldtwice.check.Checking;
 import foldtwice.desktop.parts.Asking;
+import foldtwice.desktop.parts.Contents;
 import foldtwice.desktop.parts.KeyCaps;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.WhyRows;
+import foldtwice.desktop.session.Question;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -49,7 +51,12 @@ final class FiredPanel extends VBox {
   private final VBox presses = new VBox(4);
   private final Button again;
   private final Button undo;
+  private final Contents contents = new Contents(why);
   private Trial.Result shown;
+
+  /** What was set off last; it may ask long after something else was pressed. */
+  private Optional<Effect.Ran> run = Optional.empty();
+
   private Optional<Kept> last = Optional.empty();
   private String undoIn = "";
   private int count;
@@ -61,7 +68,7 @@ final class FiredPanel extends VBox {
    * A panel of nothing.
    *
    * @param onAgain makes the last press once more
-   * @param onGone called before what has the keys here is gone
+   * @param onGone called when what had the keys here is gone
    * @param onUndone called after a run was taken back
    * @param onKept takes what is to be kept as a check
    */
@@ -91,7 +98,8 @@ final class FiredPanel extends VBox {
     HBox reason = new HBox(8, Parts.label(Ui.text("try.why"), "soft"), Parts.gap(), keep, undo);
     reason.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(fired, reason, why, Parts.label(Ui.text("try.sofar"), "heading"), presses);
-    why.getChildren().setAll(Parts.wrapped(Ui.text("try.none"), "soft"));
+    contents.add("none", () -> Parts.wrapped(Ui.text("try.none"), "soft"));
+    contents.show();
     again.setDisable(true);
     undo.setDisable(true);
     keep.setDisable(true);
@@ -117,6 +125,9 @@ final class FiredPanel extends VBox {
     count++;
     pressed.setText(notation);
     shown = result;
+    for (Effect effect : result.effects()) {
+      run = effect instanceof Effect.Ran ran ? Optional.of(ran) : run;
+    }
     explain();
     for (Effect effect : result.effects()) {
       list(trigger, effect, words);
@@ -145,32 +156,42 @@ final class FiredPanel extends VBox {
     return shown != null;
   }
 
-  /** Who looked at the press and what it did, as far as that has come. */
+  /**
+   * Who looked at the press and what it did, as far as that has come; and what a run asks, also one
+   * that was set off before.
+   */
   void explain() {
-    if (Parts.hasKeys(why)) {
-      onGone.run(); // what had the keys is gone now
-    }
-    why.getChildren().clear();
-    if (shown.explanation().isPresent()) {
-      why.getChildren()
-          .addAll(
-              WhyRows.layers(shown.explanation().get(), words(), session.now().keymap().layout()));
-    }
-    notYet().ifPresent(n -> why.getChildren().add(Parts.wrapped(n, "costs")));
+    Optional<Effect.Ran> asks = run.filter(r -> r.run().status() instanceof Status.Asking);
+    boolean had = Parts.hasKeys(why);
+    shown
+        .explanation()
+        .ifPresent(
+            e ->
+                WhyRows.layers(e, words(), session.now().keymap().layout())
+                    .forEach(row -> contents.add(row, () -> row)));
+    notYet().ifPresent(n -> contents.add(n, () -> Parts.wrapped(n, "costs")));
     for (Effect effect : shown.effects()) {
-      why.getChildren().addAll(rows(effect));
-      if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Asking) {
-        Asking asking =
-            new Asking(
-                session.runs(),
-                ran.run(),
-                values -> session.keepArguments(ran.binding().id(), values));
-        why.getChildren().add(asking);
-        Platform.runLater(asking::focusFirst);
-      } else if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Over) {
+      rows(effect).forEach(row -> contents.add(row, () -> row));
+      if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Over) {
         session.proofs().ran(ran);
       }
     }
+    asks.ifPresent(
+        ran ->
+            contents.add(
+                List.of(new Question.Same(ran.run()), ran.run().status()), () -> asking(ran)));
+    contents.show();
+    if (had && !Parts.hasKeys(why)) {
+      onGone.run(); // what had the keys is gone now
+    }
+  }
+
+  private Asking asking(Effect.Ran ran) {
+    Asking asking =
+        new Asking(
+            session.runs(), ran.run(), values -> session.keepArguments(ran.binding().id(), values));
+    Platform.runLater(asking::focusFirst);
+    return asking;
   }
 
   /** Which binding would have taken the press if it were in, and what it waits for. */
