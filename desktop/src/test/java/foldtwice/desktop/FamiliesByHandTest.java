@@ -3,9 +3,11 @@ package foldtwice.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.binding.Family;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import java.nio.file.Path;
 import java.util.List;
+import javafx.scene.control.CheckBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -53,6 +55,38 @@ class FamiliesByHandTest {
       hands.press(KeyCode.CONTROL, KeyCode.Z);
       assertThat(library(hands).families()).doesNotContainKey("letter-case");
       assertThat(library(hands).bindings()).hasSize(273);
+    }
+  }
+
+  /** What is changed elsewhere while a family is looked at is not taken back by making it. */
+  @Test
+  void aFamilyThatIsOpenFollowsWhatIsChangedMeanwhile() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("exposure step");
+      Family its =
+          library(hands).families().values().stream()
+              .filter(f -> f.name().equals("Exposure in steps"))
+              .findFirst()
+              .orElseThrow();
+      hands.space("#family-open");
+      String left = its.members().getLast();
+      hands.space("#family-member-" + left);
+      Family named =
+          new Family(its.id(), "Light in steps", its.members(), its.pattern(), its.extras());
+      hands.make(new Edit.PutFamily(named), "called otherwise");
+      assertThat(hands.text("#family-name")).isEqualTo("Light in steps");
+      assertThat(((CheckBox) hands.node("#family-member-" + left)).isSelected())
+          .as("what was ticked off")
+          .isFalse();
+      make(hands);
+      Family made = library(hands).families().get(its.id());
+      assertThat(made.name()).isEqualTo("Light in steps");
+      assertThat(made.members()).doesNotContain(left).hasSize(its.members().size() - 1);
+
+      hands.space("#family-open");
+      assertThat(hands.has("#family-name")).isTrue();
+      hands.make(new Edit.RemoveFamily(its.id()), "taken apart");
+      assertThat(hands.has("#family-name")).as("it is gone").isFalse();
     }
   }
 

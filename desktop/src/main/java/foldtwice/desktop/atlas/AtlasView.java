@@ -6,6 +6,7 @@ import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
 import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Weight;
+import foldtwice.desktop.parts.Choices;
 import foldtwice.desktop.parts.Corners;
 import foldtwice.desktop.parts.Marks;
 import foldtwice.desktop.parts.Parts;
@@ -230,6 +231,7 @@ public final class AtlasView extends BorderPane implements View, KeyBoard.Listen
     if (!places.getItems().equals(all)) {
       places.getItems().setAll(all);
     }
+    Choices.renew(places);
     if (!all.contains(place)) {
       place = all.size() > 1 ? all.get(1) : all.getFirst();
     }

@@ -283,7 +283,8 @@ public final class BindView extends BorderPane implements View {
 
   private void showChosen() {
     if (below.getChildren().contains(family) && Parts.hasKeys(family)) {
-      return; // it goes on until it is left
+      family.follow(session.now()); // it goes on until it is left
+      return;
     }
     Snapshot now = session.now();
     Binding b = now.library().bindings().get(register.chosenProperty().get());

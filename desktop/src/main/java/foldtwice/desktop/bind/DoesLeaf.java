@@ -1,6 +1,7 @@
 package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.Choices;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
@@ -68,9 +69,8 @@ final class DoesLeaf extends Leaf {
   private Routine shown;
 
   /** The routine's own way of asking, as its words were shown last. */
-  private Manner.Asking asksLike;
-
   private boolean filling;
+
   private boolean putting;
 
   /**
@@ -166,10 +166,7 @@ final class DoesLeaf extends Leaf {
     boolean some = !of.parameters().isEmpty();
     Parts.there(asksRow, some);
     filling = true;
-    if (of.manner().asking() != asksLike) {
-      Parts.shows(asks, this::asking); // the routine's own way is another by now
-      asksLike = of.manner().asking();
-    }
+    Choices.renew(asks);
     asks.setValue(b.fitting().asks());
     filling = false;
   }

@@ -1,8 +1,8 @@
 package foldtwice.desktop.bind;
 
-import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.RoutineField;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -115,10 +116,7 @@ final class FamilyMembers extends Leaf {
     offered.clear();
     routines.clear();
     added();
-    further.offer(
-        session.now().library().routines().values().stream()
-            .filter(r -> of.isEmpty() || r.application().equals(of.get().application()))
-            .toList());
+    offerFurther();
     out.clear();
     typed.clear();
     wrong.setText("");
@@ -127,8 +125,29 @@ final class FamilyMembers extends Leaf {
     parameterRow.setVisible(!has && !parameter.getItems().isEmpty());
     parameter.getSelectionModel().selectFirst();
     chosenParameter();
+    there.getChildren().clear(); // what was ticked in it the last time
     there();
     filling = false;
+  }
+
+  /** Shows what has become of the family meanwhile; what is being said about it stays. */
+  void follow(Family now, Optional<Routine> of) {
+    filling = true;
+    if (name.getText().strip().equals(family.name())) {
+      Parts.write(name, now.name());
+    }
+    family = now;
+    routine = of;
+    offerFurther();
+    there();
+    filling = false;
+  }
+
+  private void offerFurther() {
+    further.offer(
+        session.now().library().routines().values().stream()
+            .filter(r -> routine.isEmpty() || r.application().equals(routine.get().application()))
+            .toList());
   }
 
   private void chosenParameter() {
@@ -206,40 +225,48 @@ final class FamilyMembers extends Leaf {
 
   /** The members that are there, and what would go with them. */
   private void there() {
-    there.getChildren().clear();
     Snapshot now = session.now();
-    List<Binding> members = Series.members(now.library(), family);
-    if (!members.isEmpty()) {
-      int unbound = Series.unbound(now.library(), family).size();
-      there
-          .getChildren()
-          .add(
-              Parts.label(
-                  unbound == 0
-                      ? Ui.text("family.members", members.size())
-                      : Ui.text("family.unbound", members.size(), unbound),
-                  "soft"));
-      for (Binding b : members) {
-        CheckBox box = Skins.on(new CheckBox(now.words().binding(b)));
-        box.setId("family-member-" + b.id());
-        box.setSelected(true);
-        box.setOnAction(
-            e -> {
-              if (box.isSelected()) {
-                out.remove(b.id());
-              } else {
-                out.add(b.id());
-              }
-              changed();
-            });
-        there.getChildren().add(box);
-      }
-    }
+    Map<String, String> members = new LinkedHashMap<>();
+    Series.members(now.library(), family).forEach(b -> members.put(b.id(), now.words().binding(b)));
+    int unbound = Series.unbound(now.library(), family).size();
     List<Series.Wish> more = Series.offered(now.library(), family);
-    if (!more.isEmpty()) {
-      there.getChildren().add(Parts.label(Ui.text("family.goeswith"), "soft"));
-      more.forEach(w -> there.getChildren().add(tick(w.name(), w, offered, false)));
-    }
+    offered.retainAll(more);
+    Refill.with(
+        there,
+        List.of(members, unbound, more, Set.copyOf(out), Set.copyOf(offered)),
+        () -> {
+          List<Node> rows = new ArrayList<>();
+          if (!members.isEmpty()) {
+            rows.add(
+                Parts.label(
+                    unbound == 0
+                        ? Ui.text("family.members", members.size())
+                        : Ui.text("family.unbound", members.size(), unbound),
+                    "soft"));
+            members.forEach((id, says) -> rows.add(member(id, says)));
+          }
+          if (!more.isEmpty()) {
+            rows.add(Parts.label(Ui.text("family.goeswith"), "soft"));
+            more.forEach(w -> rows.add(tick(w.name(), w, offered, offered.contains(w))));
+          }
+          return rows;
+        });
+  }
+
+  private Node member(String id, String says) {
+    CheckBox box = Skins.on(new CheckBox(says));
+    box.setId("family-member-" + id);
+    box.setSelected(!out.contains(id));
+    box.setOnAction(
+        e -> {
+          if (box.isSelected()) {
+            out.remove(id);
+          } else {
+            out.add(id);
+          }
+          changed();
+        });
+    return box;
   }
 
   /** The family as it is named here, without the members that are ticked off. */

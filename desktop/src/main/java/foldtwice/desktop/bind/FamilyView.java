@@ -11,6 +11,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.family.Series;
 import foldtwice.library.Edit;
+import foldtwice.library.Library;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Modifier;
@@ -37,6 +38,13 @@ final class FamilyView extends HBox {
   private Family family;
   private Family laidOut;
   private Place place;
+
+  /** The id of the binding it was opened for. */
+  private String openedFor = "";
+
+  /** The library it was planned in. */
+  private Library of;
+
   private List<Series.Member> planned = List.of();
   private final Question<Plan> planning;
   private boolean isKept;
@@ -70,6 +78,7 @@ final class FamilyView extends HBox {
   void open(List<Binding> chosen) {
     Snapshot now = session.now();
     Binding first = chosen.getFirst();
+    openedFor = first.id();
     Optional<Family> kept = now.library().familyOf(first.id());
     isKept = kept.isPresent();
     isWanted = false;
@@ -80,6 +89,24 @@ final class FamilyView extends HBox {
     members.open(family, routine, first.arguments(), together);
     pattern.open(family.pattern(), first.fitting().repeats());
     outcome.open(isKept);
+    plan();
+  }
+
+  /** Goes on with the family as it is now, or leaves when it is gone. */
+  void follow(Snapshot now) {
+    if (Question.Same.is(now.library(), of)) {
+      return;
+    }
+    Optional<Family> is = Optional.ofNullable(now.library().families().get(family.id()));
+    Optional<Routine> routine =
+        Optional.ofNullable(now.library().bindings().get(openedFor))
+            .flatMap(now.library()::routineOf);
+    if ((isKept && is.isEmpty()) || routine.isEmpty()) {
+      onLeave.run();
+      return;
+    }
+    family = is.orElse(family);
+    members.follow(family, routine);
     plan();
   }
 
@@ -99,6 +126,7 @@ final class FamilyView extends HBox {
   /** Works out what would come of it; shown when it is found. */
   private void plan() {
     Optional<Pattern> laid = pattern.pattern();
+    of = session.now().library();
     planning.drop();
     planned = List.of();
     if (laid.isEmpty() || family == null) {

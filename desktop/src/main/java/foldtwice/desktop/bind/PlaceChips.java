@@ -1,5 +1,6 @@
 package foldtwice.desktop.bind;
 
+import foldtwice.desktop.parts.Choices;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
@@ -104,7 +105,7 @@ final class PlaceChips extends HBox {
     chips.forEach((id, chip) -> chip.setText(names.get(id)));
     filling = true;
     Lists.follow(list.getItems(), List.copyOf(names.keySet()));
-    Parts.shows(list, id -> names.get(id)); // how many there are of each is another by now
+    Choices.renew(list);
     list.setValue(chosen);
     filling = false;
   }

@@ -2,6 +2,7 @@ package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
 import foldtwice.binding.Fitting;
+import foldtwice.desktop.parts.Choices;
 import foldtwice.desktop.parts.Lists;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
@@ -79,6 +80,7 @@ final class WhereRows extends VBox {
     binding = b;
     filling = true;
     Lists.follow(where.getItems(), now.library().places());
+    Choices.renew(where);
     where.setValue(b.place());
     Optional<Application> application = application(now);
     Lists.follow(ways.getItems(), application.map(Application::ways).orElse(List.of()));

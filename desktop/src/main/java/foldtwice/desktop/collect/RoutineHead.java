@@ -1,6 +1,7 @@
 package foldtwice.desktop.collect;
 
 import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.Choices;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Snapshot;
@@ -188,6 +189,7 @@ final class RoutineHead extends VBox {
       with.getItems().setAll(bindings);
       with.setValue(bindings.size() > 1 ? bindings.get(1) : bindings.getFirst());
     }
+    Choices.renew(with);
     boolean any = bindings.size() > 1;
     Parts.there(with, any);
   }

@@ -169,6 +169,7 @@ public final class GiveForm extends VBox {
       places.setValue(
           next.contains(everywhere) ? everywhere : next.stream().findFirst().orElse(null));
     }
+    Choices.renew(places);
     offer();
     if (what == What.ROUTINE && routines.chosen().isPresent()) {
       give.requestFocus();

@@ -1,5 +1,6 @@
 package foldtwice.desktop.places;
 
+import foldtwice.desktop.parts.Choices;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
@@ -76,6 +77,7 @@ final class RulesPane extends VBox {
       where.getItems().setAll(shown.places());
       where.getSelectionModel().selectFirst();
     }
+    Choices.renew(where);
     List<String> says =
         shown.rules().stream().map(r -> now.words().rule(r, new Place.Whole(shown.id()))).toList();
     Refill.by(rows, List.of(shown.id(), shown.rules(), says), () -> fill(shown.rules(), says));

@@ -1,5 +1,6 @@
 package foldtwice.desktop.places;
 
+import foldtwice.desktop.parts.Choices;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.GiveForm;
 import foldtwice.desktop.parts.OpensForm;
@@ -88,6 +89,7 @@ final class SummonedPane extends VBox {
     filling = true;
     Parts.renew(name, what.name());
     place.getItems().setAll(now.library().places());
+    Choices.renew(place);
     place.setValue(what.place());
     filling = false;
     opens.show(now, what);

@@ -1,6 +1,7 @@
 package foldtwice.desktop.plan;
 
 import foldtwice.conflict.Subject;
+import foldtwice.desktop.parts.Choices;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
@@ -388,6 +389,7 @@ public final class PlanView extends BorderPane implements View {
       application.setValue(was != null && all.contains(was) ? was : mostUsed(now, all));
       goOn();
     }
+    Choices.renew(application);
     made.ifPresent(this::show);
     refresh();
   }

@@ -106,6 +106,7 @@ final class Programs {
       build();
       go(windows.containsKey(application) ? application : mostUsed(now));
     } else {
+      chips.forEach((id, chip) -> chip.setText(name(id)));
       refresh();
     }
   }
