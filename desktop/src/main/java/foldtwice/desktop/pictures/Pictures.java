@@ -10,6 +10,7 @@ import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.frame.Libraries;
 import foldtwice.desktop.handover.HandOverView;
 import foldtwice.desktop.live.LiveView;
+import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.Png;
 import foldtwice.desktop.parts.Theme;
 import foldtwice.desktop.payback.PaybackView;
@@ -49,6 +50,7 @@ import javafx.animation.Timeline;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.event.Event;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -106,6 +108,16 @@ public final class Pictures extends Application {
     stage.show();
     write(frame);
     next();
+  }
+
+  /**
+   * The first node of this name that is seen: those of views that are out of view are there too.
+   */
+  private Node seen(String selector) {
+    return scene.getRoot().lookupAll(selector).stream()
+        .filter(Parts::isSeen)
+        .findFirst()
+        .orElse(null);
   }
 
   private void write(Frame frame) {
@@ -184,7 +196,7 @@ public final class Pictures extends Application {
     script.add(() -> frame.show(TryView.class).record());
     script.add(() -> picture("try-record"));
     script.add(this::begin);
-    script.add(() -> ((TextField) scene.lookup("#begin-name")).setText("Fernhollow Seed House"));
+    script.add(() -> ((TextField) seen("#begin-name")).setText("Fernhollow Seed House"));
     script.add(() -> typed("'"));
     script.add(() -> picture("begin"));
     script.add(this::seedHouse);
@@ -207,7 +219,7 @@ public final class Pictures extends Application {
   /** A key types something where keyboards are told apart. */
   private void typed(String text) {
     Event.fireEvent(
-        scene.lookup("#which-keyboard"),
+        seen("#which-keyboard"),
         new KeyEvent(
             KeyEvent.KEY_TYPED,
             text,
@@ -334,7 +346,7 @@ public final class Pictures extends Application {
   }
 
   private void untilSays(String label, String words) {
-    if (!(scene.lookup(label) instanceof Label says && says.getText().contains(words))) {
+    if (!(seen(label) instanceof Label says && says.getText().contains(words))) {
       script.addFirst(() -> untilSays(label, words));
     }
   }
@@ -363,8 +375,7 @@ public final class Pictures extends Application {
 
   /** A sheet is made in the background: the picture shows the one that was chosen. */
   private void untilPrinted(String lines) {
-    boolean there =
-        scene.lookup("#sheet-count") instanceof Label says && says.getText().startsWith(lines);
+    boolean there = seen("#sheet-count") instanceof Label says && says.getText().startsWith(lines);
     if (!there && !rehearsing) {
       script.addFirst(() -> untilPrinted(lines));
     } else {
@@ -375,7 +386,7 @@ public final class Pictures extends Application {
 
   /** A plan is looked for in the background. */
   private void untilPlanned() {
-    boolean there = scene.lookup("#plan-proof") instanceof Label says && !says.getText().isEmpty();
+    boolean there = seen("#plan-proof") instanceof Label says && !says.getText().isEmpty();
     if (!there && !rehearsing) {
       script.addFirst(this::untilPlanned);
     }
@@ -384,7 +395,7 @@ public final class Pictures extends Application {
   /** What a script does is tried in the background: the picture shows what was seen. */
   private void untilLearnt() {
     boolean trying =
-        scene.lookup("#learnt") instanceof Label says
+        seen("#learnt") instanceof Label says
             && says.getText().equals(Ui.text("facts.seen.trying"));
     if (trying && !rehearsing) {
       script.addFirst(this::untilLearnt);
@@ -427,7 +438,7 @@ public final class Pictures extends Application {
 
   /** Presses a button, if it is there by now: a machine may be slow. */
   private void press(String button) {
-    if (scene.lookup(button) instanceof Button b) {
+    if (seen(button) instanceof Button b) {
       b.fire();
     }
   }
