@@ -100,6 +100,23 @@ class BindByHandTest {
     return hands.session.now().library().bindings().get("b274").triggers();
   }
 
+  /** While it is asked about a trigger, the advice is on that one, whatever changes meanwhile. */
+  @Test
+  void theAdviceStaysOnWhatIsAskedAbout() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F4);
+      hands.press(KeyCode.CONTROL, KeyCode.P);
+      hands.waitUntil("it is asked", () -> hands.found("#question") != null);
+      assertThat(hands.text("#here")).contains("takes the place of Print");
+      Station here = hands.session.now().station();
+      hands.make(new Edit.PutStation(here.as("elsewhere", "Elsewhere")), "another");
+      hands.quiet();
+      assertThat(hands.text("#here")).contains("takes the place of Print");
+      hands.press(KeyCode.ESCAPE);
+      assertThat(hands.text("#here")).as("of what it has").doesNotContain("Print");
+    }
+  }
+
   /** What a run asks is found again, with what was typed, after another binding was looked at. */
   @Test
   void aRunThatAsksWaitsWhileAnotherBindingIsLookedAt() throws Exception {

@@ -48,8 +48,19 @@ class FollowsTest {
     for (int row : new int[] {1, 3, 8, 12, 13, 15, 17}) {
       all.put("places, row " + row, h -> row(h, row));
     }
+    all.put("bind, not a key", h -> then(h, "bind", "other-trigger"));
+    all.put("try, checks", h -> then(h, "try", "try-side-checks"));
+    all.put("conflicts, all stations", h -> then(h, "conflicts", "scope-stations"));
+    for (String leaf : List.of("kits", "compare")) { // the history tells of the way there
+      all.put("handover, " + leaf, h -> then(h, "handover", "handover-" + leaf));
+    }
     all.put("bind, where there is little room", FollowsTest::narrow);
     return all;
+  }
+
+  private static void then(Hands hands, String tab, String button) {
+    hands.click("#tab-" + tab);
+    hands.space("#" + button);
   }
 
   private static void narrow(Hands hands) {

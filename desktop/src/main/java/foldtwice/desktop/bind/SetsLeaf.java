@@ -23,6 +23,8 @@ import foldtwice.trigger.Trigger;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -37,6 +39,13 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   private final Runnable onNext;
   private final Capture capture;
   private final AdvicePanel advice;
+
+  /** True while something else than its triggers is shown: what may become one. */
+  private boolean considers;
+
+  /** Advises anew on what was advised on last; empty for nothing. */
+  private Optional<Runnable> considered = Optional.empty();
+
   private final Button press;
   private final VBox top =
       new VBox(6) {
@@ -94,14 +103,27 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     if (!capture.isOn() && (changed || top.getChildren().isEmpty())) {
       showTriggers();
     }
-    if (!capture.isOn()) {
-      edits.present().ifPresentOrElse(this::advise, advice::clear);
+    if (considers) {
+      considered.ifPresent(Runnable::run); // as things are now
+    } else {
+      advisePresent();
       advice.suggest(now, b);
     }
   }
 
+  private void advisePresent() {
+    edits.present().ifPresentOrElse(this::advise, this::unadvise);
+  }
+
+  /** Shows something else than the triggers it has, with advice of its own. */
+  private void consider(Node what) {
+    considers = true;
+    top.getChildren().setAll(what);
+  }
+
   private void showTriggers() {
     Binding binding = edits.binding();
+    considers = false;
     top.getChildren().clear();
     if (binding.isDraft()) {
       top.getChildren().add(Parts.label(Ui.text("notrigger"), "title"));
@@ -178,7 +200,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     capture.start(this);
     press.setText(Ui.text("sets.stop"));
     showCapturing(List.of(), Modifiers.NONE, Ui.text("sets.pressing"));
-    advice.clear();
+    unadvise();
   }
 
   boolean isCapturing() {
@@ -200,7 +222,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   }
 
   private void showCapturing(List<Press> strokes, Modifiers held, String hint) {
-    top.getChildren().setAll(TriggerCards.capturing(strokesOf(strokes), held, hint));
+    consider(TriggerCards.capturing(strokesOf(strokes), held, hint));
   }
 
   private List<Stroke> strokesOf(List<Press> presses) {
@@ -228,7 +250,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   public void left() {
     stopCapture();
     showTriggers();
-    edits.present().ifPresentOrElse(this::advise, advice::clear);
+    advisePresent();
     press.requestFocus();
   }
 
@@ -267,7 +289,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       Trigger half = other.get().triggers().getLast();
       Advice ofHalf = Advice.on(session.now().subject(), other.get(), half);
       if (AdviceLines.isSerious(ofHalf)) {
-        found = advice.show(other.get(), half);
+        found = advise(other::get, half);
         trigger = half;
         serious = true;
       }
@@ -286,7 +308,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
             w -> takeBy(w, triggers, other),
             key -> take(List.of(key), other))
         .forEach(question::offer);
-    top.getChildren().setAll(question);
+    consider(question);
     question.focus();
   }
 
@@ -323,13 +345,13 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   private void startTyping() {
     TriggerCards.Typed typed =
         new TriggerCards.Typed(
-            t -> Optional.ofNullable(t).ifPresentOrElse(this::advise, advice::clear),
+            t -> Optional.ofNullable(t).ifPresentOrElse(this::advise, this::unadvise),
             t -> {
               edits.adding(false);
               offer(t);
             },
             this::left);
-    top.getChildren().setAll(typed);
+    consider(typed);
     typed.focus();
   }
 
@@ -366,13 +388,23 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
                 left();
               }
             });
-    top.getChildren().setAll(picker);
-    advice.clear();
+    consider(picker);
+    unadvise();
     picker.lookup("#picker-device").requestFocus();
   }
 
   /** Shows what would follow from a trigger, and returns it. */
   private Advice advise(Trigger trigger) {
-    return advice.show(edits.binding(), trigger);
+    return advise(edits::binding, trigger);
+  }
+
+  private Advice advise(Supplier<Binding> of, Trigger trigger) {
+    considered = Optional.of(() -> advise(of, trigger));
+    return advice.show(of.get(), trigger);
+  }
+
+  private void unadvise() {
+    considered = Optional.empty();
+    advice.clear();
   }
 }

@@ -71,15 +71,7 @@ public final class SameKeys {
   }
 
   private static boolean isThere(Node node, Scene scene) {
-    if (node.getScene() != scene || node.isDisabled()) {
-      return false;
-    }
-    for (Node n = node; n != null; n = n.getParent()) {
-      if (!n.isVisible()) {
-        return false;
-      }
-    }
-    return true;
+    return node.getScene() == scene && !node.isDisabled() && Parts.isSeen(node);
   }
 
   private static Stream<Node> under(Parent parent) {
