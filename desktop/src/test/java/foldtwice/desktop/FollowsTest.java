@@ -106,6 +106,7 @@ class FollowsTest {
     Map<String, List<String>> before = new LinkedHashMap<>();
     int time = 0;
     try (Hands hands = Hands.open(folder)) {
+      hands.hurry();
       for (Map.Entry<String, Opening> place : places().entrySet()) {
         place.getValue().open(hands);
         hands.quiet();
@@ -118,6 +119,7 @@ class FollowsTest {
     List<String> stale = new ArrayList<>();
     int said = 0;
     try (Hands hands = Hands.open(folder)) {
+      hands.hurry();
       for (Map.Entry<String, Opening> place : places().entrySet()) {
         place.getValue().open(hands);
         hands.quiet();

@@ -108,10 +108,10 @@ final class HappensLeaf extends Leaf {
             .map(r -> r.application())
             .filter(session.programs()::containsKey)
             .orElse("");
-    if (other && isFired() && isOn()) {
+    if (other && isFired() && on().isPresent()) {
       showFired(); // it has waited meanwhile
     } else if (other || !isFired()) {
-      firedFor = isOn() ? firedFor : "";
+      firedFor = on().isPresent() ? firedFor : "";
       idle();
     }
     explain(now);
@@ -123,11 +123,13 @@ final class HappensLeaf extends Leaf {
     return binding.id().equals(firedFor);
   }
 
-  /** True while the run of what was fired last is not over. */
-  private boolean isOn() {
-    Optional<Run> on = session.runs().current();
-    return on.isPresent()
-        && fired.stream().anyMatch(e -> e instanceof Effect.Ran ran && ran.run().equals(on.get()));
+  /** The run of what was fired last, while it is not over. */
+  private Optional<Run> on() {
+    return session
+        .runs()
+        .current()
+        .filter(
+            run -> fired.stream().anyMatch(e -> e instanceof Effect.Ran r && r.run().equals(run)));
   }
 
   /** The program stands otherwise than when it was shown. */
@@ -149,7 +151,8 @@ final class HappensLeaf extends Leaf {
   private void say(String key) {
     Optional<Binding> waits =
         Optional.ofNullable(session.now().library().bindings().get(firedFor))
-            .filter(b -> !isFired() && isOn());
+            .filter(b -> !isFired())
+            .filter(b -> on().filter(r -> r.status() instanceof Status.Asking).isPresent());
     Refill.with(
         result,
         List.of(key, waits),
