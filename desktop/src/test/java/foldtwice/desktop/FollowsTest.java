@@ -15,12 +15,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import javafx.scene.Node;
-import javafx.scene.Parent;
-import javafx.scene.control.Labeled;
-import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
-import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -140,32 +135,8 @@ class FollowsTest {
 
   /** All that is said in the view, with what everything is called this time told apart. */
   private static List<String> texts(Hands hands, int time) {
-    List<String> all = new ArrayList<>();
-    Node sheet = hands.node(".sheet");
-    return Hands.ask(
-        () -> {
-          walk(sheet, all);
-          all.replaceAll(t -> t.replace(" no " + time, " as it is now"));
-          return all;
-        });
-  }
-
-  private static void walk(Node node, List<String> all) {
-    if (!node.isVisible()) {
-      return;
-    }
-    if (node instanceof Labeled l && l.getText() != null && !l.getText().isEmpty()) {
-      all.add(l.getText());
-    } else if (node instanceof TextInputControl t) {
-      all.add(t.getText());
-    } else if (node instanceof Text t) {
-      all.add(t.getText());
-    }
-    if (node instanceof Parent p && !(node instanceof TextInputControl)) {
-      boolean own = node instanceof Labeled; // cut off where there is no room
-      p.getChildrenUnmodifiable().stream()
-          .filter(c -> !(own && c instanceof Text))
-          .forEach(c -> walk(c, all));
-    }
+    List<String> all = new ArrayList<>(hands.texts(".sheet"));
+    all.replaceAll(t -> t.replace(" no " + time, " as it is now"));
+    return all;
   }
 }

@@ -22,7 +22,6 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
-import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
@@ -685,8 +684,13 @@ final class Hands implements AutoCloseable {
 
   /** Every text that is shown in a part of the window, joined by blanks. */
   String text(String selector) {
+    return String.join(" ", texts(selector));
+  }
+
+  /** The same, text by text. */
+  List<String> texts(String selector) {
     Node node = node(selector);
-    return ask(() -> shown(node).stream().collect(Collectors.joining(" ")));
+    return ask(() -> shown(node));
   }
 
   private static List<String> shown(Node node) {

@@ -3,6 +3,7 @@ package foldtwice.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.desktop.parts.Capture;
+import foldtwice.desktop.parts.Parts;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,7 +31,7 @@ class HiddenViewsTest {
         for (int i = 0; i < 40; i++) {
           hands.press(KeyCode.TAB);
           Node keys = hands.focus();
-          if (!Hands.ask(() -> isSeen(keys))) {
+          if (!Hands.ask(() -> Parts.isSeen(keys))) {
             hidden.add(tab + " leads to " + keys);
           }
           reached.add(String.valueOf(keys));
@@ -39,14 +40,6 @@ class HiddenViewsTest {
       assertThat(reached).hasSizeGreaterThan(60);
       assertThat(hidden).isEmpty();
     }
-  }
-
-  private static boolean isSeen(Node node) {
-    Node at = node;
-    while (at != null && at.isVisible()) {
-      at = at.getParent();
-    }
-    return at == null && node != null;
   }
 
   @Test

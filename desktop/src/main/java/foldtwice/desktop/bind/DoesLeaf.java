@@ -68,9 +68,7 @@ final class DoesLeaf extends Leaf {
   private Binding binding;
   private Routine shown;
 
-  /** The routine's own way of asking, as its words were shown last. */
   private boolean filling;
-
   private boolean putting;
 
   /**

@@ -43,7 +43,7 @@ final class FamilyView extends HBox {
   private String openedFor = "";
 
   /** The library it was planned in. */
-  private Library of;
+  private Library plannedIn;
 
   private List<Series.Member> planned = List.of();
   private final Question<Plan> planning;
@@ -94,7 +94,7 @@ final class FamilyView extends HBox {
 
   /** Goes on with the family as it is now, or leaves when it is gone. */
   void follow(Snapshot now) {
-    if (Question.Same.is(now.library(), of)) {
+    if (Question.Same.is(now.library(), plannedIn)) {
       return;
     }
     Optional<Family> is = Optional.ofNullable(now.library().families().get(family.id()));
@@ -126,7 +126,7 @@ final class FamilyView extends HBox {
   /** Works out what would come of it; shown when it is found. */
   private void plan() {
     Optional<Pattern> laid = pattern.pattern();
-    of = session.now().library();
+    plannedIn = session.now().library();
     planning.drop();
     planned = List.of();
     if (laid.isEmpty() || family == null) {
