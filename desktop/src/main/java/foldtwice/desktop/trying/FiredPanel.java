@@ -51,7 +51,11 @@ final class FiredPanel extends VBox {
   private final VBox presses = new VBox(4);
   private final Button again;
   private final Button undo;
-  private final Contents contents = new Contents(why);
+
+  /** What a run asks, beneath what it did so far. */
+  private final VBox asking = new VBox();
+
+  private final Contents asked = new Contents(asking);
   private Trial.Result shown;
 
   /** What was set off last; it may ask long after something else was pressed. */
@@ -68,7 +72,7 @@ final class FiredPanel extends VBox {
    * A panel of nothing.
    *
    * @param onAgain makes the last press once more
-   * @param onGone called when what had the keys here is gone
+   * @param onGone called before what has the keys here is gone
    * @param onUndone called after a run was taken back
    * @param onKept takes what is to be kept as a check
    */
@@ -97,9 +101,15 @@ final class FiredPanel extends VBox {
     fired.setAlignment(Pos.CENTER_LEFT);
     HBox reason = new HBox(8, Parts.label(Ui.text("try.why"), "soft"), Parts.gap(), keep, undo);
     reason.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(fired, reason, why, Parts.label(Ui.text("try.sofar"), "heading"), presses);
-    contents.add("none", () -> Parts.wrapped(Ui.text("try.none"), "soft"));
-    contents.show();
+    getChildren()
+        .addAll(
+            fired,
+            reason,
+            new VBox(why, asking),
+            Parts.label(Ui.text("try.sofar"), "heading"),
+            presses);
+    why.getChildren().setAll(Parts.wrapped(Ui.text("try.none"), "soft"));
+    ask(Optional.empty());
     again.setDisable(true);
     undo.setDisable(true);
     keep.setDisable(true);
@@ -162,28 +172,33 @@ final class FiredPanel extends VBox {
    */
   void explain() {
     Optional<Effect.Ran> asks = run.filter(r -> r.run().status() instanceof Status.Asking);
-    boolean had = Parts.hasKeys(why);
-    shown
-        .explanation()
-        .ifPresent(
-            e ->
-                WhyRows.layers(e, words(), session.now().keymap().layout())
-                    .forEach(row -> contents.add(row, () -> row)));
-    notYet().ifPresent(n -> contents.add(n, () -> Parts.wrapped(n, "costs")));
+    if (Parts.hasKeys(why) || (Parts.hasKeys(asking) && asks.isEmpty())) {
+      onGone.run(); // what had the keys is gone now
+    }
+    why.getChildren().clear();
+    if (shown.explanation().isPresent()) {
+      why.getChildren()
+          .addAll(
+              WhyRows.layers(shown.explanation().get(), words(), session.now().keymap().layout()));
+    }
+    notYet().ifPresent(n -> why.getChildren().add(Parts.wrapped(n, "costs")));
     for (Effect effect : shown.effects()) {
-      rows(effect).forEach(row -> contents.add(row, () -> row));
+      why.getChildren().addAll(rows(effect));
       if (effect instanceof Effect.Ran ran && ran.run().status() instanceof Status.Over) {
         session.proofs().ran(ran);
       }
     }
+    ask(asks);
+  }
+
+  /** Shows what is asked; as long as it is the same, with what has been typed into it. */
+  private void ask(Optional<Effect.Ran> asks) {
     asks.ifPresent(
         ran ->
-            contents.add(
+            asked.add(
                 List.of(new Question.Same(ran.run()), ran.run().status()), () -> asking(ran)));
-    contents.show();
-    if (had && !Parts.hasKeys(why)) {
-      onGone.run(); // what had the keys is gone now
-    }
+    asked.show();
+    Parts.there(asking, asks.isPresent());
   }
 
   private Asking asking(Effect.Ran ran) {
