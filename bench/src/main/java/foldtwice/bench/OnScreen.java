@@ -4,21 +4,16 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.atlas.AtlasView;
 import foldtwice.desktop.bind.BindView;
 import foldtwice.desktop.frame.Frame;
-import foldtwice.desktop.parts.Theme;
-import foldtwice.desktop.session.Faults;
-import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.file.LibraryJson;
-import foldtwice.library.file.LibraryStore;
 import foldtwice.place.Place;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -32,7 +27,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
 import javafx.scene.robot.Robot;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
 
 /**
  * From a key of a capture to its advice on the screen, and from a modifier to the atlas, in the
@@ -48,15 +42,9 @@ public final class OnScreen {
 
   /** Takes no arguments. */
   public static void main(String[] none) throws Exception {
-    System.setProperty("glass.platform", "Headless");
-    System.setProperty("prism.order", "sw");
-    Path file = library(Files.createTempDirectory("onscreen"));
-    CountDownLatch up = new CountDownLatch(1);
-    Platform.startup(up::countDown);
-    up.await();
-    LibraryStore store = LibraryStore.open(file, "bench", Clock.systemUTC());
+    Opened big = Opened.tenThousand();
     CountDownLatch done = new CountDownLatch(1);
-    Platform.runLater(() -> open(store, done));
+    Platform.runLater(() -> measure(big, done));
     done.await();
     Platform.exit();
     System.exit(0);
@@ -96,17 +84,10 @@ public final class OnScreen {
     return file;
   }
 
-  private static void open(LibraryStore store, CountDownLatch done) {
-    Theme.install();
-    Session session = new Session(store);
-    Frame frame = new Frame(session, new Theme(), new Faults());
-    Scene scene = frame.scene(1280, 800);
-    Stage stage = new Stage();
-    stage.setScene(scene);
-    stage.show();
-    stage.requestFocus();
+  private static void measure(Opened big, CountDownLatch done) {
+    Frame frame = big.frame();
+    Scene scene = big.scene();
     Robot robot = new Robot();
-    System.out.printf("%d bindings%n", store.library().bindings().size());
     frame.show(BindView.class).choose("b01");
     Series atlas =
         new Series("from a modifier to the atlas laid out", scene, robot, done::countDown) {

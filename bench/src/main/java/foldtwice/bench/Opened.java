@@ -22,7 +22,7 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
 
-/** The real window over the demo library with bindings up to ten thousand, without a display. */
+/** The real window over a library, without a display. */
 record Opened(Session session, Frame frame, Scene scene) {
 
   /** The views of daily work, in their order. */
@@ -35,12 +35,18 @@ record Opened(Session session, Frame frame, Scene scene) {
           ConflictsView.class,
           TryView.class);
 
+  /** Over the demo library with bindings up to ten thousand. */
   static Opened tenThousand() throws Exception {
+    Opened big = over(OnScreen.library(Files.createTempDirectory("big")));
+    System.out.printf("%d bindings%n", big.session().now().library().bindings().size());
+    return big;
+  }
+
+  static Opened over(Path file) throws Exception {
     if (System.getProperty("glass.platform") == null) {
       System.setProperty("glass.platform", "Headless");
     }
     System.setProperty("prism.order", "sw");
-    Path file = OnScreen.library(Files.createTempDirectory("big"));
     CountDownLatch up = new CountDownLatch(1);
     Platform.startup(up::countDown);
     up.await();
@@ -55,9 +61,9 @@ record Opened(Session session, Frame frame, Scene scene) {
           Stage stage = new Stage();
           stage.setScene(scene);
           stage.show();
+          stage.requestFocus();
           opened[0] = new Opened(session, frame, scene);
         });
-    System.out.printf("%d bindings%n", store.library().bindings().size());
     return opened[0];
   }
 
@@ -66,6 +72,26 @@ record Opened(Session session, Frame frame, Scene scene) {
     FutureTask<Object> task = new FutureTask<>(what, null);
     Platform.runLater(task);
     task.get();
+  }
+
+  /** From the beginning of an act to what has come of it, laid out; in milliseconds. */
+  double untilLaidOut(Runnable act) throws Exception {
+    CountDownLatch laid = new CountDownLatch(1);
+    long began = System.nanoTime();
+    on(
+        () -> {
+          Runnable[] listener = new Runnable[1];
+          listener[0] =
+              () -> {
+                scene.removePostLayoutPulseListener(listener[0]);
+                laid.countDown();
+              };
+          act.run();
+          scene.addPostLayoutPulseListener(listener[0]);
+          Platform.requestNextPulse();
+        });
+    laid.await();
+    return (System.nanoTime() - began) / 1e6;
   }
 
   /** What so large a part of the sorted ones does not exceed. */

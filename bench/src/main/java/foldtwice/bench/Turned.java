@@ -5,8 +5,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.CountDownLatch;
-import javafx.application.Platform;
 
 /**
  * How long it takes from one view to another among ten thousand bindings, until it is laid out.
@@ -25,7 +23,7 @@ public final class Turned {
     Map<String, List<Double>> took = new LinkedHashMap<>();
     for (int i = 0; i < ROUNDS; i++) {
       for (Class<? extends View> view : Opened.VIEWS) {
-        double millis = turn(big, view);
+        double millis = big.untilLaidOut(() -> big.frame().show(view));
         if (i >= WARM) {
           took.computeIfAbsent(view.getSimpleName(), v -> new ArrayList<>()).add(millis);
         }
@@ -40,26 +38,5 @@ public final class Turned {
               view, Opened.at(all, 0.5), Opened.at(all, 0.95));
         });
     System.exit(0);
-  }
-
-  private static double turn(Opened big, Class<? extends View> to) throws Exception {
-    CountDownLatch laid = new CountDownLatch(1);
-    long began = System.nanoTime();
-    Opened.on(
-        () -> {
-          big.frame().show(to);
-          big.scene()
-              .addPostLayoutPulseListener(
-                  new Runnable() {
-                    @Override
-                    public void run() {
-                      big.scene().removePostLayoutPulseListener(this);
-                      laid.countDown();
-                    }
-                  });
-          Platform.requestNextPulse();
-        });
-    laid.await();
-    return (System.nanoTime() - began) / 1e6;
   }
 }
