@@ -3,10 +3,6 @@ package foldtwice.bench;
 import foldtwice.describe.Description;
 import foldtwice.describe.Does;
 import foldtwice.describe.Span;
-import foldtwice.desktop.frame.Frame;
-import foldtwice.desktop.parts.Theme;
-import foldtwice.desktop.session.Faults;
-import foldtwice.desktop.session.Session;
 import foldtwice.desktop.trying.TryView;
 import foldtwice.desktop.view.Target;
 import foldtwice.extras.Extras;
@@ -21,17 +17,11 @@ import foldtwice.place.Place;
 import foldtwice.trigger.Shape;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.FutureTask;
-import javafx.application.Platform;
-import javafx.scene.Scene;
 import javafx.scene.control.TextField;
-import javafx.stage.Stage;
 
 /**
  * Programs that are described: how long a sketch of 2,000 commands takes to be seen in Try, and
@@ -49,11 +39,6 @@ public final class Described {
 
   /** Takes no arguments. */
   public static void main(String[] none) throws Exception {
-    System.setProperty("glass.platform", "Headless");
-    System.setProperty("prism.order", "sw");
-    CountDownLatch up = new CountDownLatch(1);
-    Platform.startup(up::countDown);
-    up.await();
     System.out.printf("sketch of 2,000 commands seen in Try: %s%n", sketches());
     System.out.printf("a letter among 100,000 commands: %s%n", letters());
     System.exit(0);
@@ -66,28 +51,28 @@ public final class Described {
     List<Double> all = new ArrayList<>();
     List<Double> small = new ArrayList<>();
     for (int i = 0; i < 9; i++) {
-      Frame frame = frame(three);
-      on(() -> frame.show(TryView.class).go("one"));
-      drawn(frame.getScene());
+      Opened opened = opened(three);
+      Opened.on(() -> opened.frame().show(TryView.class).go("one"));
+      drawn(opened);
       Thread.sleep(BETWEEN_LETTERS_MILLIS);
       long from = System.nanoTime();
-      on(() -> frame.show(TryView.class).go("big"));
-      drawn(frame.getScene());
+      Opened.on(() -> opened.frame().show(TryView.class).go("big"));
+      drawn(opened);
       all.add((System.nanoTime() - from) / 1e6);
-      on(() -> frame.show(TryView.class).go("one"));
-      drawn(frame.getScene());
+      Opened.on(() -> opened.frame().show(TryView.class).go("one"));
+      drawn(opened);
       from = System.nanoTime();
-      on(() -> frame.show(TryView.class).go("two"));
-      drawn(frame.getScene());
+      Opened.on(() -> opened.frame().show(TryView.class).go("two"));
+      drawn(opened);
       small.add((System.nanoTime() - from) / 1e6);
     }
     return told(all) + "; of 20 commands: " + told(small);
   }
 
   private static String letters() throws Exception {
-    Frame frame = frame(with("one", 20, "huge", 100_000));
-    on(() -> frame.to(new Target.Sheet("places")));
-    on(frame::openLookUp);
+    Opened opened = opened(with("one", 20, "huge", 100_000));
+    Opened.on(() -> opened.frame().to(new Target.Sheet("places")));
+    Opened.on(opened.frame()::openLookUp);
     List<Double> answered = new ArrayList<>();
     List<Double> all = new ArrayList<>();
     for (String word : List.of("weave 77", "mirror 5", "ctrl m", "check 99", "zzz")) {
@@ -95,9 +80,9 @@ public final class Described {
         String typed = word.substring(0, end);
         Thread.sleep(BETWEEN_LETTERS_MILLIS);
         long from = System.nanoTime();
-        on(() -> ((TextField) frame.getScene().lookup("#look-up")).setText(typed));
+        Opened.on(() -> ((TextField) opened.scene().lookup("#look-up")).setText(typed));
         answered.add((System.nanoTime() - from) / 1e6);
-        drawn(frame.getScene());
+        drawn(opened);
         all.add((System.nanoTime() - from) / 1e6);
       }
     }
@@ -149,46 +134,18 @@ public final class Described {
                 new Description.Setting("Grid", List.of("on", "off"), "on", false, Span.ALWAYS)));
   }
 
-  private static Frame frame(Library library) throws Exception {
+  private static Opened opened(Library library) throws Exception {
     Path file = Files.createTempDirectory("described").resolve("library.json");
     LibraryStore.create(file, library);
-    LibraryStore store = LibraryStore.open(file, "bench", Clock.systemUTC());
-    Frame[] made = new Frame[1];
-    on(
-        () -> {
-          Theme.install();
-          made[0] = new Frame(new Session(store), new Theme(), new Faults());
-          Stage stage = new Stage();
-          stage.setScene(made[0].scene(1280, 800));
-          stage.show();
-        });
-    drawn(made[0].getScene());
+    Opened opened = Opened.over(file);
+    drawn(opened);
     Thread.sleep(1500); // what is worked out in the background is done
-    return made[0];
+    return opened;
   }
 
-  private static void on(Runnable what) throws Exception {
-    FutureTask<Object> task = new FutureTask<>(what, null);
-    Platform.runLater(task);
-    task.get();
-  }
-
-  /** Until the next picture of a scene has been laid out. */
-  private static void drawn(Scene scene) throws Exception {
-    CountDownLatch done = new CountDownLatch(1);
-    on(
-        () -> {
-          scene.addPostLayoutPulseListener(
-              new Runnable() {
-                @Override
-                public void run() {
-                  scene.removePostLayoutPulseListener(this);
-                  done.countDown();
-                }
-              });
-          Platform.requestNextPulse();
-        });
-    done.await();
+  /** Until the next picture has been laid out. */
+  private static void drawn(Opened opened) throws Exception {
+    opened.untilLaidOut(() -> {});
   }
 
   private static String told(List<Double> all) {

@@ -43,13 +43,7 @@ record Opened(Session session, Frame frame, Scene scene) {
   }
 
   static Opened over(Path file) throws Exception {
-    if (System.getProperty("glass.platform") == null) {
-      System.setProperty("glass.platform", "Headless");
-    }
-    System.setProperty("prism.order", "sw");
-    CountDownLatch up = new CountDownLatch(1);
-    Platform.startup(up::countDown);
-    up.await();
+    start();
     LibraryStore store = LibraryStore.open(file, "bench", Clock.systemUTC());
     Opened[] opened = new Opened[1];
     on(
@@ -65,6 +59,22 @@ record Opened(Session session, Frame frame, Scene scene) {
           opened[0] = new Opened(session, frame, scene);
         });
     return opened[0];
+  }
+
+  private static boolean started;
+
+  private static void start() throws InterruptedException {
+    if (started) {
+      return;
+    }
+    started = true;
+    if (System.getProperty("glass.platform") == null) {
+      System.setProperty("glass.platform", "Headless");
+    }
+    System.setProperty("prism.order", "sw");
+    CountDownLatch up = new CountDownLatch(1);
+    Platform.startup(up::countDown);
+    up.await();
   }
 
   /** Does something on the interface thread. */

@@ -1,14 +1,9 @@
 package foldtwice.bench;
 
 import foldtwice.desktop.collect.CollectView;
-import foldtwice.desktop.frame.Frame;
-import foldtwice.desktop.parts.Theme;
-import foldtwice.desktop.session.Faults;
-import foldtwice.desktop.session.Session;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.file.LibraryJson;
-import foldtwice.library.file.LibraryStore;
 import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Head;
 import foldtwice.routine.Line;
@@ -17,11 +12,9 @@ import foldtwice.routine.Step;
 import foldtwice.routine.Template;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.FutureTask;
 import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.scene.Node;
@@ -29,7 +22,6 @@ import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.stage.Stage;
 
 /**
  * How long a key takes in the outline of a macro of two thousand steps, some inside others: from
@@ -48,47 +40,34 @@ public final class Outlined {
   /** Takes the names of what is to be measured; none for all. */
   public static void main(String[] names) throws Exception {
     ONLY.addAll(List.of(names));
-    System.setProperty("glass.platform", "Headless");
-    System.setProperty("prism.order", "sw");
     Path file = Files.createTempDirectory("outlined").resolve("library.json");
     Path demo = Path.of(System.getProperty("foldtwice.home"), "demo", "fernhollow.json");
     Library library = LibraryJson.read(Files.readAllBytes(demo));
     Files.writeString(file, LibraryJson.write(new Edit.PutRoutine(macro()).on(library)));
-    CountDownLatch up = new CountDownLatch(1);
-    Platform.startup(up::countDown);
-    up.await();
-    LibraryStore store = LibraryStore.open(file, "bench", Clock.systemUTC());
-    Session[] session = new Session[1];
-    Scene[] scene = new Scene[1];
+    Opened opened = Opened.over(file);
+    Scene scene = opened.scene();
     CollectView[] view = new CollectView[1];
-    on(
+    Opened.on(
         () -> {
-          Theme.install();
-          session[0] = new Session(store);
-          Frame frame = new Frame(session[0], new Theme(), new Faults());
-          Stage stage = new Stage();
-          scene[0] = frame.scene(1280, 800);
-          stage.setScene(scene[0]);
-          stage.show();
-          view[0] = frame.show(CollectView.class);
+          view[0] = opened.frame().show(CollectView.class);
           view[0].choose("long");
         });
     Thread.sleep(4_000); // the first audit, the looking for folds
-    Node outline = scene[0].lookup("#outline");
-    on(outline::requestFocus);
-    measure("down", () -> key(scene[0], KeyCode.DOWN));
-    measure("off and on", () -> key(scene[0], KeyCode.SPACE));
-    measure("several with Shift", () -> shifted(scene[0]));
-    measure("all of these off and on", () -> key(scene[0], KeyCode.SPACE));
-    on(() -> view[0].chooseStep("1000"));
-    measure("down in the middle", () -> key(scene[0], KeyCode.DOWN));
-    on(() -> view[0].chooseStep("1500"));
-    on(() -> view[0].chooseStep("1502"));
+    Node outline = scene.lookup("#outline");
+    Opened.on(outline::requestFocus);
+    measure("down", () -> key(scene, KeyCode.DOWN));
+    measure("off and on", () -> key(scene, KeyCode.SPACE));
+    measure("several with Shift", () -> shifted(scene));
+    measure("all of these off and on", () -> key(scene, KeyCode.SPACE));
+    Opened.on(() -> view[0].chooseStep("1000"));
+    measure("down in the middle", () -> key(scene, KeyCode.DOWN));
+    Opened.on(() -> view[0].chooseStep("1500"));
+    Opened.on(() -> view[0].chooseStep("1502"));
     Thread.sleep(300);
-    on(() -> scene[0].lookup("#step-field-1").requestFocus());
-    measure("a letter in a field", () -> typed(scene[0], "1"));
-    on(() -> scene[0].lookup("#add-step").requestFocus());
-    measure("a letter of a new step", () -> typed(scene[0], "r"));
+    Opened.on(() -> scene.lookup("#step-field-1").requestFocus());
+    measure("a letter in a field", () -> typed(scene, "1"));
+    Opened.on(() -> scene.lookup("#add-step").requestFocus());
+    measure("a letter of a new step", () -> typed(scene, "r"));
     ScrollPane pane = around(outline);
     double[] to = new double[1];
     measure(
@@ -125,12 +104,6 @@ public final class Outlined {
     return new Routine.Macro(Head.of("long", "A long one", "tagpress", List.of()), lines);
   }
 
-  private static void on(Runnable what) throws Exception {
-    FutureTask<Object> task = new FutureTask<>(what, null);
-    Platform.runLater(task);
-    task.get();
-  }
-
   private static void measure(String name, Runnable what) throws Exception {
     if (!ONLY.isEmpty() && !ONLY.contains(name)) {
       return;
@@ -142,7 +115,7 @@ public final class Outlined {
       double[] own = new double[1];
       long[] began = new long[1];
       CountDownLatch drawn = new CountDownLatch(1);
-      on(
+      Opened.on(
           () -> {
             began[0] = System.nanoTime();
             what.run();
@@ -166,16 +139,12 @@ public final class Outlined {
     System.out.printf(
         "%-22s laid out: at best %.1f, median %.1f, 95th percentile %.1f; the key itself %.1f, %.1f and %.1f ms%n",
         name,
-        at(took, 0),
-        at(took, 0.5),
-        at(took, 0.95),
-        at(itself, 0),
-        at(itself, 0.5),
-        at(itself, 0.95));
-  }
-
-  private static double at(List<Double> sorted, double part) {
-    return sorted.get((int) (part * (sorted.size() - 1)));
+        Opened.at(took, 0),
+        Opened.at(took, 0.5),
+        Opened.at(took, 0.95),
+        Opened.at(itself, 0),
+        Opened.at(itself, 0.5),
+        Opened.at(itself, 0.95));
   }
 
   private static void key(Scene scene, KeyCode code) {
