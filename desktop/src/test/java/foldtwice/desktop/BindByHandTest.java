@@ -108,6 +108,7 @@ class BindByHandTest {
       hands.press(KeyCode.CONTROL, KeyCode.P);
       hands.waitUntil("it is asked", () -> hands.found("#question") != null);
       assertThat(hands.text("#here")).contains("takes the place of Print");
+      hands.waitUntil("it is told what would suit", () -> hands.found("#suggest-0") != null);
       Station here = hands.session.now().station();
       hands.make(new Edit.PutStation(here.as("elsewhere", "Elsewhere")), "another");
       hands.quiet();

@@ -107,6 +107,8 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       considered.ifPresent(Runnable::run); // as things are now
     } else {
       advisePresent();
+    }
+    if (!capture.isOn() && (considered.isPresent() || !considers)) {
       advice.suggest(now, b);
     }
   }
@@ -309,6 +311,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
             key -> take(List.of(key), other))
         .forEach(question::offer);
     consider(question);
+    advice.suggest(session.now(), edits.binding()); // what would suit better
     question.focus();
   }
 
