@@ -7,6 +7,7 @@ import foldtwice.known.Facts;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.live.display.Display;
+import foldtwice.live.display.Grabs;
 import foldtwice.live.program.LiveComputer;
 import foldtwice.live.program.LiveRun;
 import foldtwice.place.Place;
@@ -23,6 +24,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -98,6 +100,30 @@ class FiringTest {
         tells());
   }
 
+  /** Else what is listened for would be told to be taken by another program, now and then. */
+  @Test
+  void toAskWhetherAKeyIsFreeKeepsNobodyFromIt() throws Exception {
+    try (Desktop desktop = Desktop.open();
+        Display mine = Display.open(Optional.of(desktop.display()))) {
+      Grabs grabs = new Grabs(mine);
+      AtomicBoolean asking = new AtomicBoolean(true);
+      Thread asks =
+          Thread.ofPlatform()
+              .start(
+                  () -> {
+                    while (asking.get()) {
+                      desktop.isFree(KEY);
+                    }
+                  });
+      for (int i = 0; i < 500; i++) {
+        assertThat(grabs.catching(Set.of(KEY))).as("turn " + i).isEmpty();
+        grabs.catching(Set.of());
+      }
+      asking.set(false);
+      asks.join();
+    }
+  }
+
   /** A program may be started after listening was, and be ended and started again. */
   @Test
   void aProgramThatBeginsLaterIsListenedFor() throws Exception {
@@ -110,9 +136,7 @@ class FiringTest {
         for (int turn = 0; turn < 2; turn++) {
           heard.clear();
           Desktop.Window window = desktop.window(0);
-          long b = System.nanoTime();
           Desktop.await("its key is caught", () -> !desktop.isFree(KEY));
-          System.err.println("ZZ " + (System.nanoTime() - b) / 1000000);
           keys.strike(KEY);
           Desktop.await("a run", () -> heard.contains("over"));
           assertThat(window.text()).isEqualTo("[stamp]");
