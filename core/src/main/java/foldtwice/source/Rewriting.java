@@ -20,7 +20,7 @@ public final class Rewriting {
 
   /** The text asking for a parameter by another name. */
   public static String renamed(String source, String from, String to) {
-    String is = Identifiers.isOne(to) ? "." + to : "[" + ToScript.quoted(to) + "]";
+    String is = Identifiers.isOne(to) ? "." + to : "[" + ToPhrase.quoted(to) + "]";
     List<Piece> pieces = new ArrayList<>();
     for (Phrase.Member m : Source.of(source).members()) {
       if (m.name().equals(from)

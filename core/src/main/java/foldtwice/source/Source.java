@@ -123,4 +123,11 @@ public record Source(String text, List<Clause> clauses, Optional<Slip> slip) {
       case Phrase.Name n -> {}
     }
   }
+
+  /** The beginning of what stands there: of its first line, 60 characters at most. */
+  String excerpt(Span at) {
+    String cut = text.substring(at.from(), Math.min(at.to(), text.length()));
+    String line = cut.lines().findFirst().orElse("").strip();
+    return line.length() > 60 ? line.substring(0, 60) + "\u2026" : line;
+  }
 }

@@ -10,7 +10,7 @@ final class Groups {
   private Groups() {}
 
   /** The objects in their order; empty where there are none to be meant. */
-  static Optional<List<String>> of(StandIn<?> program, Whom.Group whom) {
+  static Optional<List<String>> of(Documented<?> program, Whom.Group whom) {
     List<String> selected = program.selected();
     return switch (whom) {
       case ALL -> Optional.of(program.names());
@@ -41,7 +41,7 @@ final class Groups {
     return names.isEmpty() ? Optional.empty() : Optional.of(names);
   }
 
-  private static Optional<List<String>> beside(StandIn<?> program, int by) {
+  private static Optional<List<String>> beside(Documented<?> program, int by) {
     List<String> all = program.names();
     int from =
         program.somethingSelected()
