@@ -93,6 +93,7 @@ public abstract class StandIn<D> extends Documented<D> {
     clock = shown;
   }
 
+  @Override
   protected final Reply open(OpenDialog opened) {
     dialog = opened.in(edition().labels());
     return new Reply.Done(List.of(new Change("dialog", "none", dialog.view().title())));
