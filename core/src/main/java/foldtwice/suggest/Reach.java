@@ -3,7 +3,9 @@ package foldtwice.suggest;
 import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Shape;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -19,16 +21,28 @@ public final class Reach {
 
   private Reach() {}
 
+  /** By shape, worked out once. */
+  private static final Map<Shape, Map<KeyCode, Double>> FAR = new EnumMap<>(Shape.class);
+
+  static {
+    for (Shape shape : Shape.values()) {
+      Map<KeyCode, Double> far = new EnumMap<>(KeyCode.class);
+      shape.allCaps().forEach(cap -> far.put(cap.code(), fromHome(shape, cap)));
+      FAR.put(shape, far);
+    }
+  }
+
   /** In millimetres; negative when a keyboard of the shape has no such key. */
   public static double millimetres(Shape shape, KeyCode code) {
-    Optional<Shape.Cap> cap = cap(shape, code);
-    return cap.isEmpty()
-        ? -1
-        : Effort.HOME.stream()
-            .flatMap(home -> cap(shape, home).stream())
-            .mapToDouble(home -> distance(home, cap.get()) * PITCH)
-            .min()
-            .orElse(-1);
+    return FAR.get(shape).getOrDefault(code, -1.0);
+  }
+
+  private static double fromHome(Shape shape, Shape.Cap cap) {
+    return Effort.HOME.stream()
+        .flatMap(home -> cap(shape, home).stream())
+        .mapToDouble(home -> distance(home, cap) * PITCH)
+        .min()
+        .orElse(-1);
   }
 
   /** True when it lies on the right half. */
