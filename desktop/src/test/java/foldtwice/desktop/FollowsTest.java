@@ -15,13 +15,15 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Law: what is shown follows. When everything in the library is called otherwise, each view says
- * what it says in a window that is opened afterwards.
+ * Law: what is shown follows. When everything in the library is called otherwise, used more often
+ * and told otherwise, each view says what it says in a window that is opened afterwards; and what
+ * it said before, when all is as it was again.
  */
 class FollowsTest {
 
@@ -43,7 +45,9 @@ class FollowsTest {
     for (int row : new int[] {1, 3, 8, 12, 13, 15, 17}) {
       all.put("places, row " + row, h -> row(h, row));
     }
-    all.put("bind, not a key", h -> then(h, "bind", "other-trigger"));
+    for (String kind : List.of("device", "held", "pointer", "toolbar", "radial")) {
+      all.put("bind, by " + kind, h -> picking(h, kind));
+    }
     all.put("try, checks", h -> then(h, "try", "try-side-checks"));
     all.put("conflicts, all stations", h -> then(h, "conflicts", "scope-stations"));
     for (String leaf : List.of("kits", "compare")) { // the history tells of the way there
@@ -56,6 +60,15 @@ class FollowsTest {
   private static void then(Hands hands, String tab, String button) {
     hands.click("#tab-" + tab);
     hands.space("#" + button);
+  }
+
+  private static void picking(Hands hands, String kind) {
+    hands.click("#tab-bind");
+    hands.choose("straighten");
+    hands.choose("shift boxes");
+    hands.space("#other-trigger");
+    hands.giveKeys("#picker-" + kind);
+    hands.press(KeyCode.SPACE);
   }
 
   private static void narrow(Hands hands) {
@@ -77,66 +90,116 @@ class FollowsTest {
     }
   }
 
-  /** The same library with another name for everything that has one; and all its routines ask. */
-  private static Library called(Library library, int time) throws Exception {
+  /**
+   * The same library with another name for everything that has one; all its routines ask, what is
+   * used is used more often, and what stands on keys and what is told of routines is something else.
+   */
+  private static Library otherwise(Library library) throws Exception {
     JsonNode all = JSON.readTree(LibraryJson.write(library));
-    for (String list : List.of("applications", "routines", "stations", "surfaces", "families")) {
-      all.path(list).forEach(thing -> call(thing, time));
+    call(all);
+    for (String list : NAMED) {
+      assertThat(all.path(list)).as(list).isNotEmpty();
+      all.path(list).forEach(FollowsTest::call);
     }
-    all.path("routines").forEach(r -> ((ObjectNode) r).put("asking", "always"));
+    all.path("routines").forEach(r -> tell((ObjectNode) r));
+    all.path("bindings").forEach(FollowsTest::use);
+    for (JsonNode application : all.path("applications")) {
+      for (JsonNode command : application.path("commands")) {
+        call(command);
+        use(command);
+        put(command, "group", "Other things");
+      }
+    }
+    for (JsonNode toolbar : all.path("toolbars")) {
+      toolbar.path("faces").forEach(f -> put(f, "label", "Face"));
+    }
     return LibraryJson.read(JSON.writeValueAsString(all).getBytes(StandardCharsets.UTF_8));
   }
 
-  private static void call(JsonNode thing, int time) {
-    if (thing instanceof ObjectNode o && o.path("name").isTextual()) {
-      o.put("name", o.get("name").asText().replaceFirst(" no \\d+$", "") + " no " + time);
+  private static final List<String> NAMED =
+      List.of(
+          "applications",
+          "routines",
+          "stations",
+          "devices",
+          "toolbars",
+          "menus",
+          "offerings",
+          "families",
+          "checks");
+
+  private static void call(JsonNode thing) {
+    if (thing.path("name").isTextual()) {
+      put(thing, "name", thing.get("name").asText() + " as it is now");
     }
     for (String inner : List.of("contexts", "inner")) {
-      thing.path(inner).forEach(c -> call(c, time));
+      thing.path(inner).forEach(FollowsTest::call);
     }
+  }
+
+  private static void tell(ObjectNode routine) {
+    routine.put("asking", "always");
+    routine.put("note", "What is told now");
+    routine.put("colour", "clay");
+  }
+
+  private static void use(JsonNode thing) {
+    ((ObjectNode) thing).put("usesPerWeek", 3 * thing.path("usesPerWeek").asDouble());
+  }
+
+  private static void put(JsonNode thing, String field, String text) {
+    ((ObjectNode) thing).put(field, text);
   }
 
   @Test
   void aViewThatIsOpenSaysWhatOneOpenedAfterwardsSays() throws Exception {
-    Map<String, List<String>> before = new LinkedHashMap<>();
-    int time = 0;
+    Map<String, List<String>> open = new LinkedHashMap<>();
+    List<String> stale = new ArrayList<>();
     try (Hands hands = Hands.open(folder)) {
       hands.hurry();
+      Library first = hands.session.now().library();
       for (Map.Entry<String, Opening> place : places().entrySet()) {
         place.getValue().open(hands);
-        hands.quiet();
-        Library now = hands.session.now().library();
-        hands.make(Returning.to(now, called(now, ++time)), "called otherwise");
-        hands.quiet();
-        before.put(place.getKey(), texts(hands, time));
+        List<String> before = says(hands);
+        become(hands, otherwise(first));
+        open.put(place.getKey(), says(hands));
+        become(hands, first);
+        compare(place.getKey() + ", back again,", says(hands), before).ifPresent(stale::add);
       }
+      become(hands, otherwise(first));
     }
-    List<String> stale = new ArrayList<>();
     int said = 0;
     try (Hands hands = Hands.open(folder)) {
       hands.hurry();
       for (Map.Entry<String, Opening> place : places().entrySet()) {
         place.getValue().open(hands);
-        hands.quiet();
-        List<String> afresh = texts(hands, time);
+        List<String> afresh = says(hands);
         said += afresh.size();
-        List<String> only = before.get(place.getKey());
-        List<String> there = List.copyOf(only);
-        afresh.forEach(only::remove);
-        there.forEach(afresh::remove);
-        if (!only.isEmpty() || !afresh.isEmpty()) {
-          stale.add(place.getKey() + " says " + only + " and not " + afresh);
-        }
+        compare(place.getKey(), open.get(place.getKey()), afresh).ifPresent(stale::add);
       }
     }
     assertThat(said).isGreaterThan(1_000);
     assertThat(stale).isEmpty();
   }
 
-  /** All that is said in the view, with what everything is called this time told apart. */
-  private static List<String> texts(Hands hands, int time) {
-    List<String> all = new ArrayList<>(hands.texts(".sheet"));
-    all.replaceAll(t -> t.replace(" no " + time, " as it is now"));
-    return all;
+  private static void become(Hands hands, Library library) {
+    hands.make(Returning.to(hands.session.now().library(), library), "something else");
+  }
+
+  /** All that is said in the view when it has come to rest. */
+  private static List<String> says(Hands hands) {
+    hands.quiet();
+    return hands.texts(".sheet");
+  }
+
+  /** What only one of two says; nothing where both say the same. */
+  private static Optional<String> compare(String where, List<String> one, List<String> other) {
+    List<String> only = new ArrayList<>(one);
+    List<String> not = new ArrayList<>(other);
+    other.forEach(only::remove);
+    one.forEach(not::remove);
+    return only.isEmpty() && not.isEmpty()
+        ? Optional.empty()
+        : Optional.of(where + " says " + only + " and not " + not);
   }
 }

@@ -4,22 +4,27 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
 import foldtwice.library.Halves;
-import foldtwice.library.Library;
 import foldtwice.library.Pages;
 import foldtwice.routine.Value;
 import foldtwice.surface.Device;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Trigger;
 import foldtwice.writing.Opposites;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -35,82 +40,141 @@ final class PickDevice extends VBox {
   private static final double ROW = 36;
 
   private final Session session;
-  private final Binding binding;
+  private final Supplier<Binding> binding;
   private final TriggerPicker.Ways ways;
-  private final Faces faces;
+  private final Supplier<Faces> faces;
   private final FlowPane chips = new FlowPane(5, 5);
-  private final VBox view = new VBox();
+  private final VBox view = new VBox(6);
   private final CheckBox both = Skins.on(new CheckBox());
-  private final Optional<Map<String, Value>> opposite;
 
-  /** Draws what is in view again, and how wide a key was drawn. */
-  private Runnable again = () -> {};
+  /** What is in view, by its ids. */
+  private String device = "";
 
+  private String page = "";
+  private DeviceView picture;
+
+  /** How wide a key of it is. */
   private double drawn;
 
-  PickDevice(Session session, Binding binding, TriggerPicker.Ways ways, Faces faces) {
+  PickDevice(
+      Session session, Supplier<Binding> binding, TriggerPicker.Ways ways, Supplier<Faces> faces) {
     super(8);
     this.session = session;
     this.binding = binding;
     this.ways = ways;
     this.faces = faces;
-    Snapshot now = session.now();
-    Library library = now.library();
-    opposite = library.routineOf(binding).flatMap(r -> Opposites.of(r, binding.arguments()));
     setMinWidth(0); // a picture that is too wide is drawn smaller, and widens nothing
     view.setMinWidth(0);
     both.setId("picker-both");
     both.setSelected(true);
-    opposite.ifPresent(
-        o -> {
-          Binding other = binding.withRoutine(binding.routine(), o);
-          both.setText(Ui.text("picker.both", now.words().arguments(other)));
-        });
-    List<Device> here =
-        now.station().devices().stream().flatMap(id -> library.device(id).stream()).toList();
-    if (here.isEmpty()) {
-      getChildren().setAll(Parts.wrapped(Ui.text("picker.nodevice", now.station().name()), "soft"));
-      return;
-    }
-    show(here, here.getFirst().id(), here.getFirst().firstPage().id());
-    getChildren().add(chips);
-    if (opposite.isPresent() && here.stream().anyMatch(d -> !d.dials().isEmpty())) {
-      getChildren().add(both);
-    }
-    getChildren().addAll(view, Parts.wrapped(Ui.text("picker.device.hint"), "soft"));
+    follow();
     widthProperty()
         .addListener(
             (o, a, width) -> {
               boolean had = Parts.hasKeys(view);
               boolean fits = drawn == KEY && width.doubleValue() >= view.prefWidth(-1);
-              if (!had && !fits) {
-                again.run();
+              if (!had && !fits && picture != null) {
+                draw();
               }
             });
   }
 
-  private void show(List<Device> devices, String device, String page) {
-    chips.getChildren().clear();
-    ToggleGroup group = new ToggleGroup();
-    for (Device d : devices) {
+  /** Shows everything as it is now. */
+  void follow() {
+    Snapshot now = session.now();
+    List<Device> here = here();
+    if (here.isEmpty()) {
+      Refill.with(
+          this,
+          now.station().name(),
+          () -> List.of(Parts.wrapped(Ui.text("picker.nodevice", now.station().name()), "soft")));
+      return;
+    }
+    Optional<Device> inView = here.stream().filter(d -> d.id().equals(device)).findFirst();
+    if (inView.isEmpty() || inView.get().page(page).isEmpty()) {
+      device = here.getFirst().id();
+      page = here.getFirst().firstPage().id();
+    }
+    Optional<Map<String, Value>> opposite = opposite();
+    opposite.ifPresent(
+        o -> {
+          Binding other = binding.get().withRoutine(binding.get().routine(), o);
+          both.setText(Ui.text("picker.both", now.words().arguments(other)));
+        });
+    boolean asks = opposite.isPresent() && here.stream().anyMatch(d -> !d.dials().isEmpty());
+    Refill.with(
+        this,
+        asks,
+        () ->
+            Stream.of(
+                    Optional.of(chips),
+                    Optional.of(both).filter(b -> asks),
+                    Optional.of(view),
+                    Optional.of(Parts.wrapped(Ui.text("picker.device.hint"), "soft")))
+                .<Node>flatMap(Optional::stream)
+                .toList());
+    chips(here);
+    draw();
+  }
+
+  private List<Device> here() {
+    Snapshot now = session.now();
+    return now.station().devices().stream()
+        .flatMap(id -> now.library().device(id).stream())
+        .toList();
+  }
+
+  private Optional<Map<String, Value>> opposite() {
+    return session
+        .now()
+        .library()
+        .routineOf(binding.get())
+        .flatMap(r -> Opposites.of(r, binding.get().arguments()));
+  }
+
+  private void chips(List<Device> here) {
+    Map<String, String> names = new LinkedHashMap<>();
+    Map<String, Runnable> shows = new HashMap<>();
+    for (Device d : here) {
       for (Page p : d.pages()) {
-        String name = p.name().isEmpty() ? d.name() : Ui.text("picker.page", d.name(), p.name());
-        ToggleButton chip = Skins.on(new ToggleButton(name));
-        chip.setId("picker-" + d.id() + (p.id().isEmpty() ? "" : "-" + p.id()));
-        chip.getStyleClass().addAll("chip", "small-chip");
-        chip.setToggleGroup(group);
-        chip.setOnAction(
-            e -> {
-              chip.setSelected(true);
-              view.getChildren().setAll(device(devices, d, p));
-            });
-        chips.getChildren().add(chip);
-        if (d.id().equals(device) && p.id().equals(page)) {
-          chip.setSelected(true);
-          view.getChildren().setAll(device(devices, d, p));
-        }
+        String id = named(d.id(), p.id());
+        names.put(
+            id, p.name().isEmpty() ? d.name() : Ui.text("picker.page", d.name(), p.name()));
+        shows.put(id, () -> show(d.id(), p.id()));
       }
     }
+    ToggleGroup group = new ToggleGroup();
+    Refill.with(
+        chips,
+        names,
+        () -> names.entrySet().stream().map(e -> chip(group, e, shows.get(e.getKey()))).toList());
+    for (Node chip : chips.getChildren()) {
+      ((ToggleButton) chip).setSelected(chip.getId().equals(named(device, page)));
+    }
+  }
+
+  private static String named(String device, String page) {
+    return "picker-" + device + (page.isEmpty() ? "" : "-" + page);
+  }
+
+  private static ToggleButton chip(
+      ToggleGroup group, Map.Entry<String, String> named, Runnable shows) {
+    ToggleButton chip = Skins.on(new ToggleButton(named.getValue()));
+    chip.setId(named.getKey());
+    chip.getStyleClass().addAll("chip", "small-chip");
+    chip.setToggleGroup(group);
+    chip.setOnAction(
+        e -> {
+          chip.setSelected(true);
+          shows.run();
+        });
+    return chip;
+  }
+
+  private void show(String ofDevice, String ofPage) {
+    device = ofDevice;
+    page = ofPage;
+    draw();
   }
 
   /** How wide a key can be so that the whole device is seen. */
@@ -119,68 +183,74 @@ final class PickDevice extends VBox {
     return getWidth() == 0 ? KEY : Math.min(KEY, getWidth() / across);
   }
 
-  private VBox device(List<Device> devices, Device device, Page page) {
-    again = () -> view.getChildren().setAll(device(devices, device, page));
-    drawn = unit(device);
-    DeviceView picture =
-        new DeviceView(
-            drawn,
-            ROW,
-            new DeviceView.Listener() {
-              @Override
-              public void key(String key, Trigger.Duration way) {
-                ways.pick(new Trigger.PadKey(device.id(), page.id(), key, way));
-              }
-
-              @Override
-              public void dial(String dial, Trigger.Turn turn) {
-                turned(device, page, dial, turn);
-              }
-            });
-    picture.show(device, page, id -> faces.of(device, page, id));
-    VBox shown = new VBox(6, picture);
-    if (!page.id().isEmpty()) {
-      shown
-          .getChildren()
-          .add(
-              Parts.button(
-                  "picker-new-page",
-                  Ui.text("picker.newpage", device.name()),
-                  () -> addPage(devices, device),
-                  "link"));
+  private void draw() {
+    Device shown = session.now().library().device(device).orElseThrow();
+    Page its = shown.page(page).orElseThrow();
+    if (picture == null || drawn != unit(shown)) {
+      drawn = unit(shown);
+      picture = new DeviceView(drawn, ROW, listener());
     }
-    return shown;
+    Faces now = faces.get();
+    picture.show(shown, its, id -> now.of(shown, its, id));
+    String name = its.id().isEmpty() ? "" : shown.name();
+    Refill.with(
+        view,
+        List.of(picture, name),
+        () ->
+            name.isEmpty()
+                ? List.of(picture)
+                : List.of(
+                    picture,
+                    Parts.button(
+                        "picker-new-page",
+                        Ui.text("picker.newpage", name),
+                        this::addPage,
+                        "link")));
+  }
+
+  private DeviceView.Listener listener() {
+    return new DeviceView.Listener() {
+      @Override
+      public void key(String key, Trigger.Duration way) {
+        ways.pick(new Trigger.PadKey(device, page, key, way));
+      }
+
+      @Override
+      public void dial(String dial, Trigger.Turn turn) {
+        turned(dial, turn);
+      }
+    };
   }
 
   /** A dial that is turned gives its other way to the opposite, where that is wished. */
-  private void turned(Device device, Page page, String dial, Trigger.Turn turn) {
-    Trigger trigger = new Trigger.Dial(device.id(), page.id(), dial, turn);
+  private void turned(String dial, Trigger.Turn turn) {
+    Trigger trigger = new Trigger.Dial(device, page, dial, turn);
+    Optional<Map<String, Value>> opposite = opposite();
     if (turn == Trigger.Turn.PUSH || opposite.isEmpty() || !both.isSelected()) {
       ways.pick(trigger);
       return;
     }
-    Trigger back =
-        new Trigger.Dial(
-            device.id(),
-            page.id(),
-            dial,
-            turn == Trigger.Turn.LEFT ? Trigger.Turn.RIGHT : Trigger.Turn.LEFT);
-    Library library = session.now().library();
-    ways.pick(trigger, Halves.other(library, binding, binding.routine(), opposite.get(), back));
+    Trigger.Turn back = turn == Trigger.Turn.LEFT ? Trigger.Turn.RIGHT : Trigger.Turn.LEFT;
+    Binding now = binding.get();
+    ways.pick(
+        trigger,
+        Halves.other(
+            session.now().library(),
+            now,
+            now.routine(),
+            opposite.get(),
+            new Trigger.Dial(device, page, dial, back)));
   }
 
-  private void addPage(List<Device> devices, Device device) {
-    Page fresh = Pages.fresh(device, Ui.text("device.newpage", device.pages().size() + 1));
-    Device more = Pages.with(device, fresh);
+  private void addPage() {
+    Device of = session.now().library().device(device).orElseThrow();
+    Page fresh = Pages.fresh(of, Ui.text("device.newpage", of.pages().size() + 1));
+    Device more = Pages.with(of, fresh);
     chips.requestFocus(); // before what has the keys is gone
     session.make(
         new Edit.PutSurface(more), Ui.text("said.changed", more.name() + " " + fresh.name()));
-    show(
-        devices.stream().map(d -> d.id().equals(more.id()) ? more : d).toList(),
-        more.id(),
-        fresh.id());
-    chips.getChildren().stream()
-        .filter(c -> ((ToggleButton) c).isSelected())
-        .forEach(c -> c.requestFocus());
+    page = fresh.id();
+    follow();
+    chips.lookup("#" + named(device, page)).requestFocus();
   }
 }

@@ -4,21 +4,27 @@ import foldtwice.binding.Binding;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.OpensForm;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Edit;
+import foldtwice.library.Library;
 import foldtwice.library.NewSurfaces;
+import foldtwice.place.Place;
 import foldtwice.surface.RadialMenu;
 import foldtwice.trigger.Direction;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
-import java.util.HashMap;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
-import javafx.scene.Node;
+import java.util.function.Supplier;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 
@@ -26,16 +32,20 @@ import javafx.scene.layout.VBox;
 final class PickMenu extends VBox {
 
   private final Session session;
-  private final Binding binding;
+  private final Supplier<Binding> binding;
   private final Consumer<Trigger> onPicked;
-  private final Faces faces;
+  private final Supplier<Faces> faces;
 
-  /** What opens a menu: the line that says it, and the form behind that. */
-  private record Openers(Button how, OpensForm form) {}
+  /** A menu: its name, its choices, the line that says what opens it, and the form behind that. */
+  private record Shown(Label name, GridPane choices, Button how, OpensForm form) {}
 
-  private final Map<String, Openers> openers = new HashMap<>();
+  private final Map<String, Shown> menus = new LinkedHashMap<>();
 
-  PickMenu(Session session, Binding binding, Faces faces, Consumer<Trigger> onPicked) {
+  PickMenu(
+      Session session,
+      Supplier<Binding> binding,
+      Supplier<Faces> faces,
+      Consumer<Trigger> onPicked) {
     super(8);
     this.session = session;
     this.binding = binding;
@@ -44,70 +54,72 @@ final class PickMenu extends VBox {
     show("");
   }
 
-  private void show(String opening) {
-    getChildren().clear();
-    openers.clear();
-    for (RadialMenu m : session.now().library().menus()) {
-      if (m.place().applicationId().equals(binding.place().applicationId())) {
-        menu(m, m.id().equals(opening));
-      }
-    }
-    String name = Ui.text("summoned.radial.name", session.now().library().nameOf(binding.place()));
-    getChildren()
-        .add(
-            Parts.button(
-                "picker-new-radial", Ui.text("picker.radial.new"), () -> make(name), "link"));
+  private List<RadialMenu> here(Snapshot now) {
+    return now.library().menus().stream()
+        .filter(m -> m.place().applicationId().equals(binding.get().place().applicationId()))
+        .toList();
   }
 
-  private void menu(RadialMenu m, boolean opening) {
-    getChildren().add(Parts.label(m.name(), "heading"));
-    getChildren().add(choices(m));
-    OpensForm opens = new OpensForm(session);
-    Button how = Parts.button("picker-opens-" + m.id(), "", () -> toggle(m.id()), "link");
-    openers.put(m.id(), new Openers(how, opens));
-    getChildren().add(how);
+  private void show(String opening) {
+    getChildren().clear();
+    menus.clear();
+    here(session.now()).forEach(this::menu);
+    getChildren()
+        .add(Parts.button("picker-new-radial", Ui.text("picker.radial.new"), this::make, "link"));
     follow(session.now());
-    if (opening) {
-      toggle(m.id());
-      how.requestFocus();
+    if (menus.containsKey(opening)) {
+      toggle(opening);
+      menus.get(opening).how().requestFocus();
     }
+  }
+
+  private void menu(RadialMenu m) {
+    Label name = Parts.label("", "heading");
+    GridPane choices = new GridPane(4, 4);
+    Button how = Parts.button("picker-opens-" + m.id(), "", () -> toggle(m.id()), "link");
+    menus.put(m.id(), new Shown(name, choices, how, new OpensForm(session)));
+    getChildren().addAll(name, choices, how);
   }
 
   private void toggle(String menu) {
-    Openers of = openers.get(menu);
+    Shown of = menus.get(menu);
     if (!getChildren().remove(of.form())) {
       getChildren().add(getChildren().indexOf(of.how()) + 1, of.form());
     }
   }
 
-  /** Shows what opens the menus now. */
+  /** Shows the menus as they are now. */
   void follow(Snapshot now) {
-    openers.forEach(
-        (id, of) -> {
-          if (now.library().surfaces().get(id) instanceof RadialMenu m) {
-            of.form().show(now, m);
-            of.how()
-                .setText(
-                    m.opens().isEmpty()
-                        ? Ui.text("picker.radial.unopened")
-                        : Ui.text(
-                            "picker.radial.opens", now.words().trigger(m.opens().getFirst())));
-          }
-        });
+    List<RadialMenu> here = here(now);
+    if (!here.stream().map(RadialMenu::id).toList().equals(List.copyOf(menus.keySet()))) {
+      show("");
+      return;
+    }
+    for (RadialMenu m : here) {
+      Shown of = menus.get(m.id());
+      of.name().setText(m.name());
+      Map<Direction, String> does = new EnumMap<>(Direction.class);
+      for (Direction d : Direction.values()) {
+        does.put(d, faces.get().brief(new Trigger.Radial(m.id(), d)));
+      }
+      Refill.by(
+          of.choices(),
+          does,
+          () -> Parts.around(of.choices(), d -> choice(m.id(), d, does.get(d))));
+      of.form().show(now, m);
+      of.how()
+          .setText(
+              m.opens().isEmpty()
+                  ? Ui.text("picker.radial.unopened")
+                  : Ui.text("picker.radial.opens", now.words().trigger(m.opens().getFirst())));
+    }
   }
 
-  private Node choices(RadialMenu m) {
-    GridPane choices = new GridPane(4, 4);
-    Parts.around(choices, d -> choice(m, d));
-    return choices;
-  }
-
-  private Button choice(RadialMenu m, Direction d) {
-    Trigger trigger = new Trigger.Radial(m.id(), d);
-    String label = faces.brief(trigger);
+  private Button choice(String menu, Direction d, String label) {
+    Trigger trigger = new Trigger.Radial(menu, d);
     Button button =
         Parts.button(
-            "picker-choice-" + m.id() + "-" + d.id(),
+            "picker-choice-" + menu + "-" + d.id(),
             label.isEmpty() ? Words.direction(d) : label.replace("\n", " "),
             () -> onPicked.accept(trigger));
     button.setMaxWidth(104);
@@ -118,8 +130,11 @@ final class PickMenu extends VBox {
   }
 
   /** Nothing opens it yet: that is asked for at once. */
-  private void make(String name) {
-    RadialMenu made = NewSurfaces.radial(session.now().library(), name, binding.place());
+  private void make() {
+    Library library = session.now().library();
+    Place place = binding.get().place();
+    String name = Ui.text("summoned.radial.name", library.nameOf(place));
+    RadialMenu made = NewSurfaces.radial(library, name, place);
     session.make(new Edit.PutSurface(made), Ui.text("said.newsurface", made.name()));
     show(made.id());
   }

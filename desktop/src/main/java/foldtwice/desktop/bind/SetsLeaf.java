@@ -94,13 +94,15 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     boolean changed = !b.equals(edits.binding());
     boolean other = edits.on(b);
     where.show(now, b);
-    top.getChildren().stream()
-        .filter(n -> n instanceof TriggerPicker)
-        .forEach(n -> ((TriggerPicker) n).follow(now));
     if (other) {
       stopCapture();
     }
-    if (!capture.isOn() && (changed || top.getChildren().isEmpty())) {
+    boolean stays = !other && isChoosing();
+    if (stays) {
+      top.getChildren().stream()
+          .filter(n -> n instanceof TriggerPicker)
+          .forEach(n -> ((TriggerPicker) n).follow());
+    } else if (!capture.isOn() && (changed || top.getChildren().isEmpty())) {
       showTriggers();
     }
     if (considers) {
@@ -111,6 +113,12 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     if (!capture.isOn() && (considered.isPresent() || !considers)) {
       advice.suggest(now, b);
     }
+  }
+
+  /** True while a trigger is being typed, or looked for on a picture. */
+  private boolean isChoosing() {
+    return top.getChildren().stream()
+        .anyMatch(n -> n instanceof TriggerPicker || n instanceof TriggerCards.Typed);
   }
 
   private void advisePresent() {
@@ -367,7 +375,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     TriggerPicker picker =
         new TriggerPicker(
             session,
-            edits.binding(),
+            edits::binding,
             new TriggerPicker.Ways() {
               @Override
               public void pick(Trigger trigger) {

@@ -5,6 +5,7 @@ import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.GestureForm;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.parts.PointerForm;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.RoutineField;
 import foldtwice.desktop.parts.Tips;
 import foldtwice.desktop.session.Session;
@@ -12,6 +13,7 @@ import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.Bound;
 import foldtwice.library.Edit;
+import foldtwice.library.Library;
 import foldtwice.library.NewSurfaces;
 import foldtwice.place.Place;
 import foldtwice.routine.Routine;
@@ -19,8 +21,9 @@ import foldtwice.surface.Toolbar;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
@@ -60,12 +63,15 @@ final class TriggerPicker extends VBox {
   }
 
   private final Session session;
-  private final Binding binding;
+  private final Supplier<Binding> binding;
   private final Ways ways;
   private final VBox content = new VBox(8);
 
+  /** Shows what is in {@link #content} as it is now. */
+  private Runnable follows = () -> {};
+
   /** For a binding, beginning with what is on devices. */
-  TriggerPicker(Session session, Binding binding, Ways ways) {
+  TriggerPicker(Session session, Supplier<Binding> binding, Ways ways) {
     this.session = session;
     this.binding = binding;
     this.ways = ways;
@@ -92,10 +98,8 @@ final class TriggerPicker extends VBox {
   }
 
   /** Follows what else is changed meanwhile. */
-  void follow(Snapshot now) {
-    content.getChildren().stream()
-        .filter(n -> n instanceof PickMenu)
-        .forEach(n -> ((PickMenu) n).follow(now));
+  void follow() {
+    follows.run();
   }
 
   private Snapshot now() {
@@ -103,94 +107,135 @@ final class TriggerPicker extends VBox {
   }
 
   private Faces faces() {
-    List<Place> states = now().keymap().statesOf(binding.place());
-    return new Faces(now(), states.isEmpty() ? binding.place() : states.getFirst());
-  }
-
-  /** Shows it anew; the keys go to its chip before what has them is gone. */
-  private void again(Kind kind) {
-    lookup("#picker-" + kind.name().toLowerCase(Locale.ROOT)).requestFocus();
-    show(kind);
+    Place place = binding.get().place();
+    List<Place> states = now().keymap().statesOf(place);
+    return new Faces(now(), states.isEmpty() ? place : states.getFirst());
   }
 
   private void show(Kind kind) {
-    content
-        .getChildren()
-        .setAll(
-            switch (kind) {
-              case DEVICE -> List.of(new PickDevice(session, binding, ways, faces()));
-              case HELD -> held();
-              case GESTURE -> List.of(new GestureForm(t -> now().words().trigger(t), ways::pick));
-              case POINTER -> List.of(new PointerForm(faces()::does, ways::pick));
-              case TOOLBAR -> toolbars();
-              case RADIAL -> List.of(new PickMenu(session, binding, faces(), ways::pick));
-              case START ->
-                  List.of(
-                      Parts.wrapped(Ui.text("picker.start.hint"), "soft"),
-                      Parts.button(
-                          "picker-atstart",
-                          Ui.text("picker.start.take"),
-                          () -> ways.pick(new Trigger.AtStart()),
-                          "main"));
-            });
+    follows = () -> {};
+    switch (kind) {
+      case DEVICE -> {
+        PickDevice device = new PickDevice(session, binding, ways, this::faces);
+        content.getChildren().setAll(device);
+        follows = device::follow;
+      }
+      case HELD -> held();
+      case GESTURE ->
+          content.getChildren().setAll(new GestureForm(t -> now().words().trigger(t), ways::pick));
+      case POINTER -> {
+        PointerForm pointer = new PointerForm(t -> faces().does(t), ways::pick);
+        content.getChildren().setAll(pointer);
+        follows = pointer::follow;
+      }
+      case TOOLBAR -> {
+        toolbars();
+        follows = this::toolbars;
+      }
+      case RADIAL -> {
+        PickMenu menus = new PickMenu(session, binding, this::faces, ways::pick);
+        content.getChildren().setAll(menus);
+        follows = () -> menus.follow(now());
+      }
+      case START ->
+          content
+              .getChildren()
+              .setAll(
+                  Parts.wrapped(Ui.text("picker.start.hint"), "soft"),
+                  Parts.button(
+                      "picker-atstart",
+                      Ui.text("picker.start.take"),
+                      () -> ways.pick(new Trigger.AtStart()),
+                      "main"));
+    }
   }
 
   /** A held key; as it comes up something else may run. */
-  private List<Node> held() {
+  private void held() {
     RoutineField release =
         new RoutineField("picker-release", Ui.text("picker.held.release"), Routine::name, () -> {});
-    String application = now().library().routineOf(binding).map(Routine::application).orElse("");
-    release.offer(
-        now().library().routines().values().stream()
-            .filter(r -> r.application().equals(application))
-            .toList());
-    return List.of(
-        Parts.wrapped(Ui.text("picker.held.hint"), "soft"),
-        release,
-        Parts.button(
-            "picker-hold",
-            Ui.text("picker.held.press"),
-            () -> ways.captureHeld(release.chosen()),
-            "main"));
+    follows = () -> release.renew(ofTheSame());
+    follows.run();
+    content
+        .getChildren()
+        .setAll(
+            Parts.wrapped(Ui.text("picker.held.hint"), "soft"),
+            release,
+            Parts.button(
+                "picker-hold",
+                Ui.text("picker.held.press"),
+                () -> ways.captureHeld(release.chosen()),
+                "main"));
   }
 
-  private List<Node> toolbars() {
-    String application = binding.place().applicationId().orElse("");
+  /** The routines of the program that the binding's routine is for. */
+  private List<Routine> ofTheSame() {
+    Library library = now().library();
+    String application = library.routineOf(binding.get()).map(Routine::application).orElse("");
+    return library.routines().values().stream()
+        .filter(r -> r.application().equals(application))
+        .toList();
+  }
+
+  /** A slot of a toolbar, and what it does. */
+  private record Slot(Toolbar of, int number, boolean taken, String does) {}
+
+  private void toolbars() {
+    String application = binding.get().place().applicationId().orElse("");
+    Library library = now().library();
+    List<Toolbar> here =
+        library.toolbars().stream().filter(t -> t.application().equals(application)).toList();
+    List<Slot> slots =
+        here.stream()
+            .flatMap(t -> IntStream.rangeClosed(1, t.slots()).mapToObj(s -> slot(t, s)))
+            .toList();
+    Refill.with(
+        content,
+        List.of(application, here, slots),
+        () -> toolbars(application, here, slots));
+  }
+
+  private Slot slot(Toolbar of, int number) {
+    Trigger trigger = new Trigger.Button(of.id(), number);
+    boolean taken = !Bound.on(now().library(), trigger).isEmpty();
+    String does = faces().does(trigger).orElse(Ui.text(taken ? "picker.used" : "device.free"));
+    return new Slot(of, number, taken, does);
+  }
+
+  private List<Node> toolbars(String application, List<Toolbar> here, List<Slot> slots) {
     if (application.isEmpty()) {
       return List.of(Parts.wrapped(Ui.text("picker.toolbar.everywhere"), "soft"));
     }
     List<Node> all = new ArrayList<>();
-    for (Toolbar t : now().library().toolbars()) {
-      if (t.application().equals(application)) {
-        all.add(Parts.label(t.name(), "heading"));
-        FlowPane slots = new FlowPane(4, 4);
-        for (int slot = 1; slot <= t.slots(); slot++) {
-          Trigger trigger = new Trigger.Button(t.id(), slot);
-          Button button =
-              Parts.button("picker-slot-" + slot, Integer.toString(slot), () -> ways.pick(trigger));
-          boolean taken = !Bound.on(now().library(), trigger).isEmpty();
-          if (taken) {
-            button.getStyleClass().add("taken");
-          }
-          Tips.on(
-              button, faces().does(trigger).orElse(Ui.text(taken ? "picker.used" : "device.free")));
-          slots.getChildren().add(button);
-        }
-        all.add(slots);
-      }
+    for (Toolbar t : here) {
+      FlowPane its = new FlowPane(4, 4);
+      slots.stream().filter(s -> s.of().equals(t)).map(this::button).forEach(its.getChildren()::add);
+      all.addAll(List.of(Parts.label(t.name(), "heading"), its));
     }
-    String name =
-        Ui.text("picker.toolbar.name", now().library().nameOf(new Place.Whole(application)));
     all.add(
-        Parts.button(
-            "picker-new-toolbar",
-            Ui.text("picker.toolbar.new"),
-            () -> {
-              Toolbar made = NewSurfaces.toolbar(now().library(), name, application);
-              session.make(new Edit.PutSurface(made), Ui.text("said.newsurface", made.name()));
-              again(Kind.TOOLBAR);
-            },
-            "link"));
+        Parts.button("picker-new-toolbar", Ui.text("picker.toolbar.new"), this::addToolbar, "link"));
     return all;
+  }
+
+  private Button button(Slot slot) {
+    String number = Integer.toString(slot.number());
+    Trigger trigger = new Trigger.Button(slot.of().id(), slot.number());
+    Button button = Parts.button("picker-slot-" + number, number, () -> ways.pick(trigger));
+    if (slot.taken()) {
+      button.getStyleClass().add("taken");
+    }
+    Tips.on(button, slot.does());
+    return button;
+  }
+
+  /** The keys go to its chip before what has them is gone. */
+  private void addToolbar() {
+    Place place = new Place.Whole(binding.get().place().applicationId().orElseThrow());
+    Library library = now().library();
+    String name = Ui.text("picker.toolbar.name", library.nameOf(place));
+    Toolbar made = NewSurfaces.toolbar(library, name, place.applicationId().orElseThrow());
+    lookup("#picker-toolbar").requestFocus();
+    session.make(new Edit.PutSurface(made), Ui.text("said.newsurface", made.name()));
+    toolbars();
   }
 }

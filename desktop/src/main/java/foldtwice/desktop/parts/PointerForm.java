@@ -5,8 +5,10 @@ import foldtwice.trigger.Modifier;
 import foldtwice.trigger.Modifiers;
 import foldtwice.trigger.Trigger;
 import foldtwice.words.Words;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -53,17 +55,34 @@ public final class PointerForm extends VBox {
   }
 
   private void buttons() {
-    buttons.getChildren().clear();
+    Map<Trigger.PointerButton, String> says = new EnumMap<>(Trigger.PointerButton.class);
     for (Trigger.PointerButton b : Trigger.PointerButton.values()) {
-      Trigger trigger = new Trigger.Pointer(b, held);
       String name = Words.pointerButton(b);
-      Button button =
-          Parts.button(
-              "picker-" + b.name().toLowerCase(Locale.ROOT),
-              does.apply(trigger).map(d -> Ui.text("picker.taken", name, d)).orElse(name),
-              () -> onTaken.accept(trigger));
-      button.setWrapText(true);
-      buttons.getChildren().add(button);
+      says.put(
+          b,
+          does.apply(new Trigger.Pointer(b, held))
+              .map(d -> Ui.text("picker.taken", name, d))
+              .orElse(name));
     }
+    Refill.with(
+        buttons,
+        List.of(held, says),
+        () -> says.entrySet().stream().map(e -> button(e.getKey(), e.getValue())).toList());
+  }
+
+  private Button button(Trigger.PointerButton which, String says) {
+    Trigger trigger = new Trigger.Pointer(which, held);
+    Button button =
+        Parts.button(
+            "picker-" + which.name().toLowerCase(Locale.ROOT),
+            says,
+            () -> onTaken.accept(trigger));
+    button.setWrapText(true);
+    return button;
+  }
+
+  /** Shows what they do now. */
+  public void follow() {
+    buttons();
   }
 }

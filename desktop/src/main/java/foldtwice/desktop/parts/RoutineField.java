@@ -73,6 +73,22 @@ public final class RoutineField extends VBox {
     clear();
   }
 
+  /** The same as they are now: what is chosen stays, and so does what is being typed. */
+  public void renew(List<Routine> routines) {
+    List<Routine> now = routines.stream().sorted(Comparator.comparing(Routine::name)).toList();
+    if (now.equals(offered)) {
+      return;
+    }
+    offered = now;
+    chosen =
+        chosen.flatMap(c -> now.stream().filter(r -> r.id().equals(c.id())).findFirst());
+    if (rows.isVisible()) {
+      narrow();
+    } else {
+      write();
+    }
+  }
+
   public Optional<Routine> chosen() {
     return chosen;
   }

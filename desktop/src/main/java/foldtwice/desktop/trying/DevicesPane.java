@@ -3,6 +3,7 @@ package foldtwice.desktop.trying;
 import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.PadHand;
 import foldtwice.desktop.session.Snapshot;
@@ -11,8 +12,11 @@ import foldtwice.place.Place;
 import foldtwice.surface.Device;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Trigger;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Pos;
@@ -42,7 +46,6 @@ final class DevicesPane extends VBox {
   private final VBox legend = new VBox(4);
   private final HBox board;
   private String open = "";
-  private List<String> offered = List.of();
   private Snapshot now;
   private Place place;
 
@@ -92,14 +95,10 @@ final class DevicesPane extends VBox {
   void show(Snapshot now, Place place) {
     this.now = now;
     this.place = place;
-    List<String> here = now.station().devices();
     if (!open.isEmpty() && inView().isEmpty()) {
       open = "";
     }
-    if (!here.equals(offered) || names.getChildren().isEmpty()) {
-      offered = here;
-      offer();
-    }
+    offer();
     keyboard.show(now.keymap(), place);
     draw();
   }
@@ -116,29 +115,45 @@ final class DevicesPane extends VBox {
   }
 
   private void offer() {
-    names.getChildren().clear();
-    ToggleGroup group = new ToggleGroup();
     String layout = now.station().layout().toUpperCase(Locale.ROOT);
-    chip(group, "", Ui.text("try.keyboard", layout + ", " + now.station().shape()));
+    Map<String, String> offered = new LinkedHashMap<>();
+    offered.put("", Ui.text("try.keyboard", layout + ", " + now.station().shape()));
     for (String id : now.station().devices()) {
-      now.library().device(id).ifPresent(d -> chip(group, d.id(), d.name()));
+      now.library().device(id).ifPresent(d -> offered.put(id, d.name()));
     }
-    names.getChildren().add(page);
+    Refill.with(
+        names,
+        offered,
+        () -> {
+          ToggleGroup group = new ToggleGroup();
+          List<Node> all = new ArrayList<>();
+          offered.forEach((id, name) -> all.add(chip(group, id, name)));
+          all.add(page);
+          return all;
+        });
+    for (Node n : names.getChildren()) {
+      if (n instanceof ToggleButton chip) {
+        chip.setSelected(chip.getId().equals(named(open)));
+      }
+    }
   }
 
-  private void chip(ToggleGroup group, String id, String name) {
+  private static String named(String device) {
+    return "device-" + (device.isEmpty() ? "keyboard" : device);
+  }
+
+  private ToggleButton chip(ToggleGroup group, String id, String name) {
     ToggleButton chip = Skins.on(new ToggleButton(name));
-    chip.setId("device-" + (id.isEmpty() ? "keyboard" : id));
+    chip.setId(named(id));
     chip.getStyleClass().addAll("chip", "small-chip");
     chip.setToggleGroup(group);
-    chip.setSelected(id.equals(open));
     chip.setOnAction(
         e -> {
           open = id;
           chip.setSelected(true);
           draw();
         });
-    names.getChildren().add(chip);
+    return chip;
   }
 
   /** What its dials do here, and its keys when they are held. */
