@@ -37,7 +37,7 @@ import org.junit.jupiter.api.io.TempDir;
 /**
  * Law: every button that is seen, pressed with the space bar, shows that something happened; what
  * it changed can be taken back, and is kept as it is shown. What is being typed into any field
- * stays there, and so do the keys, while something else changes.
+ * stays there, and so do the keys, whatever else changes, the very thing that is written to too.
  */
 class EveryButtonTest {
 
@@ -254,7 +254,7 @@ class EveryButtonTest {
    * Begins to write into each field that is seen for the first time, chooses another thing in each
    * chooser, and looks whether that stays.
    */
-  private void writeInAll(String where) {
+  private void writeInAll(String where) throws Exception {
     for (String field : fields(hands)) {
       if (field(field).isEmpty() || !written.add(kind(field))) {
         continue;
@@ -262,8 +262,12 @@ class EveryButtonTest {
       Node node = field(field).get();
       hands.giveKeys(node);
       Station here = hands.session.now().station();
-      Edit other = new Edit.PutStation(here.as("elsewhere", "For " + field));
+      Library now = hands.session.now().library();
       boolean chooser = node instanceof ComboBox<?>;
+      Edit other =
+          chooser // what is chosen is kept at once: the one who comes last is right
+              ? new Edit.PutStation(here.as("elsewhere", "For " + field))
+              : Returning.to(now, Otherwise.of(now));
       if (!chooser) {
         hands.press(KeyCode.END);
       }
@@ -272,18 +276,24 @@ class EveryButtonTest {
           chooser ? KeyCode.DOWN : KeyCode.DIGIT9,
           () -> { // at once, before anything that it asked for is there
             begun.set(new Begun(shown(field), hands.scene().getFocusOwner()));
-            hands.session.make(other, "another station");
+            hands.session.make(other, "something else");
           });
       String typed = begun.get().typed();
       Node keys = begun.get().keys();
       hands.quiet();
-      if (!typed(field).equals(typed) || !keys.equals(hands.focus())) {
+      if (!typed(field).equals(typed) || !isLike(keys, hands.focus())) {
         lost.add(where + ": " + field + " had " + typed + " and has " + typed(field));
       }
       if (typed(field).endsWith("9")) {
         hands.press(KeyCode.BACK_SPACE);
       }
     }
+  }
+
+  /** The same, or what stands in its place, called alike. */
+  private static boolean isLike(Node keys, Node now) {
+    return keys.equals(now)
+        || (keys.getClass().equals(now.getClass()) && named(keys).equals(named(now)));
   }
 
   /** What stands in a field as soon as somebody begins, and what has the keys then. */

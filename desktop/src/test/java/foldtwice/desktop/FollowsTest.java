@@ -2,14 +2,9 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.desktop.frame.ViewsTest;
 import foldtwice.library.Library;
 import foldtwice.library.Returning;
-import foldtwice.library.file.LibraryJson;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -26,8 +21,6 @@ import org.junit.jupiter.api.io.TempDir;
  * it said before, when all is as it was again.
  */
 class FollowsTest {
-
-  private static final ObjectMapper JSON = new ObjectMapper();
 
   @TempDir Path folder;
 
@@ -90,67 +83,6 @@ class FollowsTest {
     }
   }
 
-  /**
-   * The same library with another name for everything that has one; all its routines ask, what is
-   * used is used more often, and what stands on keys and what is told of routines is something else.
-   */
-  private static Library otherwise(Library library) throws Exception {
-    JsonNode all = JSON.readTree(LibraryJson.write(library));
-    call(all);
-    for (String list : NAMED) {
-      assertThat(all.path(list)).as(list).isNotEmpty();
-      all.path(list).forEach(FollowsTest::call);
-    }
-    all.path("routines").forEach(r -> tell((ObjectNode) r));
-    all.path("bindings").forEach(FollowsTest::use);
-    for (JsonNode application : all.path("applications")) {
-      for (JsonNode command : application.path("commands")) {
-        call(command);
-        use(command);
-        put(command, "group", "Other things");
-      }
-    }
-    for (JsonNode toolbar : all.path("toolbars")) {
-      toolbar.path("faces").forEach(f -> put(f, "label", "Face"));
-    }
-    return LibraryJson.read(JSON.writeValueAsString(all).getBytes(StandardCharsets.UTF_8));
-  }
-
-  private static final List<String> NAMED =
-      List.of(
-          "applications",
-          "routines",
-          "stations",
-          "devices",
-          "toolbars",
-          "menus",
-          "offerings",
-          "families",
-          "checks");
-
-  private static void call(JsonNode thing) {
-    if (thing.path("name").isTextual()) {
-      put(thing, "name", thing.get("name").asText() + " as it is now");
-    }
-    for (String inner : List.of("contexts", "inner")) {
-      thing.path(inner).forEach(FollowsTest::call);
-    }
-  }
-
-  private static void tell(ObjectNode routine) {
-    routine.put("asking", "always");
-    routine.put("note", "What is told now");
-    routine.put("colour", "clay");
-  }
-
-  private static void use(JsonNode thing) {
-    ((ObjectNode) thing).put("usesPerWeek", 3 * thing.path("usesPerWeek").asDouble());
-  }
-
-  private static void put(JsonNode thing, String field, String text) {
-    ((ObjectNode) thing).put(field, text);
-  }
-
   @Test
   void aViewThatIsOpenSaysWhatOneOpenedAfterwardsSays() throws Exception {
     Map<String, List<String>> open = new LinkedHashMap<>();
@@ -158,15 +90,16 @@ class FollowsTest {
     try (Hands hands = Hands.open(folder)) {
       hands.hurry();
       Library first = hands.session.now().library();
+      assertThat(Otherwise.lacks(first)).isEmpty();
       for (Map.Entry<String, Opening> place : places().entrySet()) {
         place.getValue().open(hands);
         List<String> before = says(hands);
-        become(hands, otherwise(first));
+        become(hands, Otherwise.of(first));
         open.put(place.getKey(), says(hands));
         become(hands, first);
         compare(place.getKey() + ", back again,", says(hands), before).ifPresent(stale::add);
       }
-      become(hands, otherwise(first));
+      become(hands, Otherwise.of(first));
     }
     int said = 0;
     try (Hands hands = Hands.open(folder)) {

@@ -138,8 +138,7 @@ final class PickDevice extends VBox {
     for (Device d : here) {
       for (Page p : d.pages()) {
         String id = named(d.id(), p.id());
-        names.put(
-            id, p.name().isEmpty() ? d.name() : Ui.text("picker.page", d.name(), p.name()));
+        names.put(id, p.name().isEmpty() ? d.name() : Ui.text("picker.page", d.name(), p.name()));
         shows.put(id, () -> show(d.id(), p.id()));
       }
     }

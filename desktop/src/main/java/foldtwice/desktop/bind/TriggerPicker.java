@@ -190,9 +190,7 @@ final class TriggerPicker extends VBox {
             .flatMap(t -> IntStream.rangeClosed(1, t.slots()).mapToObj(s -> slot(t, s)))
             .toList();
     Refill.with(
-        content,
-        List.of(application, here, slots),
-        () -> toolbars(application, here, slots));
+        content, List.of(application, here, slots), () -> toolbars(application, here, slots));
   }
 
   private Slot slot(Toolbar of, int number) {
@@ -209,11 +207,15 @@ final class TriggerPicker extends VBox {
     List<Node> all = new ArrayList<>();
     for (Toolbar t : here) {
       FlowPane its = new FlowPane(4, 4);
-      slots.stream().filter(s -> s.of().equals(t)).map(this::button).forEach(its.getChildren()::add);
+      slots.stream()
+          .filter(s -> s.of().equals(t))
+          .map(this::button)
+          .forEach(its.getChildren()::add);
       all.addAll(List.of(Parts.label(t.name(), "heading"), its));
     }
     all.add(
-        Parts.button("picker-new-toolbar", Ui.text("picker.toolbar.new"), this::addToolbar, "link"));
+        Parts.button(
+            "picker-new-toolbar", Ui.text("picker.toolbar.new"), this::addToolbar, "link"));
     return all;
   }
 

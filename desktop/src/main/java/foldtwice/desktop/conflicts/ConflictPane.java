@@ -137,6 +137,9 @@ final class ConflictPane extends VBox {
   /** Shows the chosen ones: one in full, of several what settles many of them. */
   void show(Snapshot now, List<Conflict> some) {
     boolean same = some.equals(chosen);
+    if (!fingerprints(some).equals(fingerprints(chosen))) {
+      reason.clear();
+    }
     chosen = some;
     alike = same ? alike : 0;
     setVisible(!some.isEmpty());
@@ -155,7 +158,6 @@ final class ConflictPane extends VBox {
     if (!same) {
       playing.drop();
       played.getChildren().clear();
-      reason.clear();
     }
     Conflict c = some.getFirst();
     if (one) {
@@ -179,6 +181,10 @@ final class ConflictPane extends VBox {
     links = one ? involved(now, c) : Map.of();
     showInvolved();
     remedies(now, some, same);
+  }
+
+  private static List<String> fingerprints(List<Conflict> some) {
+    return some.stream().map(Conflict::fingerprint).toList();
   }
 
   /** The bindings that have to do with it, by id, and what they are called. */

@@ -3,8 +3,8 @@ package foldtwice.desktop.frame;
 import foldtwice.desktop.begin.Lately;
 import foldtwice.desktop.parts.Capture;
 import foldtwice.desktop.parts.KeepsKeys;
-import foldtwice.desktop.parts.SameKeys;
 import foldtwice.desktop.parts.Theme;
+import foldtwice.desktop.parts.Typing;
 import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.HeldKeys;
 import foldtwice.desktop.session.Session;
@@ -73,10 +73,11 @@ public final class Frame extends StackPane implements Going {
     BorderPane.setMargin(root.getCenter(), new Insets(0, 10, 0, 0));
     root.setBottom(foot);
     getChildren().addAll(root, overlay);
+    Typing typing = new Typing(this, () -> sheets.view().map(View::here));
     session
         .nowProperty()
-        .addListener((o, before, now) -> SameKeys.during(this, () -> show(now, before)));
-    session.background().showing(answer -> SameKeys.during(this, answer));
+        .addListener((o, before, now) -> typing.during(this, () -> show(now, before)));
+    session.background().showing(answer -> typing.during(this, answer));
     show(session.now(), null);
     to(new Target.Sheet("bind"));
     EventHandler<KeyEvent> pressed = this::key;

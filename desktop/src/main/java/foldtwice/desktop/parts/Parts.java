@@ -136,7 +136,7 @@ public final class Parts {
         .focusedProperty()
         .addListener(
             (o, was, is) -> {
-              if (was) {
+              if (was && !Typing.isShownAnew()) {
                 keep.run();
               }
             });

@@ -74,9 +74,7 @@ public final class PointerForm extends VBox {
     Trigger trigger = new Trigger.Pointer(which, held);
     Button button =
         Parts.button(
-            "picker-" + which.name().toLowerCase(Locale.ROOT),
-            says,
-            () -> onTaken.accept(trigger));
+            "picker-" + which.name().toLowerCase(Locale.ROOT), says, () -> onTaken.accept(trigger));
     button.setWrapText(true);
     return button;
   }

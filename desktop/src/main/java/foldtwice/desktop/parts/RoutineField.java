@@ -80,8 +80,7 @@ public final class RoutineField extends VBox {
       return;
     }
     offered = now;
-    chosen =
-        chosen.flatMap(c -> now.stream().filter(r -> r.id().equals(c.id())).findFirst());
+    chosen = chosen.flatMap(c -> now.stream().filter(r -> r.id().equals(c.id())).findFirst());
     if (rows.isVisible()) {
       narrow();
     } else {

@@ -63,7 +63,8 @@ public final class SameKeys {
         .findFirst();
   }
 
-  private static boolean isNamedLike(Node one, Node other) {
+  /** Whether two go by the same name. */
+  static boolean isNamedLike(Node one, Node other) {
     return one.getId() != null
         ? one.getId().equals(other.getId())
         : one.getAccessibleText() != null

@@ -86,8 +86,8 @@ final class WaysPane extends VBox {
     if (next.equals(shown)) {
       return;
     }
-    if (shown == null || !application.equals(shown.application())) {
-      getChildren().setAll(rows, new WayForm(application, way -> add(application, way)));
+    if (shown == null || !application.id().equals(shown.application().id())) {
+      getChildren().setAll(rows, new WayForm(application, way -> add(shown.application(), way)));
     } // what is being written into the form stays
     shown = next;
     boolean had = Parts.hasKeys(rows);
