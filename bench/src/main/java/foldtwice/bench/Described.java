@@ -9,7 +9,7 @@ import foldtwice.extras.Extras;
 import foldtwice.library.Beginning;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.place.Application;
 import foldtwice.place.Danger;
 import foldtwice.place.NativeCommand;
@@ -136,7 +136,7 @@ public final class Described {
 
   private static Opened opened(Library library) throws Exception {
     Path file = Files.createTempDirectory("described").resolve("library.json");
-    LibraryStore.create(file, library);
+    LibraryFile.create(file, library);
     Opened opened = Opened.over(file);
     drawn(opened);
     Thread.sleep(1500); // what is worked out in the background is done

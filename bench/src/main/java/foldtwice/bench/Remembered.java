@@ -5,6 +5,7 @@ import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.file.Chronicle;
 import foldtwice.library.file.FormatException;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.trigger.Notation;
 import java.io.IOException;
@@ -30,7 +31,7 @@ public final class Remembered {
       throws IOException, FormatException, InterruptedException, ExecutionException {
     Path folder = Files.createTempDirectory("foldtwice-history");
     Path file = folder.resolve("big.json");
-    LibraryStore.create(file, Big.library(10_000, 50, 1));
+    LibraryFile.create(file, Big.library(10_000, 50, 1));
     double plain = opened(file);
     try (LibraryStore store = LibraryStore.open(file, "bench", Clock.systemUTC())) {
       for (int i = 0; i < 200; i++) {
@@ -50,7 +51,7 @@ public final class Remembered {
     for (int i = 1; i < 500; i++) {
       Files.write(history, session, StandardOpenOption.APPEND);
     }
-    Library now = LibraryStore.look(file);
+    Library now = LibraryFile.look(file);
     double[] reading = new double[7];
     double[] searching = new double[7];
     int events = 0;

@@ -5,7 +5,7 @@ import foldtwice.conflict.Conflict;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
@@ -33,7 +33,7 @@ public final class SheetsPrinted {
   /** Takes no arguments. */
   public static void main(String[] none) throws IOException, FormatException {
     Library demo =
-        LibraryStore.look(Path.of(System.getProperty("foldtwice.home"), "demo", "fernhollow.json"));
+        LibraryFile.look(Path.of(System.getProperty("foldtwice.home"), "demo", "fernhollow.json"));
     Subject subject = subject(demo);
     List<Conflict> conflicts = Auditor.audit(subject);
     List<Wanted> all = new ArrayList<>();

@@ -3,8 +3,8 @@ package foldtwice.cli;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.library.file.LibraryJson;
-import foldtwice.library.file.LibraryStore;
 import foldtwice.library.file.UnknownField;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
@@ -43,7 +43,7 @@ final class Input {
   /** The library in a file, with what is not yet folded into it. */
   static Library library(Path file) throws Unusable {
     try {
-      return LibraryStore.look(there(file));
+      return LibraryFile.look(there(file));
     } catch (FormatException e) {
       throw new Unusable(e.getMessage(), e);
     } catch (IOException e) {

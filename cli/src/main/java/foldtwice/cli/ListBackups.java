@@ -2,7 +2,7 @@ package foldtwice.cli;
 
 import foldtwice.library.file.Backups;
 import foldtwice.library.file.FormatException;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -53,7 +53,7 @@ final class ListBackups implements Callable<Integer> {
 
   private void keep() throws IOException, Unusable {
     try {
-      LibraryStore.keepState(Input.there(file), keep, Clock.systemUTC());
+      LibraryFile.keepState(Input.there(file), keep, Clock.systemUTC());
     } catch (FormatException e) {
       throw new Unusable(file + ": " + e.getMessage(), e);
     }

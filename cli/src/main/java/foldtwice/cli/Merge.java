@@ -2,8 +2,8 @@ package foldtwice.cli;
 
 import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.library.file.LibraryJson;
-import foldtwice.library.file.LibraryStore;
 import foldtwice.merge.Contradiction;
 import foldtwice.merge.Merging;
 import foldtwice.merge.Take;
@@ -64,7 +64,7 @@ final class Merge implements Callable<Integer> {
       spec.commandLine().getOut().flush();
     } else {
       try {
-        LibraryStore.write(out, merging.library(), "foldtwice merge");
+        LibraryFile.write(out, merging.library(), "foldtwice merge");
       } catch (IOException e) {
         throw new Unusable(out + " cannot be written: " + DiskWords.reason(e), e);
       }

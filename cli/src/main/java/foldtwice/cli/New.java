@@ -1,7 +1,7 @@
 package foldtwice.cli;
 
 import foldtwice.library.Beginning;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.place.Desktops;
 import foldtwice.text.DiskWords;
 import foldtwice.text.Nearness;
@@ -71,7 +71,7 @@ final class New implements Callable<Integer> {
             shape == null ? Beginning.likelyShape(keys) : shape,
             Beginning.desktop(kind));
     try {
-      LibraryStore.create(file, beginning.library());
+      LibraryFile.create(file, beginning.library());
     } catch (IOException e) {
       throw new Unusable("the library cannot be made: " + DiskWords.says(e), e);
     }

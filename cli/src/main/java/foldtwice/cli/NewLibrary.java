@@ -1,7 +1,7 @@
 package foldtwice.cli;
 
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -25,7 +25,7 @@ final class NewLibrary {
 
   static void write(Path out, Library library) throws Unusable {
     try {
-      LibraryStore.write(out, library, System.getProperty("user.name", ""));
+      LibraryFile.write(out, library, System.getProperty("user.name", ""));
     } catch (IOException e) {
       throw new Unusable(out + " cannot be written: " + DiskWords.reason(e), e);
     }

@@ -1,7 +1,7 @@
 package foldtwice.cli;
 
 import foldtwice.library.file.FormatException;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -36,8 +36,8 @@ final class Repair implements Callable<Integer> {
   public Integer call() throws Unusable {
     Lines out = new Lines(spec.commandLine().getOut());
     try {
-      List<LibraryStore.SetAside> broken = LibraryStore.broken(Input.there(file));
-      for (LibraryStore.SetAside b : broken) {
+      List<LibraryFile.SetAside> broken = LibraryFile.broken(Input.there(file));
+      for (LibraryFile.SetAside b : broken) {
         out.line("%-30s %s", b.where(), b.why());
       }
       if (broken.isEmpty()) {
@@ -48,7 +48,7 @@ final class Repair implements Callable<Integer> {
         out.line("%d parts cannot be read; --set-aside sets them aside", broken.size());
         return Exit.NO;
       }
-      LibraryStore.repair(file, System.getProperty("user.name"), Clock.systemUTC()).close();
+      LibraryFile.repair(file, System.getProperty("user.name"), Clock.systemUTC()).close();
       out.line("%d parts were set aside, beside the library", broken.size());
       return Exit.WELL;
     } catch (FormatException e) {

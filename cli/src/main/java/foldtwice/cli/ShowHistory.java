@@ -5,7 +5,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import foldtwice.library.file.Chronicle;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Json;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -82,7 +82,7 @@ final class ShowHistory implements Callable<Integer> {
 
   private Chronicle chronicle() throws Unusable {
     try {
-      return LibraryStore.history(Input.there(file));
+      return LibraryFile.history(Input.there(file));
     } catch (FormatException e) {
       throw new Unusable(e.getMessage(), e);
     } catch (IOException e) {

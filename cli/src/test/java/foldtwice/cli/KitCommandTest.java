@@ -4,7 +4,7 @@ import static foldtwice.cli.Ran.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.BeforeEach;
@@ -50,11 +50,11 @@ class KitCommandTest {
 
     Ran looked = run("kit", "take", home, kit, "--look");
     assertThat(looked.out()).contains("added    Flag whole records, colour Rust in Vasculum");
-    assertThat(LibraryStore.look(home).bindings()).isEmpty();
+    assertThat(LibraryFile.look(home).bindings()).isEmpty();
 
     Ran taken = run("kit", "take", home, kit);
     assertThat(taken.out()).contains("added    Flag whole records, colour Rust in Vasculum");
-    Library then = LibraryStore.look(home);
+    Library then = LibraryFile.look(home);
     assertThat(then.bindings()).hasSize(5);
     assertThat(then.families()).containsKey("flag-colours");
     assertThat(then.routines().values()).allMatch(r -> !r.origin().seen());
@@ -62,7 +62,7 @@ class KitCommandTest {
     Ran again = run("kit", "take", home, kit);
     assertThat(again.out().lines())
         .noneMatch(l -> l.startsWith("added") || l.startsWith("changed"));
-    assertThat(LibraryStore.look(home)).isEqualTo(then);
+    assertThat(LibraryFile.look(home)).isEqualTo(then);
   }
 
   @Test

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -67,8 +67,8 @@ class PlanningCommandsTest {
             out.toString());
     assertThat(plan.exit()).isZero();
     assertThat(plan.out()).contains("->", "a week less", "from the best possible");
-    Library before = LibraryStore.look(demo("seedhouse.json"));
-    Library after = LibraryStore.look(out);
+    Library before = LibraryFile.look(demo("seedhouse.json"));
+    Library after = LibraryFile.look(out);
     long moved =
         after.bindings().values().stream()
             .filter(b -> !b.equals(before.bindings().get(b.id())))

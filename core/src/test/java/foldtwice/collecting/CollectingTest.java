@@ -47,7 +47,7 @@ class CollectingTest {
         store.make(new Collecting(store.library()).take(items)).get();
         after = store.library();
       }
-      assertThat(foldtwice.library.file.LibraryStore.look(file)).isEqualTo(after);
+      assertThat(foldtwice.library.file.LibraryFile.look(file)).isEqualTo(after);
       Routine taken = after.routines().values().stream().toList().getLast();
       assertThat(after.applications()).containsKey(taken.application());
       assertThat(after.bindings().values().stream().filter(b -> b.routine().equals(taken.id())))

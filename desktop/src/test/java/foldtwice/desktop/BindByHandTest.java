@@ -6,6 +6,9 @@ import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
 import foldtwice.place.Station;
 import foldtwice.routine.Value;
+import foldtwice.run.Run;
+import foldtwice.run.Status;
+import foldtwice.run.Trace;
 import foldtwice.trigger.Notation;
 import foldtwice.trigger.Trigger;
 import java.nio.file.Path;
@@ -138,6 +141,30 @@ class BindByHandTest {
       hands.choose("close a loan");
       assertThat(hands.text("#result")).as("given up").doesNotContain("waits");
       assertThat(hands.has("#asking")).isFalse();
+    }
+  }
+
+  /** Nothing would lead to its question any more. */
+  @Test
+  void aRunThatAsksIsGivenUpWithItsBinding() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("close a loan");
+      hands.space("#fire");
+      hands.waitUntil("it asks", () -> hands.found("#asking") != null);
+      Run run = hands.session.runs().current().orElseThrow();
+      hands.choose("exposure step");
+      assertThat(hands.text("#result")).contains("waits for an answer");
+      String id =
+          hands.session.now().library().bindings().values().stream()
+              .filter(b -> b.routine().equals("close-loan"))
+              .findFirst()
+              .orElseThrow()
+              .id();
+      hands.make(new Edit.RemoveBinding(id), "away");
+      hands.quiet();
+      assertThat(hands.text("#result")).doesNotContain("waits");
+      assertThat(run.status()).isInstanceOf(Status.Over.class);
+      assertThat(run.trace().ending()).isInstanceOf(Trace.GivenUp.class);
     }
   }
 

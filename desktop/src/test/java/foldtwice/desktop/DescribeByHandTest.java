@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.describe.Description;
 import foldtwice.describe.Does;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.library.file.ProgramDescription;
 import foldtwice.place.Application;
 import foldtwice.place.Station;
@@ -75,7 +75,7 @@ class DescribeByHandTest {
       assertThat(hands.text("#described-says")).doesNotContain("Row 1");
       assertThat(hands.text("#offers")).contains("grid");
     }
-    Library kept = LibraryStore.look(folder.resolve("fernhollow.json"));
+    Library kept = LibraryFile.look(folder.resolve("fernhollow.json"));
     assertThat(kept.applications().get("new-program").commands()).hasSize(2);
     assertThat(kept.description("new-program").settings()).hasSize(1);
   }

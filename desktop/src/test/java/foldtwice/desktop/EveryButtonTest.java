@@ -7,7 +7,7 @@ import foldtwice.library.Beginning;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.Returning;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.place.Station;
 import foldtwice.trigger.Shape;
 import java.nio.file.Files;
@@ -176,7 +176,7 @@ class EveryButtonTest {
   private void begin() throws Exception {
     Path its = Files.createDirectory(folder.resolve("window-" + windows++));
     if (library.isPresent()) {
-      LibraryStore.create(its.resolve("fernhollow.json"), library.get());
+      LibraryFile.create(its.resolve("fernhollow.json"), library.get());
     }
     hands = Hands.open(its);
     hands.hurry();

@@ -21,8 +21,7 @@ class ForgottenTest {
   /** Opens a window, looks at everything in it, changes something and closes it again. */
   private WeakReference<Session> openedAndClosed(int number) throws Exception {
     try (Hands hands =
-        Hands.open(
-            Files.createDirectory(folder.resolve("library-" + number)), "tester", Windows.OWN)) {
+        Hands.open(Files.createDirectory(folder.resolve("library-" + number)), "tester")) {
       hands.hurry();
       for (String view : ViewsTest.ids()) {
         hands.click("#tab-" + view);

@@ -44,11 +44,12 @@ import javafx.stage.Window;
 final class Hands implements AutoCloseable {
 
   private static final long PATIENCE_MILLIS = Toolkit.PATIENCE_MILLIS;
+  private static final double WIDTH = 1280;
+  private static final double HEIGHT = 800;
 
   /** What nobody expected to go wrong. */
   static final Faults FAULTS = new Faults();
 
-  private final Windows windows;
   private final Stage stage;
   private final Scene scene;
   private final Robot robot;
@@ -82,9 +83,7 @@ final class Hands implements AutoCloseable {
     chosen.next = List.of(files);
   }
 
-  private Hands(
-      Windows windows, Stage stage, Session session, Robot robot, Chosen chosen, Frame frame) {
-    this.windows = windows;
+  private Hands(Stage stage, Session session, Robot robot, Chosen chosen, Frame frame) {
     this.frame = frame;
     this.chosen = chosen;
     this.stage = stage;
@@ -104,10 +103,6 @@ final class Hands implements AutoCloseable {
   }
 
   static Hands open(Path folder, String who) throws Exception {
-    return open(folder, who, Windows.AGAIN);
-  }
-
-  static Hands open(Path folder, String who, Windows windows) throws Exception {
     Toolkit.start();
     Path file = folder.resolve("fernhollow.json");
     if (!Files.exists(file)) {
@@ -121,8 +116,13 @@ final class Hands implements AutoCloseable {
               Session session = new Session(store, chosen);
               Theme theme = new Theme();
               Frame frame = new Frame(session, theme, FAULTS);
-              Stage stage = windows.open(frame, theme);
-              return new Hands(windows, stage, session, Toolkit.robot(), chosen, frame);
+              Stage stage = new Stage();
+              stage.setScene(frame.scene(WIDTH, HEIGHT));
+              stage.setX(0);
+              stage.setY(0);
+              stage.show();
+              stage.requestFocus();
+              return new Hands(stage, session, Toolkit.robot(), chosen, frame);
             });
     hands.waitUntil("it is audited", () -> hands.session.now().audited());
     hands.settle();
@@ -785,7 +785,7 @@ final class Hands implements AutoCloseable {
           found.toFront();
           found.requestFocus();
         });
-    Hands there = new Hands(Windows.OWN, found, null, robot, chosen, null);
+    Hands there = new Hands(found, null, robot, chosen, null);
     there.settle();
     return there;
   }
@@ -818,7 +818,7 @@ final class Hands implements AutoCloseable {
     run(
         () -> {
           robot.mouseRelease(MouseButton.PRIMARY); // the next window has the same mouse
-          windows.close(stage);
+          stage.hide();
         });
     if (session != null) {
       session.close();

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.trigger.Notation;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -85,7 +85,7 @@ class HistoryByHandTest {
       hands.space("#history-save");
       hands.waitUntil("it is there", () -> Files.exists(then));
       hands.waitForSaid("then.json");
-      Library of = LibraryStore.look(then);
+      Library of = LibraryFile.look(then);
       assertThat(Notation.write(of.bindings().get("b58").triggers().getFirst()))
           .isEqualTo("Ctrl+Alt+F8");
       hands.space("#history-then");

@@ -3,7 +3,7 @@ package foldtwice.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.routine.Routine;
 import foldtwice.trigger.Notation;
 import java.nio.file.Path;
@@ -72,7 +72,7 @@ class JourneyTest {
       otherStation(seed);
       hands.onlyThis();
     }
-    Library kept = LibraryStore.look(folder.resolve("data/seed-house.json"));
+    Library kept = LibraryFile.look(folder.resolve("data/seed-house.json"));
     assertThat(kept.applications().get("new-program").commands()).hasSize(6);
     assertThat(kept.description("new-program").dialogs()).hasSize(1);
     assertThat(((Routine.Macro) kept.routines().get("dry-lot")).parameters()).hasSize(1);

@@ -7,7 +7,7 @@ import foldtwice.desktop.frame.Early;
 import foldtwice.desktop.frame.Opening;
 import foldtwice.library.Library;
 import foldtwice.library.file.Keeping;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.routine.Routine;
 import foldtwice.routine.Step;
 import java.io.IOException;
@@ -64,7 +64,7 @@ class KeepingByHandTest {
                   .orElseThrow();
       assertThat(macro.name()).isEqualTo("Clipboard to the notepad");
     }
-    assertThat(LibraryStore.look(file())).isEqualTo(after);
+    assertThat(LibraryFile.look(file())).isEqualTo(after);
   }
 
   private static String run(String... command) {
@@ -114,7 +114,7 @@ class KeepingByHandTest {
     } finally {
       run("umount", "-l", small.toString());
     }
-    assertThat(LibraryStore.look(elsewhere)).isEqualTo(after);
+    assertThat(LibraryFile.look(elsewhere)).isEqualTo(after);
   }
 
   private static void fill(Path folder) {
@@ -147,7 +147,7 @@ class KeepingByHandTest {
       hands.waitForText("#kept", "the file is gone");
       assertThat(hands.text("#trouble-what")).contains("deleted or moved", "closing writes it");
     }
-    assertThat(LibraryStore.look(file()).bindings()).as("written again").hasSize(272);
+    assertThat(LibraryFile.look(file()).bindings()).as("written again").hasSize(272);
     try (Hands hands = Hands.open(folder)) {
       hands.choose("flag cells");
       hands.press(KeyCode.DELETE);
@@ -225,7 +225,7 @@ class KeepingByHandTest {
                   return closed;
                 }))
         .isTrue();
-    assertThat(LibraryStore.broken(file())).isEmpty();
+    assertThat(LibraryFile.broken(file())).isEmpty();
   }
 
   /** What goes wrong at the end is said in the window, which stays. */
@@ -261,6 +261,6 @@ class KeepingByHandTest {
           return true;
         });
     assertThat(Hands.ask(stage::isShowing)).isFalse();
-    assertThat(LibraryStore.look(folder.resolve("fernhollow-kept-1.json")).bindings()).hasSize(272);
+    assertThat(LibraryFile.look(folder.resolve("fernhollow-kept-1.json")).bindings()).hasSize(272);
   }
 }

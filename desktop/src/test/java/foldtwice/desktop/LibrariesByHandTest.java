@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.place.Station;
 import foldtwice.trigger.KeyboardSearch;
 import foldtwice.trigger.KeyboardSearch.Keyboard;
@@ -69,7 +69,7 @@ class LibrariesByHandTest {
       hands.onlyThis();
     }
     Path file = folder.resolve("data/weaving-mill.json");
-    Library made = LibraryStore.look(file);
+    Library made = LibraryFile.look(file);
     assertThat(made.name()).isEqualTo("weaving mill");
     Station station = made.stations().values().iterator().next();
     assertThat(station.layout()).isEqualTo("se");
@@ -108,7 +108,7 @@ class LibrariesByHandTest {
       hands.onlyThis();
     }
     assertThat(Files.readString(first)).isEqualTo("something else");
-    assertThat(LibraryStore.look(folder.resolve("data/mill-2.json")).name()).isEqualTo("mill");
+    assertThat(LibraryFile.look(folder.resolve("data/mill-2.json")).name()).isEqualTo("mill");
   }
 
   @Test
@@ -119,7 +119,7 @@ class LibrariesByHandTest {
       lookUp(hands, "save a copy");
       hands.waitUntil("it is there", () -> Files.exists(copy));
       hands.waitForText("#said", "copy.json");
-      assertThat(LibraryStore.look(copy)).isEqualTo(hands.session.now().library());
+      assertThat(LibraryFile.look(copy)).isEqualTo(hands.session.now().library());
       WorkingCopy.of(WorkingCopy.demo(), WorkingCopy.folder());
       lookUp(hands, "open the demo library afresh");
       Hands demo = hands.window("Fernhollow");

@@ -7,7 +7,7 @@ import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.AppenderBase;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Path;
@@ -134,8 +134,8 @@ class SoakTest {
     }
     System.out.println(acts + " acts in " + minutes + " minutes, MB " + memory);
     assertThat(faults.all).as("seed %d", seed).isEmpty();
-    assertThat(LibraryStore.look(folder.resolve("fernhollow.json"))).isEqualTo(last);
-    assertThat(LibraryStore.broken(folder.resolve("fernhollow.json"))).isEmpty();
+    assertThat(LibraryFile.look(folder.resolve("fernhollow.json"))).isEqualTo(last);
+    assertThat(LibraryFile.broken(folder.resolve("fernhollow.json"))).isEmpty();
     if (memory.size() > 10) {
       long early = Collections.max(memory.subList(2, memory.size() / 2));
       long late = Collections.min(memory.subList(memory.size() - 4, memory.size()));

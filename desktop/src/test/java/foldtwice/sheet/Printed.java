@@ -3,7 +3,7 @@ package foldtwice.sheet;
 import foldtwice.conflict.Auditor;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Library;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.place.Station;
 import foldtwice.ready.Setup;
 import foldtwice.resolve.Keymap;
@@ -20,8 +20,7 @@ final class Printed {
   private Printed() {}
 
   static Library demo() throws Exception {
-    return LibraryStore.look(
-        Path.of(System.getProperty("project.root"), "demo", "fernhollow.json"));
+    return LibraryFile.look(Path.of(System.getProperty("project.root"), "demo", "fernhollow.json"));
   }
 
   static Sheet of(Library library, Wanted wanted) {

@@ -199,6 +199,21 @@ class ListenTest {
     }
   }
 
+  /**
+   * Strikes what a program has to be asked about, until it is heard: on a busy machine it may not
+   * tell in time where one is, and then the key is passed on.
+   */
+  private void fires(Press press, String... what) throws InterruptedException {
+    for (int i = 0; i < 10 && heard.size() < what.length; i++) {
+      strike(press);
+      long end = System.nanoTime() + 3_000_000_000L;
+      while (heard.size() < what.length && System.nanoTime() < end) {
+        Thread.sleep(20);
+      }
+    }
+    hears(what);
+  }
+
   private void hears(String... what) throws InterruptedException {
     Desktop.await(List.of(what) + ", heard " + heard, () -> heard.size() >= what.length);
     Thread.sleep(150);
@@ -223,8 +238,8 @@ class ListenTest {
   @Test
   void aProgramsKeyFiresWhileItIsInFrontAndInItsContextOnly() throws Exception {
     listen();
-    strike(Press.of(KeyCode.KEY_J, Modifier.CTRL));
-    strike(Press.of(KeyCode.KEY_J, Modifier.CTRL, Modifier.SHIFT));
+    fires(Press.of(KeyCode.KEY_J, Modifier.CTRL), "here");
+    fires(Press.of(KeyCode.KEY_J, Modifier.CTRL, Modifier.SHIFT), "here", "writing");
     strike(Press.of(KeyCode.KEY_K, Modifier.CTRL, Modifier.SHIFT));
     hears("here", "writing");
   }

@@ -21,8 +21,8 @@ final class Repair {
   /** What can be read, and what cannot. */
   record Looked(History history, List<Aside.Item> items) {
 
-    List<LibraryStore.SetAside> setAside() {
-      return items.stream().map(i -> new LibraryStore.SetAside(i.where(), i.why())).toList();
+    List<LibraryFile.SetAside> setAside() {
+      return items.stream().map(i -> new LibraryFile.SetAside(i.where(), i.why())).toList();
     }
   }
 

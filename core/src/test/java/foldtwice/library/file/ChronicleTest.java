@@ -111,7 +111,7 @@ class ChronicleTest {
         store.close();
       }
     }
-    Chronicle all = LibraryStore.history(file);
+    Chronicle all = LibraryFile.history(file);
     assertThat(all.unreadable()).isZero();
     assertThat(all.events()).hasSize(states.after.size());
     for (Chronicle.Event e : all.events()) {
@@ -167,12 +167,12 @@ class ChronicleTest {
     Path file = threeSessions();
     Path history = HistoryFile.of(file);
     byte[] whole = Files.readAllBytes(history);
-    int events = LibraryStore.history(file).events().size();
+    int events = LibraryFile.history(file).events().size();
     Random random = new Random(1);
     for (int i = 0; i < 60; i++) {
       int cut = random.nextInt(whole.length);
       Files.write(history, java.util.Arrays.copyOf(whole, cut));
-      Chronicle read = LibraryStore.history(file);
+      Chronicle read = LibraryFile.history(file);
       assertThat(read.events().size()).isLessThanOrEqualTo(events);
       try (LibraryStore store = LibraryStore.open(file, "tester", CLOCK)) {
         assertThat(store.library()).isEqualTo(read.present());
@@ -180,7 +180,7 @@ class ChronicleTest {
       byte[] changed = whole.clone();
       changed[cut] ^= 0x11;
       Files.write(history, changed);
-      Chronicle odd = LibraryStore.history(file);
+      Chronicle odd = LibraryFile.history(file);
       for (Chronicle.Event e : odd.events()) {
         try {
           odd.around(e);
@@ -190,13 +190,13 @@ class ChronicleTest {
       }
     }
     Files.delete(history);
-    assertThat(LibraryStore.history(file).events()).isEmpty();
+    assertThat(LibraryFile.history(file).events()).isEmpty();
   }
 
   @Test
   void whatSomethingElseChangedIsNoPartOfIt() throws Exception {
     Path file = threeSessions();
-    int before = LibraryStore.history(file).events().size();
+    int before = LibraryFile.history(file).events().size();
     Files.writeString(file, LibraryJson.write(RandomLibraries.of(6)));
     try (LibraryStore store = LibraryStore.open(file, "tester", CLOCK)) {
       assertThat(store.history().last()).as("nothing to undo in another library").isEmpty();
@@ -206,7 +206,7 @@ class ChronicleTest {
         work(store, states, new Random(9));
       }
     }
-    Chronicle all = LibraryStore.history(file);
+    Chronicle all = LibraryFile.history(file);
     assertThat(all.events().size()).isGreaterThan(before);
     assertThat(all.events().get(before).follows()).isFalse();
     assertThatThrownBy(() -> all.around(all.events().get(before - 1)))

@@ -48,7 +48,7 @@ class JournalPropertyTest {
             .isEqualTo(kept.get(last(sizes, cut)));
       }
     }
-    assertThat(LibraryStore.look(file)).as("closed").isEqualTo(kept.getLast());
+    assertThat(LibraryFile.look(file)).as("closed").isEqualTo(kept.getLast());
     assertThat(Files.exists(Journal.of(file))).isFalse();
   }
 

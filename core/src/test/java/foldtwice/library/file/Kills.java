@@ -39,7 +39,7 @@ public final class Kills {
     int acknowledged = 0;
     int lost = 0;
     for (int i = 0; i < kills; i++) {
-      int before = number(LibraryStore.look(file));
+      int before = number(LibraryFile.look(file));
       Path says = folder.resolve("says");
       Process writer = Processes.start(says, "edit", file.toString());
       int lines = 1 + random.nextInt(20);
@@ -50,7 +50,7 @@ public final class Kills {
       writer.destroyForcibly().waitFor();
       int last = said(says).getLast();
       acknowledged += last - before;
-      lost += Math.max(0, last - number(LibraryStore.look(file)));
+      lost += Math.max(0, last - number(LibraryFile.look(file)));
     }
     return new Sum(kills, acknowledged, lost);
   }

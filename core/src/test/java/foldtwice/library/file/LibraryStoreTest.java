@@ -57,7 +57,7 @@ class LibraryStoreTest {
   void anEditIsOnDiskBeforeItIsReportedAsKept() throws Exception {
     try (LibraryStore store = open()) {
       assertThat(store.make(moved(store.library(), "F2")).get()).isEqualTo(NOON);
-      assertThat(LibraryStore.look(file)).isEqualTo(store.library());
+      assertThat(LibraryFile.look(file)).isEqualTo(store.library());
       assertThat(Files.readString(file)).as("the file itself waits").isEqualTo(before);
       assertThat(Files.readString(journal())).contains("\"who\":\"somebody\"").contains("F2");
     }
@@ -68,7 +68,7 @@ class LibraryStoreTest {
   /** Undo takes back edits, not what has been put into a program. */
   @Test
   void whatAProgramWasGivenIsKeptAndUndoPassesOverIt() throws Exception {
-    Library first = LibraryStore.look(file);
+    Library first = LibraryFile.look(file);
     Binding b = first.bindings().get(ID);
     Binding older = b.withTriggers(List.of(Notation.read("F7")));
     ProgramFile given =
@@ -78,9 +78,9 @@ class LibraryStoreTest {
       store.give(given).get();
       store.undo().get();
       assertThat(store.library().files()).containsValue(given);
-      assertThat(LibraryStore.look(file)).isEqualTo(store.library());
+      assertThat(LibraryFile.look(file)).isEqualTo(store.library());
     }
-    assertThat(LibraryStore.look(file).files()).containsValue(given);
+    assertThat(LibraryFile.look(file).files()).containsValue(given);
   }
 
   @Test
@@ -155,7 +155,7 @@ class LibraryStoreTest {
       assertThat(store.history().made()).as("to be undone once").hasSize(1);
     }
     assertThat(Files.readAllBytes(file)).isEqualTo(after);
-    assertThat(LibraryStore.history(file).events()).hasSize(1);
+    assertThat(LibraryFile.history(file).events()).hasSize(1);
   }
 
   private static Binding renamed(Library library, String id) {

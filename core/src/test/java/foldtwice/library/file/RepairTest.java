@@ -48,7 +48,7 @@ class RepairTest {
   }
 
   private LibraryStore repaired() throws Exception {
-    return LibraryStore.repair(file, "somebody", Clock.systemUTC());
+    return LibraryFile.repair(file, "somebody", Clock.systemUTC());
   }
 
   private LibraryStore open() throws Exception {
@@ -71,8 +71,8 @@ class RepairTest {
           ((ObjectNode) tree.path("stations").path(1)).put("layout", "klingon");
         });
     assertThatThrownBy(this::open).isInstanceOf(FormatException.class);
-    assertThat(LibraryStore.broken(file))
-        .extracting(LibraryStore.SetAside::where)
+    assertThat(LibraryFile.broken(file))
+        .extracting(LibraryFile.SetAside::where)
         .containsExactlyInAnyOrder("/bindings/3", "/applications/0/commands/2", "/stations/1");
     byte[] spoilt = Files.readAllBytes(file);
 
@@ -87,7 +87,7 @@ class RepairTest {
     assertThat(Files.readAllBytes(aside().resolveSibling("library.json")))
         .as("as it was")
         .isEqualTo(spoilt);
-    assertThat(LibraryStore.broken(file)).isEmpty();
+    assertThat(LibraryFile.broken(file)).isEmpty();
     open().close();
   }
 
@@ -147,7 +147,7 @@ class RepairTest {
     String text = new String(journal, StandardCharsets.UTF_8).replace("F3", "F4");
     Files.writeString(Journal.of(file), text);
     assertThatThrownBy(this::open).hasMessageContaining("library.json.journal, line 3");
-    assertThat(LibraryStore.broken(file))
+    assertThat(LibraryFile.broken(file))
         .singleElement()
         .satisfies(a -> assertThat(a.where()).endsWith("library.json.journal, line 3"));
     try (LibraryStore store = repaired()) {
@@ -183,7 +183,7 @@ class RepairTest {
     for (int i = 0; i < 30; i++) {
       Files.write(file, demo);
       spoil(tree -> spoilSomething(tree, random));
-      List<LibraryStore.SetAside> broken = LibraryStore.broken(file);
+      List<LibraryFile.SetAside> broken = LibraryFile.broken(file);
       try (LibraryStore store = repaired()) {
         assertThat(store.library().applications().size()).isGreaterThan(3);
         opened += broken.isEmpty() ? 0 : 1;

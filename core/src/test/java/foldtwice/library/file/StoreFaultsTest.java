@@ -100,17 +100,17 @@ class StoreFaultsTest {
       waiting.add(store.make(moved(store.library(), "Ctrl+F1")));
       store.again();
       assertThat(waiting.getLast()).as("not acknowledged").isNotDone();
-      assertThat(LibraryStore.look(full)).as("all before the gap").isEqualTo(kept.getLast());
+      assertThat(LibraryFile.look(full)).as("all before the gap").isEqualTo(kept.getLast());
 
       Path elsewhere = folder.resolve("elsewhere.json");
       Files.delete(small.resolve("filler")); // room again
       waitUntil(() -> store.keeping() instanceof Keeping.Kept);
       assertThat(waiting).allMatch(CompletableFuture::isDone);
-      assertThat(LibraryStore.look(full)).isEqualTo(store.library());
+      assertThat(LibraryFile.look(full)).isEqualTo(store.library());
       LibraryStore there = store.moveTo(elsewhere);
       there.undo().get();
       there.close();
-      assertThat(LibraryStore.look(elsewhere)).isEqualTo(kept.isEmpty() ? null : there.library());
+      assertThat(LibraryFile.look(elsewhere)).isEqualTo(kept.isEmpty() ? null : there.library());
     } finally {
       run("umount", "-l", small.toString());
     }
@@ -140,7 +140,7 @@ class StoreFaultsTest {
       assertThat(after.library()).isEqualTo(first);
     }
     there.close();
-    assertThat(LibraryStore.look(file)).as("the old place has what it had").isEqualTo(now);
+    assertThat(LibraryFile.look(file)).as("the old place has what it had").isEqualTo(now);
   }
 
   /** Saved in the place of itself, or of a library that is open: nothing of either is touched. */
@@ -158,8 +158,8 @@ class StoreFaultsTest {
       }
       assertThatThrownBy(() -> store.moveTo(other)).hasMessageContaining("is open, by somebody");
       store.make(moved(store.library(), "F3")).get();
-      assertThat(LibraryStore.look(file)).isEqualTo(store.library());
-      assertThat(LibraryStore.look(other)).isEqualTo(theirs.library());
+      assertThat(LibraryFile.look(file)).isEqualTo(store.library());
+      assertThat(LibraryFile.look(other)).isEqualTo(theirs.library());
     }
   }
 
@@ -191,7 +191,7 @@ class StoreFaultsTest {
       flipped[i] ^= (byte) (1 << random.nextInt(8));
       Files.write(Journal.of(other), flipped);
       try {
-        assertThat(LibraryStore.look(other)).as("byte %d", i).isEqualTo(last);
+        assertThat(LibraryFile.look(other)).as("byte %d", i).isEqualTo(last);
       } catch (FormatException e) {
         told++;
       }
@@ -205,11 +205,11 @@ class StoreFaultsTest {
       store.make(moved(store.library(), "F2")).get();
       Files.delete(Journal.of(file));
       store.make(moved(store.library(), "F3")).get();
-      assertThat(LibraryStore.look(file)).isEqualTo(store.library());
+      assertThat(LibraryFile.look(file)).isEqualTo(store.library());
       Files.move(Journal.of(file), folder.resolve("away"));
       Files.writeString(Journal.of(file), "something else");
       store.undo().get();
-      assertThat(LibraryStore.look(file)).isEqualTo(store.library());
+      assertThat(LibraryFile.look(file)).isEqualTo(store.library());
     }
     assertThat(Files.readString(file)).contains("\"F2\"");
   }
@@ -223,7 +223,7 @@ class StoreFaultsTest {
     store.make(moved(store.library(), "F3")).get();
     assertThat(store.keeping()).isEqualTo(new Keeping.Astray(Keeping.What.GONE));
     store.close();
-    assertThat(LibraryStore.look(file)).isEqualTo(store.library());
+    assertThat(LibraryFile.look(file)).isEqualTo(store.library());
   }
 
   @Test
@@ -233,8 +233,8 @@ class StoreFaultsTest {
     Disk.replace(file, LibraryJson.write(Library.empty("theirs")).getBytes(StandardCharsets.UTF_8));
     waitUntil(() -> store.keeping().equals(new Keeping.Astray(Keeping.What.CHANGED)));
     assertThatThrownBy(store::close).hasMessageContaining("library-kept-1.json");
-    assertThat(LibraryStore.look(file).name()).isEqualTo("theirs");
-    assertThat(LibraryStore.look(folder.resolve("library-kept-1.json"))).isEqualTo(store.library());
+    assertThat(LibraryFile.look(file).name()).isEqualTo("theirs");
+    assertThat(LibraryFile.look(folder.resolve("library-kept-1.json"))).isEqualTo(store.library());
   }
 
   @Test
@@ -424,13 +424,13 @@ class StoreFaultsTest {
     int looks = 0;
     while (writer.isAlive()) {
       int atLeast = acknowledged;
-      Library seen = LibraryStore.look(file);
+      Library seen = LibraryFile.look(file);
       assertThat(seen.bindings().get(ID).usesPerWeek()).isGreaterThanOrEqualTo(atLeast);
       looks++;
     }
     assertThat(failed).isNull();
     assertThat(looks).isGreaterThan(10);
-    assertThat(LibraryStore.look(file).bindings().get(ID).usesPerWeek()).isEqualTo(39);
+    assertThat(LibraryFile.look(file).bindings().get(ID).usesPerWeek()).isEqualTo(39);
   }
 
   private volatile int acknowledged;

@@ -102,6 +102,10 @@ final class HappensLeaf extends Leaf {
   void show(Snapshot now, Binding b) {
     boolean other = binding == null || !binding.id().equals(b.id());
     binding = b;
+    if (!now.library().bindings().containsKey(firedFor)) {
+      firedFor = "";
+      on().ifPresent(session.runs()::giveUp); // nothing leads to what it asks any more
+    }
     application =
         now.library()
             .routineOf(b)

@@ -8,7 +8,7 @@ import foldtwice.desktop.session.FileAsking;
 import foldtwice.desktop.session.Ui;
 import foldtwice.desktop.session.WorkingCopy;
 import foldtwice.library.Beginning;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.text.DiskWords;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -123,7 +123,7 @@ public final class Libraries {
       @Override
       public Optional<String> begin(Beginning begun, Path file) {
         try {
-          LibraryStore.create(file, begun.library());
+          LibraryFile.create(file, begun.library());
         } catch (IOException | RuntimeException e) {
           LOG.warn("a library cannot be begun", e);
           return Optional.of(Ui.text("begin.refused", DiskWords.says(e)));

@@ -7,6 +7,7 @@ import foldtwice.desktop.session.Faults;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Ui;
 import foldtwice.library.file.FormatException;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.text.DiskWords;
 import foldtwice.text.Plain;
@@ -118,9 +119,9 @@ public final class Opening {
 
   /** What cannot be read is named, and can be set aside. */
   private void refused(Path file, String why) {
-    List<LibraryStore.SetAside> broken = List.of();
+    List<LibraryFile.SetAside> broken = List.of();
     try {
-      broken = LibraryStore.broken(file);
+      broken = LibraryFile.broken(file);
     } catch (IOException | FormatException e) {
       LOG.info("nothing to set aside helps: {}", e.getMessage());
     }
@@ -129,7 +130,7 @@ public final class Opening {
 
   private void repair(Path file) {
     try {
-      show(LibraryStore.repair(file, System.getProperty("user.name"), Clock.systemUTC()));
+      show(LibraryFile.repair(file, System.getProperty("user.name"), Clock.systemUTC()));
     } catch (IOException | FormatException e) {
       LOG.error("{}", Plain.of(DiskWords.says(e)));
       fail("error.open", DiskWords.says(e), List.of(), () -> {});
@@ -137,7 +138,7 @@ public final class Opening {
   }
 
   private void fail(
-      String title, String message, List<LibraryStore.SetAside> broken, Runnable repair) {
+      String title, String message, List<LibraryFile.SetAside> broken, Runnable repair) {
     VBox box =
         new VBox(14, Parts.label(Ui.text(title), "title"), message(message, "failure-message"));
     HBox buttons = new HBox(10);

@@ -15,7 +15,7 @@ import foldtwice.desktop.view.Target;
 import foldtwice.handover.Kit;
 import foldtwice.library.Library;
 import foldtwice.library.file.FormatException;
-import foldtwice.library.file.LibraryStore;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.merge.Differing;
 import foldtwice.table.BindingTable;
 import foldtwice.words.MergeWords;
@@ -149,7 +149,7 @@ final class CompareLeaf extends BorderPane {
       return new Other(
           (kit.card().name() + " " + kit.card().release()).strip(), kit.library(), true);
     }
-    Library library = LibraryStore.look(file);
+    Library library = LibraryFile.look(file);
     return new Other(library.name() + " (" + file.getFileName() + ")", library, false);
   }
 

@@ -11,6 +11,7 @@ import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.library.Returning;
 import foldtwice.library.file.Chronicle;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.merge.Differing;
 import foldtwice.merge.TakingBack;
@@ -335,7 +336,7 @@ final class HistoryLeaf extends BorderPane {
             Lane.READING,
             () -> {
               try {
-                LibraryStore.write(file, library, who);
+                LibraryFile.write(file, library, who);
                 return file;
               } catch (IOException e) {
                 throw new UncheckedIOException(

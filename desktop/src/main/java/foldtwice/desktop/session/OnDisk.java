@@ -5,6 +5,7 @@ import foldtwice.library.RefusedException;
 import foldtwice.library.file.Backups;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.Keeping;
+import foldtwice.library.file.LibraryFile;
 import foldtwice.library.file.LibraryStore;
 import foldtwice.text.DiskWords;
 import java.io.IOException;
@@ -185,7 +186,7 @@ public final class OnDisk {
 
   /** Reads a former state. */
   public void read(Backups.Backup backup, Consumer<Library> then) {
-    later(() -> LibraryStore.look(backup.file()), then);
+    later(() -> LibraryFile.look(backup.file()), then);
   }
 
   /** Something that may fail, and is then said to have. */

@@ -20,6 +20,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -30,12 +31,12 @@ public final class Display implements AutoCloseable {
   static final X11 X = loaded();
   private static final Logger LOG = LoggerFactory.getLogger(Display.class);
 
-  /** Set by the last request that the display refused. */
-  private static volatile int refused;
+  /** The connections, by their addresses, of which a request was refused since it was asked. */
+  private static final Set<Long> REFUSED = ConcurrentHashMap.newKeySet();
 
   private static final X11.XErrorHandler TELLS =
       (display, event) -> {
-        refused = event.error_code;
+        REFUSED.add(Pointer.nativeValue(display.getPointer()));
         return 0;
       };
 
@@ -194,7 +195,7 @@ public final class Display implements AutoCloseable {
     IntByReference format = new IntByReference();
     NativeLongByReference items = new NativeLongByReference();
     PointerByReference value = new PointerByReference();
-    refused = 0;
+    wasRefused();
     X.XGetWindowProperty(
         display,
         of,
@@ -209,7 +210,7 @@ public final class Display implements AutoCloseable {
         new NativeLongByReference(),
         value);
     Pointer at = value.getValue();
-    if (at == null || refused != 0) {
+    if (wasRefused() || at == null) {
       return Optional.empty();
     }
     int width = format.getValue() == 32 ? NativeLong.SIZE : format.getValue() / 8;
@@ -360,9 +361,9 @@ public final class Display implements AutoCloseable {
     }
     X11.Window w = of.map(o -> new X11.Window(o.id())).orElse(root);
     X11.XWindowAttributes size = new X11.XWindowAttributes();
-    refused = 0;
+    wasRefused();
     X.XGetWindowAttributes(display, w, size);
-    if (refused != 0 || size.width <= 0) {
+    if (wasRefused() || size.width <= 0) {
       throw new DisplayException("the window is not there any more");
     }
     Screenshot.Image image = Screenshot.of(display, w, size.width, size.height);
@@ -372,17 +373,16 @@ public final class Display implements AutoCloseable {
     return Screenshot.png(image);
   }
 
-  /** True when the last request was refused; says so once. */
-  static boolean wasRefused() {
-    boolean was = refused != 0;
-    refused = 0;
-    return was;
+  /** True when a request of this connection was refused since this was asked last. */
+  boolean wasRefused() {
+    return REFUSED.remove(Pointer.nativeValue(display.getPointer()));
   }
 
   @Override
   public synchronized void close() {
     if (!closed) {
       closed = true;
+      wasRefused(); // the next one may have its address
       if (!gone) { // of one that is gone it would wait for good
         X.XCloseDisplay(display);
       }

@@ -257,7 +257,7 @@ public final class Grabs {
 
   private boolean grab(Press p) {
     Display.X.XSync(display.handle(), false);
-    Display.wasRefused();
+    display.wasRefused();
     for (int lock : LOCKS) {
       Display.X.XGrabKey(
           display.handle(),
@@ -269,7 +269,7 @@ public final class Grabs {
           X11.GrabModeSync);
     }
     Display.X.XSync(display.handle(), false);
-    return !Display.wasRefused();
+    return !display.wasRefused();
   }
 
   private void let(Press p) {

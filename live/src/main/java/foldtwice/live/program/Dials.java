@@ -5,9 +5,12 @@ import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
 import foldtwice.live.bus.Ref;
 import foldtwice.live.bus.Seen;
+import foldtwice.live.say.Say;
 import foldtwice.live.survey.Way;
 import foldtwice.routine.Scale;
+import foldtwice.routine.Step;
 import foldtwice.routine.Value;
+import foldtwice.run.Reply;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -61,5 +64,28 @@ final class Dials {
       }
     }
     return all;
+  }
+
+  /** Sets one, or moves it. */
+  Reply adjust(String value, Step.Adjusting way, Value.Quantity to, Step.Edge edge, Looking looking)
+      throws BusException {
+    Optional<Ref> dial = find(value);
+    if (dial.isEmpty()) {
+      return new Reply.Refused(Say.text("value"), value);
+    }
+    if (to.scale() != Scale.PERCENT) {
+      return new Reply.Refused(Say.text("percent"), to.shown());
+    }
+    Bus.Range range = bus.range(dial.get());
+    Value.Quantity wanted = way == Step.Adjusting.TO ? to : quantity(range).plus(to);
+    double at = new Way(range.least(), range.most()).at(wanted.amount());
+    if (at < range.least() || at > range.most()) {
+      if (edge != Step.Edge.CLAMP) {
+        return new Reply.Refused(Say.text("within", value, "0 %", "100 %"), wanted.shown());
+      }
+      at = Math.clamp(at, range.least(), range.most());
+    }
+    double target = at;
+    return looking.doing(() -> bus.set(dial.get(), target), false);
   }
 }

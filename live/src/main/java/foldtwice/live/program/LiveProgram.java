@@ -5,30 +5,19 @@ import foldtwice.describe.Does;
 import foldtwice.known.Facts;
 import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
-import foldtwice.live.bus.Label;
-import foldtwice.live.bus.Mark;
 import foldtwice.live.bus.Ref;
-import foldtwice.live.bus.Role;
 import foldtwice.live.bus.Seen;
 import foldtwice.live.display.Display;
 import foldtwice.live.say.Say;
-import foldtwice.live.survey.Way;
 import foldtwice.place.Application;
-import foldtwice.place.NativeCommand;
 import foldtwice.place.Place;
-import foldtwice.routine.Scale;
 import foldtwice.routine.Step;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
-import foldtwice.run.Change;
 import foldtwice.run.Dialog;
 import foldtwice.run.Program;
 import foldtwice.run.Reply;
-import foldtwice.trigger.KeyCode;
 import foldtwice.trigger.Press;
-import foldtwice.trigger.Stroke;
-import foldtwice.trigger.Trigger;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -46,18 +35,9 @@ public final class LiveProgram implements Program {
   /** How long a dialog that is to be read may take, in milliseconds. */
   private static final long READS = 8_000;
 
-  /** How long a dialog may take to come to the front and to close, in milliseconds. */
-  private static final long CLOSES = 10_000;
-
-  /** How long after one try to close it the next one follows, in milliseconds. */
-  private static final long AGAIN = 400;
-
-  private final Bus bus;
   private final long process;
   private final Application application;
-  private final Description description;
   private final Facts facts;
-  private final Optional<Display> display;
   private final Choosing choosing;
   private final Windows windows;
   private final Menus menus;
@@ -70,6 +50,8 @@ public final class LiveProgram implements Program {
   private final Writing writing;
   private final Spot spot;
   private final Undoing undoing;
+  private final Closing closing;
+  private final Commanding commands;
   private Optional<String> dialogBefore = Optional.empty();
   private Optional<String> textBefore = Optional.empty();
   private boolean ran;
@@ -87,12 +69,9 @@ public final class LiveProgram implements Program {
       Facts facts,
       Optional<Display> display)
       throws BusException {
-    this.bus = bus;
     this.process = bus.process(root);
     this.application = application;
-    this.description = description;
     this.facts = facts;
-    this.display = display;
     this.choosing = new Choosing(bus, process, display);
     this.windows = new Windows(bus, root);
     this.menus = new Menus(bus, windows);
@@ -105,6 +84,19 @@ public final class LiveProgram implements Program {
     this.writing = new Writing(bus, page, looking, application.name());
     this.spot = new Spot(bus, application, description, facts.labels(), windows, page);
     this.undoing = new Undoing(application, description, page, looking);
+    this.closing = new Closing(process, windows, display);
+    this.commands =
+        new Commanding(
+            bus,
+            process,
+            application,
+            description,
+            facts.labels(),
+            display,
+            choosing,
+            windows,
+            menus,
+            looking);
   }
 
   /**
@@ -161,11 +153,7 @@ public final class LiveProgram implements Program {
 
   /** Whether a menu item is there, without choosing it. */
   Reply has(List<String> menuPath) {
-    return asked.reply(
-        () ->
-            menus.find(there(menuPath)) instanceof Menus.Found.Not(String expected, String found)
-                ? new Reply.Refused(expected, found)
-                : Reply.QUIET);
+    return asked.reply(() -> commands.has(menuPath));
   }
 
   /** The title of its window. */
@@ -195,80 +183,17 @@ public final class LiveProgram implements Program {
 
   @Override
   public Reply choose(List<String> menuPath) {
-    return asked.reply(
-        () -> {
-          Optional<Seen> dialog = windows.dialog();
-          if (dialog.filter(d -> d.is(Mark.MODAL)).isPresent()) {
-            return new Reply.Refused(Say.text("nodialog"), Say.text("isopen", dialog.get().name()));
-          }
-          Menus.Found found = menus.find(there(menuPath));
-          return switch (found) {
-            case Menus.Found.Not(String expected, String what) -> new Reply.Refused(expected, what);
-            case Menus.Found.Item(Seen item) when !item.isReady() ->
-                new Reply.Refused(
-                    Say.text("item", String.join(" \u203a ", menuPath)), Say.text("greyed"));
-            case Menus.Found.Item(Seen item) ->
-                looking.doing(() -> choosing.choose(item, opens(menuPath)), opens(menuPath));
-          };
-        });
-  }
-
-  /** A menu path in the language in which the program is here. */
-  private List<String> there(List<String> menuPath) {
-    return facts.labels().of(menuPath);
-  }
-
-  /** True when a command is known to open a dialog. */
-  private boolean opens(List<String> path) {
-    return application
-        .commandAt(path)
-        .flatMap(
-            c -> description.commands().stream().filter(d -> d.id().equals(c.id())).findFirst())
-        .filter(d -> !d.opens().isEmpty())
-        .isPresent();
+    return asked.reply(() -> commands.choose(menuPath));
   }
 
   @Override
   public boolean ticked(List<String> menuPath) {
-    return asked.or(false, () -> menus.ticked(there(menuPath)));
+    return asked.or(false, () -> menus.ticked(facts.labels().of(menuPath)));
   }
 
   @Override
   public Reply fire(String command) {
-    Optional<NativeCommand> known = application.command(command);
-    if (known.isEmpty()) {
-      return new Reply.Refused(Say.text("command", application.name()), command);
-    }
-    NativeCommand c = known.get();
-    if (!c.menuPath().isEmpty()) {
-      return choose(c.menuPath());
-    }
-    return asked.reply(
-        () -> {
-          for (Seen window : windows.mainFirst()) {
-            Seen.Tree tree = bus.tree(window.ref(), s -> s.role() != Role.MENU_BAR, 2_000);
-            Optional<Seen> button =
-                tree.all()
-                    .filter(s -> s.role() == Role.PUSH_BUTTON || s.role() == Role.TOGGLE_BUTTON)
-                    .filter(s -> Label.same(s.name(), c.name()))
-                    .findFirst();
-            if (button.isPresent()) {
-              return button.get().isReady()
-                  ? looking.doing(() -> bus.act(button.get().ref()), false)
-                  : new Reply.Refused(Say.text("button", c.name()), Say.text("greyed"));
-            }
-          }
-          return strikeFirst(c);
-        });
-  }
-
-  private Reply strikeFirst(NativeCommand c) throws BusException {
-    for (Trigger t : c.triggers()) {
-      if (t instanceof Trigger.Keys(List<Stroke> strokes) && strokes.size() == 1) {
-        return new Reply.Refused(Say.text("button", c.name()), Say.text("onlykeys", c.name()));
-      }
-    }
-    return new Reply.Refused(Say.text("button", c.name()), Say.text("notthere"));
+    return asked.reply(() -> commands.fire(command));
   }
 
   /**
@@ -277,20 +202,7 @@ public final class LiveProgram implements Program {
    * @param presses one after the other
    */
   public Reply strike(List<Press> presses) {
-    return asked.reply(
-        () -> {
-          if (display.isEmpty()) {
-            return new Reply.Refused(Say.text("display"), Say.text("none"));
-          }
-          Optional<Display.Window> front = display.get().front();
-          if (front.filter(w -> w.process() == process).isEmpty()) {
-            return new Reply.Refused(
-                Say.text("infront", application.name()),
-                front.map(Display.Window::title).orElse(Say.text("none")));
-          }
-          display.get().release();
-          return looking.doing(() -> presses.forEach(display.get()::strike), false);
-        });
+    return asked.reply(() -> commands.strike(presses));
   }
 
   @Override
@@ -345,79 +257,17 @@ public final class LiveProgram implements Program {
 
   @Override
   public Reply cancel() {
-    return asked.reply(
-        () -> {
-          Optional<Seen> open = windows.dialog();
-          if (open.isEmpty()) {
-            return Reply.QUIET;
-          }
-          String title = open.get().name();
-          long end = System.nanoTime() + CLOSES * 1_000_000;
-          long next = System.nanoTime();
-          while (windows.dialog().filter(d -> d.ref().equals(open.get().ref())).isPresent()) {
-            if (System.nanoTime() > end) {
-              return new Reply.Refused(Say.text("closed", title), Say.text("isopen", title));
-            }
-            if (System.nanoTime() >= next && display.isPresent()) {
-              escape(display.get(), title); // one that was not heard is lost: again
-              next = System.nanoTime() + AGAIN * 1_000_000;
-            }
-            Menus.pause();
-          }
-          return new Reply.Done(List.of(new Change(Looking.DIALOG, title, "")));
-        });
-  }
-
-  /** Presses Escape in a window that is in front, or brings it there. */
-  private void escape(Display display, String title) throws BusException {
-    Optional<Display.Window> mine =
-        display.windows().stream()
-            .filter(w -> w.process() == process && w.title().equals(title))
-            .findFirst();
-    if (mine.isPresent() && display.front().equals(mine)) {
-      display.strike(Press.of(KeyCode.ESCAPE));
-    } else {
-      mine.ifPresent(display::raise);
-    }
+    return asked.reply(closing::close);
   }
 
   @Override
   public Map<String, Value> settings() {
-    return asked.or(
-        Map.of(),
-        () -> {
-          Map<String, Value> all = new LinkedHashMap<>();
-          for (Ticks.Setting s : ticks.settings().values()) {
-            all.put(s.name(), new Value.Text(ticks.option(s, menus)));
-          }
-          return all;
-        });
+    return asked.or(Map.of(), () -> ticks.values(menus));
   }
 
   @Override
   public Reply change(String setting, Value value) {
-    Ticks.Setting known = ticks.settings().get(setting);
-    if (known == null) {
-      return new Reply.Refused(Say.text("setting"), setting);
-    }
-    String wanted = value.shown();
-    return asked.reply(
-        () -> {
-          if (ticks.option(known, menus).equals(wanted)) {
-            return Reply.QUIET;
-          }
-          for (Ticks.Item item : known.items()) {
-            if (item.option().equals(wanted) || (known.turns() && known.off().equals(wanted))) {
-              return choose(item.path());
-            }
-          }
-          return new Reply.Refused(
-              Say.text(
-                  "oneof",
-                  setting,
-                  String.join(", ", known.items().stream().map(Ticks.Item::option).toList())),
-              wanted);
-        });
+    return asked.reply(() -> ticks.change(setting, value.shown(), menus, this::choose));
   }
 
   @Override
@@ -432,27 +282,7 @@ public final class LiveProgram implements Program {
 
   @Override
   public Reply adjust(String value, Step.Adjusting way, Value.Quantity to, Step.Edge edge) {
-    return asked.reply(
-        () -> {
-          Optional<Ref> dial = dials.find(value);
-          if (dial.isEmpty()) {
-            return new Reply.Refused(Say.text("value"), value);
-          }
-          if (to.scale() != Scale.PERCENT) {
-            return new Reply.Refused(Say.text("percent"), to.shown());
-          }
-          Bus.Range range = bus.range(dial.get());
-          Value.Quantity wanted = way == Step.Adjusting.TO ? to : Dials.quantity(range).plus(to);
-          double at = new Way(range.least(), range.most()).at(wanted.amount());
-          if (at < range.least() || at > range.most()) {
-            if (edge != Step.Edge.CLAMP) {
-              return new Reply.Refused(Say.text("within", value, "0 %", "100 %"), wanted.shown());
-            }
-            at = Math.clamp(at, range.least(), range.most());
-          }
-          double target = at;
-          return looking.doing(() -> bus.set(dial.get(), target), false);
-        });
+    return asked.reply(() -> dials.adjust(value, way, to, edge, looking));
   }
 
   @Override

@@ -3,13 +3,17 @@ package foldtwice.live.program;
 import foldtwice.describe.Description;
 import foldtwice.describe.Does;
 import foldtwice.live.bus.BusException;
+import foldtwice.live.say.Say;
 import foldtwice.place.Application;
 import foldtwice.place.Labels;
 import foldtwice.place.NativeCommand;
+import foldtwice.routine.Value;
+import foldtwice.run.Reply;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 
 /** Which ticked items of the menus are which settings, as a description says. */
 final class Ticks {
@@ -81,5 +85,37 @@ final class Ticks {
 
   Map<String, Setting> settings() {
     return settings;
+  }
+
+  /** What all are now, by name. */
+  Map<String, Value> values(Menus menus) throws BusException {
+    Map<String, Value> all = new LinkedHashMap<>();
+    for (Setting s : settings.values()) {
+      all.put(s.name(), new Value.Text(option(s, menus)));
+    }
+    return all;
+  }
+
+  /**
+   * Has a setting be something else.
+   *
+   * @param choose chooses a menu item
+   */
+  Reply change(String setting, String wanted, Menus menus, Function<List<String>, Reply> choose)
+      throws BusException {
+    Setting known = settings.get(setting);
+    if (known == null) {
+      return new Reply.Refused(Say.text("setting"), setting);
+    }
+    if (option(known, menus).equals(wanted)) {
+      return Reply.QUIET;
+    }
+    for (Item item : known.items()) {
+      if (item.option().equals(wanted) || (known.turns() && known.off().equals(wanted))) {
+        return choose.apply(item.path());
+      }
+    }
+    List<String> options = known.items().stream().map(Item::option).toList();
+    return new Reply.Refused(Say.text("oneof", setting, String.join(", ", options)), wanted);
   }
 }
