@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -86,7 +87,10 @@ final class AdvicePanel extends VBox {
     facts.managedProperty().bind(facts.visibleProperty());
     nearRow.managedProperty().bind(nearRow.visibleProperty());
     facts.setVisible(false);
-    getChildren().addAll(facts, Parts.fact(Ui.text("sets.suggested"), suggested));
+    HBox suits = Parts.fact(Ui.text("sets.suggested"), suggested);
+    suits.visibleProperty().bind(Bindings.isNotEmpty(suggested.getChildren()));
+    suits.managedProperty().bind(suits.visibleProperty());
+    getChildren().addAll(facts, suits);
   }
 
   void clear() {
