@@ -3,6 +3,7 @@ package foldtwice.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.desktop.frame.ViewsTest;
+import foldtwice.desktop.session.Ui;
 import foldtwice.library.Library;
 import foldtwice.library.Returning;
 import java.nio.file.Path;
@@ -11,6 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -31,6 +33,7 @@ class FollowsTest {
   private static Map<String, Opening> places() {
     Map<String, Opening> all = new LinkedHashMap<>();
     ViewsTest.ids().forEach(tab -> all.put(tab, h -> h.click("#tab-" + tab)));
+    all.put("payback", FollowsTest::paysBack); // one of one binding: what is first is another then
     all.put("bind, a family", FollowsTest::family);
     for (String routine : List.of("shift boxes", "open loans", "straighten")) {
       all.put("collect, " + routine, h -> h.routine(routine));
@@ -62,6 +65,24 @@ class FollowsTest {
     hands.space("#other-trigger");
     hands.giveKeys("#picker-" + kind);
     hands.press(KeyCode.SPACE);
+  }
+
+  private static void paysBack(Hands hands) {
+    hands.click("#tab-payback");
+    hands.quiet();
+    ListView<?> shares = (ListView<?>) hands.node("#payback-shares");
+    boolean chosen =
+        Hands.ask(
+            () -> {
+              for (Object entry : shares.getItems()) {
+                if (entry.toString().contains("date-stamp")) {
+                  shares.getSelectionModel().select(shares.getItems().indexOf(entry));
+                  return true;
+                }
+              }
+              return false;
+            });
+    assertThat(chosen).as("there is a line for it").isTrue();
   }
 
   private static void narrow(Hands hands) {
@@ -122,7 +143,12 @@ class FollowsTest {
   /** All that is said in the view when it has come to rest. */
   private static List<String> says(Hands hands) {
     hands.quiet();
-    return hands.texts(".sheet");
+    List<String> all = hands.texts(".sheet");
+    for (int i = 0; i < 1_000 && all.contains(Ui.text("live.looking")); i++) {
+      hands.pause(25); // nobody else waits for real programs
+      all = hands.texts(".sheet");
+    }
+    return all;
   }
 
   /** What only one of two says; nothing where both say the same. */

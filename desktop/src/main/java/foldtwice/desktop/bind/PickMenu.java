@@ -95,17 +95,18 @@ final class PickMenu extends VBox {
       show("");
       return;
     }
+    Faces does = faces.get();
     for (RadialMenu m : here) {
       Shown of = menus.get(m.id());
       of.name().setText(m.name());
-      Map<Direction, String> does = new EnumMap<>(Direction.class);
+      Map<Direction, String> labels = new EnumMap<>(Direction.class);
       for (Direction d : Direction.values()) {
-        does.put(d, faces.get().brief(new Trigger.Radial(m.id(), d)));
+        labels.put(d, does.brief(new Trigger.Radial(m.id(), d)));
       }
       Refill.by(
           of.choices(),
-          does,
-          () -> Parts.around(of.choices(), d -> choice(m.id(), d, does.get(d))));
+          labels,
+          () -> Parts.around(of.choices(), d -> choice(m.id(), d, labels.get(d))));
       of.form().show(now, m);
       of.how()
           .setText(
