@@ -1,6 +1,7 @@
 package foldtwice.desktop.bind;
 
 import foldtwice.binding.Binding;
+import foldtwice.desktop.parts.ChipRow;
 import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
@@ -23,11 +24,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
-import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -105,14 +103,10 @@ final class PickDevice extends VBox {
     Refill.with(
         this,
         asks,
-        () ->
-            Stream.of(
-                    Optional.of(chips),
-                    Optional.of(both).filter(b -> asks),
-                    Optional.of(view),
-                    Optional.of(Parts.wrapped(Ui.text("picker.device.hint"), "soft")))
-                .<Node>flatMap(Optional::stream)
-                .toList());
+        () -> {
+          Node hint = Parts.wrapped(Ui.text("picker.device.hint"), "soft");
+          return asks ? List.of(chips, both, view, hint) : List.of(chips, view, hint);
+        });
     chips(here);
     draw();
   }
@@ -133,41 +127,20 @@ final class PickDevice extends VBox {
   }
 
   private void chips(List<Device> here) {
-    Map<String, String> names = new LinkedHashMap<>();
+    Map<String, String> says = new LinkedHashMap<>();
     Map<String, Runnable> shows = new HashMap<>();
     for (Device d : here) {
       for (Page p : d.pages()) {
         String id = named(d.id(), p.id());
-        names.put(id, p.name().isEmpty() ? d.name() : Ui.text("picker.page", d.name(), p.name()));
+        says.put(id, p.name().isEmpty() ? d.name() : Ui.text("picker.page", d.name(), p.name()));
         shows.put(id, () -> show(d.id(), p.id()));
       }
     }
-    ToggleGroup group = new ToggleGroup();
-    Refill.with(
-        chips,
-        names,
-        () -> names.entrySet().stream().map(e -> chip(group, e, shows.get(e.getKey()))).toList());
-    for (Node chip : chips.getChildren()) {
-      ((ToggleButton) chip).setSelected(chip.getId().equals(named(device, page)));
-    }
+    ChipRow.show(chips, says, named(device, page), id -> shows.get(id).run());
   }
 
   private static String named(String device, String page) {
     return "picker-" + device + (page.isEmpty() ? "" : "-" + page);
-  }
-
-  private static ToggleButton chip(
-      ToggleGroup group, Map.Entry<String, String> named, Runnable shows) {
-    ToggleButton chip = Skins.on(new ToggleButton(named.getValue()));
-    chip.setId(named.getKey());
-    chip.getStyleClass().addAll("chip", "small-chip");
-    chip.setToggleGroup(group);
-    chip.setOnAction(
-        e -> {
-          chip.setSelected(true);
-          shows.run();
-        });
-    return chip;
   }
 
   private void show(String ofDevice, String ofPage) {

@@ -51,7 +51,7 @@ final class PickMenu extends VBox {
     this.binding = binding;
     this.faces = faces;
     this.onPicked = onPicked;
-    show("");
+    show();
   }
 
   private List<RadialMenu> here(Snapshot now) {
@@ -60,17 +60,13 @@ final class PickMenu extends VBox {
         .toList();
   }
 
-  private void show(String opening) {
+  private void show() {
     getChildren().clear();
     menus.clear();
     here(session.now()).forEach(this::menu);
     getChildren()
         .add(Parts.button("picker-new-radial", Ui.text("picker.radial.new"), this::make, "link"));
     follow(session.now());
-    if (menus.containsKey(opening)) {
-      toggle(opening);
-      menus.get(opening).how().requestFocus();
-    }
   }
 
   private void menu(RadialMenu m) {
@@ -92,7 +88,7 @@ final class PickMenu extends VBox {
   void follow(Snapshot now) {
     List<RadialMenu> here = here(now);
     if (!here.stream().map(RadialMenu::id).toList().equals(List.copyOf(menus.keySet()))) {
-      show("");
+      show();
       return;
     }
     Faces does = faces.get();
@@ -137,6 +133,10 @@ final class PickMenu extends VBox {
     String name = Ui.text("summoned.radial.name", library.nameOf(place));
     RadialMenu made = NewSurfaces.radial(library, name, place);
     session.make(new Edit.PutSurface(made), Ui.text("said.newsurface", made.name()));
-    show(made.id());
+    follow(session.now()); // where it was not followed already
+    if (menus.containsKey(made.id())) {
+      toggle(made.id());
+      menus.get(made.id()).how().requestFocus();
+    }
   }
 }

@@ -44,10 +44,6 @@ final class WayForm extends VBox {
       box.setWrapText(true);
       needs.put(need, box);
     }
-    close();
-  }
-
-  private void close() {
     getChildren().setAll(Parts.button("way-new", Ui.text("ways.new"), this::open, "link"));
   }
 
@@ -84,11 +80,5 @@ final class WayForm extends VBox {
             many.isEmpty() ? 0 : Integer.parseInt(many),
             free.isSelected(),
             Extras.NONE));
-    name.clear();
-    slots.clear();
-    needs.values().forEach(box -> box.setSelected(false));
-    arguments.setSelected(true);
-    free.setSelected(false);
-    close();
   }
 }

@@ -87,7 +87,7 @@ final class WaysPane extends VBox {
       return;
     }
     if (shown == null || !application.id().equals(shown.application().id())) {
-      getChildren().setAll(rows, new WayForm(application, way -> add(shown.application(), way)));
+      form(application);
     } // what is being written into the form stays
     shown = next;
     boolean had = Parts.hasKeys(rows);
@@ -102,6 +102,10 @@ final class WaysPane extends VBox {
     if (had && lookup("#ways-write") != null) {
       lookup("#ways-write").requestFocus();
     }
+  }
+
+  private void form(Application application) {
+    getChildren().setAll(rows, new WayForm(application, this::add));
   }
 
   private void way(Application application, WayIn way, int taken) {
@@ -143,7 +147,8 @@ final class WaysPane extends VBox {
     }
   }
 
-  private void add(Application application, WayIn way) {
+  private void add(WayIn way) {
+    Application application = shown.application();
     List<WayIn> more = new ArrayList<>(application.ways());
     String id =
         Ids.free(
@@ -159,6 +164,8 @@ final class WaysPane extends VBox {
             way.freeOfRules(),
             way.extras()));
     put(application, more);
+    form(application);
+    lookup("#way-new").requestFocus();
   }
 
   /** A way some binding names stays. */

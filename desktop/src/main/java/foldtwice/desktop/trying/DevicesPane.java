@@ -1,10 +1,9 @@
 package foldtwice.desktop.trying;
 
+import foldtwice.desktop.parts.ChipRow;
 import foldtwice.desktop.parts.DeviceView;
 import foldtwice.desktop.parts.Faces;
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.parts.Refill;
-import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.PadHand;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
@@ -12,7 +11,7 @@ import foldtwice.place.Place;
 import foldtwice.surface.Device;
 import foldtwice.surface.Page;
 import foldtwice.trigger.Trigger;
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -22,8 +21,6 @@ import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -117,43 +114,26 @@ final class DevicesPane extends VBox {
   private void offer() {
     String layout = now.station().layout().toUpperCase(Locale.ROOT);
     Map<String, String> offered = new LinkedHashMap<>();
-    offered.put("", Ui.text("try.keyboard", layout + ", " + now.station().shape()));
+    Map<String, String> devices = new HashMap<>();
+    offered.put(named(""), Ui.text("try.keyboard", layout + ", " + now.station().shape()));
+    devices.put(named(""), "");
     for (String id : now.station().devices()) {
-      now.library().device(id).ifPresent(d -> offered.put(id, d.name()));
+      now.library().device(id).ifPresent(d -> offered.put(named(id), d.name()));
+      devices.put(named(id), id);
     }
-    Refill.with(
+    ChipRow.show(
         names,
         offered,
-        () -> {
-          ToggleGroup group = new ToggleGroup();
-          List<Node> all = new ArrayList<>();
-          offered.forEach((id, name) -> all.add(chip(group, id, name)));
-          all.add(page);
-          return all;
-        });
-    for (Node n : names.getChildren()) {
-      if (n instanceof ToggleButton chip) {
-        chip.setSelected(chip.getId().equals(named(open)));
-      }
-    }
+        named(open),
+        chip -> {
+          open = devices.get(chip);
+          draw();
+        },
+        page);
   }
 
   private static String named(String device) {
     return "device-" + (device.isEmpty() ? "keyboard" : device);
-  }
-
-  private ToggleButton chip(ToggleGroup group, String id, String name) {
-    ToggleButton chip = Skins.on(new ToggleButton(name));
-    chip.setId(named(id));
-    chip.getStyleClass().addAll("chip", "small-chip");
-    chip.setToggleGroup(group);
-    chip.setOnAction(
-        e -> {
-          open = id;
-          chip.setSelected(true);
-          draw();
-        });
-    return chip;
   }
 
   /** What its dials do here, and its keys when they are held. */
