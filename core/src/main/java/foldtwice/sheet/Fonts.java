@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
@@ -159,8 +160,9 @@ final class Fonts {
   Set<String> missing(String text) {
     Set<String> missing = new TreeSet<>();
     synchronized (loaded) {
-      text.codePoints()
-          .distinct()
+      BitSet all = new BitSet();
+      text.codePoints().forEach(all::set);
+      all.stream()
           .filter(c -> !Character.isWhitespace(c) && !Character.isISOControl(c))
           .filter(c -> loaded.stream().allMatch(l -> l.glyphs().getGlyphId(c) <= 0))
           .forEach(c -> missing.add(Character.toString(c)));

@@ -1,6 +1,7 @@
 package foldtwice.sheet;
 
 import foldtwice.surface.IconShape;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -25,9 +26,10 @@ final class Svg {
     this.title = title;
   }
 
+  /** A length in thousandths, without what says nothing. */
   static String n(double number) {
-    String text = String.format(Locale.ROOT, "%.3f", number).replaceFirst("\\.?0+$", "");
-    return text.equals("-0") ? "0" : text;
+    long thousandths = Math.round(number * 1000);
+    return BigDecimal.valueOf(thousandths, 3).stripTrailingZeros().toPlainString();
   }
 
   static String escaped(String text) {

@@ -22,7 +22,6 @@ import foldtwice.trigger.Shape;
 import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -34,6 +33,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -48,6 +48,8 @@ public final class Suggestions {
 
   /** So many of each kind are looked at more closely. */
   private static final int LOOKED_AT = 24;
+
+  private static final Pattern NO_WORD = Pattern.compile("[^\\p{L}\\d]+");
 
   /** What speaks for a trigger takes off so much at most: initials, and the same elsewhere. */
   private static final double MOST_IN_FAVOUR = 6;
@@ -66,8 +68,8 @@ public final class Suggestions {
     Keymap here = stations.getFirst();
     this.effort = new Effort(here.layout(), here.station().shape());
     this.words =
-        Arrays.stream(
-                library.routineOf(binding).map(Routine::name).orElse("").split("[^\\p{L}\\d]+"))
+        NO_WORD
+            .splitAsStream(library.routineOf(binding).map(Routine::name).orElse(""))
             .filter(w -> !w.isEmpty())
             .map(w -> w.toLowerCase(Locale.ROOT))
             .toList();

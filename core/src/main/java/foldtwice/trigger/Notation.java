@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -21,6 +22,8 @@ public final class Notation {
 
   /** Joins the strokes of a sequence. */
   public static final String THEN = " then ";
+
+  private static final Pattern BETWEEN = Pattern.compile(THEN, Pattern.CASE_INSENSITIVE);
 
   private static final Map<String, String> WORDS = new HashMap<>();
   private static final Map<String, String> KEYSYMS = new HashMap<>();
@@ -158,7 +161,7 @@ public final class Notation {
           Refusals.says("trigger.it"),
           Refusals.says("trigger.keys-are-written-at", LONGEST));
     }
-    String[] parts = Blanks.single(text).split("(?i) then ", -1);
+    String[] parts = BETWEEN.split(Blanks.single(text), -1);
     if (parts.length > Trigger.Keys.MOST_STROKES) {
       throw new NotationException(
           text,

@@ -12,6 +12,7 @@ import foldtwice.run.Scripts;
 import foldtwice.run.Trial;
 import foldtwice.standin.base.StandIn;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
@@ -37,11 +38,13 @@ public final class FoldProof {
   }
 
   private static final int DRAWN = 4;
+  private static final List<Consumer<StandIn<?>>> STATES = states();
 
   private final Library library;
   private final Keymap keymap;
   private final Scripts scripts;
   private final SimulatedComputer now;
+  private final Map<String, List<SimulatedComputer>> started = new HashMap<>();
 
   /**
    * @param now the programs as they are; only copies of them are run on
@@ -61,7 +64,7 @@ public final class FoldProof {
     int ran = 0;
     for (Pair pair : pairs) {
       int well = 0;
-      for (Consumer<StandIn<?>> state : states()) {
+      for (SimulatedComputer state : started(pair.before().application())) {
         Outcome outcome = outcome(pair, state);
         if (outcome == Outcome.DIFFERENT) {
           return OptionalInt.empty();
@@ -93,7 +96,7 @@ public final class FoldProof {
       int drawn = seed;
       all.add(p -> draw(p, new Random(drawn)));
     }
-    return all;
+    return List.copyOf(all);
   }
 
   private static List<String> objects(StandIn<?> program) {
@@ -123,9 +126,9 @@ public final class FoldProof {
             });
   }
 
-  private Outcome outcome(Pair pair, Consumer<StandIn<?>> state) {
-    SimulatedComputer one = started(pair.before(), state);
-    SimulatedComputer other = started(pair.before(), state);
+  private Outcome outcome(Pair pair, SimulatedComputer state) {
+    SimulatedComputer one = state.copy();
+    SimulatedComputer other = state.copy();
     Run before = run(pair.before(), pair.given(), one);
     Run after = run(pair.after(), pair.instead(), other);
     boolean same =
@@ -137,10 +140,16 @@ public final class FoldProof {
         : before.trace().endedBadly() ? Outcome.BOTH_FAIL : Outcome.WELL;
   }
 
-  private SimulatedComputer started(Routine routine, Consumer<StandIn<?>> state) {
+  /** The programs in each state, with this one in front. */
+  private List<SimulatedComputer> started(String application) {
+    return started.computeIfAbsent(
+        application, a -> STATES.stream().map(state -> started(a, state)).toList());
+  }
+
+  private SimulatedComputer started(String application, Consumer<StandIn<?>> state) {
     SimulatedComputer copy = now.copy();
-    copy.bringToFront(routine.application());
-    StandIn<?> program = copy.programs().get(routine.application());
+    copy.bringToFront(application);
+    StandIn<?> program = copy.programs().get(application);
     if (program != null) {
       state.accept(program);
     }

@@ -33,6 +33,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** The demo library and the stand-ins tell of the same programs. */
 class DemoLibraryTest {
 
+  /** All that a routine may need is there. */
+  private static final SimulatedComputer SET_UP = setUp();
+
   @ParameterizedTest
   @ValueSource(strings = {"vasculum", "tagpress", "copystand", "muniment", "trackway", "desk"})
   void itListsEveryCommandOfTheStandInWithItsMenuPath(String id) {
@@ -179,11 +182,10 @@ class DemoLibraryTest {
    * A binding's routine run in a state, as a person would begin: something selected, all set up.
    */
   private static Trace fired(Binding binding, Keymap keymap, Place state, boolean all) {
-    SimulatedComputer computer = SimulatedComputer.fresh();
+    SimulatedComputer computer = SET_UP.copy();
     String application = state.applicationId().orElseThrow();
     computer.bringToFront(application);
     Program program = computer.front();
-    prepare(computer);
     program.enter(state);
     if (all) {
       program.fire("select-all");
@@ -195,7 +197,8 @@ class DemoLibraryTest {
         .toEnd();
   }
 
-  private static void prepare(SimulatedComputer computer) {
+  private static SimulatedComputer setUp() {
+    SimulatedComputer computer = SimulatedComputer.fresh();
     Program map = computer.programs().get("trackway");
     map.choose(List.of("View", "Numbered places", "Switch on"));
     map.point("Footbridge");
@@ -203,6 +206,7 @@ class DemoLibraryTest {
       map.choose(List.of("View", "Numbered places", "Set " + i));
     }
     computer.programs().get("muniment").choose(List.of("Stored", "Stocktake"));
+    return computer;
   }
 
   private static String fresh(String what) {

@@ -9,11 +9,14 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.io.TempDirFactory;
 
 /** Several processes at one library, and processes that are killed. */
 class ProcessesTest {
 
-  @TempDir Path folder;
+  /** Where libraries really are. */
+  @TempDir(factory = TempDirFactory.Standard.class)
+  Path folder;
 
   @Test
   void aKilledWriterHasLostNothingItHadAcknowledged() throws Exception {

@@ -19,6 +19,7 @@ import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 
 /**
  * What a stand-in says of itself before anything is done with it: its commands, the dialogs they
@@ -28,6 +29,8 @@ public abstract class Declared implements Simulated {
 
   /** Separates the labels of a menu path. */
   public static final String UNDER = " \u203a ";
+
+  private static final Pattern BETWEEN = Pattern.compile(UNDER, Pattern.LITERAL);
 
   /** What an add-on can do. */
   record Action(Facts.Action facts, Function<Map<String, Value>, Reply> does) {}
@@ -121,7 +124,7 @@ public abstract class Declared implements Simulated {
   }
 
   private static List<String> path(String menu) {
-    return menu.isEmpty() ? List.of() : List.of(menu.split(UNDER));
+    return menu.isEmpty() ? List.of() : List.of(BETWEEN.split(menu));
   }
 
   private void add(
