@@ -10,13 +10,21 @@ public final class Seeds {
 
   private Seeds() {}
 
+  /** Both; only the one that is given where one is. */
   public static LongStream both() {
+    return System.getProperty("seed") == null
+        ? LongStream.of(20_261_128, drawn())
+        : LongStream.of(drawn());
+  }
+
+  /** The one that never is the same, or the one that is given. */
+  public static long drawn() {
     String given = System.getProperty("seed");
     if (given != null) {
-      return LongStream.of(Long.parseLong(given));
+      return Long.parseLong(given);
     }
     long drawn = System.nanoTime();
     System.out.println("seed " + drawn + " (again with -Dseed=" + drawn + ")");
-    return LongStream.of(20_261_128, drawn);
+    return drawn;
   }
 }

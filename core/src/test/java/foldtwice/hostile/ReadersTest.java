@@ -185,7 +185,7 @@ class ReadersTest {
     return foldtwice.Seeds.both();
   }
 
-  private static final int TIMES = Integer.getInteger("fuzz", 400);
+  private static final int TIMES = Integer.getInteger("fuzz", 200);
 
   /** Documents with a few bytes changed, cut, doubled or put somewhere else. */
   @ParameterizedTest

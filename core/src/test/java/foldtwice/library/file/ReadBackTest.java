@@ -25,7 +25,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** No change is made that could not be read again. */
 class ReadBackTest {
 
-  private static final int LIBRARIES = Integer.getInteger("libraries", 60);
+  private static final int LIBRARIES = Integer.getInteger("libraries", 30);
   private static final int EDITS = 15;
 
   static LongStream seeds() {

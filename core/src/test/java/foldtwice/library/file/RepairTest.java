@@ -180,7 +180,7 @@ class RepairTest {
   void whateverIsWrongWithAPartTheRestOpens(long seed) throws Exception {
     Random random = new Random(seed);
     int opened = 0;
-    for (int i = 0; i < 30; i++) {
+    for (int i = 0; i < 15; i++) {
       Files.write(file, demo);
       spoil(tree -> spoilSomething(tree, random));
       List<LibraryFile.SetAside> broken = LibraryFile.broken(file);
@@ -190,7 +190,7 @@ class RepairTest {
       }
       open().close();
     }
-    assertThat(opened).as("something had to be set aside now and then").isGreaterThan(4);
+    assertThat(opened).as("something had to be set aside now and then").isGreaterThan(1);
   }
 
   private static void spoilSomething(JsonNode tree, Random random) {

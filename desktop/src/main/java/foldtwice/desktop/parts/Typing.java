@@ -2,6 +2,7 @@ package foldtwice.desktop.parts;
 
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -14,7 +15,7 @@ import javafx.scene.input.KeyEvent;
 /**
  * Leaves what is being typed as it is typed while what is shown is made anew, and the keys in it.
  * What was typed is handed in at Enter and given up at Escape; from then on its field shows what
- * there is.
+ * there is, unless it was not taken.
  */
 public final class Typing {
 
@@ -28,6 +29,9 @@ public final class Typing {
   /** What stood there before somebody began to type. */
   private String stood = "";
 
+  /** True when something was shown since something was handed in. */
+  private boolean shown;
+
   /**
    * Follows what is typed in a pane, in whatever scene it is.
    *
@@ -38,7 +42,9 @@ public final class Typing {
     pane.addEventFilter(
         KeyEvent.KEY_PRESSED,
         e -> {
-          if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.ESCAPE) {
+          if (e.getCode() == KeyCode.ENTER) {
+            handIn();
+          } else if (e.getCode() == KeyCode.ESCAPE) {
             began(in);
           }
         });
@@ -60,6 +66,20 @@ public final class Typing {
     return anew;
   }
 
+  /** What is taken is shown at once; what is not shown then was not taken, and stays. */
+  private void handIn() {
+    Node field = in;
+    String before = stood;
+    began(field);
+    shown = false;
+    Platform.runLater(
+        () -> {
+          if (!shown && in == field) {
+            stood = before;
+          }
+        });
+  }
+
   private void began(Node field) {
     in = field;
     stood = written(field).map(TextInputControl::getText).orElse("");
@@ -67,6 +87,7 @@ public final class Typing {
 
   /** Makes a change to what the pane shows. */
   public void during(Parent pane, Runnable change) {
+    shown = true;
     Optional<TextInputControl> field = typedIn();
     if (anew || field.isEmpty()) {
       SameKeys.during(pane, change);
