@@ -12,18 +12,8 @@ import foldtwice.desktop.view.Acts;
 import foldtwice.desktop.view.Going;
 import foldtwice.desktop.view.Target;
 import foldtwice.desktop.view.View;
-import foldtwice.extras.Extras;
 import foldtwice.library.Bound;
-import foldtwice.library.Edit;
-import foldtwice.library.Library;
-import foldtwice.library.Removing;
-import foldtwice.library.Switching;
-import foldtwice.place.Place;
-import foldtwice.routine.Routine;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
-import java.util.Optional;
 import javafx.geometry.Orientation;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -45,13 +35,11 @@ public final class BindView extends BorderPane implements View {
           new Act<>("press-keys", BindView::mayChange, BindView::pressKeys),
           new Act<>("fire", BindView::isAny, BindView::fire),
           new Act<>("new-binding", v -> v.session.mayWrite(), BindView::addNew),
-          new Act<>("remove", BindView::mayChange, BindView::removeSelected),
-          new Act<>("off-binding", BindView::mayChange, v -> v.turn(v.register.selected())),
+          new Act<>("remove", BindView::mayChange, v -> v.rows.remove()),
+          new Act<>("off-binding", BindView::mayChange, v -> v.rows.turn()),
           new Act<>(
-              "off-family",
-              v -> v.mayChange() && !v.inFamily().isEmpty(),
-              v -> v.turn(v.inFamily())),
-          new Act<>("off-place", BindView::mayChange, v -> v.turn(v.inPlace())),
+              "off-family", v -> v.mayChange() && v.rows.isInFamily(), v -> v.rows.turnFamily()),
+          new Act<>("off-place", BindView::mayChange, v -> v.rows.turnPlace()),
           new Act<>("filter", BindView::focusFilter),
           new Act<>("next-draft", BindView::hasDraft, BindView::nextDraft),
           new Act<>("fold-trifold", BindView::foldTrifold),
@@ -71,6 +59,7 @@ public final class BindView extends BorderPane implements View {
   private final Session session;
   private final Acts<BindView> acts = new Acts<>(this, ACTS);
   private final Register register = new Register();
+  private final Chosen rows;
   private final TextField filter = Skins.on(new TextField());
   private final PlaceChips chips = new PlaceChips(this::refilter);
   private final SplitPane sheet = new SplitPane();
@@ -85,13 +74,11 @@ public final class BindView extends BorderPane implements View {
 
   public BindView(Session session, Going going) {
     this.session = session;
+    rows = new Chosen(session, register);
     Several several = new Several(session, register::selected);
-    does = new DoesLeaf(session, several, this::add, this::openFamily);
+    does = new DoesLeaf(session, several, rows::add, this::openFamily);
     sets = new SetsLeaf(session, several, this::nextDraft);
-    happens =
-        new HappensLeaf(
-            session,
-            new ReadyRows.Ways(going::to, this::pressKeys, () -> turn(register.selected())));
+    happens = new HappensLeaf(session, new ReadyRows.Ways(going::to, this::pressKeys, rows::turn));
     family = new FamilyView(session, this::leaveFamily);
     filter.setId("filter");
     Parts.prompt(filter, Ui.text("bind.filter"));
@@ -133,7 +120,7 @@ public final class BindView extends BorderPane implements View {
     register.setOnKeyPressed(
         e -> {
           if (e.getCode() == KeyCode.DELETE) {
-            removeSelected();
+            rows.remove();
             e.consume();
           }
         });
@@ -317,7 +304,7 @@ public final class BindView extends BorderPane implements View {
 
   /** Starts reading keys for the chosen binding. */
   public void pressKeys() {
-    sets.startCapture(false);
+    sets.startCapture();
   }
 
   /** To the next binding without a trigger, in the order of the register. */
@@ -333,90 +320,8 @@ public final class BindView extends BorderPane implements View {
 
   /** Makes a new binding, like the chosen one where nothing else is said. */
   public void addNew() {
-    Library library = session.now().library();
-    Binding like = library.bindings().get(register.chosenProperty().get());
-    String application = register.application();
-    Optional<Routine> routine =
-        library.routines().values().stream()
-            .filter(r -> application.isEmpty() || r.application().equals(application))
-            .findFirst();
-    if (like != null && (application.isEmpty() || like.place().isOf(application))) {
-      add(
-          like.withRoutine(like.routine(), Map.of())
-              .withTriggers(List.of())
-              .withFitting(like.fitting().repeating(0)));
-    } else if (routine.isPresent()) {
-      Place place = new Place.Whole(routine.get().application());
-      add(new Binding("", routine.get().id(), place, List.of(), Map.of(), 0, Extras.NONE));
-    } else {
-      session.say(
-          application.isEmpty()
-              ? Ui.text("bind.noroutine")
-              : Ui.text("bind.noroutinein", session.now().words().application(application)));
-      return;
-    }
-    does.focusRoutine();
-  }
-
-  private void add(Binding like) {
-    if (!session.mayWrite()) {
-      session.make(new Edit.Together(List.of()), "");
-      return;
-    }
-    Binding fresh =
-        new Binding(
-            session.freeBindingId(),
-            like.routine(),
-            like.place(),
-            like.triggers(),
-            like.arguments(),
-            0,
-            like.fitting().replacing(Optional.empty()).parking(List.of()),
-            Extras.NONE);
-    session.make(
-        new Edit.PutBinding(fresh), Ui.text("said.made", session.now().words().binding(fresh)));
-    register.choose(fresh.id());
-  }
-
-  /** The family the chosen binding is in; none where it is in none. */
-  private List<Binding> inFamily() {
-    Library library = session.now().library();
-    return register.selected().stream().findFirst().flatMap(b -> library.familyOf(b.id())).stream()
-        .flatMap(f -> f.members().stream())
-        .map(library.bindings()::get)
-        .filter(Objects::nonNull)
-        .toList();
-  }
-
-  /** All that is bound where the chosen binding is. */
-  private List<Binding> inPlace() {
-    return register.selected().stream().findFirst().stream()
-        .flatMap(
-            b ->
-                session.now().library().bindings().values().stream()
-                    .filter(other -> other.place().equals(b.place())))
-        .toList();
-  }
-
-  /** Switches bindings off while some are on, else on again. */
-  private void turn(List<Binding> some) {
-    boolean on = !Switching.isOn(some);
-    session.make(Switching.bindings(some, on), Ui.text(on ? "said.on" : "said.off", some.size()));
-  }
-
-  private void removeSelected() {
-    List<Binding> gone = register.selected();
-    if (gone.isEmpty()) {
-      return;
-    }
-    Optional<String> next = register.nextAfterSelected();
-    session.make(
-        Removing.of(session.now().library(), gone),
-        gone.size() == 1
-            ? Ui.text("said.removed", session.now().words().binding(gone.getFirst()))
-            : Ui.text("said.removedmany", gone.size()));
-    if (session.mayWrite()) {
-      next.ifPresent(register::choose);
+    if (rows.addNew()) {
+      does.focusRoutine();
     }
   }
 }

@@ -3,25 +3,16 @@ package foldtwice.desktop.bind;
 import foldtwice.binding.Binding;
 import foldtwice.conflict.Advice;
 import foldtwice.desktop.parts.AdviceLines;
-import foldtwice.desktop.parts.Capture;
 import foldtwice.desktop.parts.Parts;
-import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
 import foldtwice.desktop.session.Ui;
-import foldtwice.desktop.view.Acts;
 import foldtwice.library.Bound;
-import foldtwice.place.Application;
 import foldtwice.place.WayIn;
 import foldtwice.resolve.Afterwards;
 import foldtwice.routine.Routine;
-import foldtwice.trigger.Layout;
-import foldtwice.trigger.Modifiers;
-import foldtwice.trigger.Press;
-import foldtwice.trigger.Stroke;
 import foldtwice.trigger.Trigger;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.scene.Node;
@@ -31,13 +22,12 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** What sets a binding off: its triggers and its place, with advice before anything is taken. */
-final class SetsLeaf extends Leaf implements Capture.Listener {
+final class SetsLeaf extends Leaf implements KeysRead.Wanted {
 
   private static final double TOP = 66;
 
   private final Session session;
   private final Runnable onNext;
-  private final Capture capture;
   private final AdvicePanel advice;
 
   /** True while something else than its triggers is shown: what may become one. */
@@ -57,12 +47,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       };
   private final WhereRows where;
   private final TriggerEdits edits;
-
-  /** True while the stroke that is read is one to be held. */
-  private boolean holding;
-
-  /** What shall run as that comes up; none for the same binding. */
-  private Optional<Routine> release = Optional.empty();
+  private final KeysRead keys;
 
   /**
    * Empty.
@@ -71,7 +56,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
    * @param onNext goes to the next binding without a trigger
    */
   SetsLeaf(Session session, Several several, Runnable onNext) {
-    this(session, several, onNext, Skins.on(new Button(Ui.text("sets.press"))));
+    this(session, several, onNext, KeysRead.button());
   }
 
   private SetsLeaf(Session session, Several several, Runnable onNext, Button press) {
@@ -81,11 +66,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     this.edits = new TriggerEdits(session);
     this.press = press;
     this.advice = new AdvicePanel(session, this::offer);
-    this.capture = new Capture(() -> session.now().keymap().layout(), this::mostStrokes, this);
-    press.setId("press-keys");
-    Acts.tip(press, "press-keys", "");
-    press.setOnAction(e -> toggle());
-    press.setMinWidth(USE_PREF_SIZE);
+    this.keys = new KeysRead(session, edits, this, press, this);
     where = new WhereRows(session, several);
     body(top, where, advice);
   }
@@ -95,14 +76,14 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     boolean other = edits.on(b);
     where.show(now, b);
     if (other) {
-      stopCapture();
+      keys.stop();
     }
     boolean stays = !other && isChoosing();
     if (stays) {
       top.getChildren().stream()
           .filter(n -> n instanceof TriggerPicker)
           .forEach(n -> ((TriggerPicker) n).follow());
-    } else if (!capture.isOn() && (changed || top.getChildren().isEmpty())) {
+    } else if (!keys.isOn() && (changed || top.getChildren().isEmpty())) {
       showTriggers();
     }
     if (considers) {
@@ -110,7 +91,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     } else {
       advisePresent();
     }
-    if (!capture.isOn() && (considered.isPresent() || !considers)) {
+    if (!keys.isOn() && (considered.isPresent() || !considers)) {
       advice.suggest(now, b);
     }
   }
@@ -126,7 +107,8 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
   }
 
   /** Shows something else than the triggers it has, with advice of its own. */
-  private void consider(Node what) {
+  @Override
+  public void consider(Node what) {
     considers = true;
     top.getChildren().setAll(what);
   }
@@ -150,7 +132,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
       actions
           .getChildren()
           .addAll(
-              Parts.button("add-trigger", Ui.text("sets.more"), () -> startCapture(true), "link"),
+              Parts.button("add-trigger", Ui.text("sets.more"), () -> keys.start(true), "link"),
               Parts.button("take-away", Ui.text("sets.away"), this::takeAway, "link"));
       edits
           .presentKeys()
@@ -192,94 +174,17 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     edits.turned(trigger).ifPresent(turned -> take(List.of(turned), Optional.empty()));
   }
 
-  private void toggle() {
-    if (capture.isOn()) {
-      stopCapture();
-      showTriggers();
-    } else {
-      startCapture(false);
-    }
-  }
-
-  /** Starts reading keys; they replace the chosen trigger, or are added to the others. */
-  void startCapture(boolean add) {
-    if (edits.binding() == null || !session.mayWrite()) {
-      return;
-    }
-    edits.adding(add);
-    capture.start(this);
-    press.setText(Ui.text("sets.stop"));
-    showCapturing(List.of(), Modifiers.NONE, Ui.text("sets.pressing"));
-    unadvise();
-  }
-
-  boolean isCapturing() {
-    return capture.isOn();
-  }
-
-  /** As many as the application takes: where single strokes are taken, nothing is waited for. */
-  private int mostStrokes() {
-    if (holding) {
-      return 1;
-    }
-    return edits.application().map(Application::mostStrokes).orElse(Trigger.Keys.MOST_STROKES);
-  }
-
-  private void stopCapture() {
-    holding = false;
-    capture.stop();
-    press.setText(Ui.text("sets.press"));
-  }
-
-  private void showCapturing(List<Press> strokes, Modifiers held, String hint) {
-    consider(TriggerCards.capturing(strokesOf(strokes), held, hint));
-  }
-
-  private List<Stroke> strokesOf(List<Press> presses) {
-    Layout layout = session.now().keymap().layout();
-    return presses.stream().map(layout::stroke).toList();
-  }
-
-  @Override
-  public void holding(List<Press> strokes, Modifiers held) {
-    showCapturing(strokes, held, Ui.text(strokes.isEmpty() ? "sets.pressing" : "sets.further"));
-  }
-
-  @Override
-  public void pressed(List<Press> strokes) {
-    showCapturing(strokes, Modifiers.NONE, Ui.text("sets.further"));
-    advise(new Trigger.Keys(strokesOf(strokes)));
-  }
-
-  @Override
-  public void untold() {
-    showCapturing(List.of(), Modifiers.NONE, Ui.text("sets.untold"));
+  /** Starts reading keys, in place of the chosen trigger. */
+  void startCapture() {
+    keys.start(false);
   }
 
   @Override
   public void left() {
-    stopCapture();
+    keys.stop();
     showTriggers();
     advisePresent();
     press.requestFocus();
-  }
-
-  @Override
-  public void ended(List<Press> strokes) {
-    boolean held = holding;
-    stopCapture();
-    if (held) {
-      Stroke stroke = strokesOf(strokes).getFirst();
-      Trigger down = new Trigger.Held(stroke, Trigger.Edge.DOWN);
-      Trigger up = new Trigger.Held(stroke, Trigger.Edge.UP);
-      if (release.isPresent()) {
-        offer(List.of(down), Optional.of(edits.other(release.get().id(), Map.of(), up)));
-      } else {
-        offer(List.of(down, up), Optional.empty());
-      }
-      return;
-    }
-    offer(new Trigger.Keys(strokesOf(strokes)));
   }
 
   /** Takes a free trigger at once; one with consequences is taken only when a person says so. */
@@ -291,9 +196,10 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
    * The same for some that belong together, of which the first is advised on, and for another
    * binding that is to have the other half.
    */
-  private void offer(List<Trigger> triggers, Optional<Binding> other) {
+  @Override
+  public void offer(List<Trigger> triggers, Optional<Binding> other) {
     Trigger trigger = triggers.getFirst();
-    Advice found = advise(trigger);
+    Advice found = advise(edits::binding, trigger);
     boolean serious = AdviceLines.isSerious(found);
     if (!serious && other.isPresent()) {
       Trigger half = other.get().triggers().getLast();
@@ -389,9 +295,7 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
 
               @Override
               public void captureHeld(Optional<Routine> onRelease) {
-                startCapture(false);
-                holding = true;
-                release = onRelease;
+                keys.startHeld(onRelease);
               }
 
               @Override
@@ -404,9 +308,10 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     picker.lookup("#picker-device").requestFocus();
   }
 
-  /** Shows what would follow from a trigger, and returns it. */
-  private Advice advise(Trigger trigger) {
-    return advise(edits::binding, trigger);
+  /** Shows what would follow from a trigger. */
+  @Override
+  public void advise(Trigger trigger) {
+    advise(edits::binding, trigger);
   }
 
   private Advice advise(Supplier<Binding> of, Trigger trigger) {
@@ -414,7 +319,8 @@ final class SetsLeaf extends Leaf implements Capture.Listener {
     return advice.show(of.get(), trigger);
   }
 
-  private void unadvise() {
+  @Override
+  public void unadvise() {
     considered = Optional.empty();
     advice.clear();
   }
