@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.describe.Description;
 import foldtwice.describe.Does;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.file.LibraryFile;
 import foldtwice.library.file.ProgramDescription;
@@ -11,8 +12,12 @@ import foldtwice.place.Application;
 import foldtwice.place.Station;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -65,7 +70,7 @@ class DescribeByHandTest {
       assertThat(said(hands).settings())
           .containsExactly(
               new Description.Setting(
-                  "grid", java.util.List.of("on"), "on", false, foldtwice.describe.Span.ALWAYS));
+                  "grid", List.of("on"), "on", false, foldtwice.describe.Span.ALWAYS));
       hands.press(KeyCode.LEFT);
       hands.type("off");
       hands.press(KeyCode.ENTER);
@@ -78,6 +83,60 @@ class DescribeByHandTest {
     Library kept = LibraryFile.look(folder.resolve("fernhollow.json"));
     assertThat(kept.applications().get("new-program").commands()).hasSize(2);
     assertThat(kept.description("new-program").settings()).hasSize(1);
+  }
+
+  private static <T> void select(TableView<T> table, int row, int column) {
+    Hands.ask(
+        () -> {
+          table.getSelectionModel().clearAndSelect(row, table.getColumns().get(column));
+          return true;
+        });
+  }
+
+  /** What somebody else does to the table meanwhile. */
+  private static void others(Hands hands, List<Description.Thing> things) {
+    hands.make(
+        new Edit.Describe("new-program", Optional.of(said(hands).withThings(things))), "more");
+  }
+
+  /** A cell that is typed into is typed to its end, into its own row, whatever else changes. */
+  @Test
+  void whatIsTypedIntoACellStaysWhileTheProgramChanges() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.F12);
+      hands.click("#new-application");
+      hands.press(KeyCode.ENTER);
+      hands.click("#part-things");
+      Hands.copied("Band\t4\nKnot\t7\n");
+      hands.giveKeys("#described");
+      hands.press(KeyCode.CONTROL, KeyCode.V);
+      TableView<?> table = (TableView<?>) hands.node("#described");
+      select(table, 1, 1);
+      hands.type("9");
+      Description.Thing other = new Description.Thing("Aloe", 2, List.of());
+      List<Description.Thing> things = new ArrayList<>(said(hands).things());
+      things.addFirst(other);
+      others(hands, things);
+      hands.type("1");
+      hands.press(KeyCode.ENTER);
+      assertThat(said(hands).things())
+          .containsExactly(
+              other,
+              new Description.Thing("Band", 4, List.of()),
+              new Description.Thing("Knot", 91, List.of()));
+      assertThat(Hands.ask(() -> table.getSelectionModel().getSelectedIndex())).isEqualTo(2);
+      hands.type("many");
+      hands.press(KeyCode.ENTER);
+      assertThat(hands.text("#described-says")).contains("Row 3");
+      Description.Thing late = new Description.Thing("Elm", 5, List.of());
+      others(hands, List.of(late, other, new Description.Thing("Knot", 91, List.of())));
+      assertThat(hands.text("#described-says")).as("where it is by now").contains("Row 3");
+      hands.type("8");
+      hands.press(KeyCode.ENTER);
+      assertThat(said(hands).things())
+          .as("what others did stays done")
+          .containsExactly(late, other, new Description.Thing("Knot", 8, List.of()));
+    }
   }
 
   /** What one wrote down another takes in; taken out, it comes back by undo. */
@@ -96,7 +155,7 @@ class DescribeByHandTest {
       lookUp(hands, "save the chosen program");
       hands.waitUntil("it is written", () -> Files.exists(file));
       assertThat(ProgramDescription.read(Files.readAllBytes(file)).description().things())
-          .containsExactly(new Description.Thing("Band", 4, java.util.List.of()));
+          .containsExactly(new Description.Thing("Band", 4, List.of()));
       lookUp(hands, "remove the chosen program");
       assertThat(loom(hands)).isNull();
       assertThat(hands.text("#said")).contains("New program removed");

@@ -13,6 +13,7 @@ import foldtwice.table.Part;
 import foldtwice.table.Part.Column;
 import foldtwice.table.Read;
 import foldtwice.table.Row;
+import foldtwice.table.Rows;
 import foldtwice.table.Tables;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -20,6 +21,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.scene.control.Label;
@@ -53,6 +55,19 @@ final class TablePane extends VBox {
   private Description description;
   private List<Read.Fault> faults = List.of();
 
+  /** True while there are rows that were written and cannot be made yet. */
+  private boolean held;
+
+  /** What has come while a cell was being written. */
+  private Optional<Behind> behind = Optional.empty();
+
+  private boolean committing;
+
+  /** Where the cell that was written last is by now, where that is elsewhere; negative for not. */
+  private int moved = -1;
+
+  private record Behind(Application application, Description description) {}
+
   TablePane(Session session) {
     super(8);
     this.session = session;
@@ -83,15 +98,15 @@ final class TablePane extends VBox {
     getChildren().addAll(hint, table, says, buttons);
   }
 
-  /** Shows a part of an application; what was typed and cannot be read yet stays. */
+  /** Shows a part of an application; what is typed, or was and cannot be read yet, stays. */
   void show(Snapshot now, Application of, Part shown) {
     Description said = now.library().description(of.id());
     boolean same = shown == part && application != null && application.id().equals(of.id());
-    if (same && !faults.isEmpty()) {
-      application = of;
-      description = said;
+    if (same && isWriting()) {
+      behind = Optional.of(new Behind(of, said));
       return;
     }
+    behind = Optional.empty();
     if (same && of.equals(application) && said.equals(description)) {
       return;
     }
@@ -99,13 +114,54 @@ final class TablePane extends VBox {
       String own = "described.hint." + shown;
       hint.setText(Ui.text(Ui.has(own) ? own : "described.hint"));
       columns(shown);
-      faults = List.of();
+    }
+    if (same && held) {
+      follow(written(), of, said);
+      return;
     }
     part = shown;
     application = of;
     description = said;
+    faults = List.of();
+    held = false;
     fill(Tables.rows(part, application, description));
     say();
+  }
+
+  private boolean isWriting() {
+    return table.getEditingCell() != null && !committing && Parts.hasKeys(table);
+  }
+
+  private List<Row> written() {
+    return table.getItems().stream().filter(r -> !r.isEmpty()).toList();
+  }
+
+  /** Shows rows that are written on top of what there is by now. */
+  private void follow(List<Row> written, Application of, Description said) {
+    List<Row> rows =
+        Rows.rebased(
+            written, Tables.rows(part, application, description), Tables.rows(part, of, said));
+    application = of;
+    description = said;
+    fill(rows);
+    faults =
+        Tables.read(part, rows, of, said) instanceof Read.Faulty(var found) ? found : List.of();
+    say();
+  }
+
+  /** A cell was written: into its row, wherever that is by now. */
+  private void committed(int row, Column c, String text) {
+    committing = true;
+    Row next = table.getItems().get(row).with(c, text);
+    table.getItems().set(row, next);
+    behind.ifPresent(
+        b -> {
+          behind = Optional.empty();
+          follow(written(), b.application(), b.description());
+          moved = table.getItems().indexOf(next);
+        });
+    apply();
+    committing = false;
   }
 
   void takeKeys() {
@@ -144,9 +200,7 @@ final class TablePane extends VBox {
       column.setCellFactory(x -> Skins.on(new TextCell(row -> isFaulty(row, c), this::after)));
       column.setOnEditCommit(
           e -> {
-            int row = e.getTablePosition().getRow();
-            table.getItems().set(row, table.getItems().get(row).with(c, e.getNewValue()));
-            apply();
+            committed(e.getTablePosition().getRow(), c, e.getNewValue());
           });
       table.getColumns().add(column);
     }
@@ -179,9 +233,13 @@ final class TablePane extends VBox {
   /** The keys go back to the table after a cell, one cell further with Tab. */
   private void after(int row, TableColumn<Row, ?> column, boolean further) {
     int at = table.getColumns().indexOf(column) + (further ? 1 : 0);
+    behind.ifPresent(b -> follow(written(), b.application(), b.description()));
+    behind = Optional.empty();
+    int there = moved < 0 ? row : moved;
+    moved = -1;
     table
         .getSelectionModel()
-        .clearAndSelect(row, table.getColumns().get(Math.min(at, table.getColumns().size() - 1)));
+        .clearAndSelect(there, table.getColumns().get(Math.min(at, table.getColumns().size() - 1)));
     table.requestFocus();
   }
 
@@ -274,16 +332,18 @@ final class TablePane extends VBox {
     switch (Tables.read(part, List.copyOf(table.getItems()), application, description)) {
       case Read.Faulty(List<Read.Fault> found) -> {
         faults = found;
+        held = true;
         table.refresh();
       }
       case Read.Made(Application made, Description said) -> {
         faults = List.of();
+        held = false;
         List<Edit> edits = new ArrayList<>();
         if (!made.equals(application)) {
           edits.add(new Edit.PutApplication(made));
         }
         if (!said.equals(description)) {
-          edits.add(new Edit.Describe(said.application(), java.util.Optional.of(said)));
+          edits.add(new Edit.Describe(said.application(), Optional.of(said)));
         }
         if (!edits.isEmpty()) {
           session.make(
