@@ -121,6 +121,26 @@ class BindByHandTest {
     }
   }
 
+  /** Who begins to press keys and leaves it sees all that was said before. */
+  @Test
+  void whatWouldSuitIsSaidAgainWhenPressingIsLeft() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.waitUntil("it is told what would suit", () -> hands.found("#suggest-0") != null);
+      List<String> before = hands.texts("#leaf-sets");
+      hands.space("#press-keys");
+      hands.click("#press-keys");
+      hands.waitUntil("it is told again", () -> hands.found("#suggest-0") != null);
+      assertThat(hands.texts("#leaf-sets")).isEqualTo(before);
+      for (String button : List.of("#press-keys", "#type-trigger", "#other-trigger")) {
+        hands.space(button);
+        hands.press(KeyCode.ESCAPE);
+        hands.press(KeyCode.ESCAPE); // twice where every key is read
+        hands.waitUntil("it is told after " + button, () -> hands.found("#suggest-0") != null);
+        assertThat(hands.texts("#leaf-sets")).as(button).isEqualTo(before);
+      }
+    }
+  }
+
   /** What a run asks is found again, with what was typed, after another binding was looked at. */
   @Test
   void aRunThatAsksWaitsWhileAnotherBindingIsLookedAt() throws Exception {

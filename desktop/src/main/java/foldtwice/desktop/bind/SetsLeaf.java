@@ -184,6 +184,7 @@ final class SetsLeaf extends Leaf implements KeysRead.Wanted {
     keys.stop();
     showTriggers();
     advisePresent();
+    advice.suggest(session.now(), edits.binding());
     press.requestFocus();
   }
 
