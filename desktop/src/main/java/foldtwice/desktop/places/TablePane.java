@@ -111,8 +111,7 @@ final class TablePane extends VBox {
       return;
     }
     if (shown != part) {
-      String own = "described.hint." + shown;
-      hint.setText(Ui.text(Ui.has(own) ? own : "described.hint"));
+      hint.setText(Ui.text("described.hint." + shown));
       columns(shown);
     }
     if (same && held) {
