@@ -26,7 +26,7 @@ final class Svg {
     this.title = title;
   }
 
-  /** A length in thousandths, without what says nothing. */
+  /** A number to the nearest thousandth, without zeros at its end. */
   static String n(double number) {
     long thousandths = Math.round(number * 1000);
     return BigDecimal.valueOf(thousandths, 3).stripTrailingZeros().toPlainString();

@@ -85,6 +85,17 @@ class DescribeByHandTest {
     assertThat(kept.description("new-program").settings()).hasSize(1);
   }
 
+  /** A new program with these things in it, pasted as rows. */
+  private static void withThings(Hands hands, String rows) {
+    hands.press(KeyCode.F12);
+    hands.click("#new-application");
+    hands.press(KeyCode.ENTER);
+    hands.click("#part-things");
+    Hands.copied(rows);
+    hands.giveKeys("#described");
+    hands.press(KeyCode.CONTROL, KeyCode.V);
+  }
+
   private static <T> void select(TableView<T> table, int row, int column) {
     Hands.ask(
         () -> {
@@ -103,13 +114,7 @@ class DescribeByHandTest {
   @Test
   void whatIsTypedIntoACellStaysWhileTheProgramChanges() throws Exception {
     try (Hands hands = Hands.open(folder)) {
-      hands.press(KeyCode.F12);
-      hands.click("#new-application");
-      hands.press(KeyCode.ENTER);
-      hands.click("#part-things");
-      Hands.copied("Band\t4\nKnot\t7\n");
-      hands.giveKeys("#described");
-      hands.press(KeyCode.CONTROL, KeyCode.V);
+      withThings(hands, "Band\t4\nKnot\t7\n");
       TableView<?> table = (TableView<?>) hands.node("#described");
       select(table, 1, 1);
       hands.type("9");
@@ -144,13 +149,7 @@ class DescribeByHandTest {
   void aDescriptionIsSharedAndAProgramTakenOut() throws Exception {
     Path file = folder.resolve("trackway.json");
     try (Hands hands = Hands.open(folder)) {
-      hands.press(KeyCode.F12);
-      hands.click("#new-application");
-      hands.press(KeyCode.ENTER);
-      hands.click("#part-things");
-      Hands.copied("Band\t4\n");
-      hands.giveKeys("#described");
-      hands.press(KeyCode.CONTROL, KeyCode.V);
+      withThings(hands, "Band\t4\n");
       hands.choosing(file);
       lookUp(hands, "save the chosen program");
       hands.waitUntil("it is written", () -> Files.exists(file));

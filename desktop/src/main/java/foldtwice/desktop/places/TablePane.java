@@ -61,6 +61,7 @@ final class TablePane extends VBox {
   /** What has come while a cell was being written. */
   private Optional<Behind> behind = Optional.empty();
 
+  /** True while what was written in a cell is made: then the table follows at once. */
   private boolean committing;
 
   /** Where the cell that was written last is by now, where that is elsewhere; negative for not. */
@@ -115,7 +116,7 @@ final class TablePane extends VBox {
       columns(shown);
     }
     if (same && held) {
-      follow(written(), of, said);
+      follow(of, said);
       return;
     }
     part = shown;
@@ -131,15 +132,13 @@ final class TablePane extends VBox {
     return table.getEditingCell() != null && !committing && Parts.hasKeys(table);
   }
 
-  private List<Row> written() {
-    return table.getItems().stream().filter(r -> !r.isEmpty()).toList();
-  }
-
   /** Shows rows that are written on top of what there is by now. */
-  private void follow(List<Row> written, Application of, Description said) {
+  private void follow(Application of, Description said) {
     List<Row> rows =
         Rows.rebased(
-            written, Tables.rows(part, application, description), Tables.rows(part, of, said));
+            table.getItems().stream().filter(r -> !r.isEmpty()).toList(),
+            Tables.rows(part, application, description),
+            Tables.rows(part, of, said));
     application = of;
     description = said;
     fill(rows);
@@ -150,17 +149,25 @@ final class TablePane extends VBox {
 
   /** A cell was written: into its row, wherever that is by now. */
   private void committed(int row, Column c, String text) {
-    committing = true;
     Row next = table.getItems().get(row).with(c, text);
     table.getItems().set(row, next);
-    behind.ifPresent(
-        b -> {
-          behind = Optional.empty();
-          follow(written(), b.application(), b.description());
-          moved = table.getItems().indexOf(next);
-        });
-    apply();
-    committing = false;
+    committing = true;
+    try {
+      if (catchUp()) {
+        moved = table.getItems().indexOf(next);
+      }
+      apply();
+    } finally {
+      committing = false;
+    }
+  }
+
+  /** Shows what has come while a cell was being written; true when something has. */
+  private boolean catchUp() {
+    Optional<Behind> come = behind;
+    behind = Optional.empty();
+    come.ifPresent(b -> follow(b.application(), b.description()));
+    return come.isPresent();
   }
 
   void takeKeys() {
@@ -197,10 +204,7 @@ final class TablePane extends VBox {
       column.setSortable(false);
       column.setPrefWidth(width(c));
       column.setCellFactory(x -> Skins.on(new TextCell(row -> isFaulty(row, c), this::after)));
-      column.setOnEditCommit(
-          e -> {
-            committed(e.getTablePosition().getRow(), c, e.getNewValue());
-          });
+      column.setOnEditCommit(e -> committed(e.getTablePosition().getRow(), c, e.getNewValue()));
       table.getColumns().add(column);
     }
   }
@@ -232,8 +236,7 @@ final class TablePane extends VBox {
   /** The keys go back to the table after a cell, one cell further with Tab. */
   private void after(int row, TableColumn<Row, ?> column, boolean further) {
     int at = table.getColumns().indexOf(column) + (further ? 1 : 0);
-    behind.ifPresent(b -> follow(written(), b.application(), b.description()));
-    behind = Optional.empty();
+    catchUp();
     int there = moved < 0 ? row : moved;
     moved = -1;
     table
