@@ -106,8 +106,12 @@ final class Meetings {
         && !meeting.by().getFirst().owner().equals(claim.owner());
   }
 
+  /** By the rules of a program for what is bound in it; its own commands and menus keep none. */
   private List<Conflict> refusals(Claim claim, List<Place> states, List<List<Signal>> paths) {
-    Optional<Application> application = claim.place().applicationId().flatMap(keymap::application);
+    Optional<Application> application =
+        claim.owner() instanceof Owner.Yours
+            ? claim.place().applicationId().flatMap(keymap::application)
+            : Optional.empty();
     List<Conflict> refused = new ArrayList<>();
     for (Rule rule : application.map(a -> a.rules(wayOf(claim), claim.place())).orElse(List.of())) {
       if (!rule.accepts(claim.trigger(), keymap.layout())) {

@@ -89,7 +89,7 @@ final class NativeClashes {
     List<Conflict> found = new ArrayList<>();
     for (Claim claim : shared.getOrDefault(application.id(), Shared.NONE).claims()) {
       meetings.of(claim, true).stream()
-          .filter(c -> c.kind() == ConflictKind.DOUBLE_CLAIM || c.kind() == ConflictKind.HOLD_CLASH)
+          .filter(Conflict::isBetweenEquals)
           .filter(c -> c.claims().stream().noneMatch(Claim::isYours))
           .forEach(found::add);
     }

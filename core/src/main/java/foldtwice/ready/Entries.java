@@ -58,7 +58,9 @@ public final class Entries {
           State state =
               there == null
                   ? State.MISSING
-                  : there.is(put.binding(), put.routine()) ? State.CURRENT : State.CHANGED;
+                  : Puts.isStill(application, there, put.binding(), put.routine())
+                      ? State.CURRENT
+                      : State.CHANGED;
           all.add(entry(application, put, state));
         });
     file.values().forEach(put -> all.add(entry(application, put, State.STALE)));

@@ -11,6 +11,7 @@ import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.place.WayIn;
 import foldtwice.resolve.Keymap;
+import foldtwice.routine.Routine;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashSet;
@@ -135,21 +136,25 @@ public record Heard(
     if (application.flatMap(a -> Puts.keptWay(a, binding)).isEmpty()) {
       return Optional.of(binding);
     }
-    return known(keymap, setup, application.get(), binding.id())
-        .map(
-            put ->
-                library.routineOf(binding).filter(r -> put.is(binding, r)).isPresent()
-                    ? binding
-                    : put.binding());
+    List<Given> known = known(keymap, setup, application.get(), binding.id());
+    Optional<Routine> routine = library.routineOf(binding);
+    return routine.isPresent()
+            && known.stream()
+                .anyMatch(g -> Puts.isStill(application.get(), g, binding, routine.get()))
+        ? Optional.of(binding)
+        : last(known);
   }
 
   /** What a program still has of a binding that is no more. */
   private static Optional<Binding> gone(
       List<Application> keeping, Keymap keymap, Setup setup, String id) {
     return keeping.reversed().stream()
-        .flatMap(a -> known(keymap, setup, a, id).stream())
-        .map(Given::binding)
+        .flatMap(a -> last(known(keymap, setup, a, id)).stream())
         .findFirst();
+  }
+
+  private static Optional<Binding> last(List<Given> known) {
+    return known.isEmpty() ? Optional.empty() : Optional.of(known.getLast().binding());
   }
 
   private static Library changed(Library library, Map<String, Optional<Binding>> otherwise) {
@@ -172,22 +177,21 @@ public record Heard(
     return otherwise.values().stream().flatMap(Optional::stream).toList();
   }
 
-  /** What an application's program answers to of a binding that came in by a way to be kept. */
-  private static Optional<Given> known(
-      Keymap keymap, Setup setup, Application application, String id) {
+  /** What an application's program answers to of a binding, by each of its ways to be kept. */
+  private static List<Given> known(Keymap keymap, Setup setup, Application application, String id) {
     Setup.Program program = setup.program(application.id());
-    Optional<Given> last = Optional.empty();
+    List<Given> known = new ArrayList<>(1);
     for (WayIn way : application.ways()) {
       if (Puts.isKept(way) && isRunning(way, program)) {
         Given put = program.known(way).get(id);
         if (put != null
             && Puts.keptWay(application, put.binding()).equals(Optional.of(way))
             && (!Puts.asks(way) || mayDisplace(keymap, program, put))) {
-          last = Optional.of(put);
+          known.add(put);
         }
       }
     }
-    return last;
+    return known;
   }
 
   private static boolean mayDisplace(Keymap keymap, Setup.Program program, Given put) {

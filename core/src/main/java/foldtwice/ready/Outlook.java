@@ -95,25 +95,27 @@ public record Outlook(Readiness stage, List<Item> items) {
       if (need == Need.FIRST_CONFIRMED && !displaces(keymap, binding)) {
         continue;
       }
-      done = done && met(need, program, binding, routine);
+      done = done && met(need, program, application, binding, routine);
       items.add(new Item(new Wait.For(need), done));
     }
     return items;
   }
 
-  private static boolean met(Need need, Setup.Program program, Binding binding, Routine routine) {
+  private static boolean met(
+      Need need, Setup.Program program, Application application, Binding binding, Routine routine) {
     return switch (need) {
-      case FILE_COPIED -> has(program.file(), binding, routine);
-      case RESTART, NEW_WINDOW -> has(program.read(), binding, routine);
-      case EACH_START -> has(program.on(), binding, routine);
+      case FILE_COPIED -> has(program.file(), application, binding, routine);
+      case RESTART, NEW_WINDOW -> has(program.read(), application, binding, routine);
+      case EACH_START -> has(program.on(), application, binding, routine);
       case HELPER_RUNNING, DOCUMENT_OPEN, TOOLBAR_SHOWN -> program.running().contains(need);
       case FIRST_CONFIRMED -> program.confirmed().contains(Fingerprint.of(binding, routine));
     };
   }
 
-  private static boolean has(Map<String, Given> puts, Binding binding, Routine routine) {
+  private static boolean has(
+      Map<String, Given> puts, Application application, Binding binding, Routine routine) {
     Given put = puts.get(binding.id());
-    return put != null && put.is(binding, routine);
+    return put != null && Puts.isStill(application, put, binding, routine);
   }
 
   /** True when a numbered place is left for it: the bindings before it in the library go first. */

@@ -9,6 +9,7 @@ import foldtwice.library.Library;
 import foldtwice.place.Application;
 import foldtwice.place.Need;
 import foldtwice.place.WayIn;
+import foldtwice.routine.Routine;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -124,6 +125,12 @@ public final class Puts {
         .map(routine -> new Given(binding, routine));
   }
 
+  /** True when what was given is what there is by now, and came by the way it comes by now. */
+  static boolean isStill(Application application, Given given, Binding binding, Routine routine) {
+    return given.is(binding, routine)
+        && keptWay(application, given.binding()).equals(keptWay(application, binding));
+  }
+
   /** The way in that has to be kept, by which a binding comes to an application. */
   static Optional<WayIn> keptWay(Application application, Binding binding) {
     return binding.place().isOf(application.id())
@@ -146,7 +153,8 @@ public final class Puts {
 
   /**
    * What stands in a file after some bindings of the library have changed that have the slots they
-   * had. Costs those bindings.
+   * had; what was copied into it stays, whatever way its binding comes by now. Costs those
+   * bindings.
    *
    * @param file as it was before that
    */
@@ -155,19 +163,23 @@ public final class Puts {
     Chunked<Given> next = Chunked.of(file);
     for (Difference<Binding> change : changes) {
       Binding b = change.is().orElseThrow();
-      if (file.containsKey(b.id()) && keptWay(a, b).filter(Puts::isThereAtOnce).isPresent()) {
+      Given was = file.get(b.id());
+      if (was != null && keptWay(a, was.binding()).filter(Puts::isThereAtOnce).isPresent()) {
         next = next.with(b.id(), put(library, a, b).orElseThrow());
       }
     }
     return next;
   }
 
-  /** Of what is put in what is there at once, and of what has to be copied what has been. */
+  /**
+   * Of what is put in what is there at once, and of what has to be copied what has been. A binding
+   * that was copied and is there at once by now counts as that alone.
+   */
   static Map<String, Given> withCopied(
       Map<String, Given> put, Application application, Map<String, Given> copied) {
     Map<String, Given> file = new LinkedHashMap<>(put);
     file.keySet().removeAll(copiedOf(application, file).keySet());
-    file.putAll(copiedOf(application, copied));
+    copiedOf(application, copied).forEach(file::putIfAbsent);
     return file;
   }
 

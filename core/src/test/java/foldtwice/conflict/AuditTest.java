@@ -63,6 +63,18 @@ class AuditTest {
   /** In numbered slots, in files that have to be copied, and with routines that could be one. */
   @Property(tries = 30)
   void whatIsKeptByProgramsIsLookedAtAgain(@ForAll long seed) {
+    keptByPrograms(seed);
+  }
+
+  /**
+   * A sequence in which a binding comes by another way while what was copied of it still stands.
+   */
+  @Test
+  void whatStillStandsOfAnotherWayIsLookedAtAgain() {
+    keptByPrograms(106);
+  }
+
+  private static void keptByPrograms(long seed) {
     Random random = new Random(seed);
     Library plain =
         Fixture.withPad(RandomClaims.library(random, 8), random.nextBoolean(), 2, Optional.empty());
