@@ -82,7 +82,7 @@ class AtlasTest {
     }
   }
 
-  @Property(tries = 40)
+  @Property(tries = 20)
   void aKeyIsForWhatPressingItComesTo(@ForAll long seed) {
     Drawn drawn = Drawn.of(seed);
     for (Place state : drawn.keymap().states()) {
@@ -96,7 +96,7 @@ class AtlasTest {
   }
 
   /** After the first strokes of a sequence the page is what the next one comes to. */
-  @Property(tries = 40)
+  @Property(tries = 20)
   void aSequenceThatIsBegunGoesOn(@ForAll long seed) {
     Drawn drawn = Drawn.of(seed);
     for (Place state : drawn.keymap().states()) {
@@ -181,7 +181,7 @@ class AtlasTest {
   }
 
   /** In all places at once a key is for whoever has it anywhere, the desktop before all others. */
-  @Property(tries = 40)
+  @Property(tries = 20)
   void everywhereIsAllStatesTogether(@ForAll long seed) {
     Drawn drawn = Drawn.of(seed);
     for (Modifiers held : HELD) {
@@ -218,7 +218,7 @@ class AtlasTest {
   }
 
   /** What is no key is told alike: in one place by what it sets off, in all by who has it. */
-  @Property(tries = 40)
+  @Property(tries = 20)
   void whatIsNoKeyIsToldAsKeysAre(@ForAll long seed) {
     Drawn drawn = Drawn.of(seed);
     for (String spoken : List.of("pad k1", "drag up", "slot 1", "ring up", "dial left")) {
@@ -244,7 +244,7 @@ class AtlasTest {
   }
 
   /** Every key of the shape is on the page once; those nobody claims are counted as free. */
-  @Property(tries = 30)
+  @Property(tries = 15)
   void keysAreCounted(@ForAll long seed) {
     Drawn drawn = Drawn.of(seed);
     Set<KeyCode> caps =
@@ -268,7 +268,7 @@ class AtlasTest {
   }
 
   /** The trouble on a key is the heaviest one any of its claims has there. */
-  @Property(tries = 40)
+  @Property(tries = 20)
   void theHeaviestTroubleIsShown(@ForAll long seed) {
     Drawn drawn = Drawn.of(seed);
     List<Conflict> found = Auditor.audit(Subject.of(drawn.library(), drawn.keymap()));

@@ -42,8 +42,8 @@ import org.junit.jupiter.api.Test;
 /** Looking again after an edit finds what looking at everything finds. */
 class AuditTest {
 
-  /** Fifty sequences of a hundred edits. */
-  @Property(tries = 50)
+  /** Sequences of a hundred edits. */
+  @Property(tries = 25)
   void whatIsLookedAtAgainIsAllThatChanged(@ForAll long seed) {
     isAllThatChanged(seed);
   }
@@ -61,7 +61,7 @@ class AuditTest {
   }
 
   /** In numbered slots, in files that have to be copied, and with routines that could be one. */
-  @Property(tries = 30)
+  @Property(tries = 20)
   void whatIsKeptByProgramsIsLookedAtAgain(@ForAll long seed) {
     keptByPrograms(seed);
   }

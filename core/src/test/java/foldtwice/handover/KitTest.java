@@ -127,14 +127,14 @@ class KitTest {
     assertThat(then.bindings()).containsKeys(renamed, three.getFirst());
   }
 
-  @Property(tries = 60)
+  @Property(tries = 25)
   void aKitIsReadAsItWasWritten(@ForAll long seed) throws Exception {
     Kit kit = whole(RandomLibraries.of(seed));
     assertThat(Kit.read(kit.write().getBytes(StandardCharsets.UTF_8))).isEqualTo(kit);
   }
 
   /** Law: taking a kit of a library into that library changes nothing. */
-  @Property(tries = 60)
+  @Property(tries = 25)
   void whatIsThereAlreadyIsNotTakenAgain(@ForAll long seed) throws Exception {
     Library library = RandomLibraries.of(seed);
     Taking taking = Taking.of(library, whole(library), Optional.empty(), Map.of());
@@ -144,7 +144,7 @@ class KitTest {
   }
 
   /** Law: of what was there nothing is lost, and all that is bound can be; twice is once. */
-  @Property(tries = 60)
+  @Property(tries = 25)
   void nothingIsLostAndAllOfItIsThere(@ForAll long seed) throws Exception {
     Library mine = RandomLibraries.of(seed);
     Kit kit = whole(RandomLibraries.of(seed * 31 + 7));

@@ -50,7 +50,7 @@ class MergingTest {
     }
   }
 
-  @Property(tries = 100)
+  @Property(tries = 40)
   void anUnchangedSideGivesTheOther(@ForAll long seed) throws Exception {
     Library base = RandomLibraries.of(seed);
     Library x = edited(base, new Random(seed));
@@ -59,7 +59,7 @@ class MergingTest {
     assertThat(Merging.of(base, x, x)).isEqualTo(new Merging(x, List.of()));
   }
 
-  @Property(tries = 100)
+  @Property(tries = 40)
   void theOrderOfTheSidesMattersToNothingButContradictions(@ForAll long seed) throws Exception {
     Sides s = Sides.of(seed);
     Merging one = Merging.of(s.base, s.x, s.y);
@@ -76,7 +76,7 @@ class MergingTest {
         .collect(Collectors.toSet());
   }
 
-  @Property(tries = 100)
+  @Property(tries = 40)
   void mergingOnceMoreChangesNothing(@ForAll long seed) throws Exception {
     Sides s = Sides.of(seed);
     Library merged = Merging.of(s.base, s.x, s.y).library();
@@ -90,7 +90,7 @@ class MergingTest {
    * What one side added is in; what neither took out is in. What one side changed is as it has it,
    * but where the other has something new that cannot do without what was there: that is to decide.
    */
-  @Property(tries = 100)
+  @Property(tries = 40)
   void nothingThatOnlyOneSideHasIsDropped(@ForAll long seed) throws Exception {
     nothingIsDropped(Sides.of(seed));
   }

@@ -180,17 +180,21 @@ class PlanningTest {
                     .map(demo.bindings()::get)
                     .forEach(b -> edits.add(new Edit.PutBinding(b.used(400)))));
     Library often = new Edit.Together(edits).on(demo);
-    Plan plan = Planning.of(subjects(often), all(60), Watcher.PATIENT);
-    assertThat(familiesAreWhole(often, plan.take(often).on(often))).isGreaterThan(1);
-    Plan.Line one =
-        plan.moved().stream().filter(l -> l.family().isPresent()).findFirst().orElseThrow();
-    Family its = often.families().get(one.family().get());
-    assertThat(plan.with(one.binding())).containsAll(its.members());
-    Edit taken = plan.take(often, plan.with(one.binding()));
-    Library after = taken.on(often);
-    assertThat(familiesAreWhole(often, after)).isPositive();
-    assertThat(after.families().get(its.id()).pattern()).isNotEqualTo(its.pattern());
-    assertThat(taken.inverse(often).on(after)).isEqualTo(often);
+    for (String program : List.of("copystand", "trackway")) {
+      Plan plan =
+          Planning.of(
+              subjects(often), Planning.Wanted.of(Optional.of(program), 30, 30), Watcher.PATIENT);
+      assertThat(familiesAreWhole(often, plan.take(often).on(often))).as(program).isPositive();
+      Plan.Line one =
+          plan.moved().stream().filter(l -> l.family().isPresent()).findFirst().orElseThrow();
+      Family its = often.families().get(one.family().get());
+      assertThat(plan.with(one.binding())).containsAll(its.members());
+      Edit taken = plan.take(often, plan.with(one.binding()));
+      Library after = taken.on(often);
+      assertThat(familiesAreWhole(often, after)).isPositive();
+      assertThat(after.families().get(its.id()).pattern()).isNotEqualTo(its.pattern());
+      assertThat(taken.inverse(often).on(after)).isEqualTo(often);
+    }
   }
 
   /**

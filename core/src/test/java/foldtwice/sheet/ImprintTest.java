@@ -29,7 +29,7 @@ class ImprintTest {
   }
 
   /** Whatever stands in names: what a sheet keeps of itself is read again from PDF and HTML. */
-  @Property(tries = 15)
+  @Property(tries = 8)
   void itIsReadAgain(@ForAll long seed) throws Exception {
     Library library = RandomLibraries.of(seed);
     if (library.stations().isEmpty()) {
@@ -98,7 +98,7 @@ class ImprintTest {
   }
 
   /** A key names one thing only, and is read again. */
-  @Property(tries = 30)
+  @Property(tries = 15)
   void keysAreReadAgain(@ForAll long seed) {
     List<About> all = About.all(RandomLibraries.of(seed));
     assertThat(all).extracting(About::key).doesNotHaveDuplicates();
