@@ -38,7 +38,7 @@ public final class Checks {
         SimulatedComputer.of(library, station, SimulatedComputer.standingClock()).withFiles(files);
     return checks.stream()
         .filter(c -> c.station().isEmpty() || c.station().equals(station.id()))
-        .map(c -> checking.check(c, fresh.copy()))
+        .map(c -> checking.check(c, fresh.copiedAsUsed()))
         .toList();
   }
 

@@ -2,9 +2,13 @@ package foldtwice.standin;
 
 import foldtwice.fold.Siblings;
 import foldtwice.library.Library;
+import foldtwice.place.Application;
+import foldtwice.place.Station;
 import foldtwice.resolve.Keymap;
 import foldtwice.routine.Kind;
+import foldtwice.routine.Line;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
 import foldtwice.routine.Value;
 import foldtwice.routine.Whom;
 import foldtwice.run.Run;
@@ -15,6 +19,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Random;
 import java.util.function.Consumer;
@@ -28,7 +33,37 @@ public final class FoldProof {
 
   /** A routine with arguments, and what would be run in its place. */
   public record Pair(
-      Routine before, Map<String, Value> given, Routine after, Map<String, Value> instead) {}
+      Routine before, Map<String, Value> given, Routine after, Map<String, Value> instead) {
+
+    /** True when it may come to something else although neither has changed. */
+    private boolean leadsOn() {
+      return leadsOn(before) || leadsOn(after);
+    }
+
+    private static boolean leadsOn(Routine routine) {
+      return !(routine instanceof Routine.Macro m) || m.steps().stream().anyMatch(Pair::leadsOn);
+    }
+
+    private static boolean leadsOn(Line line) {
+      return line.step() instanceof Step.RunRoutine
+          || line.step() instanceof Step.PressKeys
+          || line.step().bodies().stream().flatMap(List::stream).anyMatch(Pair::leadsOn);
+    }
+  }
+
+  /** What came of pairs that lead to nothing else, on a station and before its programs. */
+  public record Proved(
+      Map<String, Application> applications,
+      Optional<Station> station,
+      Map<List<Pair>, OptionalInt> pairs) {
+    public static final Proved NOTHING = new Proved(Map.of(), Optional.empty(), Map.of());
+
+    @SuppressWarnings("ReferenceEquality") // the same until an edit touches them
+    private boolean isOf(Library library, Keymap keymap) {
+      return applications == library.applications()
+          && station.equals(Optional.of(keymap.station()));
+    }
+  }
 
   /** Each sibling, and the folded one with what it gives it. */
   public static List<Pair> pairs(Siblings.Group group) {
@@ -45,11 +80,16 @@ public final class FoldProof {
   private final Scripts scripts;
   private final SimulatedComputer now;
   private final Map<String, List<SimulatedComputer>> started = new HashMap<>();
+  private final Map<List<Pair>, OptionalInt> before;
+  private final Map<List<Pair>, OptionalInt> proved = new HashMap<>();
 
   /**
-   * @param now the programs as they are; only copies of them are run on
+   * @param now the programs as they are, and stay; only copies of them are run on
+   * @param before what was proved before and is not tried again
    */
-  public FoldProof(Library library, Keymap keymap, Scripts scripts, SimulatedComputer now) {
+  public FoldProof(
+      Library library, Keymap keymap, Scripts scripts, SimulatedComputer now, Proved before) {
+    this.before = before.isOf(library, keymap) ? before.pairs() : Map.of();
     this.library = library;
     this.keymap = keymap;
     this.scripts = scripts;
@@ -61,6 +101,19 @@ public final class FoldProof {
    * not, or when there is a routine that runs well in none of the states.
    */
   public OptionalInt same(List<Pair> pairs) {
+    if (pairs.stream().anyMatch(Pair::leadsOn)) {
+      return tried(pairs);
+    }
+    return proved.computeIfAbsent(
+        pairs, p -> Optional.ofNullable(before.get(p)).orElseGet(() -> tried(p)));
+  }
+
+  /** What has been proved since this was made. */
+  public Proved proved() {
+    return new Proved(library.applications(), Optional.of(keymap.station()), Map.copyOf(proved));
+  }
+
+  private OptionalInt tried(List<Pair> pairs) {
     int ran = 0;
     for (Pair pair : pairs) {
       int well = 0;
@@ -127,14 +180,11 @@ public final class FoldProof {
   }
 
   private Outcome outcome(Pair pair, SimulatedComputer state) {
-    SimulatedComputer one = state.copy();
-    SimulatedComputer other = state.copy();
+    SimulatedComputer one = state.copiedAsUsed();
+    SimulatedComputer other = state.copiedAsUsed();
     Run before = run(pair.before(), pair.given(), one);
     Run after = run(pair.after(), pair.instead(), other);
-    boolean same =
-        before.trace().endedBadly() == after.trace().endedBadly()
-            && states(one).equals(states(other))
-            && one.clipboard().equals(other.clipboard());
+    boolean same = before.trace().endedBadly() == after.trace().endedBadly() && one.isLike(other);
     return !same
         ? Outcome.DIFFERENT
         : before.trace().endedBadly() ? Outcome.BOTH_FAIL : Outcome.WELL;
@@ -147,12 +197,9 @@ public final class FoldProof {
   }
 
   private SimulatedComputer started(String application, Consumer<StandIn<?>> state) {
-    SimulatedComputer copy = now.copy();
+    SimulatedComputer copy = now.copiedAsUsed();
     copy.bringToFront(application);
-    StandIn<?> program = copy.programs().get(application);
-    if (program != null) {
-      state.accept(program);
-    }
+    copy.standIn(application).ifPresent(state);
     return copy;
   }
 
@@ -160,9 +207,5 @@ public final class FoldProof {
     Run run = Run.of(routine, given, new Trial(library, keymap, on, scripts).around());
     run.toEnd();
     return run;
-  }
-
-  private static List<Map<String, String>> states(SimulatedComputer computer) {
-    return computer.programs().values().stream().map(StandIn::state).toList();
   }
 }

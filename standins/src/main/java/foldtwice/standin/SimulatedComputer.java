@@ -19,16 +19,22 @@ import foldtwice.trigger.Modifiers;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 
 /** All stand-ins on one computer: they share its clipboard, its clock and its windows. */
 public final class SimulatedComputer implements Computer {
 
   private final Map<String, StandIn<?>> programs;
+
+  /** The ids of those that are still another computer's: whoever comes to one is given a copy. */
+  private final Set<String> borrowed;
+
   private final Clock clock;
   private final Desk desk;
   private final Clipboard clipboard = new Clipboard();
@@ -39,22 +45,30 @@ public final class SimulatedComputer implements Computer {
   /**
    * @param desk one of the programs, or one that is there without being one of the library's
    */
-  private SimulatedComputer(Map<String, StandIn<?>> programs, Desk desk, Clock clock) {
+  private SimulatedComputer(
+      Map<String, StandIn<?>> programs, Set<String> borrowed, Desk desk, Clock clock) {
     this.programs = programs;
+    this.borrowed = borrowed;
     this.clock = clock;
     this.desk = desk;
     desk.attach(clipboard, clock);
-    programs.values().forEach(p -> p.attach(clipboard, clock));
+    programs.forEach(
+        (id, p) -> {
+          if (!borrowed.contains(id)) {
+            p.attach(clipboard, clock);
+          }
+        });
     programs.keySet().forEach(desk::add);
-    if (!programs.containsKey(Desk.ID) && !programs.isEmpty()) {
-      desk.toFront(programs.keySet().iterator().next());
-    }
   }
 
   /** With the desk that is among the programs, or another behind them. */
   private static SimulatedComputer with(Map<String, StandIn<?>> programs, Clock clock) {
     Desk desk = programs.get(Desk.ID) instanceof Desk d ? d : new Desk();
-    return new SimulatedComputer(programs, desk, clock);
+    SimulatedComputer computer = new SimulatedComputer(programs, new HashSet<>(), desk, clock);
+    if (!programs.containsKey(Desk.ID) && !programs.isEmpty()) {
+      desk.toFront(programs.keySet().iterator().next());
+    }
+    return computer;
   }
 
   /** The programs of a library as they are on a station, at this clock's pace. */
@@ -71,7 +85,7 @@ public final class SimulatedComputer implements Computer {
         && before.descriptions().equals(after.descriptions())) {
       return false;
     }
-    boolean changed = programs.keySet().retainAll(after.applications().keySet());
+    boolean changed = own().keySet().retainAll(after.applications().keySet());
     for (Application a : after.applications().values()) {
       boolean other =
           StandIns.isSketched(a.id())
@@ -94,7 +108,7 @@ public final class SimulatedComputer implements Computer {
    */
   public SimulatedComputer hurried() {
     desk.hurry();
-    programs.values().forEach(StandIn::hurry);
+    own().values().forEach(StandIn::hurry);
     return this;
   }
 
@@ -134,35 +148,74 @@ public final class SimulatedComputer implements Computer {
    * The same programs in the same state, independent from now on; its time passes as a run lets it.
    */
   public SimulatedComputer copy() {
-    Map<String, StandIn<?>> copies = new LinkedHashMap<>();
-    programs.forEach((id, p) -> copies.put(id, p.copy()));
+    SimulatedComputer copy = copiedAsUsed();
+    copy.own();
+    return copy;
+  }
+
+  /**
+   * The same as long as this one stays as it is: each program is copied when somebody comes to it.
+   */
+  SimulatedComputer copiedAsUsed() {
+    Map<String, StandIn<?>> copies = new LinkedHashMap<>(programs);
+    Set<String> later = new HashSet<>(programs.keySet());
+    Desk its = desk.copy();
+    if (later.remove(Desk.ID)) {
+      copies.put(Desk.ID, its);
+    }
     Clock ticking = new Alone.Ticking(clock.instant());
-    SimulatedComputer copy =
-        new SimulatedComputer(
-            copies, copies.get(Desk.ID) instanceof Desk d ? d : desk.copy(), ticking);
+    SimulatedComputer copy = new SimulatedComputer(copies, later, its, ticking);
     copy.clipboard.put(clipboard.text());
     copy.held = held;
     copy.files = files;
     return copy;
   }
 
+  /** A program of its own; null when there is none of this id. */
+  private StandIn<?> own(String id) {
+    if (borrowed.remove(id)) {
+      StandIn<?> its = programs.get(id).copy();
+      its.attach(clipboard, clock);
+      programs.put(id, its);
+    }
+    return programs.get(id);
+  }
+
+  private Map<String, StandIn<?>> own() {
+    List.copyOf(borrowed).forEach(this::own);
+    return programs;
+  }
+
+  /** True when the programs of both are in the same states, and the same is on their clipboards. */
+  boolean isLike(SimulatedComputer other) {
+    return clipboard().equals(other.clipboard())
+        && programs.keySet().equals(other.programs.keySet())
+        && programs.keySet().stream()
+            .filter(id -> programs.get(id) != other.programs.get(id))
+            .allMatch(id -> own(id).state().equals(other.own(id).state()));
+  }
+
   /** The programs, by application id. */
   public Map<String, StandIn<?>> programs() {
-    return Collections.unmodifiableMap(programs);
+    return Collections.unmodifiableMap(own());
   }
 
   public Desk desk() {
     return desk;
   }
 
+  Optional<StandIn<?>> standIn(String application) {
+    return Optional.ofNullable(own(application));
+  }
+
   @Override
   public Optional<Program> program(String application) {
-    return Optional.ofNullable(programs.get(application));
+    return Optional.ofNullable(own(application));
   }
 
   @Override
   public Program front() {
-    return programs.getOrDefault(desk.front(), desk);
+    return programs.containsKey(desk.front()) ? own(desk.front()) : desk;
   }
 
   @Override

@@ -12,6 +12,7 @@ import foldtwice.routine.Template;
 import foldtwice.script.Ecmascript;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -19,8 +20,16 @@ import org.junit.jupiter.api.Test;
 class FoldProofTest {
 
   private static FoldProof proof() {
+    return proof(FoldProof.Proved.NOTHING);
+  }
+
+  private static FoldProof proof(FoldProof.Proved before) {
     return new FoldProof(
-        Demo.LIBRARY, Demo.keymap("camera-bench"), Ecmascript.ENGINE, SimulatedComputer.fresh());
+        Demo.LIBRARY,
+        Demo.keymap("camera-bench"),
+        Ecmascript.ENGINE,
+        SimulatedComputer.fresh(),
+        before);
   }
 
   private static Routine macro(Step... steps) {
@@ -89,5 +98,36 @@ class FoldProofTest {
     for (Siblings.Group group : groups) {
       assertThat(proof().same(FoldProof.pairs(group))).as(group.folded().name()).isNotEmpty();
     }
+  }
+
+  /** What was proved is taken over, on the same station, of pairs that lead to nothing else. */
+  @Test
+  void whatWasProvedIsNotTriedAgain() {
+    List<FoldProof.Pair> two =
+        List.of(pair(macro(DUPLICATE, DUPLICATE), macro(times(2, DUPLICATE))));
+    FoldProof first = proof();
+    OptionalInt came = first.same(two);
+    assertThat(first.proved().pairs()).isEqualTo(Map.of(two, came));
+    FoldProof.Proved said =
+        new FoldProof.Proved(
+            first.proved().applications(),
+            first.proved().station(),
+            Map.of(two, OptionalInt.of(99)));
+    assertThat(proof(said).same(two)).hasValue(99);
+    assertThat(
+            new FoldProof(
+                    Demo.LIBRARY,
+                    Demo.keymap("label-corner"),
+                    Ecmascript.ENGINE,
+                    SimulatedComputer.fresh(),
+                    said)
+                .same(two))
+        .as("on another station")
+        .isEqualTo(came);
+    Step another = new Step.RunRoutine("shift-boxes", Map.of());
+    FoldProof leading = proof();
+    leading.same(List.of(pair(macro(DUPLICATE, another), macro(DUPLICATE, another))));
+    leading.same(List.of(pair(macro(times(2, another)), macro(times(2, another)))));
+    assertThat(leading.proved().pairs()).isEmpty();
   }
 }

@@ -83,6 +83,9 @@ public final class Proposals {
   private final PauseTransition rest = new PauseTransition(REST);
   private Map<String, Routine> last = Map.of();
 
+  /** What came of it when it was looked for last. */
+  private volatile FoldProof.Proved proved = FoldProof.Proved.NOTHING;
+
   Proposals(Session session) {
     this.session = session;
     question =
@@ -128,7 +131,11 @@ public final class Proposals {
         new FutureTask<>(
             () ->
                 new FoldProof(
-                    library, session.now().keymap(), Ecmascript.ENGINE, session.computer().copy()));
+                    library,
+                    session.now().keymap(),
+                    Ecmascript.ENGINE,
+                    session.computer().copy(),
+                    proved));
     Platform.runLater(asked);
     try {
       return Optional.of(asked.get(PATIENCE_SECONDS, TimeUnit.SECONDS));
@@ -145,9 +152,12 @@ public final class Proposals {
   private List<Proposal> find(Library library) {
     List<Proposal> candidates = candidates(library);
     Optional<FoldProof> proof = candidates.isEmpty() ? Optional.empty() : proof(library);
-    return proof.stream()
-        .flatMap(p -> candidates.stream().flatMap(c -> proved(p, c).stream()))
-        .toList();
+    List<Proposal> found =
+        proof.stream()
+            .flatMap(p -> candidates.stream().flatMap(c -> proved(p, c).stream()))
+            .toList();
+    proved = proof.map(FoldProof::proved).orElse(proved);
+    return found;
   }
 
   private static Optional<Proposal> proved(FoldProof proof, Proposal candidate) {
