@@ -136,6 +136,10 @@ class EveryButtonTest {
   private final Set<String> written = new TreeSet<>();
   private Hands hands;
   private Library first;
+
+  /** All that is there at first said otherwise; every window begins with the same. */
+  private Optional<Library> firstOtherwise = Optional.empty();
+
   private int windows;
 
   /** The library that is opened; the demo where there is none. */
@@ -189,6 +193,13 @@ class EveryButtonTest {
           Hands.FAULTS.read();
           return true;
         });
+  }
+
+  private Library saidOtherwise() throws Exception {
+    if (firstOtherwise.isEmpty()) {
+      firstOtherwise = Optional.of(Otherwise.of(first));
+    }
+    return firstOtherwise.get();
   }
 
   private boolean isAsBefore(String seen) {
@@ -258,20 +269,27 @@ class EveryButtonTest {
    * chooser, and looks whether that stays.
    */
   private void writeInAll(String where) throws Exception {
+    Library here = hands.session.now().library();
+    Optional<Library> there = Optional.empty();
+    boolean isThere = false;
     for (String field : fields(hands)) {
       if (field(field).isEmpty() || !written.add(kind(field))) {
         continue;
       }
+      if (there.isEmpty()) {
+        there = Optional.of(here.equals(first) ? saidOtherwise() : Otherwise.of(here));
+      }
       Node node = field(field).get();
       hands.giveKeys(node);
-      Station here = hands.session.now().station();
+      Station station = hands.session.now().station();
       Library now = hands.session.now().library();
-      Library otherwise = Otherwise.of(now);
+      Library otherwise = isThere ? here : there.get();
       boolean chooser = node instanceof ComboBox<?>;
       Edit other =
           chooser // what is chosen is kept at once: the one who comes last is right
-              ? new Edit.PutStation(here.as("elsewhere", "For " + field))
+              ? new Edit.PutStation(station.as("elsewhere", "For " + field))
               : Returning.to(now, otherwise);
+      isThere ^= !chooser;
       if (!chooser) {
         hands.press(KeyCode.END);
       }

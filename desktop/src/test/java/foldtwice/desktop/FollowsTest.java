@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.desktop.frame.ViewsTest;
 import foldtwice.desktop.session.Ui;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.Returning;
 import java.nio.file.Path;
@@ -112,15 +113,18 @@ class FollowsTest {
       hands.hurry();
       Library first = hands.session.now().library();
       assertThat(Otherwise.lacks(first)).isEmpty();
+      Library otherwise = Otherwise.of(first);
+      Edit there = Returning.to(first, otherwise);
+      Edit back = Returning.to(otherwise, first);
       for (Map.Entry<String, Opening> place : places().entrySet()) {
         place.getValue().open(hands);
         List<String> before = says(hands);
-        become(hands, Otherwise.of(first));
+        hands.make(there, "something else");
         open.put(place.getKey(), says(hands));
-        become(hands, first);
+        hands.make(back, "as it was");
         compare(place.getKey() + ", back again,", says(hands), before).ifPresent(stale::add);
       }
-      become(hands, Otherwise.of(first));
+      hands.make(there, "something else");
     }
     int said = 0;
     try (Hands hands = Hands.open(folder)) {
@@ -134,10 +138,6 @@ class FollowsTest {
     }
     assertThat(said).isGreaterThan(1_000);
     assertThat(stale).isEmpty();
-  }
-
-  private static void become(Hands hands, Library library) {
-    hands.make(Returning.to(hands.session.now().library(), library), "something else");
   }
 
   /** All that is said in the view when it has come to rest. */
