@@ -1,7 +1,8 @@
 """A small window for tests: a menu, a text, a dialog, a value; told on standard input how to behave.
 
-Words it takes, one a line: hang SECONDS, close, rename MENU=LABEL, late, twin, ask (a dialog asks back), off ITEM, clear, text, and "say", which it
-answers on standard output, so that a test knows that what came before is done.
+Words it takes, one a line: hang SECONDS, close, rename MENU=LABEL, late, twin, ask (a dialog asks back),
+slow MILLISECONDS (dialogs open and close so late), off ITEM, clear, text, and "say", which it answers on
+standard output, so that a test knows that what came before is done.
 """
 import sys, threading, time
 import gi
@@ -41,6 +42,13 @@ view.get_accessible().set_name("Page")
 buffer = view.get_buffer()
 past = []
 asks_back = False
+slow = 0
+
+def later(does):
+    if slow:
+        GLib.timeout_add(slow, lambda: does() and False)
+    else:
+        does()
 
 def write(text):
     past.append(buffer.get_text(*buffer.get_bounds(), True))
@@ -59,6 +67,9 @@ def really():
     return said == 1
 
 def shift(*_):
+    later(open_shift)
+
+def open_shift():
     dialog = Gtk.Dialog(title="Shift lines", transient_for=win, modal=True)
     grid = Gtk.Grid()
     by = Gtk.Entry(text="1")
@@ -79,6 +90,8 @@ def shift(*_):
     dialog.add_button("Cancel", 0)
     dialog.add_button("Shift", 1)
     def answer(d, which):
+        later(lambda: answered(d, which))
+    def answered(d, which):
         if which == 1 and asks_back:
             if not really():
                 return
@@ -144,6 +157,9 @@ def told(line):
     elif word == "ask":
         global asks_back
         asks_back = True
+    elif word == "slow":
+        global slow
+        slow = int(rest)
     elif word == "clear":
         buffer.set_text("")
     elif word == "text":

@@ -292,6 +292,28 @@ class RunTest {
     Desktop.await("no dialog of the run stays open", () -> program().dialog().isEmpty());
   }
 
+  /** What a step needs may come a little after the step before: each waits for it. */
+  @Test
+  void aProgramThatIsSlowIsWaitedFor() throws Exception {
+    window.told("slow 500");
+    Step[] shift = {
+      Works.choose("Ledger", "Shift lines\u2026"),
+      new Step.Fill("By", ExprNotation.read("'2'")),
+      new Step.PressButton("Shift")
+    };
+    wentWell(works.run(shift[0], shift[1], shift[2], Works.choose("Ledger", "Stamp")));
+    assertThat(window.text()).isEqualTo("[shift 2 x1 right drop][stamp]");
+    wentWell(works.run(shift[0], shift[2], new Step.TypeText(new Template("and more"))));
+    assertThat(window.text()).contains("[shift 1 x1 right drop]").contains("and more");
+    window.told("clear");
+    window.told("ask");
+    wentWell(works.run(shift[0], shift[1], shift[2], new Step.PressButton("Yes")));
+    for (int i = 0; i < 100 && window.text().isEmpty(); i++) {
+      Thread.sleep(50); // the run has ended with the answer, and what comes of it comes late
+    }
+    assertThat(window.text()).isEqualTo("[shift 2 x1 right drop]");
+  }
+
   /** Its labels are others; where they are known, a routine goes by what they are there. */
   @Test
   void inAnotherLanguageLabelsAreWhatTheyAreThere() throws Exception {

@@ -116,7 +116,7 @@ final class Choosing {
       if (on.front().filter(w -> w.process() == process).isPresent()) {
         return true;
       }
-      Menus.pause();
+      Late.pause();
     }
     return false;
   }

@@ -46,7 +46,7 @@ final class Closing {
         escape(display.get(), title); // one that was not heard is lost: again
         next = System.nanoTime() + AGAIN * 1_000_000;
       }
-      Menus.pause();
+      Late.pause();
     }
     return new Reply.Done(List.of(new Change(Looking.DIALOG, title, "")));
   }

@@ -67,11 +67,19 @@ final class Commanding {
   }
 
   Reply choose(List<String> menuPath) throws BusException {
-    Optional<Seen> dialog = windows.dialog();
-    if (dialog.filter(d -> d.is(Mark.MODAL)).isPresent()) {
+    Optional<Seen> dialog =
+        Late.waitedFor(() -> windows.dialog().filter(d -> d.is(Mark.MODAL)), Optional::isEmpty);
+    if (dialog.isPresent()) {
       return new Reply.Refused(Say.text("nodialog"), Say.text("isopen", dialog.get().name()));
     }
-    Menus.Found found = menus.find(labels.of(menuPath));
+    List<String> labelled = labels.of(menuPath);
+    Menus.Found found = menus.find(labelled);
+    if (found instanceof Menus.Found.Item(Seen item) && !item.isReady()) {
+      found =
+          Late.waitedFor(
+              () -> menus.look(labelled),
+              f -> f instanceof Menus.Found.Item i && i.item().isReady());
+    }
     return switch (found) {
       case Menus.Found.Not(String expected, String what) -> new Reply.Refused(expected, what);
       case Menus.Found.Item(Seen item) when !item.isReady() ->

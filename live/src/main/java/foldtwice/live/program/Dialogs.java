@@ -37,7 +37,16 @@ final class Dialogs {
   /** A field and what it is called. */
   private record Named(String label, Fields.Found found) {}
 
-  private record Open(Seen window, List<Named> fields, List<Seen> buttons) {}
+  private record Open(Seen window, List<Named> fields, List<Seen> buttons) {
+
+    List<Named> named(String label) {
+      return fields.stream().filter(n -> Label.same(n.label, label)).toList();
+    }
+
+    boolean isReady(String label) {
+      return named(label).stream().anyMatch(n -> n.found.seen().isReady());
+    }
+  }
 
   private Optional<Open> open() throws BusException {
     Optional<Seen> window = windows.dialog();
@@ -110,11 +119,12 @@ final class Dialogs {
 
   /** Writes into a field. What stands there after is what the program made of it. */
   Reply fill(String label, String text) throws BusException {
-    Optional<Open> open = open();
+    Optional<Open> open =
+        Late.waitedFor(this::open, o -> o.filter(d -> d.isReady(label)).isPresent());
     if (open.isEmpty()) {
       return new Reply.Refused(Say.text("opendialog"), Say.text("none"));
     }
-    List<Named> named = open.get().fields.stream().filter(n -> Label.same(n.label, label)).toList();
+    List<Named> named = open.get().named(label);
     if (named.size() != 1) {
       return new Reply.Refused(
           Say.text("field", label),

@@ -167,7 +167,7 @@ public final class LiveComputer implements Computer {
       if (live().filter(program::equals).isPresent()) {
         return Reply.QUIET;
       }
-      Menus.pause();
+      Late.pause();
     }
     return new Reply.Refused(Say.text("infront", application), title());
   }

@@ -114,7 +114,7 @@ public final class LiveProgram implements Program {
     new Choosing(bus, bus.process(root), display).choose(item, true);
     long end = System.nanoTime() + READS * 1_000_000;
     while (windows.dialog().isEmpty() && System.nanoTime() < end) {
-      Menus.pause();
+      Late.pause();
     }
     return windows.dialog().isPresent();
   }
@@ -214,8 +214,11 @@ public final class LiveProgram implements Program {
   public Reply type(String text) {
     return asked.reply(
         () -> {
-          Optional<Seen> at = page.find();
-          return windows.dialog().isPresent() || at.isEmpty()
+          Optional<Seen> at =
+              Late.waitedFor(
+                  () -> windows.dialog().isPresent() ? Optional.<Seen>empty() : page.find(),
+                  Optional::isPresent);
+          return at.isEmpty()
               ? new Reply.Refused(Say.text("textfield"), spot.now().id())
               : writing.type(at.get(), text);
         });
@@ -235,7 +238,9 @@ public final class LiveProgram implements Program {
   public Reply press(String button) {
     return asked.reply(
         () -> {
-          Optional<Seen> found = dialogs.button(facts.labels().of(button));
+          String label = facts.labels().of(button);
+          Optional<Seen> found =
+              Late.waitedFor(() -> dialogs.button(label), b -> b.filter(Seen::isReady).isPresent());
           if (found.isEmpty()) {
             List<String> there = dialogs.buttons();
             return new Reply.Refused(

@@ -17,11 +17,6 @@ import java.util.Optional;
 /** The menus of a program, found label by label. */
 final class Menus {
 
-  /** How long a menu that fills late is waited for, in milliseconds. */
-  private static final long LATE = 1_200;
-
-  private static final long LOOK_EVERY = 40;
-
   private final Bus bus;
   private final Windows windows;
 
@@ -43,12 +38,9 @@ final class Menus {
 
   /** The item of a path, waiting a little for menus that fill late. */
   Found find(List<String> path) throws BusException {
-    long end = System.nanoTime() + LATE * 1_000_000;
-    Found found = look(path);
-    while (found instanceof Found.Not not && not.found().isEmpty() && System.nanoTime() < end) {
-      pause();
-      found = look(path);
-    }
+    Found found =
+        Late.waitedFor(
+            () -> look(path), f -> !(f instanceof Found.Not not && not.found().isEmpty()));
     return found instanceof Found.Not(String expected, String what) && what.isEmpty()
         ? new Found.Not(expected, Say.text("notthere"))
         : found;
@@ -125,13 +117,5 @@ final class Menus {
   /** True when the item of a path is ticked. */
   boolean ticked(List<String> path) throws BusException {
     return look(path) instanceof Found.Item(Seen item) && item.is(Mark.CHECKED);
-  }
-
-  static void pause() {
-    try {
-      Thread.sleep(LOOK_EVERY);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    }
   }
 }

@@ -1,0 +1,44 @@
+package foldtwice.live.program;
+
+import foldtwice.live.bus.BusException;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Predicate;
+
+/**
+ * What a program brings a little late: a menu that is filled when it is opened, a dialog that comes
+ * or goes after an answer, a button that can be pressed once a field is filled.
+ */
+final class Late {
+
+  /** How long it is waited for, in milliseconds. */
+  private static final long MOST = 1_200;
+
+  private static final long LOOK_EVERY = 40;
+
+  private Late() {}
+
+  /** A look at the program. */
+  interface Look<T> {
+    T look() throws BusException;
+  }
+
+  /** What a look sees as soon as it is what is wanted, or what the last one saw. */
+  static <T> T waitedFor(Look<T> look, Predicate<T> isThere) throws BusException {
+    long end = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(MOST);
+    T seen = look.look();
+    while (!isThere.test(seen) && System.nanoTime() < end) {
+      pause();
+      seen = look.look();
+    }
+    return seen;
+  }
+
+  /** From one look to the next. */
+  static void pause() {
+    try {
+      Thread.sleep(LOOK_EVERY);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+}
