@@ -207,14 +207,17 @@ public final class Bus implements AutoCloseable {
     return Boolean.TRUE.equals(ask(LIMIT, on, A11Y + "Component", "GrabFocus", "")[0]);
   }
 
-  /** Where something is on the screen, in pixels. */
+  /** Where something is in its window, in pixels. */
   public record Area(int x, int y, int width, int height) {}
 
-  /** Where several are on the screen, each in its place of the list. */
+  /** Counted from the corner of its window, which may move between two questions. */
+  private static final int IN_WINDOW = 1;
+
+  /** Where several are in their windows, each in its place of the list. */
   public List<Area> areas(List<Ref> of) throws BusException {
     List<MethodCall> calls = new ArrayList<>();
     for (Ref ref : of) {
-      calls.add(send(ref, A11Y + "Component", "GetExtents", "u", new UInt32(0)));
+      calls.add(send(ref, A11Y + "Component", "GetExtents", "u", new UInt32(IN_WINDOW)));
     }
     List<Area> areas = new ArrayList<>();
     for (MethodCall call : calls) {

@@ -2,6 +2,7 @@ package foldtwice.live.program;
 
 import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
+import foldtwice.live.bus.Late;
 import foldtwice.live.bus.Mark;
 import foldtwice.live.bus.Seen;
 import foldtwice.live.display.Display;

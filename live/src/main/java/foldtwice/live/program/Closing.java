@@ -1,6 +1,7 @@
 package foldtwice.live.program;
 
 import foldtwice.live.bus.BusException;
+import foldtwice.live.bus.Late;
 import foldtwice.live.bus.Seen;
 import foldtwice.live.display.Display;
 import foldtwice.live.say.Say;

@@ -4,6 +4,7 @@ import foldtwice.describe.Description;
 import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
 import foldtwice.live.bus.Label;
+import foldtwice.live.bus.Late;
 import foldtwice.live.bus.Mark;
 import foldtwice.live.bus.Role;
 import foldtwice.live.bus.Seen;

@@ -5,6 +5,7 @@ import foldtwice.describe.Does;
 import foldtwice.known.Facts;
 import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
+import foldtwice.live.bus.Late;
 import foldtwice.live.bus.Ref;
 import foldtwice.live.bus.Seen;
 import foldtwice.live.display.Display;

@@ -3,6 +3,7 @@ package foldtwice.live.program;
 import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
 import foldtwice.live.bus.Label;
+import foldtwice.live.bus.Late;
 import foldtwice.live.bus.Mark;
 import foldtwice.live.bus.Ref;
 import foldtwice.live.bus.Role;

@@ -2,6 +2,7 @@ package foldtwice.live.survey;
 
 import foldtwice.live.bus.Bus;
 import foldtwice.live.bus.BusException;
+import foldtwice.live.bus.Late;
 import foldtwice.live.bus.Mark;
 import foldtwice.live.bus.Ref;
 import foldtwice.live.bus.Role;
@@ -84,8 +85,12 @@ public final class Surveyor {
         whole);
   }
 
-  /** The dialogs of a program that are open. */
+  /** The dialogs of a program that are open, once they stay as they are. */
   public List<Survey.Form> forms(Ref program) throws BusException {
+    return Late.settled(() -> formsNow(program));
+  }
+
+  private List<Survey.Form> formsNow(Ref program) throws BusException {
     List<Survey.Form> forms = new ArrayList<>();
     for (Seen s : bus.inside(program)) {
       if (s.role().isDialog() && s.isShown()) {

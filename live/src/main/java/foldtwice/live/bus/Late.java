@@ -1,14 +1,14 @@
-package foldtwice.live.program;
+package foldtwice.live.bus;
 
-import foldtwice.live.bus.BusException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Predicate;
 
 /**
  * What a program brings a little late: a menu that is filled when it is opened, a dialog that comes
  * or goes after an answer, a button that can be pressed once a field is filled.
  */
-final class Late {
+public final class Late {
 
   /** How long it is waited for, in milliseconds. */
   private static final long MOST = 1_200;
@@ -18,12 +18,12 @@ final class Late {
   private Late() {}
 
   /** A look at the program. */
-  interface Look<T> {
+  public interface Look<T> {
     T look() throws BusException;
   }
 
   /** What a look sees as soon as it is what is wanted, or what the last one saw. */
-  static <T> T waitedFor(Look<T> look, Predicate<T> isThere) throws BusException {
+  public static <T> T waitedFor(Look<T> look, Predicate<T> isThere) throws BusException {
     long end = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(MOST);
     T seen = look.look();
     while (!isThere.test(seen) && System.nanoTime() < end) {
@@ -33,8 +33,14 @@ final class Late {
     return seen;
   }
 
+  /** What two looks in a row see alike, or what the last one saw. */
+  public static <T> T settled(Look<T> look) throws BusException {
+    AtomicReference<T> before = new AtomicReference<>();
+    return waitedFor(look, seen -> seen.equals(before.getAndSet(seen)));
+  }
+
   /** From one look to the next. */
-  static void pause() {
+  public static void pause() {
     try {
       Thread.sleep(LOOK_EVERY);
     } catch (InterruptedException e) {
