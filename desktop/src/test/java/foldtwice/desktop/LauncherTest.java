@@ -63,15 +63,70 @@ class LauncherTest {
 
   /** What is started, and with what. */
   private List<String> started(String... arguments) throws Exception {
+    return said(begun(arguments));
+  }
+
+  private Process begun(String... arguments) throws Exception {
     List<String> command = new ArrayList<>(List.of("sh", home.resolve("foldtwice").toString()));
     command.addAll(List.of(arguments));
     ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
     builder.environment().put("JAVA_HOME", home.resolve("jdk").toString());
     builder.environment().remove("FOLDTWICE_OPTS");
-    Process process = builder.start();
+    builder
+        .environment()
+        .merge("PATH", home.resolve("bin").toString(), (path, own) -> own + ":" + path);
+    return builder.start();
+  }
+
+  private static List<String> said(Process process) throws Exception {
     String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     assertThat(process.waitFor(20, TimeUnit.SECONDS)).isTrue();
     return said.lines().toList();
+  }
+
+  /** A house in which nothing is built yet, and a Maven that only counts how often it builds. */
+  private void nothingIsBuilt() throws Exception {
+    Path jars = home.resolve("desktop/target");
+    for (String made : List.of("built", "foldtwice.aot", "classpath.txt")) {
+      Files.delete(jars.resolve(made));
+    }
+    Path mvn = Files.createDirectories(home.resolve("bin")).resolve("mvn");
+    Files.writeString(
+        mvn,
+        """
+        #!/bin/sh
+        echo built >>%1$s/builds
+        sleep 1
+        echo nothing.jar >%1$s/desktop/target/classpath.txt
+        """
+            .formatted(home));
+    assertThat(mvn.toFile().setExecutable(true)).isTrue();
+  }
+
+  @Test
+  void severalThatAreStartedAtOnceAreBuiltOnce() throws Exception {
+    nothingIsBuilt();
+    List<Process> all = List.of(begun("check"), begun("check"), begun("check"));
+    for (Process each : all) {
+      assertThat(said(each)).endsWith("foldtwice.cli.Main", "check");
+      assertThat(each.exitValue()).isZero();
+    }
+    assertThat(home.resolve("builds")).hasContent("built");
+    assertThat(started("check"))
+        .as("nothing is left to be done")
+        .containsExactly("foldtwice.cli.Main", "check");
+  }
+
+  @Test
+  void aBuildThatWasKilledHoldsNobodyUp() throws Exception {
+    nothingIsBuilt();
+    Process killed = new ProcessBuilder("true").start();
+    assertThat(killed.waitFor(20, TimeUnit.SECONDS)).isTrue();
+    Files.writeString(
+        Files.createDirectory(home.resolve(".building")).resolve("by"), killed.pid() + "\n");
+    assertThat(started("check")).endsWith("foldtwice.cli.Main", "check");
+    assertThat(home.resolve("builds")).hasContent("built");
+    assertThat(home.resolve(".building")).doesNotExist();
   }
 
   private static String help(String... arguments) {
