@@ -86,6 +86,15 @@ class InWindowTest {
         || all.getMaxY() > height + 0.5) {
       last(root, width, height, view + " at " + width + " x " + height, out);
     }
+    for (Node sketch : root.lookupAll(".sketch-ground")) {
+      Bounds its = sketch.localToScene(sketch.getLayoutBounds());
+      for (Node text : sketch.lookupAll(".text")) {
+        Bounds at = text.localToScene(text.getLayoutBounds());
+        if (its.getHeight() > 0 && at.getMaxY() > its.getMaxY() + 0.5) {
+          out.add(view + " at " + width + " x " + height + ": cut in the sketch: " + text);
+        }
+      }
+    }
     return out;
   }
 

@@ -142,7 +142,9 @@ final class ContextsPane extends VBox {
             "quiet");
     choose.setStyle("-fx-padding: 1 4 1 0;");
     choose.setAlignment(Pos.CENTER_LEFT);
-    choose.setMinWidth(70); // a long name is cut before the others are pushed out
+    choose.setMinWidth(70); // a long name takes a second line before the others are pushed out
+    choose.setWrapText(true);
+    choose.setMinHeight(Region.USE_PREF_SIZE);
     if (context.isPresent() && context.equals(chosen)) {
       choose.getStyleClass().add("good");
     }
