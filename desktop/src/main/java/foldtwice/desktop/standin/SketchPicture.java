@@ -157,7 +157,7 @@ final class SketchPicture extends Picture {
         .given()
         .forEach((what, to) -> lines.add(Ui.text("standin.sketch.given", what, to)));
     if (lines.isEmpty()) {
-      String nothing = Ui.text(whole ? "standin.sketch.nothing" : "standin.sketch.none");
+      String nothing = Ui.text(whole ? "standin.sketch.nothing" : "standin.sketch.nothingyet");
       done.getChildren().add(Parts.wrapped(nothing, "soft"));
     }
     int fit = Math.max(1, (int) ((getHeight() - top - 30) / 21));
