@@ -1,5 +1,6 @@
 package foldtwice;
 
+import java.util.SplittableRandom;
 import java.util.stream.LongStream;
 
 /**
@@ -15,6 +16,11 @@ public final class Seeds {
     return System.getProperty("seed") == null
         ? LongStream.of(20_261_128, drawn())
         : LongStream.of(drawn());
+  }
+
+  /** The seed of one of many cases; those beside one another have nothing in common. */
+  public static long nth(long seed, int n) {
+    return new SplittableRandom(seed + n).nextLong(); // Random's first draws of near seeds are near
   }
 
   /** The one that never is the same, or the one that is given. */
