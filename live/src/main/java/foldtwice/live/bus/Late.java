@@ -24,7 +24,16 @@ public final class Late {
 
   /** What a look sees as soon as it is what is wanted, or what the last one saw. */
   public static <T> T waitedFor(Look<T> look, Predicate<T> isThere) throws BusException {
-    long end = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(MOST);
+    return waitedFor(MOST, look, isThere);
+  }
+
+  /**
+   * The same with another limit.
+   *
+   * @param most in milliseconds
+   */
+  public static <T> T waitedFor(long most, Look<T> look, Predicate<T> isThere) throws BusException {
+    long end = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(most);
     T seen = look.look();
     while (!isThere.test(seen) && System.nanoTime() < end) {
       pause();

@@ -113,11 +113,7 @@ public final class LiveProgram implements Program {
       return false;
     }
     new Choosing(bus, bus.process(root), display).choose(item, true);
-    long end = System.nanoTime() + READS * 1_000_000;
-    while (windows.dialog().isEmpty() && System.nanoTime() < end) {
-      Late.pause();
-    }
-    return windows.dialog().isPresent();
+    return Late.waitedFor(READS, windows::dialog, Optional::isPresent).isPresent();
   }
 
   /** Closes the dialog a program has open, without doing anything; what came of it. */
