@@ -168,13 +168,22 @@ public record Setup(Map<String, Program> programs) {
     }
   }
 
-  /** The same computer after a change of the library: what needs no copying is there at once. */
+  /**
+   * The same computer after a change of the library: what needs no copying is there at once, and
+   * what was there by a way in that is none any more is not.
+   */
   public Setup following(Library library) {
     return following(
         library,
         library.applications().values().stream()
-            .filter(a -> a.ways().stream().anyMatch(Puts::isThereAtOnce))
+            .filter(a -> a.ways().stream().anyMatch(Puts::isThereAtOnce) || hasOther(a))
             .toList());
+  }
+
+  /** Whether a file holds anything that no way in that is copied brings. */
+  private boolean hasOther(Application a) {
+    Map<String, Given> file = program(a.id()).file();
+    return Puts.copiedOf(a, file).size() < file.size();
   }
 
   /**

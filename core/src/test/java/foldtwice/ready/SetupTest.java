@@ -67,6 +67,9 @@ class SetupTest {
   }
 
   private static WayIn anyWay(Random random, String id) {
+    if (random.nextInt(4) == 0) {
+      return way(id, 0);
+    }
     List<Need> needs = new ArrayList<>(Arrays.asList(Need.values()));
     needs.removeIf(n -> random.nextBoolean());
     return way(id, random.nextInt(3), needs.toArray(Need[]::new));
@@ -291,7 +294,6 @@ class SetupTest {
             Fixture.library("mine box Alt+A", "mine box Alt+B", "native box Alt+C"),
             anyWay(random, "way"),
             anyWay(random, "other"));
-    Application app = library.applications().get("app");
     Setup setup = Setup.settled(library);
     Library was = library;
     Heard before = null;
@@ -307,10 +309,12 @@ class SetupTest {
                   : List.of(Notation.read("Alt+" + "ABC".charAt(random.nextInt(3)))),
               Map.of());
       b = random.nextBoolean() ? b : b.withFitting(b.fitting().by("other"));
-      switch (random.nextInt(4)) {
-        case 0 -> library = new Edit.PutBinding(b).on(library);
-        case 1 -> library = new Edit.RemoveBinding(id).on(library);
-        case 2 ->
+      Application app = library.applications().get("app");
+      switch (random.nextInt(9)) {
+        case 0, 1 -> library = new Edit.PutBinding(b).on(library);
+        case 2, 3 -> library = new Edit.RemoveBinding(id).on(library);
+        case 4 -> library = with(library, anyWay(random, "way"), anyWay(random, "other"));
+        case 5, 6 ->
             setup =
                 setup.running("app", Need.values()[1 + random.nextInt(3)], random.nextBoolean());
         default ->
@@ -341,6 +345,14 @@ class SetupTest {
       for (Binding each : library.bindings().values()) {
         if (!each.triggers().isEmpty() && look(library, setup, each.id()).next().isEmpty()) {
           assertThat(heard.library().bindings().get(each.id())).isEqualTo(each);
+        }
+      }
+      Application is = library.applications().get("app");
+      for (Entries.Entry e : Entries.of(library, setup, is)) {
+        if (e.state() == Entries.State.STALE) {
+          assertThat(Puts.keptWay(is, e.binding()))
+              .as("what is to be taken out was copied by a way there is")
+              .hasValueSatisfying(way -> assertThat(Puts.isCopied(way)).isTrue());
         }
       }
       assertThat(fires(library, setup, "Alt+A"))
