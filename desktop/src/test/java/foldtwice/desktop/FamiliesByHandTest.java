@@ -2,9 +2,14 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.binding.Binding;
 import foldtwice.binding.Family;
+import foldtwice.binding.Pattern;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.place.Place;
+import foldtwice.trigger.Notation;
+import foldtwice.trigger.Trigger;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.CheckBox;
@@ -87,6 +92,64 @@ class FamiliesByHandTest {
       assertThat(hands.has("#family-name")).isTrue();
       hands.make(new Edit.RemoveFamily(its.id()), "taken apart");
       assertThat(hands.has("#family-name")).as("it is gone").isFalse();
+    }
+  }
+
+  /** How it is laid, where, and with what else given: as others left it, but for what is typed. */
+  @Test
+  void whatIsLaidOtherwiseElsewhereIsLaidSoHere() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("exposure step");
+      Family its =
+          library(hands).families().values().stream()
+              .filter(f -> f.name().equals("Exposure in steps"))
+              .findFirst()
+              .orElseThrow();
+      hands.space("#family-open");
+      assertThat(hands.has("#family-second")).isTrue();
+      hands.make(new Edit.PutFamily(its.with(beside("Ctrl+Alt+F5"))), "laid otherwise");
+      assertThat(hands.has("#family-second")).as("one after another now").isFalse();
+      hands.waitForText("#family-rows", "F5");
+      assertThat(hands.text("#family-rows")).contains("F5", "F6");
+      hands.paste("#family-first", "Ctrl+Alt+F7");
+      hands.waitForText("#family-rows", "F8");
+      hands.make(new Edit.PutFamily(its.with(beside("Ctrl+Alt+F2"))), "laid otherwise");
+      hands.quiet();
+      assertThat(hands.text("#family-rows")).as("what is typed here stays").contains("F7", "F8");
+      make(hands);
+      assertThat(library(hands).families().get(its.id()).pattern())
+          .isEqualTo(beside("Ctrl+Alt+F7"));
+    }
+  }
+
+  private static Pattern beside(String keys) {
+    Trigger.Keys first = Notation.read(keys);
+    return new Pattern.Neighbours(first.strokes().getFirst());
+  }
+
+  /** A new family is made where its first binding is now, of the values it takes now. */
+  @Test
+  void aFamilyIsMadeWhereItsFirstBindingIsNow() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.choose("sharpness");
+      hands.space("#family-open");
+      hands.paste("#family-values", "2%; 10%");
+      hands.paste("#family-first", "Ctrl+Alt+F5");
+      hands.waitForText("#family-rows", "F6");
+      Place elsewhere = new Place.Within("copystand", "strip");
+      for (String id : List.of("b118", "b119")) {
+        Binding its = library(hands).bindings().get(id);
+        assertThat(its.place()).isNotEqualTo(elsewhere);
+        hands.make(new Edit.PutBinding(its.withPlace(elsewhere)), "put elsewhere");
+      }
+      hands.quiet();
+      hands.waitForText("#family-rows", "F6");
+      make(hands);
+      Family made = library(hands).families().values().stream().reduce((a, b) -> b).orElseThrow();
+      assertThat(made.members())
+          .isNotEmpty()
+          .allSatisfy(
+              m -> assertThat(library(hands).bindings().get(m).place()).isEqualTo(elsewhere));
     }
   }
 

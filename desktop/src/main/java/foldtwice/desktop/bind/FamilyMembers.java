@@ -58,6 +58,9 @@ final class FamilyMembers extends Leaf {
   private boolean together;
   private boolean filling;
 
+  /** False while the parameters to choose from are being replaced. */
+  private boolean choosing = true;
+
   FamilyMembers(Session session, Runnable onChanged) {
     super("leaf-members", Ui.text("family.belongs"));
     this.session = session;
@@ -131,16 +134,39 @@ final class FamilyMembers extends Leaf {
   }
 
   /** Shows what has become of the family meanwhile; what is being said about it stays. */
-  void follow(Family now, Optional<Routine> of) {
+  void follow(Family now, Optional<Routine> of, Map<String, Value> arguments) {
     filling = true;
     if (name.getText().strip().equals(family.name())) {
       Parts.write(name, now.name());
     }
     family = now;
     routine = of;
+    rest = arguments;
     offerFurther();
+    followParameters();
     there();
     filling = false;
+  }
+
+  private void followParameters() {
+    List<Parameter> now = routine.map(Routine::parameters).orElse(List.of());
+    if (now.equals(parameter.getItems())) {
+      return;
+    }
+    Optional<Parameter> was = Optional.ofNullable(parameter.getValue());
+    choosing = false;
+    parameter.getItems().setAll(now);
+    parameterRow.setVisible(!together && !now.isEmpty());
+    Optional<Parameter> is =
+        now.stream()
+            .filter(p -> was.isPresent() && p.name().equals(was.get().name()))
+            .findFirst()
+            .or(() -> now.stream().findFirst());
+    parameter.setValue(is.orElse(null));
+    choosing = true;
+    if (!is.equals(was)) {
+      chosenParameter(); // else what is ticked of its values stays
+    }
   }
 
   private void offerFurther() {
@@ -151,6 +177,9 @@ final class FamilyMembers extends Leaf {
   }
 
   private void chosenParameter() {
+    if (!choosing) {
+      return;
+    }
     values.getChildren().clear();
     ticked.clear();
     Parameter p = parameter.getValue();

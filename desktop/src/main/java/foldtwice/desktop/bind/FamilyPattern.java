@@ -56,6 +56,11 @@ final class FamilyPattern extends Leaf {
   private Kind kind = Kind.NEIGHBOURS;
   private boolean filling;
 
+  /** What was shown before anybody said otherwise here. */
+  private Pattern opened = new Pattern.Neighbours(ALT_1);
+
+  private int openedRepeats;
+
   FamilyPattern(Session session, Runnable onChanged) {
     super("leaf-pattern", Ui.text("family.laid"));
     this.session = session;
@@ -102,8 +107,12 @@ final class FamilyPattern extends Leaf {
 
   /** Shows a pattern, and how many times a second its members fire while their key is down. */
   void open(Pattern pattern, int repeats) {
+    opened = pattern;
+    openedRepeats = repeats;
     filling = true;
-    pages();
+    pages.clear();
+    pages.putAll(pages());
+    device.getItems().setAll(pages.keySet());
     repeat.setValue(repeats);
     List.of(first, second, before).forEach(KeysField::clear);
     held.setValue(choices.keySet().iterator().next());
@@ -132,19 +141,50 @@ final class FamilyPattern extends Leaf {
       }
       case Pattern.PadKeys(String id, String page, String from) -> {
         kind = Kind.PADKEYS;
-        pages.forEach(
-            (name, on) -> {
-              if (on.device().id().equals(id) && on.page().id().equals(page)) {
-                device.setValue(name);
-                devicesKeys();
-                key.setValue(from);
-              }
-            });
+        on(id, page, from);
       }
     }
     chips.get(kind).setSelected(true);
     layOut();
     filling = false;
+  }
+
+  /** Shows what has become of the pattern meanwhile; what is being said about it stays. */
+  void follow(Pattern now, int repeats) {
+    boolean isAsOpened =
+        pattern().equals(Optional.of(opened)) && (!isSteps() || repeats() == openedRepeats);
+    if (isAsOpened && !(now.equals(opened) && repeats == openedRepeats)) {
+      open(now, repeats);
+    } else {
+      followDevices();
+    }
+  }
+
+  private void followDevices() {
+    Map<String, On> now = pages();
+    if (now.equals(pages)) {
+      return;
+    }
+    Optional<On> was = Optional.ofNullable(pages.get(device.getValue()));
+    String from = key.getValue();
+    filling = true;
+    pages.clear();
+    pages.putAll(now);
+    device.getItems().setAll(pages.keySet());
+    was.ifPresent(on -> on(on.device().id(), on.page().id(), from));
+    filling = false;
+  }
+
+  /** Chooses a page of a device, where there is such a one, and the key that is the first. */
+  private void on(String id, String page, String from) {
+    pages.forEach(
+        (name, on) -> {
+          if (on.device().id().equals(id) && on.page().id().equals(page)) {
+            device.setValue(name);
+            devicesKeys();
+            key.setValue(from);
+          }
+        });
   }
 
   private void held(Modifiers modifiers) {
@@ -156,16 +196,17 @@ final class FamilyPattern extends Leaf {
         });
   }
 
-  private void pages() {
-    pages.clear();
+  /** The pages of all devices, by what they are called. */
+  private Map<String, On> pages() {
+    Map<String, On> all = new LinkedHashMap<>();
     for (Device d : session.now().library().devices()) {
       for (Page p : d.pages()) {
-        pages.put(
+        all.put(
             p.name().isEmpty() ? d.name() : Ui.text("picker.page", d.name(), p.name()),
             new On(d, p));
       }
     }
-    device.getItems().setAll(pages.keySet());
+    return all;
   }
 
   private void devicesKeys() {

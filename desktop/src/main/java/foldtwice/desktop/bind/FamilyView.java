@@ -98,15 +98,16 @@ final class FamilyView extends HBox {
       return;
     }
     Optional<Family> is = Optional.ofNullable(now.library().families().get(family.id()));
-    Optional<Routine> routine =
-        Optional.ofNullable(now.library().bindings().get(openedFor))
-            .flatMap(now.library()::routineOf);
+    Optional<Binding> first = Optional.ofNullable(now.library().bindings().get(openedFor));
+    Optional<Routine> routine = first.flatMap(now.library()::routineOf);
     if ((isKept && is.isEmpty()) || routine.isEmpty()) {
       onLeave.run();
       return;
     }
     family = is.orElse(family);
-    members.follow(family, routine);
+    place = first.get().place();
+    members.follow(family, routine, first.get().arguments());
+    pattern.follow(family.pattern(), first.get().fitting().repeats());
     plan();
   }
 
