@@ -6,10 +6,7 @@ import foldtwice.place.Place;
 import foldtwice.place.Rule;
 import foldtwice.resolve.Claim;
 import foldtwice.resolve.Owner;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
+import foldtwice.text.Digest;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -136,12 +133,6 @@ public record Conflict(
             places.stream().map(Place::id).sorted().toList().toString(),
             claims.stream().map(Claim::toString).sorted().toList().toString(),
             detail.toString());
-    try {
-      byte[] hash =
-          MessageDigest.getInstance("SHA-256").digest(substance.getBytes(StandardCharsets.UTF_8));
-      return HexFormat.of().formatHex(hash, 0, 8);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("every Java platform has SHA-256", e);
-    }
+    return Digest.of(substance);
   }
 }

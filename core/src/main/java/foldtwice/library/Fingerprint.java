@@ -2,10 +2,7 @@ package foldtwice.library;
 
 import foldtwice.binding.Binding;
 import foldtwice.routine.Routine;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
+import foldtwice.text.Digest;
 
 /**
  * What a binding does, in a few letters: changes whenever its triggers, place, arguments or routine
@@ -38,7 +35,7 @@ public final class Fingerprint {
     return times == 0 ? "" : ", " + times + " times a second";
   }
 
-  /** The first 16 hexadecimal digits of a SHA-256. Costs one pass over the routine's steps. */
+  /** A {@link Digest}. Costs one pass over the routine's steps. */
   public static String of(Binding binding, Routine routine) {
     String substance =
         String.join(
@@ -47,12 +44,6 @@ public final class Fingerprint {
             binding.triggers().toString(),
             binding.arguments() + repeats(binding.fitting().repeats()),
             substance(routine));
-    try {
-      byte[] hash =
-          MessageDigest.getInstance("SHA-256").digest(substance.getBytes(StandardCharsets.UTF_8));
-      return HexFormat.of().formatHex(hash, 0, 8);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("every Java platform has SHA-256", e);
-    }
+    return Digest.of(substance);
   }
 }

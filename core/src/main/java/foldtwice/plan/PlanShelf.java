@@ -50,9 +50,28 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
    * @param moves how many bindings might be moved
    * @param everywhere whether for all stations
    * @param displacing whether commands of programs might lose their keys
+   * @param station the id of the one it was made on
+   * @param of the library it was made of; empty where it is known only that it was another one
    */
   public record Kept(
-      Optional<String> application, int moves, boolean everywhere, boolean displacing, Plan plan) {}
+      Optional<String> application,
+      int moves,
+      boolean everywhere,
+      boolean displacing,
+      String station,
+      Optional<Library> of,
+      Plan plan) {
+
+    /**
+     * True when what the plan says holds on a station in a library: nothing has changed but what
+     * was taken of it. Costs what was put since, or a pass over the library.
+     */
+    public boolean holds(Library library, String on) {
+      return of.isPresent()
+          && (everywhere || on.equals(station))
+          && new Basis(of.get(), application).isSame(Basis.of(library, application, plan));
+    }
+  }
 
   public PlanShelf {
     locked = Set.copyOf(locked);
@@ -130,13 +149,20 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
     }
     List<Kept> plans = new ArrayList<>();
     for (JsonNode p : in.path("plans")) {
+      Plan plan = PlanJson.read(p, library);
+      Optional<String> application =
+          Optional.ofNullable(p.get("application")).map(JsonNode::asText);
+      Basis basis = Basis.of(library, application, plan);
+      boolean isSame = basis.print().equals(p.path("of").asText());
       plans.add(
           new Kept(
-              Optional.ofNullable(p.get("application")).map(JsonNode::asText),
+              application,
               p.path("moves").asInt(),
               p.path("everywhere").asBoolean(),
               p.path("displacing").asBoolean(),
-              PlanJson.read(p, library)));
+              p.path("station").asText(),
+              isSame ? Optional.of(basis.library()) : Optional.empty(),
+              plan));
     }
     return new PlanShelf(locked, refused, plans);
   }
@@ -163,7 +189,9 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
       k.application().ifPresent(a -> one.put("application", a));
       one.put("moves", k.moves())
           .put("everywhere", k.everywhere())
-          .put("displacing", k.displacing());
+          .put("displacing", k.displacing())
+          .put("station", k.station());
+      k.of().ifPresent(l -> one.put("of", new Basis(l, k.application()).print()));
       PlanJson.write(k.plan(), one);
     }
     Disk.replace(of(file), Json.print(out).getBytes(StandardCharsets.UTF_8));

@@ -2,10 +2,13 @@ package foldtwice.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.Seeds;
 import foldtwice.conflict.Subject;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.library.RandomEdits;
 import foldtwice.library.RandomLibraries;
+import foldtwice.library.Returning;
 import foldtwice.library.file.FormatException;
 import foldtwice.library.file.LibraryJson;
 import foldtwice.resolve.Keymap;
@@ -33,6 +36,68 @@ class PlanShelfTest {
         stations, Planning.Wanted.of(Optional.empty(), moves, seconds), Watcher.PATIENT);
   }
 
+  private static PlanShelf.Kept kept(
+      Optional<String> application, int moves, Library library, Plan plan) {
+    boolean everywhere = moves > 3;
+    return new PlanShelf.Kept(
+        application, moves, everywhere, !everywhere, "here", Optional.of(library), plan);
+  }
+
+  /**
+   * Law: a plan holds as long as nothing was done but to take some of it, before and after it is
+   * read again; and again when what was done is taken back.
+   */
+  @Test
+  void itHoldsAsLongAsNothingElseIsDone() throws Exception {
+    Library library = seeds();
+    Plan plan = planned(library, 6, 2);
+    assertThat(plan.moved()).hasSizeGreaterThan(2);
+    PlanShelf shelf = PlanShelf.EMPTY.with(kept(Optional.empty(), 6, library, plan));
+    Random random = new Random(Seeds.drawn());
+    int others = 0;
+    for (int i = 0; i < 60; i++) {
+      List<String> some =
+          plan.moved().stream().map(Plan.Line::binding).filter(x -> random.nextBoolean()).toList();
+      Library taken = plan.take(library, some).on(library);
+      assertThat(holds(shelf, taken)).as("some of it was taken").isTrue();
+      Edit edit = RandomEdits.of(taken, random, 0);
+      Library other = edit.on(taken);
+      boolean counts =
+          !(other.bindings().equals(taken.bindings())
+              && other.routines().equals(taken.routines())
+              && other.surfaces().equals(taken.surfaces())
+              && other.applications().equals(taken.applications())
+              && other.stations().equals(taken.stations()));
+      if (counts) {
+        others++;
+        assertThat(holds(shelf, other)).as("what counts was changed: %s", edit).isFalse();
+        Library back = Returning.to(other, taken).on(other);
+        assertThat(holds(shelf, back)).as("it was taken back").isTrue();
+      }
+    }
+    assertThat(others).isGreaterThan(10);
+  }
+
+  /** The same whether it was made just now or is read again. */
+  private boolean holds(PlanShelf shelf, Library library) throws Exception {
+    Path file = folder.resolve("some.json");
+    shelf.write(file);
+    boolean read =
+        PlanShelf.read(file, library).of(Optional.empty()).orElseThrow().holds(library, "there");
+    boolean made = shelf.of(Optional.empty()).orElseThrow().holds(library, "there");
+    assertThat(read).isEqualTo(made);
+    return made;
+  }
+
+  /** One that was made for one station alone promises nothing on another. */
+  @Test
+  void madeForOneStationItHoldsThereAlone() throws Exception {
+    Library library = seeds();
+    PlanShelf.Kept one = kept(Optional.empty(), 3, library, planned(library, 3, 2));
+    assertThat(one.holds(library, "here")).isTrue();
+    assertThat(one.holds(library, "there")).isFalse();
+  }
+
   private static Library seeds() throws Exception {
     return LibraryJson.read(
         Files.readAllBytes(Path.of(System.getProperty("project.root"), "demo", "seedhouse.json")));
@@ -53,10 +118,8 @@ class PlanShelfTest {
       Set<String> locked = Set.copyOf(library.bindings().keySet().stream().limit(2).toList());
       PlanShelf shelf =
           PlanShelf.EMPTY
-              .with(new PlanShelf.Kept(Optional.empty(), 8, true, false, plan))
-              .with(
-                  new PlanShelf.Kept(
-                      Optional.of("one"), 3, false, true, plan.provenTo(plan.bound())))
+              .with(kept(Optional.empty(), 8, library, plan))
+              .with(kept(Optional.of("one"), 3, library, plan.provenTo(plan.bound())))
               .with(
                   locked,
                   library.bindings().isEmpty()
@@ -78,7 +141,7 @@ class PlanShelfTest {
     Plan plan = planned(library, 4, 2);
     String gone = plan.moved().getFirst().binding();
     PlanShelf.EMPTY
-        .with(new PlanShelf.Kept(Optional.empty(), 4, true, false, plan))
+        .with(kept(Optional.empty(), 4, library, plan))
         .with(Set.of(gone), Map.of(gone, Set.of(Notation.read("F9"))))
         .write(file);
     PlanShelf read = PlanShelf.read(file, new Edit.RemoveBinding(gone).on(library));
@@ -96,7 +159,7 @@ class PlanShelfTest {
     Path file = folder.resolve("some.json");
     Path shelf = folder.resolve("some.json.plans");
     PlanShelf.EMPTY
-        .with(new PlanShelf.Kept(Optional.empty(), 4, true, false, planned(library, 4, 2)))
+        .with(kept(Optional.empty(), 4, library, planned(library, 4, 2)))
         .with(Set.of(), Map.of(library.bindings().keySet().iterator().next(), Set.of()))
         .write(file);
     String good = Files.readString(shelf);

@@ -2,11 +2,18 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.binding.Binding;
+import foldtwice.library.Edit;
 import foldtwice.library.Library;
+import foldtwice.place.Place;
+import foldtwice.place.Station;
 import foldtwice.trigger.Notation;
+import foldtwice.trigger.Shape;
+import foldtwice.trigger.Trigger;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -58,6 +65,44 @@ class PlanByHandTest {
       assertThat(hands.text("#plan-lines")).contains("taken");
       hands.press(KeyCode.CONTROL, KeyCode.Z);
       assertThat(hands.session.now().library().bindings()).isEqualTo(before.bindings());
+    }
+  }
+
+  /** What a plan promises is not promised any more when somebody else takes a key of it. */
+  @Test
+  void itIsSaidThatAPlanIsOutOfDate() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      plan(hands);
+      assertThat(hands.text("#plan-says")).doesNotContain("look again");
+      Binding elsewhere = hands.session.now().library().bindings().get("b213");
+      List<Trigger> f12 = List.of(Notation.read("Ctrl+Alt+F12"));
+      hands.make(new Edit.PutBinding(elsewhere.withTriggers(f12)), "moved");
+      assertThat(hands.text("#plan-says")).as("in another program").doesNotContain("look again");
+      hands.make(
+          new Edit.PutBinding(
+              Binding.fresh("b999", "shift-boxes", new Place.Whole("tagpress"), f12, Map.of())),
+          "bound");
+      assertThat(hands.text("#plan-says")).contains("has changed since: look again");
+      hands.press(KeyCode.CONTROL, KeyCode.Z);
+      assertThat(hands.text("#plan-says")).doesNotContain("look again");
+      hands.lookUp("take the whole plan");
+      assertThat(hands.session.saidProperty().get()).contains("taken");
+      assertThat(hands.text("#plan-says")).as("that was of it").doesNotContain("look again");
+    }
+  }
+
+  /** Before anything is planned, too, the keys are those of the station that is chosen. */
+  @Test
+  void theKeysAreThoseOfTheStation() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.press(KeyCode.CONTROL, KeyCode.F7);
+      hands.quiet();
+      assertThat(hands.texts("#plan-keys-today")).contains("\u00dc").doesNotContain("[");
+      Station here = hands.session.now().station();
+      hands.make(
+          new Edit.PutStation(here.withKeyboard("us", Shape.ANSI, here.platform())),
+          "another keyboard");
+      assertThat(hands.texts("#plan-keys-today")).contains("[").doesNotContain("\u00dc");
     }
   }
 

@@ -85,7 +85,7 @@ public final class PlanView extends BorderPane implements View {
   private final Button look;
   private final Question<PlanShelf.Kept> looking;
   private final KeptPlans kept;
-  private Optional<Plan> made = Optional.empty();
+  private Optional<PlanShelf.Kept> made = Optional.empty();
   private double costToday;
 
   /** A view of the session's library. */
@@ -188,6 +188,8 @@ public final class PlanView extends BorderPane implements View {
                 wanted.moves(),
                 everywhere,
                 wanted.displacing(),
+                now.station().id(),
+                Optional.of(now.library()),
                 Planning.of(subjects(now, everywhere, setups), wanted, watcher(asked))));
     refresh();
   }
@@ -200,7 +202,7 @@ public final class PlanView extends BorderPane implements View {
   private void found(PlanShelf.Kept plan) {
     kept.keep(plan);
     if (plan.application().equals(chosen())) {
-      show(plan.plan());
+      show(plan);
     } else {
       goOn(); // another program was chosen meanwhile
     }
@@ -212,12 +214,12 @@ public final class PlanView extends BorderPane implements View {
       return;
     }
     Optional<PlanShelf.Kept> last = kept.of(chosen());
-    made = last.map(PlanShelf.Kept::plan);
+    made = last;
     if (last.isPresent()) {
       moves.getValueFactory().setValue(last.get().moves());
       allStations.setSelected(last.get().everywhere());
       displacing.setSelected(last.get().displacing());
-      show(last.get().plan());
+      show(last.get());
     } else {
       showNothing(Ui.text("plan.begin"));
     }
@@ -227,9 +229,14 @@ public final class PlanView extends BorderPane implements View {
     gauge.nothing(why);
     Snapshot now = session.now();
     lines.show(Plan.NOTHING, now.library(), now.words(), Set.of(), false);
-    today.show(Plan.NOTHING, now.library(), now.keymap(), false);
-    then.show(Plan.NOTHING, now.library(), now.keymap(), true);
+    keyboards(Plan.NOTHING);
     refresh();
+  }
+
+  private void keyboards(Plan plan) {
+    Snapshot now = session.now();
+    today.show(plan, now.library(), now.keymap(), false);
+    then.show(plan, now.library(), now.keymap(), true);
   }
 
   /** The stations on which every trigger has to work; costs compiling the others. */
@@ -271,25 +278,14 @@ public final class PlanView extends BorderPane implements View {
     refresh();
   }
 
-  private void show(Plan found) {
-    made = Optional.of(found);
+  private void show(PlanShelf.Kept plan) {
+    made = Optional.of(plan);
+    Plan found = plan.plan();
     Library library = session.now().library();
-    gauge.show(found, isOutOfDate(found, library));
+    gauge.show(found, !plan.holds(library, session.now().station().id()));
     lines.show(found, library, session.now().words(), taken(found, library), session.mayWrite());
-    today.show(found, library, session.now().keymap(), false);
-    then.show(found, library, session.now().keymap(), true);
+    keyboards(found);
     refresh();
-  }
-
-  /** Whether something else than lines of the plan has changed. */
-  private static boolean isOutOfDate(Plan found, Library library) {
-    return found.lines().stream()
-        .anyMatch(
-            l -> {
-              var b = library.bindings().get(l.binding());
-              return b == null
-                  || !(b.triggers().contains(l.today()) || b.triggers().contains(l.proposed()));
-            });
   }
 
   private static Set<String> taken(Plan plan, Library library) {
@@ -305,7 +301,8 @@ public final class PlanView extends BorderPane implements View {
 
   /** The lines that move and are not taken yet. */
   private List<Plan.Line> left() {
-    return made.map(
+    return made.map(PlanShelf.Kept::plan)
+        .map(
             m -> {
               Set<String> done = taken(m, session.now().library());
               return m.moved().stream().filter(l -> !done.contains(l.binding())).toList();
@@ -328,7 +325,7 @@ public final class PlanView extends BorderPane implements View {
     if (made.isEmpty() || some.isEmpty()) {
       return;
     }
-    Plan plan = made.get();
+    Plan plan = made.get().plan();
     Set<String> ids = new LinkedHashSet<>();
     some.forEach(l -> ids.addAll(plan.with(l.binding())));
     ids.removeAll(taken(plan, session.now().library()));
@@ -390,7 +387,11 @@ public final class PlanView extends BorderPane implements View {
       goOn();
     }
     Choices.renew(application);
-    made.ifPresent(this::show);
+    if (made.isPresent()) {
+      show(made.get());
+    } else {
+      keyboards(Plan.NOTHING); // another station has others
+    }
     refresh();
   }
 
