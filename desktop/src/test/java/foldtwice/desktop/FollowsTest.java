@@ -2,17 +2,21 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.Seeds;
 import foldtwice.desktop.frame.ViewsTest;
 import foldtwice.desktop.session.Ui;
+import foldtwice.desktop.view.Target;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
 import foldtwice.library.Returning;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Random;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -20,10 +24,16 @@ import org.junit.jupiter.api.io.TempDir;
 
 /**
  * Law: what is shown follows. When everything in the library is called otherwise, used more often
- * and told otherwise, each view says what it says in a window that is opened afterwards; and what
- * it said before, when all is as it was again.
+ * and told otherwise, when things have what others like them had, or at another station, each view
+ * says what it says in a window that is opened afterwards; and what it said before, when all is as
+ * it was again.
  */
 class FollowsTest {
+
+  private static final boolean HARD = Boolean.getBoolean("hard");
+
+  /** How often it is drawn what is handed on. */
+  private static final int DRAWS = Integer.getInteger("draws", 4);
 
   @TempDir Path folder;
 
@@ -34,7 +44,9 @@ class FollowsTest {
   private static Map<String, Opening> places() {
     Map<String, Opening> all = new LinkedHashMap<>();
     ViewsTest.ids().forEach(tab -> all.put(tab, h -> h.click("#tab-" + tab)));
-    all.put("payback", FollowsTest::paysBack); // one of one binding: what is first is another then
+    all.put("bind", h -> h.to(new Target.Binding("b01"))); // what is first is another then
+    all.put("atlas", h -> then(h, "atlas", "pad-r1k1"));
+    all.put("payback", FollowsTest::paysBack); // one of one binding
     all.put("bind, a family", FollowsTest::family);
     for (String routine : List.of("shift boxes", "open loans", "straighten")) {
       all.put("collect, " + routine, h -> h.routine(routine));
@@ -105,39 +117,94 @@ class FollowsTest {
     }
   }
 
+  /** What becomes otherwise while a view is open. */
+  private enum Change {
+    NAMES,
+    HANDED_ON,
+    STATION
+  }
+
+  private final List<String> stale = new ArrayList<>();
+  private int said;
+
+  /** In each place another change; each change in each place when asked to be hard. */
   @Test
   void aViewThatIsOpenSaysWhatOneOpenedAfterwardsSays() throws Exception {
-    Map<String, List<String>> open = new LinkedHashMap<>();
-    List<String> stale = new ArrayList<>();
-    try (Hands hands = Hands.open(folder)) {
-      hands.hurry();
-      Library first = hands.session.now().library();
-      assertThat(Otherwise.lacks(first)).isEmpty();
-      Library otherwise = Otherwise.of(first);
-      Edit there = Returning.to(first, otherwise);
-      Edit back = Returning.to(otherwise, first);
-      for (Map.Entry<String, Opening> place : places().entrySet()) {
-        place.getValue().open(hands);
-        List<String> before = says(hands);
-        hands.make(there, "something else");
-        open.put(place.getKey(), says(hands));
-        hands.make(back, "as it was");
-        compare(place.getKey() + ", back again,", says(hands), before).ifPresent(stale::add);
+    Random random = new Random(Seeds.drawn());
+    List<Map.Entry<String, Opening>> places = List.copyOf(places().entrySet());
+    int first = random.nextInt(Change.values().length);
+    for (Change change : Change.values()) {
+      List<Map.Entry<String, Opening>> its = new ArrayList<>();
+      for (int i = 0; i < places.size(); i++) {
+        if (HARD || (first + i) % Change.values().length == change.ordinal()) {
+          its.add(places.get(i));
+        }
       }
-      hands.make(there, "something else");
-    }
-    int said = 0;
-    try (Hands hands = Hands.open(folder)) {
-      hands.hurry();
-      for (Map.Entry<String, Opening> place : places().entrySet()) {
-        place.getValue().open(hands);
-        List<String> afresh = says(hands);
-        said += afresh.size();
-        compare(place.getKey(), open.get(place.getKey()), afresh).ifPresent(stale::add);
+      for (int i = 0; i < (HARD && change == Change.HANDED_ON ? DRAWS : 1); i++) {
+        follow(change, its, Files.createDirectory(folder.resolve(change.name() + i)), random);
       }
     }
     assertThat(said).isGreaterThan(1_000);
     assertThat(stale).isEmpty();
+  }
+
+  private void follow(
+      Change change, List<Map.Entry<String, Opening>> places, Path its, Random random)
+      throws Exception {
+    Map<String, List<String>> open = new HashMap<>();
+    List<String> stations;
+    try (Hands hands = Hands.open(its)) {
+      hands.hurry();
+      Library first = hands.session.now().library();
+      assertThat(Otherwise.lacks(first)).isEmpty();
+      stations = List.copyOf(first.stations().keySet());
+      Library otherwise =
+          switch (change) {
+            case NAMES -> Otherwise.of(first);
+            case HANDED_ON -> Otherwise.handedOn(first, random);
+            case STATION -> first;
+          };
+      Edit there = Returning.to(first, otherwise);
+      Edit back = Returning.to(otherwise, first);
+      for (Map.Entry<String, Opening> place : places) {
+        place.getValue().open(hands);
+        List<String> before = says(hands);
+        go(hands, there, stations.getLast());
+        open.put(place.getKey(), says(hands));
+        go(hands, back, stations.getFirst());
+        compare(change + ", " + place.getKey() + ", back again,", says(hands), before);
+      }
+      hands.make(there, "something else");
+    }
+    try (Hands hands = Hands.open(its)) {
+      hands.hurry();
+      if (change == Change.STATION) {
+        station(hands, stations.getLast());
+      }
+      for (Map.Entry<String, Opening> place : places) {
+        place.getValue().open(hands);
+        List<String> afresh = says(hands);
+        said += afresh.size();
+        compare(change + ", " + place.getKey(), open.get(place.getKey()), afresh);
+      }
+    }
+  }
+
+  private static void go(Hands hands, Edit edit, String station) {
+    if (edit instanceof Edit.Together(List<Edit> all) && all.isEmpty()) {
+      station(hands, station);
+    } else {
+      hands.make(edit, "something else");
+    }
+  }
+
+  private static void station(Hands hands, String id) {
+    Hands.ask(
+        () -> {
+          hands.session.choose(hands.session.now().library().stations().get(id));
+          return true;
+        });
+    hands.settle();
   }
 
   /** All that is said in the view when it has come to rest. */
@@ -151,14 +218,14 @@ class FollowsTest {
     return all;
   }
 
-  /** What only one of two says; nothing where both say the same. */
-  private static Optional<String> compare(String where, List<String> one, List<String> other) {
+  /** Keeps what only one of two says. */
+  private void compare(String where, List<String> one, List<String> other) {
     List<String> only = new ArrayList<>(one);
     List<String> not = new ArrayList<>(other);
     other.forEach(only::remove);
     one.forEach(not::remove);
-    return only.isEmpty() && not.isEmpty()
-        ? Optional.empty()
-        : Optional.of(where + " says " + only + " and not " + not);
+    if (!only.isEmpty() || !not.isEmpty()) {
+      stale.add(where + " says " + only + " and not " + not);
+    }
   }
 }

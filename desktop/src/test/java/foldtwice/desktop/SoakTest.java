@@ -6,6 +6,7 @@ import ch.qos.logback.classic.Level;
 import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.AppenderBase;
+import foldtwice.Seeds;
 import foldtwice.library.Library;
 import foldtwice.library.file.LibraryFile;
 import java.io.PrintWriter;
@@ -96,9 +97,8 @@ class SoakTest {
 
   @Test
   void nothingIsThrownLostOrHeldOnTo() throws Exception {
-    long seed = Long.getLong("seed", System.nanoTime());
+    long seed = Seeds.drawn();
     double minutes = Double.parseDouble(System.getProperty("soak.minutes", "0.2"));
-    System.out.println("seed " + seed + " (again with -Dseed=" + seed + ")");
     Random random = new Random(seed);
     Faults faults = new Faults();
     faults.start();

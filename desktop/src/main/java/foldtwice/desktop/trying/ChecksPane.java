@@ -68,6 +68,9 @@ final class ChecksPane extends VBox {
   private Library shown;
   private Station station;
 
+  /** What the rows say; what would say the same is not made anew. */
+  private List<Said> drawn = List.of();
+
   /**
    * @param onGone called before what has the keys here is gone
    */
@@ -97,16 +100,8 @@ final class ChecksPane extends VBox {
   }
 
   void show(Snapshot now) {
-    boolean same =
-        shown != null
-            && now.library().checks().equals(shown.checks())
-            && now.station().equals(station);
-    boolean wasOld = isOld();
     shown = now.library();
     station = now.station();
-    if (same && wasOld == isOld()) {
-      return;
-    }
     results.keySet().retainAll(shown.checks().keySet());
     redraw();
   }
@@ -117,28 +112,66 @@ final class ChecksPane extends VBox {
   }
 
   private void redraw() {
+    old.setText(isOld() ? Ui.text("checks.old") : "");
+    List<Said> all =
+        shown.checks().values().stream()
+            .sorted(Comparator.comparing(c -> !isFailed(c))) // what failed first
+            .map(this::said)
+            .toList();
+    if (all.equals(drawn) && !rows.getChildren().isEmpty()) {
+      return;
+    }
     if (Parts.hasKeys(rows)) {
       onGone.run();
     }
-    draw();
-  }
-
-  private void draw() {
-    old.setText(isOld() ? Ui.text("checks.old") : "");
-    rows.getChildren().clear();
-    if (shown.checks().isEmpty()) {
+    drawn = all;
+    rows.getChildren().setAll(all.stream().map(this::row).toList());
+    if (all.isEmpty()) {
       rows.getChildren().add(Parts.wrapped(Ui.text("checks.none"), "soft"));
     }
-    shown.checks().values().stream()
-        .sorted(Comparator.comparing(c -> !isFailed(c))) // what failed first
-        .forEach(c -> rows.getChildren().add(row(c)));
   }
 
-  private VBox row(PressCheck check) {
+  /** All that the row of a check says. */
+  private record Said(PressCheck check, String title, String what, String where, List<Came> came) {}
+
+  /** How a check came out, with the style it is said in. */
+  private record Came(String text, String style) {}
+
+  private Said said(PressCheck check) {
     CheckWords words = words();
+    String what =
+        Ui.text(
+            "checks.what",
+            words.presses(check),
+            session.now().words().place(check.place()),
+            words.expected(check.expected()));
+    List<Checked> made = results.getOrDefault(check.id(), List.of());
+    boolean isOld = isOld();
+    List<Came> came = new ArrayList<>();
+    for (Checked c : made) {
+      if (c.state() != State.HOLDS) {
+        came.add(
+            new Came(
+                Ui.text("checks.came", words.station(c), words.verdict(c)),
+                isOld ? "soft" : c.state() == State.FAILED ? "blocks" : "note"));
+      }
+    }
+    String held =
+        made.stream()
+            .filter(c -> c.state() == State.HOLDS)
+            .map(words::station)
+            .collect(Collectors.joining(", "));
+    if (!held.isEmpty()) {
+      came.add(new Came(Ui.text("checks.held", held), isOld ? "soft" : "good"));
+    }
+    return new Said(check, words.title(check), what, where(check), came);
+  }
+
+  private VBox row(Said said) {
+    PressCheck check = said.check();
     TextField name = Skins.on(new TextField(check.name()));
     name.setId("check-" + check.id());
-    Parts.prompt(name, words.title(check));
+    Parts.prompt(name, said.title());
     name.getStyleClass().add("check-name");
     HBox.setHgrow(name, Priority.ALWAYS);
     Parts.onKept(name, () -> keep(check, check.named(name.getText().strip())));
@@ -149,41 +182,15 @@ final class ChecksPane extends VBox {
             Parts.button(
                 "check-gone-" + check.id(), Ui.text("checks.gone"), () -> remove(check), "link"));
     head.setAlignment(Pos.CENTER_LEFT);
-    Label what =
-        Parts.wrapped(
-            Ui.text(
-                "checks.what",
-                words.presses(check),
-                session.now().words().place(check.place()),
-                words.expected(check.expected())),
-            "soft");
-    ToggleButton all = Skins.on(new ToggleButton(where(check)));
+    ToggleButton all = Skins.on(new ToggleButton(said.where()));
     all.setId("check-all-" + check.id());
     all.getStyleClass().addAll("chip", "small-chip");
     all.setSelected(check.station().isEmpty());
     all.setDisable(!session.mayWrite());
     all.setOnAction(e -> keep(check, check.on(all.isSelected() ? "" : station.id())));
-    VBox row = new VBox(3, head, what, all);
+    VBox row = new VBox(3, head, Parts.wrapped(said.what(), "soft"), all);
     row.getStyleClass().add("check-row");
-    List<Checked> made = results.getOrDefault(check.id(), List.of());
-    boolean isOld = isOld();
-    for (Checked c : made) {
-      if (c.state() != State.HOLDS) {
-        row.getChildren()
-            .add(
-                Parts.wrapped(
-                    Ui.text("checks.came", words.station(c), words.verdict(c)),
-                    isOld ? "soft" : c.state() == State.FAILED ? "blocks" : "note"));
-      }
-    }
-    String held =
-        made.stream()
-            .filter(c -> c.state() == State.HOLDS)
-            .map(words::station)
-            .collect(Collectors.joining(", "));
-    if (!held.isEmpty()) {
-      row.getChildren().add(Parts.wrapped(Ui.text("checks.held", held), isOld ? "soft" : "good"));
-    }
+    said.came().forEach(c -> row.getChildren().add(Parts.wrapped(c.text(), c.style())));
     return row;
   }
 
