@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
@@ -54,9 +55,19 @@ class FollowsTest {
     for (int row : new int[] {1, 3, 8, 12, 13, 15, 17}) {
       all.put("places, row " + row, h -> row(h, row));
     }
+    for (String part : List.of("commands", "contexts", "labels")) {
+      all.put("places, a table of " + part, h -> table(h, part));
+    }
     for (String kind : List.of("device", "held", "pointer", "toolbar", "radial")) {
       all.put("bind, by " + kind, h -> picking(h, kind));
     }
+    all.put("collect, a step", FollowsTest::step);
+    all.put(
+        "collect, taking in",
+        h -> {
+          h.routine("shift boxes");
+          h.space("#take-in");
+        });
     all.put("try, checks", h -> then(h, "try", "try-side-checks"));
     all.put("conflicts, all stations", h -> then(h, "conflicts", "scope-stations"));
     for (String leaf : List.of("kits", "compare")) { // the history tells of the way there
@@ -109,6 +120,23 @@ class FollowsTest {
     hands.space("#family-open");
   }
 
+  private static void step(Hands hands) {
+    hands.routine("open loans");
+    hands.giveKeys("#outline");
+    hands.press(KeyCode.HOME);
+    hands.press(KeyCode.ENTER);
+    assertThat(hands.has("#step-editor")).isTrue();
+  }
+
+  /** What is said of the first program of which anything is. */
+  private static void table(Hands hands, String part) {
+    int row = 0;
+    do {
+      row(hands, ++row);
+    } while (!hands.has("#part-" + part) && row < 30);
+    hands.space("#part-" + part);
+  }
+
   private static void row(Hands hands, int row) {
     hands.press(KeyCode.F12);
     hands.press(KeyCode.HOME);
@@ -152,6 +180,7 @@ class FollowsTest {
       Change change, List<Map.Entry<String, Opening>> places, Path its, Random random)
       throws Exception {
     Map<String, List<String>> open = new HashMap<>();
+    Optional<Target> chosen = Optional.empty();
     List<String> stations;
     try (Hands hands = Hands.open(its)) {
       hands.hurry();
@@ -171,6 +200,9 @@ class FollowsTest {
         List<String> before = says(hands);
         go(hands, there, stations.getLast());
         open.put(place.getKey(), says(hands));
+        if (place.getKey().equals("conflicts")) {
+          chosen = Optional.of(hands.conflict()); // what is first afterwards may be another
+        }
         go(hands, back, stations.getFirst());
         compare(change + ", " + place.getKey() + ", back again,", says(hands), before);
       }
@@ -183,6 +215,9 @@ class FollowsTest {
       }
       for (Map.Entry<String, Opening> place : places) {
         place.getValue().open(hands);
+        if (place.getKey().equals("conflicts")) {
+          hands.to(chosen.orElseThrow());
+        }
         List<String> afresh = says(hands);
         said += afresh.size();
         compare(change + ", " + place.getKey(), open.get(place.getKey()), afresh);

@@ -2,6 +2,7 @@ package foldtwice.desktop;
 
 import foldtwice.desktop.atlas.AtlasView;
 import foldtwice.desktop.begin.Lately;
+import foldtwice.desktop.conflicts.ConflictsView;
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.frame.Libraries;
 import foldtwice.desktop.parts.Theme;
@@ -509,6 +510,11 @@ final class Hands implements AutoCloseable {
   void to(foldtwice.desktop.view.Target target) {
     run(() -> frame.to(target));
     settle();
+  }
+
+  /** The conflict that is chosen among all. */
+  foldtwice.desktop.view.Target conflict() {
+    return ask(() -> frame.show(ConflictsView.class).here());
   }
 
   /** Goes to a place in the atlas. */
