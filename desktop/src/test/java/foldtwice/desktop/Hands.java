@@ -2,7 +2,6 @@ package foldtwice.desktop;
 
 import foldtwice.desktop.atlas.AtlasView;
 import foldtwice.desktop.begin.Lately;
-import foldtwice.desktop.conflicts.ConflictsView;
 import foldtwice.desktop.frame.Frame;
 import foldtwice.desktop.frame.Libraries;
 import foldtwice.desktop.parts.Theme;
@@ -510,11 +509,6 @@ final class Hands implements AutoCloseable {
   void to(foldtwice.desktop.view.Target target) {
     run(() -> frame.to(target));
     settle();
-  }
-
-  /** The conflict that is chosen among all. */
-  foldtwice.desktop.view.Target conflict() {
-    return ask(() -> frame.show(ConflictsView.class).here());
   }
 
   /** Goes to a place in the atlas. */

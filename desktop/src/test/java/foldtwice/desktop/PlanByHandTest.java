@@ -83,6 +83,8 @@ class PlanByHandTest {
               Binding.fresh("b999", "shift-boxes", new Place.Whole("tagpress"), f12, Map.of())),
           "bound");
       assertThat(hands.text("#plan-says")).contains("has changed since: look again");
+      assertThat(hands.node("#plan-says").getStyleClass()).contains("costs");
+      assertThat(hands.node("#plan-proof").getStyleClass()).doesNotContain("good");
       hands.press(KeyCode.CONTROL, KeyCode.Z);
       assertThat(hands.text("#plan-says")).doesNotContain("look again");
       hands.lookUp("take the whole plan");

@@ -49,6 +49,7 @@ final class Gauge extends HBox {
   void nothing(String why) {
     gain.setText("");
     says.setText(why);
+    Styles.only(says, List.of("label", "soft"));
     proof.setText("");
     bar.getChildren().clear();
   }
@@ -77,7 +78,9 @@ final class Gauge extends HBox {
                 plan.looked(),
                 plan.options())
             : Ui.text(Planning.proves() ? "plan.notyetproven" : "plan.unproven"));
-    Styles.only(proof, List.of("label", plan.gap().isPresent() ? "good" : "costs"));
+    Styles.only(says, List.of("label", outOfDate ? "costs" : "soft"));
+    String proven = outOfDate ? "soft" : "good";
+    Styles.only(proof, List.of("label", plan.gap().isPresent() ? proven : "costs"));
     draw(plan.today(), plan.planned(), plan.bound().orElse(Double.NEGATIVE_INFINITY));
   }
 
