@@ -3,7 +3,12 @@ package foldtwice.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.binding.Binding;
+import foldtwice.extras.Extras;
+import foldtwice.library.Parameters;
+import foldtwice.routine.Kind;
+import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Value;
 import foldtwice.trigger.Notation;
 import java.nio.file.Path;
 import java.util.Map;
@@ -109,6 +114,25 @@ class CollectByHandTest {
       hands.click("#outline");
       hands.press(KeyCode.CONTROL, KeyCode.Z);
       assertThat(hands.has("#mark-4")).as("an edit like any other: undone").isTrue();
+    }
+  }
+
+  /** Somebody else gives the routine another parameter while one is being made. */
+  @Test
+  void aParameterThatIsBeingMadeStaysBesideOthers() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("white for shade");
+      hands.click("#add-parameter");
+      hands.paste("#parameter-name", "reach");
+      Parameter other =
+          new Parameter("warmth", new Kind.Count(0, 9, 1), Value.Amount.of(3), Extras.NONE);
+      hands.make(Parameters.add(shade(hands), other), "another parameter");
+      assertThat(hands.text("#parameters")).contains("warmth");
+      assertThat(hands.text("#parameter-name")).isEqualTo("reach");
+      hands.press(KeyCode.ENTER);
+      assertThat(shade(hands).parameters())
+          .extracting(Parameter::name)
+          .containsExactly("warmth", "reach");
     }
   }
 

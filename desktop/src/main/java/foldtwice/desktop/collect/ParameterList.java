@@ -1,5 +1,6 @@
 package foldtwice.desktop.collect;
 
+import foldtwice.desktop.parts.Children;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Session;
 import foldtwice.desktop.session.Snapshot;
@@ -11,6 +12,7 @@ import foldtwice.routine.Kind;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
 import foldtwice.words.Words;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
@@ -31,6 +33,9 @@ final class ParameterList extends VBox {
   /** The one that is open; a new one has an empty name; null when none is. */
   private String open;
 
+  /** The form of the one that is open, with what is typed into it; null when none is. */
+  private ParameterForm form;
+
   ParameterList(Session session) {
     this.session = session;
     setId("parameters");
@@ -39,36 +44,43 @@ final class ParameterList extends VBox {
 
   void show(Snapshot now, Routine routine) {
     boolean same = this.routine != null && this.routine.id().equals(routine.id());
-    if (same && routine.parameters().equals(this.routine.parameters())) {
-      this.now = now;
-      this.routine = routine;
-      return; // what is being typed stays, and so do the keys
-    }
+    boolean equal = same && routine.parameters().equals(this.routine.parameters());
+    boolean stays = same && open != null && isStill(open, routine);
     this.now = now;
     this.routine = routine;
-    open = null;
+    if (equal) {
+      return; // what is being typed stays, and so do the keys
+    }
+    if (!stays) {
+      open = null;
+      form = null;
+    }
     fill();
   }
 
+  /** Whether the one that is open is what it was: a new one, or as it was opened. */
+  private boolean isStill(String name, Routine next) {
+    return name.isEmpty() || next.parameter(name).equals(routine.parameter(name));
+  }
+
   private void fill() {
-    if (Parts.hasKeys(this)) {
+    if (Parts.hasKeys(this) && (form == null || !Parts.hasKeys(form))) {
       requestFocus(); // before the node that has the keys is gone
     }
-    getChildren().clear();
+    List<Node> rows = new ArrayList<>();
     if (routine.parameters().isEmpty() && open == null) {
       String hint =
           routine instanceof Routine.Macro ? "facts.noparameters" : "facts.noparameters.source";
-      getChildren().add(Parts.wrapped(Ui.text(hint), "soft"));
+      rows.add(Parts.wrapped(Ui.text(hint), "soft"));
     }
     for (Parameter p : routine.parameters()) {
-      getChildren().add(p.name().equals(open) ? form(Optional.of(p)) : row(p));
+      rows.add(p.name().equals(open) ? form : row(p));
     }
-    if ("".equals(open)) {
-      getChildren().add(form(Optional.empty()));
-    } else {
-      getChildren()
-          .add(Parts.button("add-parameter", Ui.text("parameter.add"), () -> openUp(""), "link"));
-    }
+    rows.add(
+        "".equals(open)
+            ? form
+            : Parts.button("add-parameter", Ui.text("parameter.add"), () -> openUp(""), "link"));
+    Children.follow(getChildren(), rows, n -> 1);
   }
 
   private Node row(Parameter p) {
@@ -88,6 +100,7 @@ final class ParameterList extends VBox {
 
   private void openUp(String name) {
     open = name;
+    form = form(routine.parameter(name));
     fill();
     lookup("#parameter-form").requestFocus();
   }
@@ -95,6 +108,7 @@ final class ParameterList extends VBox {
   /** Closes what is open; the keys go to the row of this name. */
   private void close(String then) {
     open = null;
+    form = null;
     fill();
     String id = then.isEmpty() ? "#add-parameter" : "#parameter-of-" + then.replace(' ', '-');
     Platform.runLater(() -> Optional.ofNullable(lookup(id)).ifPresent(Node::requestFocus));
@@ -104,36 +118,33 @@ final class ParameterList extends VBox {
     ParameterText text =
         was.map(ParameterText::of)
             .orElseGet(() -> ParameterText.fresh(freeName(), ParameterText.Sort.TEXT));
-    ParameterForm[] form = new ParameterForm[1];
-    form[0] =
-        ParameterForm.of(
-            text,
-            was.isEmpty(),
-            new ParameterForm.Ways<Parameter>() {
-              @Override
-              public void keep(Parameter parameter) {
-                if (isTaken(parameter.name(), was)) {
-                  form[0].refuse("name", Ui.text("parameter.taken", parameter.name()));
-                } else {
-                  put(was, parameter);
-                }
-              }
+    return ParameterForm.of(
+        text,
+        was.isEmpty(),
+        new ParameterForm.Ways<Parameter>() {
+          @Override
+          public void keep(Parameter parameter) {
+            if (isTaken(parameter.name(), was)) {
+              form.refuse("name", Ui.text("parameter.taken", parameter.name()));
+            } else {
+              put(was, parameter);
+            }
+          }
 
-              @Override
-              public void remove() {
-                Parameter gone = was.orElseThrow();
-                String said = Ui.text("said.noparameter", gone.name());
-                Edit edit = Parameters.remove(now.library(), routine, gone);
-                session.make(edit, said);
-                close("");
-              }
+          @Override
+          public void remove() {
+            Parameter gone = was.orElseThrow();
+            String said = Ui.text("said.noparameter", gone.name());
+            Edit edit = Parameters.remove(now.library(), routine, gone);
+            session.make(edit, said);
+            close("");
+          }
 
-              @Override
-              public void leave() {
-                close(open);
-              }
-            });
-    return form[0];
+          @Override
+          public void leave() {
+            close(open);
+          }
+        });
   }
 
   private boolean isTaken(String name, Optional<Parameter> was) {

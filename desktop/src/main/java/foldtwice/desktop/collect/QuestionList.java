@@ -1,5 +1,6 @@
 package foldtwice.desktop.collect;
 
+import foldtwice.desktop.parts.Children;
 import foldtwice.desktop.parts.Parts;
 import foldtwice.desktop.session.Ui;
 import foldtwice.outline.ParameterText;
@@ -26,35 +27,39 @@ final class QuestionList extends VBox {
   /** The place of the one that is open; one behind the last for a new one; -1 for none. */
   private int open = -1;
 
+  /** The form of the one that is open, with what is typed into it; null when none is. */
+  private ParameterForm form;
+
   QuestionList(Consumer<List<Step.Question>> onChanged) {
     super(4);
     this.onChanged = onChanged;
     setId("questions");
   }
 
-  /** Shows questions; where they are the same as before, what is being typed stays. */
+  /** Shows questions; where the one that is open is still there, what is being typed stays. */
   void show(List<Step.Question> questions) {
     if (questions.equals(all) && !getChildren().isEmpty()) {
       return;
     }
+    if (form != null) {
+      open = open == all.size() ? questions.size() : questions.indexOf(all.get(open));
+      form = open < 0 ? null : form;
+    }
     all = questions;
-    open = -1;
     fill();
   }
 
   private void fill() {
-    getChildren().clear();
+    List<Node> rows = new ArrayList<>();
     for (int i = 0; i < all.size(); i++) {
-      getChildren().add(i == open ? form(i) : row(i));
+      rows.add(i == open ? form : row(i));
     }
-    if (open == all.size()) {
-      getChildren().add(form(open));
-    } else {
-      getChildren()
-          .add(
-              Parts.button(
-                  "add-question", Ui.text("question.add"), () -> openUp(all.size()), "link"));
-    }
+    rows.add(
+        open == all.size()
+            ? form
+            : Parts.button(
+                "add-question", Ui.text("question.add"), () -> openUp(all.size()), "link"));
+    Children.follow(getChildren(), rows, n -> 1);
   }
 
   private Node row(int i) {
@@ -75,6 +80,7 @@ final class QuestionList extends VBox {
 
   private void openUp(int i) {
     open = i;
+    form = form();
     fill();
     lookup("#parameter-form").requestFocus();
   }
@@ -82,43 +88,41 @@ final class QuestionList extends VBox {
   private void close() {
     int was = open;
     open = -1;
+    form = null;
     fill();
     String id = was < all.size() ? "#question-" + (was + 1) : "#add-question";
     Platform.runLater(() -> Optional.ofNullable(lookup(id)).ifPresent(Node::requestFocus));
   }
 
-  private ParameterForm form(int i) {
-    boolean isNew = i == all.size();
+  private ParameterForm form() {
+    boolean isNew = open == all.size();
     QuestionText text =
         isNew
             ? new QuestionText(ParameterText.fresh(free(), ParameterText.Sort.TEXT), "", false)
-            : QuestionText.of(all.get(i));
-    ParameterForm[] form = new ParameterForm[1];
-    form[0] =
-        ParameterForm.ofQuestion(
-            text,
-            isNew,
-            new ParameterForm.Ways<Step.Question>() {
-              @Override
-              public void keep(Step.Question question) {
-                if (isTaken(question.variable(), i)) {
-                  form[0].refuse("name", Ui.text("question.taken", question.variable()));
-                } else {
-                  put(i, Optional.of(question));
-                }
-              }
+            : QuestionText.of(all.get(open));
+    return ParameterForm.ofQuestion(
+        text,
+        isNew,
+        new ParameterForm.Ways<Step.Question>() {
+          @Override
+          public void keep(Step.Question question) {
+            if (isTaken(question.variable(), open)) {
+              form.refuse("name", Ui.text("question.taken", question.variable()));
+            } else {
+              put(open, Optional.of(question));
+            }
+          }
 
-              @Override
-              public void remove() {
-                put(i, Optional.empty());
-              }
+          @Override
+          public void remove() {
+            put(open, Optional.empty());
+          }
 
-              @Override
-              public void leave() {
-                close();
-              }
-            });
-    return form[0];
+          @Override
+          public void leave() {
+            close();
+          }
+        });
   }
 
   private boolean isTaken(String name, int except) {
