@@ -51,7 +51,8 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
    * @param everywhere whether for all stations
    * @param displacing whether commands of programs might lose their keys
    * @param station the id of the one it was made on
-   * @param of the library it was made of; empty where it is known only that it was another one
+   * @param print what of the library it was made of counts, in a few letters
+   * @param of that library; empty where it is known only that it was another one
    */
   public record Kept(
       Optional<String> application,
@@ -59,8 +60,23 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
       boolean everywhere,
       boolean displacing,
       String station,
+      String print,
       Optional<Library> of,
       Plan plan) {
+
+    /** One that was made just now, of a library. Costs writing all of it. */
+    public static Kept made(
+        Planning.Wanted wanted, boolean everywhere, String station, Library of, Plan plan) {
+      return new Kept(
+          wanted.application(),
+          wanted.moves(),
+          everywhere,
+          wanted.displacing(),
+          station,
+          new Basis(of, wanted.application()).print(),
+          Optional.of(of),
+          plan);
+    }
 
     /**
      * True when what the plan says holds on a station in a library: nothing has changed but what
@@ -153,7 +169,7 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
       Optional<String> application =
           Optional.ofNullable(p.get("application")).map(JsonNode::asText);
       Basis basis = Basis.of(library, application, plan);
-      boolean isSame = basis.print().equals(p.path("of").asText());
+      String print = p.path("of").asText();
       plans.add(
           new Kept(
               application,
@@ -161,7 +177,8 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
               p.path("everywhere").asBoolean(),
               p.path("displacing").asBoolean(),
               p.path("station").asText(),
-              isSame ? Optional.of(basis.library()) : Optional.empty(),
+              print,
+              print.equals(basis.print()) ? Optional.of(basis.library()) : Optional.empty(),
               plan));
     }
     return new PlanShelf(locked, refused, plans);
@@ -190,8 +207,8 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
       one.put("moves", k.moves())
           .put("everywhere", k.everywhere())
           .put("displacing", k.displacing())
-          .put("station", k.station());
-      k.of().ifPresent(l -> one.put("of", new Basis(l, k.application()).print()));
+          .put("station", k.station())
+          .put("of", k.print());
       PlanJson.write(k.plan(), one);
     }
     Disk.replace(of(file), Json.print(out).getBytes(StandardCharsets.UTF_8));

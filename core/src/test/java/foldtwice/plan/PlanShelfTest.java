@@ -38,9 +38,12 @@ class PlanShelfTest {
 
   private static PlanShelf.Kept kept(
       Optional<String> application, int moves, Library library, Plan plan) {
-    boolean everywhere = moves > 3;
-    return new PlanShelf.Kept(
-        application, moves, everywhere, !everywhere, "here", Optional.of(library), plan);
+    return PlanShelf.Kept.made(
+        new Planning.Wanted(application, moves, 2, moves <= 3, Set.of(), Map.of()),
+        moves > 3,
+        "here",
+        library,
+        plan);
   }
 
   /**

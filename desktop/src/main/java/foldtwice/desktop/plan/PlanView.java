@@ -183,13 +183,11 @@ public final class PlanView extends BorderPane implements View {
     costToday = Double.NaN;
     looking.anew(
         asked ->
-            new PlanShelf.Kept(
-                wanted.application(),
-                wanted.moves(),
+            PlanShelf.Kept.made(
+                wanted,
                 everywhere,
-                wanted.displacing(),
                 now.station().id(),
-                Optional.of(now.library()),
+                now.library(),
                 Planning.of(subjects(now, everywhere, setups), wanted, watcher(asked))));
     refresh();
   }
