@@ -4,13 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import foldtwice.binding.Binding;
 import foldtwice.extras.Extras;
+import foldtwice.library.Edit;
 import foldtwice.library.Parameters;
+import foldtwice.routine.ExprNotation;
 import foldtwice.routine.Kind;
+import foldtwice.routine.Line;
 import foldtwice.routine.Parameter;
 import foldtwice.routine.Routine;
+import foldtwice.routine.Step;
+import foldtwice.routine.Template;
 import foldtwice.routine.Value;
 import foldtwice.trigger.Notation;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -134,6 +140,39 @@ class CollectByHandTest {
           .extracting(Parameter::name)
           .containsExactly("warmth", "reach");
     }
+  }
+
+  /** Beside others of its step it stays; over another step it is no more. */
+  @Test
+  void aQuestionThatIsBeingMadeStaysInItsStep() throws Exception {
+    try (Hands hands = Hands.open(folder)) {
+      hands.routine("white for shade");
+      asks(hands, List.of(), List.of(question("depth")));
+      hands.giveKeys("#outline");
+      hands.press(KeyCode.HOME);
+      hands.press(KeyCode.ENTER);
+      hands.click("#add-question");
+      hands.paste("#parameter-name", "reach");
+      asks(hands, List.of(question("warmth")), List.of(question("depth")));
+      assertThat(hands.text("#questions")).contains("warmth");
+      assertThat(hands.text("#parameter-name")).isEqualTo("reach");
+      hands.giveKeys("#outline");
+      hands.press(KeyCode.DOWN);
+      assertThat(hands.text("#questions")).contains("depth");
+      assertThat(hands.has("#parameter-name")).as("of the step before").isFalse();
+    }
+  }
+
+  private static Step.Question question(String variable) {
+    return new Step.Question(variable, new Kind.Count(0, 9, 1), ExprNotation.read("3"));
+  }
+
+  /** The routine asks twice. */
+  private static void asks(Hands hands, List<Step.Question> first, List<Step.Question> then) {
+    Line one = new Line(new Step.Ask(new Template("How?"), first));
+    Line two = new Line(new Step.Ask(new Template("And then?"), then));
+    Routine.Macro asking = new Routine.Macro(shade(hands).head(), List.of(one, two));
+    hands.make(new Edit.PutRoutine(asking), "asks");
   }
 
   /** What is kept about a routine is written over the steps it has by then. */

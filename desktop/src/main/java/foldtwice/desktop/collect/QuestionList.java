@@ -36,13 +36,19 @@ final class QuestionList extends VBox {
     setId("questions");
   }
 
-  /** Shows questions; where the one that is open is still there, what is being typed stays. */
-  void show(List<Step.Question> questions) {
-    if (questions.equals(all) && !getChildren().isEmpty()) {
+  /**
+   * Shows questions.
+   *
+   * @param same true for those of the same step: what is being typed stays while the one that is
+   *     open is there
+   */
+  void show(List<Step.Question> questions, boolean same) {
+    if (same && questions.equals(all) && !getChildren().isEmpty()) {
       return;
     }
     if (form != null) {
-      open = open == all.size() ? questions.size() : questions.indexOf(all.get(open));
+      int there = open == all.size() ? questions.size() : questions.indexOf(all.get(open));
+      open = same ? there : -1;
       form = open < 0 ? null : form;
     }
     all = questions;

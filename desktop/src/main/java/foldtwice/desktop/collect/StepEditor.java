@@ -137,7 +137,7 @@ final class StepEditor extends VBox implements PartField.Host {
     } else {
       fill();
     }
-    around();
+    around(same);
     if (keys && !Parts.hasKeys(this)) {
       actions.toLines(); // what had them is gone
     }
@@ -170,9 +170,9 @@ final class StepEditor extends VBox implements PartField.Host {
   }
 
   /** What stands beside the parts: the comment, what is asked, what can be done. */
-  private void around() {
+  private void around(boolean sameStep) {
     Parts.renew(comment, line.comment());
-    questions.show(line.step().questions());
+    questions.show(line.step().questions(), sameStep);
     questions.setVisible(line.step() instanceof Step.Ask || line.step() instanceof Step.Pause);
     deeds.forEach(
         (action, button) -> {
