@@ -51,8 +51,8 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
    * @param everywhere whether for all stations
    * @param displacing whether commands of programs might lose their keys
    * @param station the id of the one it was made on
-   * @param print what of the library it was made of counts, in a few letters
-   * @param of that library; empty where it is known only that it was another one
+   * @param print its {@link Basis}, in a few letters
+   * @param of its basis; empty where it is known only that it was another one
    */
   public record Kept(
       Optional<String> application,
@@ -67,25 +67,26 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
     /** One that was made just now, of a library. Costs writing all of it. */
     public static Kept made(
         Planning.Wanted wanted, boolean everywhere, String station, Library of, Plan plan) {
+      Library basis = Basis.of(of, wanted.application(), plan);
       return new Kept(
           wanted.application(),
           wanted.moves(),
           everywhere,
           wanted.displacing(),
           station,
-          new Basis(of, wanted.application()).print(),
-          Optional.of(of),
+          Basis.print(basis),
+          Optional.of(basis),
           plan);
     }
 
     /**
      * True when what the plan says holds on a station in a library: nothing has changed but what
-     * was taken of it. Costs what was put since, or a pass over the library.
+     * was taken of it. Costs a pass over the library.
      */
     public boolean holds(Library library, String on) {
       return of.isPresent()
           && (everywhere || on.equals(station))
-          && new Basis(of.get(), application).isSame(Basis.of(library, application, plan));
+          && of.get().equals(Basis.of(library, application, plan));
     }
   }
 
@@ -168,7 +169,7 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
       Plan plan = PlanJson.read(p, library);
       Optional<String> application =
           Optional.ofNullable(p.get("application")).map(JsonNode::asText);
-      Basis basis = Basis.of(library, application, plan);
+      Library basis = Basis.of(library, application, plan);
       String print = p.path("of").asText();
       plans.add(
           new Kept(
@@ -178,7 +179,7 @@ public record PlanShelf(Set<String> locked, Map<String, Set<Trigger>> refused, L
               p.path("displacing").asBoolean(),
               p.path("station").asText(),
               print,
-              print.equals(basis.print()) ? Optional.of(basis.library()) : Optional.empty(),
+              Optional.of(basis).filter(b -> Basis.print(b).equals(print)),
               plan));
     }
     return new PlanShelf(locked, refused, plans);

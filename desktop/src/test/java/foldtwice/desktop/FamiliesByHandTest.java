@@ -26,6 +26,13 @@ class FamiliesByHandTest {
     return hands.session.now().library();
   }
 
+  private static Family named(Hands hands, String name) {
+    return library(hands).families().values().stream()
+        .filter(f -> f.name().equals(name))
+        .findFirst()
+        .orElseThrow();
+  }
+
   /** Makes what is planned; where that is still being worked out, it is made when it is. */
   private static void make(Hands hands) {
     hands.space("#family-make");
@@ -68,11 +75,7 @@ class FamiliesByHandTest {
   void aFamilyThatIsOpenFollowsWhatIsChangedMeanwhile() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.choose("exposure step");
-      Family its =
-          library(hands).families().values().stream()
-              .filter(f -> f.name().equals("Exposure in steps"))
-              .findFirst()
-              .orElseThrow();
+      Family its = named(hands, "Exposure in steps");
       hands.space("#family-open");
       String left = its.members().getLast();
       hands.space("#family-member-" + left);
@@ -100,11 +103,7 @@ class FamiliesByHandTest {
   void whatIsLaidOtherwiseElsewhereIsLaidSoHere() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.choose("exposure step");
-      Family its =
-          library(hands).families().values().stream()
-              .filter(f -> f.name().equals("Exposure in steps"))
-              .findFirst()
-              .orElseThrow();
+      Family its = named(hands, "Exposure in steps");
       hands.space("#family-open");
       assertThat(hands.has("#family-second")).isTrue();
       hands.make(new Edit.PutFamily(its.with(beside("Ctrl+Alt+F5"))), "laid otherwise");

@@ -58,9 +58,6 @@ final class FamilyMembers extends Leaf {
   private boolean together;
   private boolean filling;
 
-  /** False while the parameters to choose from are being replaced. */
-  private boolean choosing = true;
-
   FamilyMembers(Session session, Runnable onChanged) {
     super("leaf-members", Ui.text("family.belongs"));
     this.session = session;
@@ -71,7 +68,13 @@ final class FamilyMembers extends Leaf {
     parameter.setId("family-parameter");
     parameter.setMaxWidth(Double.MAX_VALUE);
     Parts.shows(parameter, p -> p.name());
-    Parts.onChosen(parameter, this::chosenParameter);
+    Parts.onChosen(
+        parameter,
+        () -> {
+          if (!filling) {
+            chosenParameter();
+          }
+        });
     typed.setId("family-values");
     Parts.prompt(typed, Ui.text("family.values.hint"));
     Parts.onKept(typed, this::changed);
@@ -154,7 +157,6 @@ final class FamilyMembers extends Leaf {
       return;
     }
     Optional<Parameter> was = Optional.ofNullable(parameter.getValue());
-    choosing = false;
     parameter.getItems().setAll(now);
     parameterRow.setVisible(!together && !now.isEmpty());
     Optional<Parameter> is =
@@ -163,7 +165,6 @@ final class FamilyMembers extends Leaf {
             .findFirst()
             .or(() -> now.stream().findFirst());
     parameter.setValue(is.orElse(null));
-    choosing = true;
     if (!is.equals(was)) {
       chosenParameter(); // else what is ticked of its values stays
     }
@@ -177,9 +178,6 @@ final class FamilyMembers extends Leaf {
   }
 
   private void chosenParameter() {
-    if (!choosing) {
-      return;
-    }
     values.getChildren().clear();
     ticked.clear();
     Parameter p = parameter.getValue();

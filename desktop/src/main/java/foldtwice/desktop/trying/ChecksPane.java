@@ -4,6 +4,7 @@ import foldtwice.check.Checked;
 import foldtwice.check.Checked.State;
 import foldtwice.cli.JUnitXml;
 import foldtwice.desktop.parts.Parts;
+import foldtwice.desktop.parts.Refill;
 import foldtwice.desktop.parts.Skins;
 import foldtwice.desktop.session.Background.Lane;
 import foldtwice.desktop.session.Question;
@@ -37,6 +38,7 @@ import java.util.Map;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -67,9 +69,6 @@ final class ChecksPane extends VBox {
 
   private Library shown;
   private Station station;
-
-  /** What the rows say; what would say the same is not made anew. */
-  private List<Said> drawn = List.of();
 
   /**
    * @param onGone called before what has the keys here is gone
@@ -118,17 +117,16 @@ final class ChecksPane extends VBox {
             .sorted(Comparator.comparing(c -> !isFailed(c))) // what failed first
             .map(this::said)
             .toList();
-    if (all.equals(drawn) && !rows.getChildren().isEmpty()) {
-      return;
-    }
+    Refill.with(rows, all, () -> rows(all));
+  }
+
+  private List<? extends Node> rows(List<Said> all) {
     if (Parts.hasKeys(rows)) {
-      onGone.run();
+      onGone.run(); // before they are replaced
     }
-    drawn = all;
-    rows.getChildren().setAll(all.stream().map(this::row).toList());
-    if (all.isEmpty()) {
-      rows.getChildren().add(Parts.wrapped(Ui.text("checks.none"), "soft"));
-    }
+    return all.isEmpty()
+        ? List.of(Parts.wrapped(Ui.text("checks.none"), "soft"))
+        : all.stream().map(this::row).toList();
   }
 
   /** All that the row of a check says. */
