@@ -17,8 +17,8 @@ import java.util.concurrent.Executors;
  *
  * <p>A script reaches no class, file, network, process, thread or clock of the machine: only the
  * interface. It is stopped after {@value #MOST_STATEMENTS} statements, {@value #MOST_MILLIS} ms of
- * processor time from when its context is ready, or when it holds more than {@value
- * #MOST_MEGABYTES} MB.
+ * processor time from when its context is ready, that of collecting its garbage included, or when
+ * it holds more than {@value #MOST_MEGABYTES} MB.
  */
 public final class Ecmascript implements Scripts {
 

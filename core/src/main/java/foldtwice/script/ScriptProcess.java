@@ -11,13 +11,16 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.lang.management.GarbageCollectorMXBean;
 import java.lang.management.ManagementFactory;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
 import org.graalvm.polyglot.Context;
 import org.graalvm.polyglot.Engine;
@@ -71,7 +74,7 @@ public final class ScriptProcess {
           .build();
   private final Source program = read();
 
-  /** Processor time of the script's thread when it began, in nanoseconds; negative for none. */
+  /** What was {@link #computed} when the script began; negative for none. */
   private volatile long began = -1;
 
   private ScriptProcess() {}
@@ -110,7 +113,7 @@ public final class ScriptProcess {
     Spot spot = NOWHERE;
     try {
       ready.begin().execute(arguments(start.arguments(), start.now()));
-      began = THREADS.getCurrentThreadCpuTime();
+      began = computed(Thread.currentThread());
       ready
           .context()
           .eval(Source.newBuilder(JS, STRICT + start.source(), Host.SCRIPT).buildLiteral());
@@ -267,6 +270,21 @@ public final class ScriptProcess {
   private static final ThreadMXBean THREADS = (ThreadMXBean) ManagementFactory.getThreadMXBean();
 
   /**
+   * Nanoseconds of processor time a script has taken: its thread's, and what collecting its garbage
+   * took, which is nearly all once memory is nearly used up.
+   */
+  private static long computed(Thread script) {
+    long collecting = 0;
+    for (GarbageCollectorMXBean collector : COLLECTORS) {
+      collecting += Math.max(0, collector.getCollectionTime());
+    }
+    return THREADS.getThreadCpuTime(script.threadId()) + TimeUnit.MILLISECONDS.toNanos(collecting);
+  }
+
+  private static final List<GarbageCollectorMXBean> COLLECTORS =
+      ManagementFactory.getGarbageCollectorMXBeans();
+
+  /**
    * Ends the process when its script has computed for too long, or nobody waits for it any more.
    */
   private record Limits(ScriptProcess process, Thread script) implements Runnable {
@@ -281,7 +299,7 @@ public final class ScriptProcess {
             Inmate.end();
           }
           long began = process.began;
-          long at = THREADS.getThreadCpuTime(script.threadId());
+          long at = computed(script);
           if (began >= 0 && at - began > Ecmascript.MOST_MILLIS * 1_000_000) {
             tell("an end within " + Ecmascript.MOST_MILLIS + " ms of computing was expected");
           }
