@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.dataformat.csv.CsvMapper;
 import com.fasterxml.jackson.dataformat.csv.CsvParser;
+import foldtwice.Seeds;
 import foldtwice.binding.Binding;
 import foldtwice.library.Edit;
 import foldtwice.library.Library;
@@ -130,19 +131,21 @@ class SheetTest {
     }
   }
 
-  /** HTML, SVG, control characters, ends of quotes: a name is a name. */
+  /** HTML, SVG, control characters, ends of quotes: a name is a name. Two of them, drawn. */
   @Test
   void aHostileNameIsOnlyAName() throws Exception {
     Library demo = Sheets.demo();
     for (String name :
-        List.of(
-            "<script>alert(1)</script>",
-            "]]> --> </style></svg> &amp; \"quoted\" 'so'",
-            "bell\u0007 and null\u0000",
-            "${7*7} <#assign x=1> #{1}",
-            "@import url(http://example.org/x.css);",
-            "half a pair \ud83d",
-            "a".repeat(10_000))) {
+        Seeds.oneOf(
+            4,
+            List.of(
+                "<script>alert(1)</script>",
+                "]]> --> </style></svg> &amp; \"quoted\" 'so'",
+                "bell\u0007 and null\u0000",
+                "${7*7} <#assign x=1> #{1}",
+                "@import url(http://example.org/x.css);",
+                "half a pair \ud83d",
+                "a".repeat(10_000)))) {
       Library hostile = named(demo, name);
       About where = new About.Program(hostile.routines().get("shift-boxes").application());
       for (SheetKind kind : SheetKind.values()) {

@@ -2,6 +2,7 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.Seeds;
 import foldtwice.desktop.view.OwnKeys;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -17,13 +18,14 @@ class ActsByHandTest {
 
   @TempDir Path folder;
 
+  /** A fourth of them, others each time. */
   @Test
   void theLookUpFindsEveryActionOfEveryView() throws Exception {
     try (Hands hands = Hands.open(folder)) {
       hands.hurry();
       assertThat(OwnKeys.get().acts()).hasSizeGreaterThan(45);
       List<String> lost = new ArrayList<>();
-      for (var act : OwnKeys.get().acts().entrySet()) {
+      for (var act : Seeds.oneOf(4, List.copyOf(OwnKeys.get().acts().entrySet()))) {
         boolean now = !List.of("back", "forward", "undo", "redo", "look-up").contains(act.getKey());
         if (now) {
           hands.find(act.getValue());

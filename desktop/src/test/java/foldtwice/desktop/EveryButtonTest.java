@@ -2,6 +2,7 @@ package foldtwice.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import foldtwice.Seeds;
 import foldtwice.desktop.frame.ViewsTest;
 import foldtwice.library.Beginning;
 import foldtwice.library.Edit;
@@ -38,7 +39,8 @@ import org.junit.jupiter.api.io.TempDir;
  * Law: every button that is seen, pressed with the space bar, shows that something happened; what
  * it changed can be taken back, and is kept as it is shown. What is being typed into any field
  * stays there, and so do the keys, whatever else changes, the very thing that is written to too;
- * and nobody hands it in but who types it.
+ * and nobody hands it in but who types it. In a third of the places, another one each time; in all
+ * when asked to be hard.
  */
 class EveryButtonTest {
 
@@ -148,7 +150,7 @@ class EveryButtonTest {
   @Test
   void showsWhatItDoesAndCanBeTakenBack() throws Exception {
     pressAll(places());
-    assertThat(pressed).hasSizeGreaterThan(110);
+    assertThat(pressed).hasSizeGreaterThan(Seeds.HARD ? 110 : 35);
   }
 
   @Test
@@ -159,11 +161,11 @@ class EveryButtonTest {
                     "Nothing yet", "This computer", "de", Shape.ISO, Beginning.desktop("logo"))
                 .library());
     pressAll(tabs());
-    assertThat(pressed).hasSizeGreaterThan(40);
+    assertThat(pressed).hasSizeGreaterThan(Seeds.HARD ? 40 : 20);
   }
 
   private void pressAll(Map<String, Opening> places) throws Exception {
-    for (Map.Entry<String, Opening> place : places.entrySet()) {
+    for (var place : Seeds.oneOf(3, List.copyOf(places.entrySet()))) {
       begin();
       try {
         press(place.getKey(), place.getValue());
@@ -233,9 +235,10 @@ class EveryButtonTest {
 
   private void press(String name, Opening place) throws Exception {
     place.open(hands);
-    writeInAll(name);
+    List<String> its = buttons(hands);
+    writeInAll(name); // which may lead elsewhere
     takenBack(hands, first);
-    for (String id : buttons(hands)) {
+    for (String id : its) {
       if (!pressed.add(kind(id))) {
         continue;
       }

@@ -24,7 +24,7 @@ import net.jqwik.api.Property;
 /** Whatever is done, and wherever it is cut off, what was kept is there again. */
 class JournalPropertyTest {
 
-  @Property(tries = 40)
+  @Property(tries = 20)
   void whatWasKeptIsThereAfterACrashAtAnyByte(@ForAll long seed) throws Exception {
     Random random = new Random(seed);
     Path folder = Files.createTempDirectory("journal");
