@@ -26,7 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicReference;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -58,28 +58,27 @@ class CageTest {
         .reduce(Duration.ZERO, Duration::plus);
   }
 
-  /** The limit, what it takes to notice it on a busy machine, and a fresh process's warm-up. */
-  private static final Duration MOST_BURNT = Duration.ofMillis(4 * Ecmascript.MOST_MILLIS);
+  /** The limit, what it takes to notice it on a busy machine, and a fresh process's warm-up; ms. */
+  private static final long MOST_BURNT = 4 * Ecmascript.MOST_MILLIS;
 
   /** Runs it, and looks how much processor time that takes, collections of garbage included. */
-  private Trace run(Routine routine, Duration most) throws InterruptedException {
-    Duration before = burnt();
-    AtomicReference<Duration> taken = new AtomicReference<>(Duration.ZERO);
+  private Trace runWithinLimits(Routine routine) throws InterruptedException {
+    long before = burnt().toMillis();
+    AtomicLong taken = new AtomicLong();
     Thread looks =
         Thread.ofPlatform()
             .daemon()
             .start(
                 () -> {
                   while (!Thread.interrupted()) {
-                    taken.accumulateAndGet(
-                        burnt().minus(before), (a, b) -> a.compareTo(b) > 0 ? a : b);
+                    taken.accumulateAndGet(burnt().toMillis() - before, Math::max);
                     LockSupport.parkNanos(TimeUnit.MILLISECONDS.toNanos(100));
                   }
                 });
     Trace trace = run(routine);
     looks.interrupt();
     looks.join();
-    assertThat(taken.get()).as("processor time of " + routine).isLessThan(most);
+    assertThat(taken.get()).as("ms of processor time of " + routine).isLessThan(MOST_BURNT);
     return trace;
   }
 
@@ -133,7 +132,7 @@ class CageTest {
   @MethodSource("scripts")
   void aScriptEndsWithAClearLineAndTheNextOneRuns(String source) throws InterruptedException {
     Map<String, String> before = computer.programs().get("tagpress").state();
-    Trace trace = run(script(source), MOST_BURNT);
+    Trace trace = runWithinLimits(script(source));
     String why =
         trace.ending() instanceof Trace.Broke b ? b.message() : "Error: none, it just ended";
     assertThat(why)
